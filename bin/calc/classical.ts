@@ -1,0 +1,132 @@
+import { z } from 'zod'
+import { periodAt } from '../../core/calendar/period'
+import { seasonColumn, seasonOrder, tableYear } from '../../core/calendar/tableYear'
+import {
+  CLASSICAL_WAYS,
+  decomposeClassically,
+  type ClassicalDecomposition,
+} from '../../core/decomposition/classical'
+import { MODELS, takeOut, type Model } from '../../core/decomposition/model'
+import { regressionFigures } from '../../core/regression/report'
+import { trendLine, type TrendLine } from '../../core/regression/trendLine'
+import type { Series, Value } from '../../core/series'
+import { stretchOf, type Stretch } from '../../core/stretch'
+import { readInput, seriesInput, seriesOf } from './input'
+import { beforeCentring } from './movingAverage'
+
+/** The options of a decomposition, as `calc` inputs write them. */
+export const decompositionInput = z.object({
+  model: z.enum(MODELS),
+  method: z.enum(CLASSICAL_WAYS),
+  index_average: z.enum(['mean', 'median', 'trimmed']).default('mean'),
+  exclude: z.array(z.object({ t: z.int(), reason: z.string() })).default([]),
+  adjust: z.boolean().default(true),
+  span: z.object({ first: z.int().min(1), last: z.int().min(1) }).optional(),
+  fiscal_year_first_season: z.int().min(1).optional(),
+})
+export type DecompositionInput = z.infer<typeof decompositionInput>
+
+const schema = z.intersection(seriesInput, decompositionInput)
+
+/** A classical decomposition with every column, in the shape of the reference cases. */
+export function calcClassical(input: unknown): unknown {
+  const read = readInput(schema, input)
+  const series = seriesOf(read, read.fiscal_year_first_season)
+  return describe(series, read, decompose(series, read))
+}
+
+/** Runs the decomposition that an input asks for. */
+export function decompose(series: Series, input: DecompositionInput): ClassicalDecomposition {
+  return decomposeClassically(stretchOfInput(series, input), {
+    by: input.method,
+    model: input.model,
+    average: input.index_average === 'trimmed' ? 'trimmed-mean' : input.index_average,
+    adjust: input.adjust,
+    exclude: new Set(input.exclude.map(({ t }) => t)),
+  })
+}
+
+/** All columns and figures of a decomposition under the reference names. */
+export function describe(
+  series: Series,
+  input: DecompositionInput,
+  decomposition: ClassicalDecomposition,
+): Record<string, unknown> {
+  const stretch = stretchOfInput(series, input)
+  const { firstT, values, seasonOf } = stretch
+  const { straightTrend, indices, trendOfOriginal, seasonMeans, trendCycle } = decomposition
+  const line = values.map((_, i) => straightTrend.at(firstT + i))
+  return {
+    t: values.map((_, i) => firstT + i),
+    season: seasonOf,
+    year: values.map((_, i) => periodAt(series.start, firstT + i, series.calendar.seasons).year),
+    before_centring: decomposition.movingAverage
+      ? beforeCentring(values, series.calendar.seasons, firstT)
+      : null,
+    ...(seasonMeans
+      ? { season_mean: seasonMeans.bySeason, overall_mean: seasonMeans.overall }
+      : {}),
+    ...(trendOfOriginal ? { trend_of_original: lineOf(trendOfOriginal) } : {}),
+    trend_cycle: trendCycle,
+    seasonal_irregular: decomposition.seasonalIrregular,
+    included: indices.seasons.map(({ count }) => count),
+    raw_index: indices.seasons.map(({ raw }) => raw),
+    trimmed_fell_back_to_mean: indices.untrimmed,
+    raw_index_mean: indices.rawIndexMean,
+    adjusted: input.adjust,
+    index: indices.seasons.map(({ index }) => index),
+    deseasonalized: decomposition.deseasonalized,
+    irregular: decomposition.irregular,
+    recomposed: decomposition.recomposed,
+    straight_trend: lineOf(straightTrend),
+    straight_line: line,
+    cycle: trendCycle.map((value, i) => ratio(input.model, value, line[i]!)),
+    r_squared: {
+      original: rSquared(trendLine(values, firstT)),
+      deseasonalized: rSquared(straightTrend),
+    },
+    ...(input.fiscal_year_first_season
+      ? { fiscal_table: fiscalTable(series, stretch, decomposition.seasonalIrregular) }
+      : {}),
+  }
+}
+
+function stretchOfInput(series: Series, { span }: DecompositionInput): Stretch {
+  return stretchOf(series, span?.first ?? 1, span?.last ?? series.values.length)
+}
+
+function ratio(model: Model, value: Value, line: number): Value {
+  return value === null ? null : takeOut(model, value, line)
+}
+
+function lineOf({ intercept, slope }: TrendLine) {
+  return { intercept, slope }
+}
+
+function rSquared(line: TrendLine): Value {
+  return regressionFigures(line.fit, line.fittedValues, ['constant', 't'], line.residuals).r2
+}
+
+/** Values and seasonal-irregulars laid out by fiscal year, seasons in the order of that year. */
+function fiscalTable(series: Series, stretch: Stretch, seasonalIrregular: readonly Value[]) {
+  const { calendar, start } = series
+  const periods = stretch.values.map((_, i) =>
+    periodAt(start, stretch.firstT + i, calendar.seasons),
+  )
+  const years = periods.map((period) => tableYear(period, calendar))
+  const first = years[0]!
+  const rows = years.at(-1)! - first + 1
+  const grid = (values: readonly Value[]) => {
+    const table = Array.from({ length: rows }, () => Array<Value>(calendar.seasons).fill(null))
+    values.forEach((value, i) => {
+      table[years[i]! - first]![seasonColumn(periods[i]!.season, calendar)] = value
+    })
+    return table
+  }
+  return {
+    year: Array.from({ length: rows }, (_, i) => first + i),
+    season_order: seasonOrder(calendar),
+    y: grid(stretch.values),
+    seasonal_irregular: grid(seasonalIrregular),
+  }
+}

@@ -1,0 +1,62 @@
+import { analyse } from '../../core/analyse'
+import { ledgerTable } from '../../core/ledger/table'
+import { Refusal } from '../../core/refusal'
+import type { Series } from '../../core/series'
+import { tableAsCsv } from '../../handover/tableText'
+import { readTable } from '../../intake/readTable'
+import { methodSchema } from '../../shared/methodSchema'
+import { parseDocument } from '../../shared/parseDocument'
+import { seriesDocumentSchema, seriesFromDocument } from '../../shared/seriesSchema'
+import { readJson, readText } from '../files'
+import { print, printJson } from '../output'
+
+interface RunOptions {
+  readonly method: string
+  readonly data?: string
+  readonly series?: string
+  readonly values?: string
+  readonly table?: boolean
+}
+
+/** Runs a method document on a series of a file and prints the result or its ledger. */
+export function run(options: RunOptions): void {
+  const method = parseDocument(methodSchema, readJson(options.method))
+  const result = analyse(readSeries(options), method)
+  if (options.table) print(tableAsCsv(ledgerTable(result)))
+  else printJson(result)
+}
+
+function readSeries({ data, values, series }: RunOptions): Series {
+  if ((data === undefined) === (values === undefined)) {
+    throw new Refusal('Give the series either by --data or by --values.', 'arguments')
+  }
+  if (values !== undefined) {
+    return seriesFromDocument(parseDocument(seriesDocumentSchema, readJson(values)))
+  }
+  return chooseSeries(data!, series)
+}
+
+/** The series of a sales file, by name when it holds several. */
+function chooseSeries(path: string, name: string | undefined): Series {
+  const reading = readTable(readText(path))
+  if (reading.outcome === 'refused') {
+    const { line, column, because } = reading.problems[0]!
+    const place = [line && `line ${line}`, column && `column ${column}`].filter(Boolean).join(', ')
+    throw new Refusal(because, place || path)
+  }
+  const all = reading.series.map(({ series }) => series)
+  const chosen = name === undefined ? all : all.filter((series) => series.name === name)
+  if (chosen.length === 1) return withUnit(chosen[0]!)
+  const names = all.map((series) => `"${series.name}"`).join(', ')
+  throw new Refusal(
+    name === undefined
+      ? `The file holds ${all.length} series; choose one with --series: ${names}.`
+      : `The file holds ${chosen.length === 0 ? 'no' : 'more than one'} series "${name}"; it holds ${names}.`,
+    '--series',
+  )
+}
+
+/** A file that states no unit still needs a word behind its numbers. */
+function withUnit(series: Series): Series {
+  return series.unit ? series : { ...series, unit: 'units' }
+}

@@ -1,0 +1,57 @@
+import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+
+const ROOT = fileURLToPath(new URL('..', import.meta.url))
+/** Folders whose sources end up in the command line. */
+const SOURCES = ['bin', 'core', 'intake', 'shared', 'handover']
+/** As deep below the root as `bin/commands`, so that paths from a module mean the same. */
+const COMPILED = join(ROOT, '.cache', 'cli', 'elvant.mjs')
+
+/**
+ * The command line as one compiled file, compiled again when a source is newer. Loading one file
+ * instead of hundreds is what lets a command start in a fraction of a second.
+ *
+ * @returns {Promise<string>} the address to import it from
+ */
+export async function compiledProgram() {
+  const address = pathToFileURL(COMPILED).href
+  if (modified(COMPILED) >= newestSource()) return address
+  const { build } = await import('esbuild')
+  // Compiled beside and renamed, so that two commands at once never read half a file.
+  const draft = join(dirname(COMPILED), `${process.pid}.mjs`)
+  try {
+    mkdirSync(dirname(COMPILED), { recursive: true })
+    await build({
+      entryPoints: [join(ROOT, 'bin', 'program.ts')],
+      outfile: draft,
+      bundle: true,
+      platform: 'node',
+      target: 'node20',
+      format: 'esm',
+      logLevel: 'silent',
+      banner: {
+        js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+      },
+    })
+    renameSync(draft, COMPILED)
+  } catch (error) {
+    rmSync(draft, { force: true })
+    process.stderr.write(`The command line could not be prepared in ${dirname(COMPILED)}: ${error.message}\n`)
+    process.exit(1)
+  }
+  return address
+}
+
+function newestSource() {
+  const files = SOURCES.flatMap((folder) =>
+    readdirSync(join(ROOT, folder), { recursive: true }).map((name) => join(ROOT, folder, name)),
+  )
+  const sources = files.filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+  return Math.max(modified(join(ROOT, 'package-lock.json')), ...sources.map(modified))
+}
+
+/** Time of the last change, 0 for a file that is not there. */
+function modified(file) {
+  return statSync(file, { throwIfNoEntry: false })?.mtimeMs ?? 0
+}

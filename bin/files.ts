@@ -1,0 +1,28 @@
+import { readFileSync } from 'node:fs'
+import { Refusal } from '../core/refusal'
+
+const REASONS: Record<string, string> = {
+  ENOENT: 'does not exist',
+  EACCES: 'may not be read',
+  EISDIR: 'is a folder',
+}
+
+/** @throws Refusal when the file cannot be read, with the reason */
+export function readText(path: string): string {
+  try {
+    return readFileSync(path, 'utf8')
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException
+    throw new Refusal(`The file ${path} ${REASONS[code ?? ''] ?? `cannot be read (${message})`}.`, path)
+  }
+}
+
+/** @throws Refusal when the file cannot be read or is no JSON */
+export function readJson(path: string): unknown {
+  const text = readText(path)
+  try {
+    return JSON.parse(text)
+  } catch (error) {
+    throw new Refusal(`The file ${path} is not JSON: ${(error as Error).message}.`, path)
+  }
+}

@@ -1,0 +1,166 @@
+import { errorFigures, seasonalNaiveScale } from './accuracy/errorFigures'
+import { seasonLabel } from './calendar/labels'
+import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from './calendar/period'
+import { decomposeClassically, type ClassicalDecomposition } from './decomposition/classical'
+import { putBack, takeOut } from './decomposition/model'
+import { methodFindings } from './findings/methodFindings'
+import { seasonFindings } from './findings/seasonFindings'
+import { spanFindings } from './findings/spanFindings'
+import { forecastByDecomposition } from './forecast/byDecomposition'
+import { completeMethod } from './method/completeMethod'
+import type { Method, MethodDocument } from './method/method'
+import { equation } from './regression/equation'
+import { regressionFigures } from './regression/report'
+import { fitTrend } from './regression/fitTrend'
+import type { TrendLine } from './regression/trendLine'
+import { RESULT_FORMAT, type Result, type SeasonRow, type StraightLine } from './result'
+import type { Series, Value } from './series'
+import { requireUsable } from './usable'
+import { standardErrorOfMean } from './statistics/spread'
+import { stretchOf, type Stretch } from './stretch'
+import { readIndex } from './words/reading'
+
+/**
+ * Runs a method on a series: the one entrance that screen, HTTP and command line call.
+ *
+ * @param series values in units of `series.unit`, one a period
+ * @param document the method; what it leaves out takes its default ({@link completeMethod})
+ * @returns every column of the calculation over the analysed span, the indices, the trend report,
+ *   the forecast with its limits, error figures and findings
+ * @throws Refusal when the method cannot be carried out on this series, with the reason
+ */
+export function analyse(series: Series, document: MethodDocument): Result {
+  requireUsable(series)
+  const method = completeMethod(document, series)
+  const { calendar, start } = series
+  const { model } = method.decompose
+  const timeCode = (code: string) =>
+    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
+  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+
+  const firstT = timeCode(method.span.from)
+  const lastT = timeCode(method.span.to)
+  const stretch = stretchOf(series, firstT, lastT)
+  const { values } = stretch
+  const t = values.map((_, i) => firstT + i)
+
+  const excluded = new Set(method.decompose.exclude.map(({ period }) => timeCode(period)))
+  const decomposition = decomposeClassically(stretch, { ...method.decompose, exclude: excluded })
+  const { deseasonalized, straightTrend, trendCycle, index } = decomposition
+
+  const { line: trend, from: fitFrom } = fitTrend(deseasonalized, firstT, method.trend.last)
+  const trendBefore = fitTrend(values, firstT, method.trend.last).line
+  const trendColumn = t.map((at) => (at < fitFrom ? null : trend.at(at)))
+  const fitted = trendColumn.map((value, i) =>
+    value === null ? null : putBack(model, value, index[i]!),
+  )
+
+  const seasonOf = (at: number) => periodAt(start, at, calendar.seasons).season
+  const forecast = forecastByDecomposition(
+    trend,
+    lastT,
+    (at) => decomposition.indices.seasons[seasonOf(at) - 1]!.index,
+    { model, ...method.forecast, seasons: calendar.seasons },
+  )
+  const seasons = seasonRows(stretch, decomposition, method, excluded, series.unit)
+
+  return {
+    format: RESULT_FORMAT,
+    series: {
+      name: series.name,
+      unit: series.unit,
+      frequency: calendar.frequency,
+      seasons: calendar.seasons,
+      yearStart: calendar.yearStart,
+      start: code(1),
+      end: code(series.values.length),
+      periods: series.values.length,
+      missing: series.values.filter((value) => value === null).length,
+    },
+    method,
+    columns: {
+      period: t.map(code),
+      t,
+      season: stretch.seasonOf,
+      value: values,
+      movingAverage: decomposition.movingAverage ?? undefinedEverywhere(values),
+      trendCycle,
+      seasonalIrregular: decomposition.seasonalIrregular,
+      index,
+      deseasonalized,
+      trend: trendColumn,
+      // Against a line, a trend-cycle that is itself a line has no cycle to show.
+      cycle:
+        method.decompose.by === 'ratio-to-moving-average'
+          ? trendCycle.map((value, i) =>
+              value === null ? null : takeOut(model, value, straightTrend.at(firstT + i)),
+            )
+          : undefinedEverywhere(values),
+      irregular: decomposition.irregular,
+      recomposed: decomposition.recomposed,
+      fitted,
+      residual: values.map((value, i) =>
+        value === null || fitted[i] === null ? null : value - fitted[i]!,
+      ),
+    },
+    seasons,
+    rawIndexMean: decomposition.indices.rawIndexMean,
+    straightTrend: lineOf(straightTrend),
+    trendOfOriginal: decomposition.trendOfOriginal && lineOf(decomposition.trendOfOriginal),
+    overallMean: decomposition.seasonMeans?.overall ?? null,
+    trendFit: {
+      form: 'linear',
+      equation: equation('deseasonalized', trend.intercept, trend.slope),
+      from: fitFrom,
+      to: lastT,
+      r2Before: figuresOf(trendBefore).r2,
+      ...figuresOf(trend),
+    },
+    forecast: {
+      ...forecast,
+      period: forecast.t.map(code),
+      season: forecast.t.map(seasonOf),
+    },
+    accuracy: {
+      fitted: errorFigures(values, fitted, seasonalNaiveScale(values, calendar.seasons)),
+    },
+    findings: [
+      ...seasonFindings(seasons, model, values),
+      ...spanFindings(stretch, method, trendCycle, forecast),
+      ...methodFindings(stretch, decomposition, forecast),
+    ],
+  }
+}
+
+/** Each season's index with its spread over the years and its reading. */
+function seasonRows(
+  stretch: Stretch,
+  decomposition: ClassicalDecomposition,
+  method: Method,
+  excluded: ReadonlySet<number>,
+  unit: string,
+): SeasonRow[] {
+  return decomposition.indices.seasons.map((row) => ({
+    ...row,
+    label: seasonLabel(row.season, stretch.calendar),
+    standardError: standardErrorOfMean(
+      decomposition.seasonalIrregular.filter(
+        (value, i): value is number =>
+          value !== null && stretch.seasonOf[i] === row.season && !excluded.has(stretch.firstT + i),
+      ),
+    ),
+    reading: readIndex(row.index, method.decompose.model, unit),
+  }))
+}
+
+function figuresOf(line: TrendLine) {
+  return regressionFigures(line.fit, line.fittedValues, ['constant', 't'], line.residuals)
+}
+
+function lineOf({ intercept, slope }: TrendLine): StraightLine {
+  return { intercept, slope }
+}
+
+function undefinedEverywhere(values: readonly Value[]): Value[] {
+  return values.map(() => null)
+}

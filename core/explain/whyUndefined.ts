@@ -1,0 +1,48 @@
+import { countPeriods } from '../calendar/labels'
+import { calendarOfResult } from '../ledger/calendarOfResult'
+import { cellValue, lastActualT, limitOf, type Cell } from '../ledger/cell'
+import type { Result } from '../result'
+
+/**
+ * Why a cell of the ledger is empty, in one sentence.
+ *
+ * @param cell a cell whose value is undefined
+ */
+export function whyUndefined(result: Result, { column, t }: Cell): string {
+  const { forecast, columns, series } = result
+  const first = columns.t[0]!
+  const last = lastActualT(result)
+  const calendar = calendarOfResult(result)
+  const isForecast = limitOf(column) !== null || column.startsWith('forecast')
+  if (isForecast && t <= last)
+    return 'This period has an actual value; the forecast starts after the last one.'
+  if (limitOf(column)) {
+    return `There are no limits: the degrees of freedom left are ${forecast.interval.df}, and at least 1 is needed.`
+  }
+  if (t > last)
+    return 'This period lies in the forecast, where there is nothing to calculate this from.'
+  if (
+    cellValue(result, { column: 'value', t }) === null &&
+    column !== 'trendCycle' &&
+    column !== 'movingAverage'
+  ) {
+    return column === 'value' ? 'No value came in for this period.' : 'This period has no value.'
+  }
+  switch (column) {
+    case 'trend':
+    case 'fitted':
+    case 'residual':
+      return 'The trend is fitted to later periods only.'
+    case 'movingAverage':
+      return t + series.seasons - 1 > last
+        ? `An average of ${series.seasons} terms from here would run past the last period.`
+        : `One of the ${series.seasons} values from here on is missing, and no average is taken over fewer terms.`
+    default: {
+      const half = Math.floor(series.seasons / 2)
+      const short = t - first < half ? 'before' : last - t < half ? 'after' : null
+      return short
+        ? `No average here: it needs ${countPeriods(half, calendar)} on either side, and there are not as many ${short} this one.`
+        : `No average here: a value within ${countPeriods(half, calendar)} on either side is missing.`
+    }
+  }
+}

@@ -1,0 +1,50 @@
+import type { Expression, Operator } from './expression'
+
+const RANK: Record<Operator, number> = { '+': 1, '−': 1, '×': 2, '÷': 2 }
+/** Longer lists than this are shortened in the middle when they are printed. */
+const LONGEST_LIST = 13
+
+/**
+ * Prints an expression, in symbols or with its numbers; parentheses only where the order of
+ * operations needs them.
+ *
+ * @param number how a figure is printed; left out, the symbols are printed instead
+ * @example `sales(May 2021) ÷ average(May 2021)`, and with numbers `48,210 ÷ 36,433`
+ */
+export function write(expression: Expression, number?: (value: number) => string): string {
+  switch (expression.kind) {
+    case 'cell':
+    case 'figure': {
+      if (!number) return expression.symbol
+      const text = number(expression.value)
+      return expression.value < 0 ? `(${text})` : text
+    }
+    case 'average':
+      return `${expression.how.replace('-', ' ')} of (${shortened(expression.terms.map((term) => write(term, number)))})`
+    case 'root':
+      return `√(${write(expression.of, number)})`
+    case 'operation': {
+      const { operator, left, right } = expression
+      return `${inside(left, operator, false, number)} ${operator} ${inside(right, operator, true, number)}`
+    }
+  }
+}
+
+function inside(
+  part: Expression,
+  outer: Operator,
+  isRight: boolean,
+  number: ((value: number) => string) | undefined,
+): string {
+  const text = write(part, number)
+  if (part.kind !== 'operation') return text
+  const looser = RANK[part.operator] < RANK[outer]
+  const turnsSign =
+    isRight && RANK[part.operator] === RANK[outer] && (outer === '−' || outer === '÷')
+  return looser || turnsSign ? `(${text})` : text
+}
+
+function shortened(terms: readonly string[]): string {
+  if (terms.length <= LONGEST_LIST) return terms.join(', ')
+  return [...terms.slice(0, 5), `… ${terms.length - 10} more …`, ...terms.slice(-5)].join(', ')
+}

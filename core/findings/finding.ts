@@ -1,0 +1,12 @@
+/** How much a finding matters: something to know, or something to act on. */
+export type Severity = 'note' | 'caution'
+
+/** One plain sentence about the data or the method, with its figure and the place it points to. */
+export interface Finding {
+  readonly code: string
+  readonly severity: Severity
+  readonly text: string
+  /** Period code it points to; null when it is about the whole. */
+  readonly period: string | null
+  readonly figure: number | null
+}

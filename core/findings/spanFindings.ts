@@ -1,0 +1,77 @@
+import { countPeriods, periodLabel } from '../calendar/labels'
+import { formatPeriod, parsePeriod } from '../calendar/period'
+import type { Calendar } from '../calendar/calendar'
+import type { DecompositionForecast } from '../forecast/byDecomposition'
+import type { Method } from '../method/method'
+import type { Value } from '../series'
+import type { Stretch } from '../stretch'
+import type { Finding } from './finding'
+
+/**
+ * What is in the data and what is not: missing periods, values left out, where the trend-cycle
+ * ends, the last actual period and what is forecast from it.
+ *
+ * @param trendCycle one entry a period of the stretch, undefined where no average reaches
+ */
+export function spanFindings(
+  stretch: Stretch,
+  method: Method,
+  trendCycle: readonly Value[],
+  forecast: DecompositionForecast,
+): Finding[] {
+  const { calendar, values } = stretch
+  const findings: Finding[] = []
+  const lastActual = values.findLastIndex((value) => value !== null)
+  if (lastActual >= 0) {
+    const actual = stretch.periodOf(lastActual)
+    const first = stretch.periodOf(values.length)
+    const last = stretch.periodOf(values.length + forecast.t.length - 1)
+    const range = first.label === last.label ? first.label : `${first.label} to ${last.label}`
+    findings.push({
+      code: 'last-actual',
+      severity: 'note',
+      text: `The last actual period is ${actual.label}; ${range} ${forecast.t.length === 1 ? 'is' : 'are'} forecast from it.`,
+      period: actual.code,
+      figure: values[lastActual]!,
+    })
+  }
+  const lastTrend = trendCycle.findLastIndex((value) => value !== null)
+  if (lastTrend >= 0 && lastTrend < values.length - 1) {
+    const at = stretch.periodOf(lastTrend)
+    const without = values.length - 1 - lastTrend
+    findings.push({
+      code: 'trend-cycle-ends',
+      severity: 'note',
+      text: `The moving average ends in ${at.label}: the last ${countPeriods(without, calendar)} have none.`,
+      period: at.code,
+      figure: without,
+    })
+  }
+  const missing = values.flatMap((value, i) => (value === null ? [i] : []))
+  if (missing.length > 0) {
+    const at = stretch.periodOf(missing[0]!)
+    findings.push({
+      code: 'missing-values',
+      severity: 'caution',
+      text: `${countPeriods(missing.length, calendar)} without a value, the first in ${at.label}. No average is taken over a gap.`,
+      period: at.code,
+      figure: missing.length,
+    })
+  }
+  findings.push(...method.decompose.exclude.map((exclusion) => leftOut(exclusion, calendar)))
+  return findings
+}
+
+function leftOut(
+  { period, reason }: { period: string; reason: string },
+  calendar: Calendar,
+): Finding {
+  const parsed = parsePeriod(period, calendar)!
+  return {
+    code: 'left-out',
+    severity: 'note',
+    text: `${periodLabel(parsed, calendar)} is left out of its index: ${reason}.`,
+    period: formatPeriod(parsed, calendar),
+    figure: null,
+  }
+}

@@ -1,0 +1,78 @@
+import type { Result } from '../result'
+import type { Value } from '../series'
+import { cellValue, lastActualT } from './cell'
+import { ledgerRows } from './rows'
+
+/** A table of figures with named columns, ready to be written out. */
+export interface FigureTable {
+  readonly header: readonly string[]
+  readonly rows: readonly (readonly (string | Value)[])[]
+}
+
+/**
+ * The whole ledger stood on end, one line a period: a spreadsheet reads periods downwards.
+ *
+ * An off-centre average stands between two periods; its column says at which time code, and its
+ * figure stands on the line of the first value it averages.
+ *
+ * @returns actual periods first, then forecast ones, told apart by the column `kind`
+ */
+export function ledgerTable(result: Result): FigureTable {
+  const rows = ledgerRows(result)
+  const last = lastActualT(result)
+  const { columns, forecast } = result
+  const line = (period: string, t: number, season: number): (string | Value)[] => [
+    period,
+    t,
+    season,
+    t > last ? 'forecast' : 'actual',
+    ...rows.map((row) => cellValue(result, { column: row.column, t })),
+  ]
+  return {
+    header: [
+      'period',
+      't',
+      'season',
+      'kind',
+      ...rows.map((row) =>
+        row.offset === 0
+          ? `${row.label} (${row.unit})`
+          : `${row.label} (${row.unit}; stands at t + ${row.offset})`,
+      ),
+    ],
+    rows: [
+      ...columns.period.map((period, i) => line(period, columns.t[i]!, columns.season[i]!)),
+      ...forecast.period.map((period, i) => line(period, forecast.t[i]!, forecast.season[i]!)),
+    ],
+  }
+}
+
+/** The forecast alone: deseasonalized and with the season, limits at every level. */
+export function forecastTable(result: Result): FigureTable {
+  const { forecast, method, series } = result
+  const levels = method.forecast.levels
+  return {
+    header: [
+      'period',
+      't',
+      `deseasonalized forecast (${series.unit})`,
+      'seasonal index',
+      `forecast (${series.unit})`,
+      ...levels.flatMap((level) => [
+        `${level}% lower (${series.unit})`,
+        `${level}% upper (${series.unit})`,
+      ]),
+    ],
+    rows: forecast.period.map((period, i) => [
+      period,
+      forecast.t[i]!,
+      forecast.deseasonalized[i]!,
+      forecast.index[i]!,
+      forecast.forecast[i]!,
+      ...levels.flatMap((level) => [
+        forecast.limits[level]!.lower[i]!,
+        forecast.limits[level]!.upper[i]!,
+      ]),
+    ]),
+  }
+}

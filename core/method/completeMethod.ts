@@ -1,0 +1,92 @@
+import { exampleCode, formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../calendar/period'
+import { periodLabel } from '../calendar/labels'
+import { Refusal } from '../refusal'
+import type { Series } from '../series'
+import type { Method, MethodDocument } from './method'
+import { refuseUnbuilt } from './unbuilt'
+
+/** Forecasts further out than this say nothing, and cost a page of columns. */
+const LONGEST_HORIZON = 1200
+
+/**
+ * Fills in every default of a method for a series.
+ *
+ * The defaults: the whole series; ratio to moving average; multiplicative where every value is
+ * above 0, else additive; indices by mean, adjusted; a straight line through all periods; one
+ * year ahead with 80% and 95% limits.
+ *
+ * @throws Refusal for what is not built, for a period that the series does not have, and for a
+ *   horizon or level out of range; `where` is the path in the document
+ */
+export function completeMethod(document: MethodDocument, series: Series): Method {
+  refuseUnbuilt(document)
+  const { decompose = {}, trend = {}, forecast = {} } = document
+  const { calendar, start, values } = series
+  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const span = document.span ?? { from: code(1), to: code(values.length) }
+  const first = timeCodeIn(series, span.from, 'span.from')
+  const last = timeCodeIn(series, span.to, 'span.to')
+  if (last < first) throw new Refusal('The span ends before it begins.', 'span')
+
+  decompose.exclude?.forEach((exclusion, i) =>
+    timeCodeIn(series, exclusion.period, `decompose.exclude.${i}.period`),
+  )
+  if (trend.last !== undefined) requireWhole(trend.last, 1, Infinity, 'trend.last')
+  const horizon = forecast.horizon ?? calendar.seasons
+  requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
+  const levels = [...new Set(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
+  if (levels.some((level) => !(level > 0 && level < 100))) {
+    throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
+  }
+  const inSpan = values.slice(first - 1, last)
+  return {
+    format: document.format,
+    span,
+    missing: 'leave',
+    decompose: {
+      by: classicalWay(decompose.by),
+      model:
+        decompose.model ??
+        (inSpan.every((value) => value === null || value > 0) ? 'multiplicative' : 'additive'),
+      average: decompose.average ?? 'mean',
+      adjust: decompose.adjust ?? true,
+      exclude: decompose.exclude ?? [],
+    },
+    trend: { form: 'linear', ...(trend.last === undefined ? {} : { last: trend.last }) },
+    forecast: { by: 'decomposition', horizon, levels },
+  }
+}
+
+/** Robust loess has been refused by name before this. */
+function classicalWay(
+  by: NonNullable<MethodDocument['decompose']>['by'],
+): Method['decompose']['by'] {
+  return by === undefined || by === 'stl' ? 'ratio-to-moving-average' : by
+}
+
+/** The time code of a period code, which must lie in the series. */
+function timeCodeIn(series: Series, code: string, where: string): number {
+  const { calendar, start, values } = series
+  const period = parsePeriod(code, calendar)
+  if (!period) {
+    throw new Refusal(
+      `"${code}" is not a period of this series; periods are written ${exampleCode(calendar)}.`,
+      where,
+    )
+  }
+  const t = timeCodeOf(start, period, calendar.seasons)
+  if (t < 1 || t > values.length) {
+    const label = (at: number) => periodLabel(periodAt(start, at, calendar.seasons), calendar)
+    throw new Refusal(
+      `${periodLabel(period, calendar)} lies outside the series, which runs from ${label(1)} to ${label(values.length)}.`,
+      where,
+    )
+  }
+  return t
+}
+
+function requireWhole(value: number, lowest: number, highest: number, where: string): void {
+  if (Number.isInteger(value) && value >= lowest && value <= highest) return
+  const range = highest === Infinity ? `${lowest} or more` : `from ${lowest} to ${highest}`
+  throw new Refusal(`${value} periods: this must be a whole number ${range}.`, where)
+}

@@ -1,0 +1,28 @@
+/** What a refusal points at, so that a screen can mark it and a script can read it. */
+export interface RefusalNames {
+  /** Time code of the offending period. */
+  readonly t?: number
+  readonly year?: number
+  readonly season?: number
+  /** Season numbers, 1..m, that the refusal is about. */
+  readonly seasons?: readonly number[]
+}
+
+/**
+ * A calculation that cannot be done honestly, said in words that are shown unchanged on the
+ * screen, in a terminal and over HTTP.
+ *
+ * `because` is a full sentence: what is wrong, with the figure, and what would mend it.
+ * `where` is either a period code (`2019-03`) or a path in the method document (`decompose.by`).
+ */
+export class Refusal extends Error {
+  override readonly name = 'Refusal'
+
+  constructor(
+    readonly because: string,
+    readonly where: string,
+    readonly names: RefusalNames = {},
+  ) {
+    super(because)
+  }
+}

@@ -1,0 +1,126 @@
+import { mean } from '../statistics/average'
+import { tQuantile, twoSidedT, upperF } from '../statistics/distributions'
+import type { Value } from '../series'
+import type { LeastSquares } from './leastSquares'
+
+/** One coefficient with what is known about it. */
+export interface Term {
+  readonly name: string
+  readonly estimate: number
+  readonly standardError: number
+  /** Undefined for a perfect fit, whose standard errors are 0. */
+  readonly t: Value
+  /** Two-sided. */
+  readonly p: Value
+  /** 95% confidence limits. */
+  readonly lower: number
+  readonly upper: number
+}
+
+/** The figures of a regression that do not depend on what its columns mean. */
+export interface RegressionFigures {
+  readonly terms: readonly Term[]
+  readonly n: number
+  /** Residual degrees of freedom, n − p. */
+  readonly df: number
+  readonly r2: Value
+  readonly adjustedR2: Value
+  /** Residual standard deviation, divisor n − p, in units of y. */
+  readonly s: number
+  readonly f: Value
+  readonly fp: Value
+  readonly aic: Value
+  readonly aicc: Value
+  readonly bic: Value
+  readonly durbinWatson: Value
+}
+
+const CONFIDENCE = 95
+
+/**
+ * Coefficients, tests and measures of fit of a least-squares regression.
+ *
+ * With n observations, p columns (the constant included) and SSE the residual sum of squares:
+ * s = √(SSE/(n−p)); R² = 1 − SSE/Σ(y−ȳ)²; F = (R²/(p−1)) / ((1−R²)/(n−p));
+ * AIC = n ln(SSE/n) + 2(p+1), AICc = AIC + 2(p+1)(p+2)/(n−p−2), BIC with ln n for 2.
+ *
+ * @param fit the regression
+ * @param y its observations, in the order of the fit
+ * @param names one a coefficient, the constant first
+ * @param residualsInTime residuals at every period of the fitted span, null = missing: neighbours
+ *   for Durbin–Watson are neighbours in time, not in the list of values
+ * @returns t, p, F, the information criteria and Durbin–Watson are undefined for a perfect fit;
+ *   R² is undefined when y is constant
+ * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., ch. 1–5
+ * @see Hurvich, C. M. & Tsai, C.-L. (1989), Biometrika 76, 297–307 (AICc)
+ */
+export function regressionFigures(
+  fit: LeastSquares,
+  y: readonly number[],
+  names: readonly string[],
+  residualsInTime: readonly Value[],
+): RegressionFigures {
+  const { n, p, sse } = fit
+  const df = n - p
+  const s = Math.sqrt(sse / df)
+  const perfect = sse === 0
+  const reach = tQuantile(CONFIDENCE, df)
+  const terms = fit.coefficients.map((estimate, j): Term => {
+    const standardError = s * fit.unitErrors[j]!
+    const t = perfect ? null : estimate / standardError
+    return {
+      name: names[j]!,
+      estimate,
+      standardError,
+      t,
+      p: t === null ? null : twoSidedT(t, df),
+      lower: estimate - reach * standardError,
+      upper: estimate + reach * standardError,
+    }
+  })
+
+  const centre = mean(y)!
+  const constant = y.every((value) => value === y[0])
+  let total = 0
+  for (const value of y) total += (value - centre) ** 2
+  const r2 = constant ? null : p === 1 ? 0 : 1 - sse / total
+  const f = perfect || r2 === null || p === 1 ? null : (total - sse) / (p - 1) / (sse / df)
+
+  const parameters = p + 1
+  const likelihood = perfect ? null : n * Math.log(sse / n)
+  const aic = likelihood === null ? null : likelihood + 2 * parameters
+  const room = n - p - 2
+  return {
+    terms,
+    n,
+    df,
+    r2,
+    adjustedR2: r2 === null ? null : 1 - ((1 - r2) * (n - 1)) / df,
+    s,
+    f,
+    fp: f === null ? null : upperF(f, p - 1, df),
+    aic,
+    aicc: aic === null || room <= 0 ? null : aic + (2 * parameters * (parameters + 1)) / room,
+    bic: likelihood === null ? null : likelihood + parameters * Math.log(n),
+    durbinWatson: perfect ? null : durbinWatson(residualsInTime),
+  }
+}
+
+/**
+ * Durbin–Watson: squared differences of neighbouring residuals over all squared residuals. About
+ * 2 without pattern, towards 0 when neighbours are alike.
+ *
+ * @param residuals one a period, null = missing; a pair counts only when both are present
+ * @see Durbin, J. & Watson, G. S. (1950), Biometrika 37, 409–428
+ */
+function durbinWatson(residuals: readonly Value[]): number {
+  let differences = 0
+  let squares = 0
+  residuals.forEach((residual, i) => {
+    if (residual === null) return
+    squares += residual * residual
+    const before = i === 0 ? null : residuals[i - 1]!
+    if (before !== null) differences += (residual - before) ** 2
+  })
+  return differences / squares
+}

@@ -1,0 +1,98 @@
+import type { ErrorFigures } from './accuracy/errorFigures'
+import type { Frequency } from './calendar/calendar'
+import type { Finding } from './findings/finding'
+import type { DecompositionForecast } from './forecast/byDecomposition'
+import type { Method } from './method/method'
+import type { RegressionFigures } from './regression/report'
+import type { Value } from './series'
+
+export const RESULT_FORMAT = 'elvant-result/1'
+
+/** The result document `elvant-result/1`. Undefined figures are null. */
+export interface Result {
+  readonly format: typeof RESULT_FORMAT
+  readonly series: {
+    readonly name: string
+    readonly unit: string
+    readonly frequency: Frequency
+    readonly seasons: number
+    readonly yearStart: number
+    /** Period codes of the whole series. */
+    readonly start: string
+    readonly end: string
+    readonly periods: number
+    readonly missing: number
+  }
+  readonly method: Method
+  /** One entry a period of the analysed span, in every list. */
+  readonly columns: {
+    readonly period: readonly string[]
+    readonly t: readonly number[]
+    readonly season: readonly number[]
+  } & Readonly<Record<FigureColumn, readonly Value[]>>
+  readonly seasons: readonly SeasonRow[]
+  readonly rawIndexMean: number
+  /** The line through the deseasonalized series, all periods of the span; the cycle is read against it. */
+  readonly straightTrend: StraightLine
+  /** Ratio to trend only: the line through the series itself. */
+  readonly trendOfOriginal: StraightLine | null
+  /** Simple averages only: the mean of the season averages. */
+  readonly overallMean: Value
+  readonly trendFit: TrendFit
+  readonly forecast: {
+    readonly period: readonly string[]
+    readonly season: readonly number[]
+  } & DecompositionForecast
+  readonly accuracy: { readonly fitted: ErrorFigures }
+  readonly findings: readonly Finding[]
+}
+
+/** The columns of figures, in the order of the calculation. */
+export const FIGURE_COLUMNS = [
+  'value',
+  'movingAverage',
+  'trendCycle',
+  'seasonalIrregular',
+  'index',
+  'deseasonalized',
+  'trend',
+  'cycle',
+  'irregular',
+  'recomposed',
+  'fitted',
+  'residual',
+] as const
+export type FigureColumn = (typeof FIGURE_COLUMNS)[number]
+
+/** One season's index and how it reads. */
+export interface SeasonRow {
+  /** 1..m */
+  readonly season: number
+  readonly label: string
+  /** Values behind the index. */
+  readonly count: number
+  readonly raw: number
+  readonly index: number
+  /** Standard error of the average over the years; undefined for fewer than two values. */
+  readonly standardError: Value
+  /** `32% above the baseline`, `430 litres below the baseline`. */
+  readonly reading: string
+}
+
+/** value = intercept + slope × time code, in units of the series. */
+export interface StraightLine {
+  readonly intercept: number
+  readonly slope: number
+}
+
+/** The regression report of the trend. */
+export interface TrendFit extends RegressionFigures {
+  readonly form: 'linear'
+  /** In words, with the real figures. */
+  readonly equation: string
+  /** Time codes of the fitted periods. */
+  readonly from: number
+  readonly to: number
+  /** R² of the same line through the series before deseasonalizing. */
+  readonly r2Before: Value
+}

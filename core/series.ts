@@ -1,0 +1,17 @@
+import type { Calendar } from './calendar/calendar'
+import type { Period } from './calendar/period'
+
+/** A value of a series or of a calculation; `null` is undefined or missing, never 0 and never NaN. */
+export type Value = number | null
+
+/** Consecutive periods with their values. A period without a value is missing, never skipped. */
+export interface Series {
+  readonly name: string
+  /** What is counted, as written behind a number: `litres`, `thousand euros`. */
+  readonly unit: string
+  readonly calendar: Calendar
+  /** The period of time code 1. */
+  readonly start: Period
+  /** One entry a period, from time code 1. */
+  readonly values: readonly Value[]
+}

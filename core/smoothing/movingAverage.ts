@@ -1,0 +1,59 @@
+import { mean } from '../statistics/average'
+import type { Value } from '../series'
+
+/** The mean of a window, or undefined when any of its values is missing. */
+function windowMean(values: readonly Value[], from: number, order: number): Value {
+  const window: number[] = []
+  for (let i = from; i < from + order; i++) {
+    const value = values[i]
+    if (value === null || value === undefined) return null
+    window.push(value)
+  }
+  return mean(window)
+}
+
+/**
+ * Moving averages before they are centred.
+ *
+ * Entry i (from 0) is the mean of the `order` values that start at entry i. It stands at
+ * {@link offCentrePosition}: between two periods when the order is even. Each window is summed
+ * afresh, so that one huge value leaves no trace in later averages.
+ *
+ * @param values one entry a period, null = missing
+ * @param order number of terms, a whole number from 1
+ * @returns one entry a period; undefined where the window runs off the end or holds a missing value
+ * @example offCentreAverages([1, 3, 5, 7], 2) // [2, 4, 6, null]
+ */
+export function offCentreAverages(values: readonly Value[], order: number): Value[] {
+  return values.map((_, i) => windowMean(values, i, order))
+}
+
+/** Time code at which the average that starts at time code `first` stands. */
+export function offCentrePosition(first: number, order: number): number {
+  return first + (order - 1) / 2
+}
+
+/**
+ * Centred moving average.
+ *
+ * An odd order k is the mean of y(t−h)…y(t+h), h = (k−1)/2. An even order falls between two
+ * periods, so the two averages on either side of a period are averaged once more ("2×k"):
+ * C(t) = (A(t−k/2) + A(t−k/2+1)) / 2.
+ *
+ * @param values one entry a period, null = missing
+ * @param order number of terms, a whole number from 1
+ * @returns one entry a period, undefined in the first and last ⌊k/2⌋ and where the window holds a
+ *   missing value
+ * @see Macaulay, F. R. (1931), The Smoothing of Time Series, NBER, ch. 1
+ * @example centredAverage([1, 3, 5, 7, 9], 4) // [null, null, 5, null, null]
+ */
+export function centredAverage(values: readonly Value[], order: number): Value[] {
+  const averages = offCentreAverages(values, order)
+  const half = Math.floor(order / 2)
+  return values.map((_, t) => {
+    const left = averages[t - half] ?? null
+    if (order % 2 === 1) return left
+    const right = averages[t - half + 1] ?? null
+    return left === null || right === null ? null : (left + right) / 2
+  })
+}

@@ -1,0 +1,18 @@
+/**
+ * A figure in a sentence: four significant digits, thousands separated, no trailing zeros.
+ *
+ * @example figure(48210.4) // '48,210'
+ * @example figure(0.09187) // '0.09187'
+ */
+export function figure(value: number): string {
+  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
+  return value.toLocaleString('en', {
+    maximumFractionDigits: Math.min(12, Math.max(0, 3 - magnitude)),
+  })
+}
+
+/** A share as a whole per cent, with one decimal below 10%: `32%`, `4.1%`. */
+export function percent(share: number): string {
+  const value = Math.abs(share * 100)
+  return `${value.toLocaleString('en', { maximumFractionDigits: value < 9.95 ? 1 : 0 })}%`
+}

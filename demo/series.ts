@@ -1,0 +1,149 @@
+import { easterShare } from './easter'
+import { randomFrom, type Random } from './random'
+import { TRUTH } from './truth'
+
+/** One month of the demo's span. */
+interface Month {
+  /** From 1. */
+  readonly t: number
+  readonly year: number
+  /** 1..12 */
+  readonly month: number
+  /** `2016-01` */
+  readonly code: string
+}
+
+const MONTHS: readonly Month[] = Array.from({ length: TRUTH.months }, (_, i) => {
+  const year = TRUTH.start.year + Math.floor(i / 12)
+  const month = (i % 12) + 1
+  return { t: i + 1, year, month, code: `${year}-${String(month).padStart(2, '0')}` }
+})
+
+/** A file of the demo, ready to be written. */
+export interface DemoFile {
+  readonly name: string
+  readonly rows: readonly (readonly (string | number)[])[]
+}
+
+/** All files of the demo. Every series has a seed of its own, so that one can change alone. */
+export function demoFiles(): DemoFile[] {
+  const exterior = exteriorPaint(randomFrom(TRUTH.seed))
+  return [
+    wide(TRUTH.exterior.file, [['Exterior paint', TRUTH.exterior.unit, exterior]]),
+    wide(TRUTH.interior.file, [
+      ['Interior paint', TRUTH.interior.unit, interiorPaint(randomFrom(TRUTH.seed + 1))],
+    ]),
+    wide(TRUTH.stain.file, [
+      ['Wood stain', TRUTH.stain.unit, woodStain(randomFrom(TRUTH.seed + 2))],
+    ]),
+    wide(TRUTH.primer.file, [['Primer', TRUTH.primer.unit, primer(randomFrom(TRUTH.seed + 3))]]),
+    brushesAndRollers(randomFrom(TRUTH.seed + 4)),
+    contractWork(),
+    tradeCounterTakings(randomFrom(TRUTH.seed + 5)),
+    wide(TRUTH.regions.file, byRegion(exterior, randomFrom(TRUTH.seed + 6))),
+  ]
+}
+
+function wide(name: string, columns: [name: string, unit: string, values: number[]][]): DemoFile {
+  return {
+    name,
+    rows: [
+      ['month', ...columns.map(([title, unit]) => `${title} (${unit})`)],
+      ...MONTHS.map(({ code }, i) => [code, ...columns.map(([, , values]) => values[i]!)]),
+    ],
+  }
+}
+
+function exteriorPaint(random: Random): number[] {
+  const { level, slope, indices, noise, perSaturday, easter, flood } = TRUTH.exterior
+  return MONTHS.map(({ t, year, month, code }) => {
+    const calendar =
+      1 + perSaturday * (saturdays(year, month) - 4.348) + easter * (easterShare(year, month) - 1 / 12)
+    const closed = flood.find((event) => event.month === code)?.share ?? 1
+    const factor = indices[month - 1]! * calendar * (1 + random.normal(noise)) * closed
+    return Math.round((level + slope * t) * factor)
+  })
+}
+
+function interiorPaint(random: Random): number[] {
+  const { level, slope, indices, noise } = TRUTH.interior
+  return MONTHS.map(({ t, month }) =>
+    Math.round(level + slope * t + indices[month - 1]! + random.normal(noise)),
+  )
+}
+
+function woodStain(random: Random): number[] {
+  const { level, slope, swing, peak, noise } = TRUTH.stain
+  return MONTHS.map(({ t, month }) => {
+    const at = peak.from + ((peak.to - peak.from) * (t - 1)) / (MONTHS.length - 1)
+    const season = 1 + swing * Math.cos((2 * Math.PI * (month - at)) / 12)
+    return Math.round((level + slope * t) * season * (1 + random.normal(noise)))
+  })
+}
+
+function primer(random: Random): number[] {
+  const { level, slope, noise } = TRUTH.primer
+  return MONTHS.map(({ t }) => Math.round(level + slope * t + random.normal(noise)))
+}
+
+function brushesAndRollers(random: Random): DemoFile {
+  const truth = TRUTH.brushes
+  const rows = MONTHS.flatMap(({ t, month, code }) => {
+    const usual =
+      (truth.level + truth.slope * t) * truth.indices[month - 1]! * (1 + random.normal(truth.noise))
+    const value = Math.round(usual) * (code === truth.tenTimesTooLarge ? 10 : 1)
+    if ((truth.missing as readonly string[]).includes(code)) return []
+    const row = [code, value]
+    return code === truth.duplicated ? [row, row] : [row]
+  })
+  return { name: truth.file, rows: [['month', `Brushes and rollers (${truth.unit})`], ...rows] }
+}
+
+function contractWork(): DemoFile {
+  const { file, unit, values, startQuarter } = TRUTH.contract
+  return {
+    name: file,
+    rows: [
+      ['quarter', `Contract work (${unit})`],
+      ...values.map((value, i) => [
+        `${startQuarter.year + Math.floor(i / 4)} Q${(i % 4) + 1}`,
+        value,
+      ]),
+    ],
+  }
+}
+
+function tradeCounterTakings(random: Random): DemoFile {
+  const { file, unit, firstDay, lastDay, level, slopePerDay, weekdays, noise } = TRUTH.takings
+  const rows: [string, number][] = []
+  const first = Date.parse(firstDay)
+  for (let day = first; day <= Date.parse(lastDay); day += 86_400_000) {
+    const weekday = (new Date(day).getUTCDay() + 6) % 7
+    if (weekday === 6) continue
+    const age = (day - first) / 86_400_000
+    const takings = (level + slopePerDay * age) * weekdays[weekday]! * (1 + random.normal(noise))
+    rows.push([new Date(day).toISOString().slice(0, 10), Math.round(takings * 100) / 100])
+  }
+  return { name: file, rows: [['day', `Trade-counter takings (${unit})`], ...rows] }
+}
+
+function byRegion(whole: readonly number[], random: Random): [string, string, number[]][] {
+  const { shares, unit, noise } = TRUTH.regions
+  return Object.entries(shares).map(([region, { from, to }]) => [
+    region,
+    unit,
+    whole.map((value, i) => {
+      const share = from + ((to - from) * i) / (whole.length - 1)
+      return Math.round(value * share * (1 + random.normal(noise)))
+    }),
+  ])
+}
+
+function saturdays(year: number, month: number): number {
+  const days = new Date(Date.UTC(year, month, 0)).getUTCDate()
+  let count = 0
+  for (let day = 1; day <= days; day++) {
+    if (new Date(Date.UTC(year, month - 1, day)).getUTCDay() === 6) count += 1
+  }
+  return count
+}

@@ -1,0 +1,95 @@
+/**
+ * What the demo series are made of. Tests check that Elvant finds these effects again; the same
+ * figures stand in `truth.json` beside the files.
+ */
+export const TRUTH = {
+  seed: 20160104,
+  start: { year: 2016, month: 1 },
+  months: 120,
+  exterior: {
+    file: 'exterior-paint.csv',
+    unit: 'litres',
+    model: 'multiplicative',
+    /** Litres in the month before the first, and litres more each month. */
+    level: 31_500,
+    slope: 105,
+    /** Factors of January to December; they average 1. */
+    indices: [0.62, 0.7, 0.93, 1.17, 1.34, 1.29, 1.2, 1.16, 1.01, 0.93, 0.88, 0.77],
+    /** Standard deviation of the irregular factor. */
+    noise: 0.014,
+    /** Share added per Saturday above the usual 4.348 a month. */
+    perSaturday: 0.018,
+    /** Share that the two weeks before Easter add, split over the months they fall in. */
+    easter: 0.03,
+    /** The plant was closed: share of the usual sales in each month. */
+    flood: [
+      { month: '2019-06', share: 0.7 },
+      { month: '2019-07', share: 0.83 },
+    ],
+  },
+  interior: {
+    file: 'interior-paint.csv',
+    unit: 'litres',
+    model: 'additive',
+    level: 41_000,
+    slope: 62,
+    /** Litres above the baseline, January to December; they sum to 0. */
+    indices: [3900, 2700, 1200, -900, -2600, -3700, -4300, -3500, -1100, 1500, 3100, 3700],
+    noise: 620,
+  },
+  stain: {
+    file: 'wood-stain.csv',
+    unit: 'litres',
+    model: 'multiplicative',
+    level: 8200,
+    slope: 18,
+    /** Half the distance from peak to trough, as a share of the level. */
+    swing: 0.42,
+    /** The month of the peak, moving evenly from the first to the last. */
+    peak: { from: 6, to: 4 },
+    noise: 0.02,
+  },
+  primer: { file: 'primer.csv', unit: 'litres', level: 12_400, slope: 21, noise: 260 },
+  brushes: {
+    file: 'brushes-and-rollers.csv',
+    unit: 'pieces',
+    model: 'multiplicative',
+    level: 5200,
+    slope: 9,
+    indices: [0.8, 0.84, 0.97, 1.1, 1.19, 1.16, 1.09, 1.07, 1.01, 0.96, 0.94, 0.87],
+    noise: 0.022,
+    missing: ['2018-02', '2021-11'],
+    duplicated: '2020-05',
+    tenTimesTooLarge: '2022-08',
+  },
+  contract: {
+    file: 'contract-work.csv',
+    unit: 'jobs',
+    /** Written down, not drawn: small whole numbers that can be followed by hand. */
+    startQuarter: { year: 2021, quarter: 1 },
+    values: [42, 66, 73, 38, 46, 71, 80, 43, 50, 78, 87, 46, 55, 84, 93, 51, 58, 91, 101, 54],
+  },
+  takings: {
+    file: 'trade-counter-takings.csv',
+    unit: 'euros',
+    firstDay: '2023-01-02',
+    lastDay: '2025-12-31',
+    level: 2400,
+    slopePerDay: 0.35,
+    /** Factors of Monday to Saturday; closed on Sunday. */
+    weekdays: [0.94, 0.9, 0.95, 1.02, 1.21, 0.98],
+    noise: 0.09,
+  },
+  regions: {
+    file: 'exterior-paint-by-region.csv',
+    unit: 'litres',
+    /** Shares of the whole in the first and the last month. */
+    shares: {
+      North: { from: 0.36, to: 0.29 },
+      South: { from: 0.31, to: 0.28 },
+      Coast: { from: 0.24, to: 0.22 },
+      Online: { from: 0.09, to: 0.21 },
+    },
+    noise: 0.02,
+  },
+} as const

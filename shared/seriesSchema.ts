@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import { calendarOf, FREQUENCIES } from '../core/calendar/calendar'
+import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
+import { Refusal } from '../core/refusal'
+import type { Series } from '../core/series'
+
+export const LONGEST_NAME = 10_000
+export const MOST_PERIODS = 20_000
+
+export const nameSchema = z.string().trim().min(1, 'A series needs a name.').max(LONGEST_NAME)
+export const unitSchema = z.string().trim().max(200)
+
+/**
+ * A series as a document: `{"name","unit","frequency":"monthly","start":"2019-01","values":[…]}`,
+ * with `"frequency":"seasons","seasons":7` for any other number of seasons.
+ */
+export const seriesDocumentSchema = z.strictObject({
+  name: nameSchema.default('series'),
+  unit: unitSchema.default('units'),
+  frequency: z.enum(FREQUENCIES),
+  seasons: z.int().min(2).max(1000).optional(),
+  yearStart: z.int().min(1).max(1000).optional(),
+  start: z.string().min(1).max(20),
+  values: z.array(z.number().nullable()).min(1).max(MOST_PERIODS),
+})
+export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
+
+/**
+ * The series a document describes.
+ *
+ * @throws Refusal for a number of seasons, a start of the year or a start that do not fit
+ *   the frequency
+ */
+export function seriesFromDocument(document: SeriesDocument): Series {
+  const { name, unit, frequency, seasons, yearStart, values } = document
+  if (frequency !== 'seasons' && seasons !== undefined) {
+    const own = calendarOf(frequency).seasons
+    if (own !== seasons) {
+      throw new Refusal(
+        `A ${frequency} series has ${own} seasons a year, not ${seasons}.`,
+        'seasons',
+      )
+    }
+  }
+  let calendar
+  try {
+    calendar = calendarOf(frequency, {
+      ...(seasons === undefined ? {} : { seasons }),
+      ...(yearStart === undefined ? {} : { yearStart }),
+    })
+  } catch (error) {
+    throw new Refusal((error as RangeError).message, 'seasons')
+  }
+  const start = parsePeriod(document.start, calendar)
+  if (!start) {
+    throw new Refusal(
+      `"${document.start}" is not a period; with the frequency ${frequency} one is written ${exampleCode(calendar)}.`,
+      'start',
+    )
+  }
+  return { name, unit, calendar, start, values }
+}
+
+/** The document of a series. */
+export function documentFromSeries({
+  name,
+  unit,
+  calendar,
+  start,
+  values,
+}: Series): SeriesDocument {
+  return {
+    name,
+    unit,
+    frequency: calendar.frequency,
+    ...(calendar.frequency === 'seasons' ? { seasons: calendar.seasons } : {}),
+    ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),
+    start: formatPeriod(start, calendar),
+    values: [...values],
+  }
+}
