@@ -37,7 +37,9 @@ export async function compiledProgram() {
     renameSync(draft, COMPILED)
   } catch (error) {
     rmSync(draft, { force: true })
-    process.stderr.write(`The command line could not be prepared in ${dirname(COMPILED)}: ${error.message}\n`)
+    process.stderr.write(
+      `The command line could not be prepared in ${dirname(COMPILED)}: ${error.message}\n`,
+    )
     process.exit(1)
   }
   return address

@@ -13,7 +13,10 @@ export function readText(path: string): string {
     return readFileSync(path, 'utf8')
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException
-    throw new Refusal(`The file ${path} ${REASONS[code ?? ''] ?? `cannot be read (${message})`}.`, path)
+    throw new Refusal(
+      `The file ${path} ${REASONS[code ?? ''] ?? `cannot be read (${message})`}.`,
+      path,
+    )
   }
 }
 

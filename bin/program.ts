@@ -62,4 +62,3 @@ function usageSentence(error: CommanderError): string {
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }
-

@@ -58,7 +58,9 @@ function exteriorPaint(random: Random): number[] {
   const { level, slope, indices, noise, perSaturday, easter, flood } = TRUTH.exterior
   return MONTHS.map(({ t, year, month, code }) => {
     const calendar =
-      1 + perSaturday * (saturdays(year, month) - 4.348) + easter * (easterShare(year, month) - 1 / 12)
+      1 +
+      perSaturday * (saturdays(year, month) - 4.348) +
+      easter * (easterShare(year, month) - 1 / 12)
     const closed = flood.find((event) => event.month === code)?.share ?? 1
     const factor = indices[month - 1]! * calendar * (1 + random.normal(noise)) * closed
     return Math.round((level + slope * t) * factor)

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { completeMethod } from '~~/core/method/completeMethod'
+import type { MethodDocument } from '~~/core/method/method'
+import { useBench } from './benchStore'
+import { methodSentence } from './sentence/words'
+
+const bench = useBench()
+
+function inWords(method: MethodDocument): string {
+  const series = bench.series!
+  try {
+    return methodSentence(completeMethod(method, series), series.calendar)
+      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
+      .join('')
+  } catch {
+    return 'a method that does not fit this series'
+  }
+}
+const other = computed(() => bench.conflict)
+const savedAt = computed(() =>
+  other.value ? new Date(other.value.updatedAt).toLocaleString() : '',
+)
+</script>
+
+<template>
+  <v-dialog :model-value="other !== null" persistent aria-labelledby="conflict-title">
+    <template v-if="other">
+      <h2 id="conflict-title" class="serif">This study was changed elsewhere</h2>
+      <p>
+        Another window saved it at {{ savedAt }}, after you had opened it. Nothing is lost until you
+        choose.
+      </p>
+      <div class="versions">
+        <section>
+          <h3>Yours</h3>
+          <p>{{ inWords(bench.method) }}</p>
+          <button type="button" class="solid-button" @click="bench.resolveConflict('mine')">
+            Keep mine
+          </button>
+        </section>
+        <section>
+          <h3>Saved elsewhere</h3>
+          <p>{{ inWords(other.method) }}</p>
+          <button type="button" class="solid-button" @click="bench.resolveConflict('theirs')">
+            Take the saved one
+          </button>
+        </section>
+      </div>
+      <p class="muted small">Taking the saved one can be undone: yours stays one step back.</p>
+    </template>
+  </v-dialog>
+</template>
+
+<style scoped>
+.versions {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 28px;
+}
+
+h2 {
+  font-size: 19px;
+}
+</style>

@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import AxisLabels from './axis/AxisLabels.vue'
+import { axisTicks } from './axis/axisTicks'
+import { GUTTER } from './axis/gutter'
+import OverviewStrip from './axis/OverviewStrip.vue'
+import { columnWidth, periodUnder, xOf } from './axis/timeAxis'
+import { useBench } from './benchStore'
+import FoldedPlane from './fold/FoldedPlane.vue'
+import LedgerTable from './ledger/LedgerTable.vue'
+import StripView from './strips/StripView.vue'
+import { salesStrip, stripsOf } from './strips/strips'
+import { useView } from './viewStore'
+
+/** Room at the right edge, so that the last column does not touch the working. */
+const RIGHT_MARGIN = 8
+const bench = useBench()
+const view = useView()
+const frame = ref<HTMLElement | null>(null)
+const plane = ref<HTMLElement | null>(null)
+const frameHeight = ref(640)
+
+const strips = computed(() =>
+  bench.result
+    ? stripsOf(view.stage, bench.result, view.scale.unit)
+    : [salesStrip(bench.series!.values, view.scale.unit)],
+)
+const ticks = computed(() => axisTicks(view.axis, bench.series!, view.lastActual))
+const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.share, 0))
+
+/** Strips take the height that overview, labels and ledger leave, within reason. */
+const stripsHeight = computed(() => {
+  const ledger = Math.min(view.rows.length, 9) * 25
+  return Math.max(240, Math.min(560, frameHeight.value - 52 - 34 - 34 - ledger - 16))
+})
+function heightFor(share: number, all = shares.value): number {
+  return Math.round((stripsHeight.value * share) / all)
+}
+/** Folded, the grid below has a row a year and four of summary. */
+function foldedHeightFor(share: number, all: number): number {
+  const years = Math.ceil(bench.series!.values.length / bench.series!.calendar.seasons) + 1
+  const room = frameHeight.value - 52 - 34 - 22 * Math.min(years + 6, 18)
+  return Math.round((Math.max(230, Math.min(420, room)) * share) / all)
+}
+
+const zoneLeft = computed(() => {
+  const left = xOf(view.axis, view.lastActual + 0.5)
+  return view.lastT > view.lastActual && left < view.plotWidth ? Math.max(0, left) : null
+})
+const cursorLeft = computed(() => {
+  if (view.cursor === null) return null
+  const left = xOf(view.axis, view.cursor) - columnWidth(view.axis) / 2
+  return left > -columnWidth(view.axis) && left < view.plotWidth ? left : null
+})
+
+function onPointer(event: PointerEvent) {
+  const x = event.clientX - plane.value!.getBoundingClientRect().left - GUTTER
+  if (x < 0 || x > view.plotWidth) return
+  const t = periodUnder(view.axis, x)
+  if (t >= view.firstT && t <= view.lastT) view.cursor = t
+}
+
+function onLeave() {
+  view.cursor = view.selected?.t ?? null
+}
+
+/** The wheel with Ctrl zooms around the pointer; sideways it moves the window. */
+function onWheel(event: WheelEvent) {
+  const x = event.clientX - plane.value!.getBoundingClientRect().left - GUTTER
+  if (event.ctrlKey || event.metaKey) {
+    event.preventDefault()
+    view.zoom(Math.exp(event.deltaY * 0.002), view.axis.from + x / columnWidth(view.axis))
+    return
+  }
+  const sideways = event.shiftKey ? event.deltaY : event.deltaX
+  if (sideways === 0) return
+  event.preventDefault()
+  const by = sideways / columnWidth(view.axis)
+  view.setWindow({ from: view.window.from + by, to: view.window.to + by })
+}
+
+let observer: ResizeObserver | null = null
+onMounted(() => {
+  const measure = () => {
+    const { clientWidth, clientHeight } = frame.value!
+    frameHeight.value = clientHeight
+    view.plotWidth = Math.max(240, Math.floor(clientWidth - GUTTER - RIGHT_MARGIN))
+  }
+  measure()
+  view.showRecent()
+  observer = new ResizeObserver(measure)
+  observer.observe(frame.value!)
+})
+onBeforeUnmount(() => observer?.disconnect())
+</script>
+
+<template>
+  <div ref="frame" class="frame">
+    <OverviewStrip />
+    <p v-if="bench.refusal" class="refusal" role="alert">
+      <strong>Refused.</strong> {{ bench.refusal.because }}
+    </p>
+    <FoldedPlane v-if="view.folded" :height-for="foldedHeightFor" />
+    <div
+      v-else
+      ref="plane"
+      class="plane"
+      @pointermove="onPointer"
+      @pointerleave="onLeave"
+      @wheel="onWheel"
+    >
+      <div
+        v-if="zoneLeft !== null"
+        class="zone"
+        :style="{ left: `${GUTTER + zoneLeft}px`, width: `${view.plotWidth - zoneLeft}px` }"
+      >
+        <span class="zone-word">forecast</span>
+      </div>
+      <div
+        v-if="cursorLeft !== null"
+        class="wash"
+        :style="{
+          transform: `translateX(${GUTTER + cursorLeft}px)`,
+          width: `${columnWidth(view.axis)}px`,
+        }"
+      />
+      <StripView
+        v-for="strip in strips"
+        :key="strip.id"
+        :strip="strip"
+        :axis="view.axis"
+        :scale="view.scale"
+        :gutter="GUTTER"
+        :height="heightFor(strip.share)"
+      />
+      <AxisLabels :ticks="ticks" :cursor="view.cursor" />
+      <LedgerTable />
+      <div class="below">
+        <button
+          v-if="bench.result"
+          type="button"
+          class="plain-button small"
+          :aria-pressed="view.allSteps"
+          @click="view.allSteps = !view.allSteps"
+        >
+          {{ view.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
+        </button>
+        <span class="zoom">
+          <button type="button" class="plain-button small" @click="view.zoom(0.7)">zoom in</button>
+          <button type="button" class="plain-button small" @click="view.zoom(1 / 0.7)">
+            zoom out
+          </button>
+          <button type="button" class="plain-button small" @click="view.showWhole()">
+            whole series
+          </button>
+          <button type="button" class="plain-button small" @click="view.showRecent()">
+            latest periods
+          </button>
+        </span>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  min-width: 0;
+  overflow: hidden auto;
+}
+
+.plane {
+  position: relative;
+}
+
+.zone,
+.wash {
+  position: absolute;
+  top: 0;
+  bottom: 34px;
+  pointer-events: none;
+}
+
+.zone {
+  background: var(--forecast-zone);
+}
+
+.zone-word {
+  position: absolute;
+  top: 3px;
+  left: 6px;
+  color: var(--forecast-text);
+  font-size: 10.5px;
+  font-style: italic;
+}
+
+.wash {
+  left: 0;
+  background: var(--cursor-wash);
+}
+
+.refusal {
+  margin: 4px 12px 10px;
+  padding: 8px 12px;
+  border-left: 3px solid var(--danger);
+  background: var(--band);
+}
+
+.below {
+  display: flex;
+  justify-content: space-between;
+  padding: 4px 6px 8px;
+}
+</style>

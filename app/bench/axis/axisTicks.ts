@@ -1,0 +1,60 @@
+import { seasonLabel } from '~~/core/calendar/labels'
+import { periodAt } from '~~/core/calendar/period'
+import type { Series } from '~~/core/series'
+import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
+
+/** A label under the strips. */
+export interface AxisTick {
+  readonly t: number
+  /** Pixels from the left edge of the axis. */
+  readonly x: number
+  readonly season: string
+  /** Stated where a year begins and at the left edge. */
+  readonly year: string
+  readonly isYearStart: boolean
+  readonly isForecast: boolean
+}
+
+/** Narrower columns name their year only. */
+const SEASONS_FROM_PX = 22
+/** Least distance between two years that are written out. */
+const YEARS_EVERY_PX = 38
+
+/**
+ * The labels of the periods in the window: seasons and years while there is room, then years, then
+ * every second, fifth or tenth year.
+ */
+export function axisTicks(
+  axis: TimeAxis,
+  { calendar, start }: Pick<Series, 'calendar' | 'start'>,
+  lastActual: number,
+): AxisTick[] {
+  const width = columnWidth(axis)
+  const everySeason = width >= SEASONS_FROM_PX
+  const years =
+    [1, 2, 5, 10, 20, 50, 100].find((n) => n * calendar.seasons * width >= YEARS_EVERY_PX) ?? 200
+  const inside = periodsInside(axis)
+  return inside.flatMap((t, i) => {
+    const period = periodAt(start, t, calendar.seasons)
+    const isYearStart = period.season === 1
+    const namesYear = isYearStart
+      ? period.year % years === 0
+      : everySeason && i === 0 && width * (calendar.seasons - period.season + 1) > YEARS_EVERY_PX
+    if (!everySeason && !namesYear) return []
+    return [
+      {
+        t,
+        x: xOf(axis, t),
+        season: everySeason ? shortSeason(seasonLabel(period.season, calendar)) : '',
+        year: namesYear ? String(period.year) : '',
+        isYearStart,
+        isForecast: t > lastActual,
+      },
+    ]
+  })
+}
+
+/** `season 3` is `3` under a column. */
+function shortSeason(label: string): string {
+  return label.replace('season ', '')
+}

@@ -1,0 +1,160 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, ApiProblem } from '~/api/client'
+import { analyseInWorker } from '~/workers/analyseInWorker'
+import type { MethodDocument } from '~~/core/method/method'
+import type { Result } from '~~/core/result'
+import type { Series } from '~~/core/series'
+import type { Study } from '~~/shared/api/studies'
+import { seriesFromDocument } from '~~/shared/seriesSchema'
+
+/** A change waits this long for the next one before it is saved. */
+const SAVE_AFTER_MS = 400
+
+/** One study on the Bench: its method with undo and redo, its result, and its saving. */
+export const useBench = defineStore('bench', () => {
+  const study = shallowRef<Study | null>(null)
+  const series = shallowRef<Series | null>(null)
+  const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  const failure = ref('')
+
+  const method = shallowRef<MethodDocument>({ format: 'elvant-method/1' })
+  const past = shallowRef<readonly MethodDocument[]>([])
+  const future = shallowRef<readonly MethodDocument[]>([])
+
+  const result = shallowRef<Result | null>(null)
+  const refusal = shallowRef<{ because: string; where: string } | null>(null)
+
+  const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
+  const saveFailure = ref('')
+  /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
+  const conflict = shallowRef<Study | null>(null)
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function open(id: string): Promise<void> {
+    state.value = 'loading'
+    result.value = refusal.value = conflict.value = null
+    past.value = future.value = []
+    saving.value = 'saved'
+    try {
+      const opened = await api<Study>(`/studies/${encodeURIComponent(id)}`)
+      study.value = opened
+      series.value = seriesFromDocument(opened.series)
+      method.value = opened.method
+      await run()
+      state.value = 'ready'
+    } catch (error) {
+      failure.value = (error as Error).message
+      state.value = 'failed'
+    }
+  }
+
+  async function run(): Promise<void> {
+    const outcome = await analyseInWorker(series.value!, method.value)
+    if (!outcome) return
+    result.value = outcome.kind === 'result' ? outcome.result : null
+    refusal.value = outcome.kind === 'refused' ? outcome : null
+  }
+
+  function adopt(next: MethodDocument): Promise<void> {
+    method.value = next
+    saveSoon()
+    return run()
+  }
+
+  /** Changes the method; the one before can be had back. */
+  function change(next: MethodDocument): Promise<void> {
+    if (JSON.stringify(next) === JSON.stringify(method.value)) return Promise.resolve()
+    past.value = [...past.value, method.value]
+    future.value = []
+    return adopt(next)
+  }
+
+  function undo(): void {
+    const before = past.value.at(-1)
+    if (!before) return
+    past.value = past.value.slice(0, -1)
+    future.value = [method.value, ...future.value]
+    void adopt(before)
+  }
+
+  function redo(): void {
+    const [next, ...rest] = future.value
+    if (!next) return
+    future.value = rest
+    past.value = [...past.value, method.value]
+    void adopt(next)
+  }
+
+  function saveSoon(): void {
+    saving.value = 'waiting'
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), SAVE_AFTER_MS)
+  }
+
+  /** Saves what is not saved yet; a save on the way is followed by another when more has changed. */
+  async function save(options: { keepalive?: boolean } = {}): Promise<void> {
+    clearTimeout(timer)
+    if (!study.value || saving.value === 'saved' || saving.value === 'saving') return
+    if (conflict.value) return
+    const sent = method.value
+    saving.value = 'saving'
+    try {
+      const saved = await api<Study>(`/studies/${study.value.id}`, {
+        method: 'PUT',
+        body: { method: sent, version: study.value.version },
+        ...options,
+      })
+      study.value = saved
+      if (method.value === sent) saving.value = 'saved'
+      else saveSoon()
+    } catch (error) {
+      saving.value = 'failed'
+      saveFailure.value = (error as Error).message
+      if (error instanceof ApiProblem && error.problem.status === 409) {
+        conflict.value = error.problem.current as Study
+      }
+    }
+  }
+
+  /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
+  async function resolveConflict(keep: 'mine' | 'theirs'): Promise<void> {
+    const other = conflict.value
+    if (!other) return
+    conflict.value = null
+    study.value = other
+    if (keep === 'mine') {
+      saving.value = 'waiting'
+      await save()
+      return
+    }
+    past.value = [...past.value, method.value]
+    future.value = []
+    method.value = other.method
+    saving.value = 'saved'
+    await run()
+  }
+
+  const canUndo = computed(() => past.value.length > 0)
+  const canRedo = computed(() => future.value.length > 0)
+  return {
+    study,
+    series,
+    state,
+    failure,
+    method,
+    result,
+    refusal,
+    saving,
+    saveFailure,
+    conflict,
+    canUndo,
+    canRedo,
+    open,
+    change,
+    undo,
+    redo,
+    save,
+    resolveConflict,
+  }
+})

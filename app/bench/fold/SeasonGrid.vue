@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useTheme } from '~/theme/themeStore'
+import { formatDecimals } from '~/figures/format'
+import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Value } from '~~/core/series'
+import { useBench } from '../benchStore'
+import { cellText, isFactor } from '../ledger/cellText'
+import { rangeOf, shadeOf } from '../ledger/shade'
+import { useView } from '../viewStore'
+import type { FoldCell, FoldGrid } from './foldGrid'
+
+const props = defineProps<{ grid: FoldGrid; row: LedgerRow; cursorSeason: number | null }>()
+const bench = useBench()
+const view = useView()
+const theme = useTheme()
+
+const range = computed(() =>
+  rangeOf(props.grid.years.flatMap(({ cells }) => cells.map(({ value }) => value))),
+)
+const width = computed(() => view.plotWidth / props.grid.seasons.length)
+/** Below this a cell's number does not fit; its shade stays. */
+const numbersFit = computed(() => width.value >= 30)
+const excluded = computed(
+  () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
+)
+
+function text(value: Value): string {
+  return numbersFit.value ? cellText(props.row, value, view.scale, width.value) : ''
+}
+
+function shade(value: Value): string | undefined {
+  return value === null || !range.value
+    ? undefined
+    : shadeOf(props.row, value, range.value, theme.palette, 0.34)
+}
+
+function isExcluded({ t }: FoldCell): boolean {
+  if (props.row.column !== 'seasonalIrregular' || t === null) return false
+  return excluded.value.has(bench.result?.columns.period[t - view.firstT] ?? '')
+}
+
+function isSelected({ t }: FoldCell): boolean {
+  return view.selected?.t === t && view.selected?.column === props.row.column
+}
+
+/** What the indices came to, season by season in the order of the columns. */
+const summary = computed(() => {
+  const result = bench.result
+  if (!result || props.row.column !== 'seasonalIrregular') return null
+  const rows = props.grid.seasons.map(({ season }) => result.seasons[season - 1]!)
+  const part = (value: number) => text(value)
+  return {
+    average: rows.map(({ raw }) => part(raw)),
+    error: rows.map(({ standardError }) => (standardError === null ? '' : part(standardError))),
+    index: rows.map(({ index }) => part(index)),
+    reads: rows.map(({ index }) => reading(index)),
+    averageName: result.method.decompose.average.replace('-', ' '),
+    adjustment: adjustmentWords(result.rawIndexMean),
+  }
+})
+
+function reading(index: number): string {
+  if (!isFactor(props.row)) {
+    return `${index < 0 ? '' : '+'}${cellText(props.row, index, view.scale, width.value)}`
+  }
+  const percent = (index - 1) * 100
+  return `${percent < 0 ? '−' : '+'}${formatDecimals(Math.abs(percent), 0)}%`
+}
+
+function adjustmentWords(rawMean: number): string {
+  const m = props.grid.seasons.length
+  const adjusted = bench.result!.method.decompose.adjust
+  const factor = isFactor(props.row)
+  const figure = factor
+    ? formatDecimals(rawMean, 4)
+    : `${formatDecimals(rawMean / view.scale.divisor, view.scale.decimals + 1)} ${view.scale.unit}`
+  if (!adjusted) return `Mean of the ${m} raw indices ${figure}; they are not adjusted.`
+  return factor
+    ? `Mean of the ${m} raw indices ${figure}; each is divided by it, so that they average 1.`
+    : `Mean of the ${m} raw indices ${figure}; it is taken from each, so that they sum to 0.`
+}
+</script>
+
+<template>
+  <div class="grid-frame">
+    <table
+      class="season-grid"
+      :style="{ width: `calc(var(--gutter) + ${view.plotWidth}px)` }"
+      :aria-label="`${row.label} by year and season`"
+    >
+      <colgroup>
+        <col :style="{ width: 'var(--gutter)' }" />
+        <col v-for="{ season } in grid.seasons" :key="season" />
+      </colgroup>
+      <thead>
+        <tr>
+          <th scope="col" class="corner muted">{{ row.means }}</th>
+          <th
+            v-for="{ season, label } in grid.seasons"
+            :key="season"
+            scope="col"
+            :class="{ at: season === cursorSeason }"
+          >
+            {{ label.replace('season ', '') }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ year, cells } in grid.years" :key="year">
+          <th scope="row">{{ year }}</th>
+          <td
+            v-for="(cell, i) in cells"
+            :key="i"
+            :class="{
+              excluded: isExcluded(cell),
+              selected: isSelected(cell),
+              source: cell.t !== null && view.sources.has(`${row.column}@${cell.t}`),
+            }"
+            :style="{ background: shade(cell.value) }"
+            @click="cell.t !== null && view.select({ column: row.column, t: cell.t })"
+          >
+            {{ cell.value === null ? (cell.t === null ? '' : '·') : text(cell.value) }}
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <template v-if="summary">
+          <tr class="first">
+            <th scope="row">{{ summary.averageName }}</th>
+            <td v-for="(value, i) in summary.average" :key="i">{{ value }}</td>
+          </tr>
+          <tr class="muted">
+            <th scope="row">standard error</th>
+            <td v-for="(value, i) in summary.error" :key="i">{{ value }}</td>
+          </tr>
+          <tr class="index">
+            <th scope="row">index</th>
+            <td v-for="(value, i) in summary.index" :key="i">{{ value }}</td>
+          </tr>
+          <tr>
+            <th scope="row">reads</th>
+            <td v-for="(value, i) in summary.reads" :key="i">{{ value }}</td>
+          </tr>
+        </template>
+        <tr v-else class="first">
+          <th scope="row">mean</th>
+          <td v-for="{ season, mean } in grid.seasons" :key="season">{{ text(mean) }}</td>
+        </tr>
+      </tfoot>
+    </table>
+    <p v-if="summary" class="muted adjustment">{{ summary.adjustment }}</p>
+  </div>
+</template>
+
+<style scoped>
+.season-grid {
+  border-collapse: collapse;
+  font-size: 11px;
+  table-layout: fixed;
+}
+
+th {
+  height: 21px;
+  padding: 0 0 0 12px;
+  font-weight: 400;
+  text-align: left;
+  white-space: nowrap;
+}
+
+thead th:not(.corner) {
+  padding: 0;
+  text-align: center;
+}
+
+.corner {
+  overflow: hidden;
+  font-size: 10px;
+  text-overflow: ellipsis;
+}
+
+thead th.at {
+  font-weight: 700;
+}
+
+td {
+  position: relative;
+  height: 21px;
+  padding: 0;
+  font-variant-numeric: tabular-nums;
+  letter-spacing: -0.01em;
+  text-align: center;
+}
+
+tbody td {
+  border: 1px solid var(--paper);
+  cursor: pointer;
+}
+
+tbody tr {
+  border-bottom: 1px solid var(--rule);
+}
+
+.first {
+  border-top: 1.5px solid var(--ink);
+}
+
+.index {
+  color: var(--season);
+  font-weight: 700;
+}
+
+.excluded {
+  color: var(--muted);
+  text-decoration: line-through;
+}
+
+.selected {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+
+.source:not(.selected) {
+  outline: 1.5px solid var(--cursor);
+  outline-offset: -2px;
+}
+
+.adjustment {
+  margin: 6px 12px;
+  font-size: 11px;
+}
+</style>

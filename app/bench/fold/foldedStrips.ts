@@ -1,0 +1,70 @@
+import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Layer, Point, Strip } from '../strips/strips'
+import type { FoldGrid } from './foldGrid'
+
+/** Share of a season's column that its own history takes up. */
+const HISTORY_WIDTH = 0.8
+
+/** The years laid over each other, the newest strongest. Column k stands at x = k + 1. */
+export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
+  return {
+    id: 'years',
+    title,
+    unit,
+    share: 4,
+    baseline: null,
+    isFactor: false,
+    legend: 'the newest year strongest',
+    layers: grid.years.map(({ year, cells }, i): Layer => ({
+      kind: 'series',
+      label: String(year),
+      component: 'original',
+      mark: i === grid.years.length - 1 ? 'line-thick' : 'line-thin',
+      opacity: i === grid.years.length - 1 ? 1 : 0.15 + (0.55 * (i + 1)) / grid.years.length,
+      points: cells.map(({ value }, column) => ({ x: column + 1, y: value })),
+    })),
+  }
+}
+
+/** Each season's own history from year to year, with its mean. */
+export function historiesStrip(grid: FoldGrid, row: LedgerRow, unit: string): Strip {
+  const step = HISTORY_WIDTH / Math.max(1, grid.years.length)
+  const history: Point[] = []
+  const means: Point[] = []
+  grid.seasons.forEach(({ mean }, column) => {
+    const left = column + 1 - HISTORY_WIDTH / 2
+    grid.years.forEach(({ cells }, year) => {
+      history.push({ x: left + (year + 0.5) * step, y: cells[column]!.value })
+    })
+    history.push({ x: left + HISTORY_WIDTH, y: null })
+    means.push(
+      { x: left, y: mean },
+      { x: left + HISTORY_WIDTH, y: mean },
+      { x: left + HISTORY_WIDTH, y: null },
+    )
+  })
+  return {
+    id: 'histories',
+    title: row.label,
+    unit,
+    share: 2.4,
+    baseline: null,
+    isFactor: row.baseline === 1,
+    layers: [
+      {
+        kind: 'series',
+        label: 'each season, year by year',
+        component: row.component,
+        mark: 'line-points',
+        points: history,
+      },
+      {
+        kind: 'series',
+        label: 'its mean',
+        component: 'original',
+        mark: 'line-thin',
+        points: means,
+      },
+    ],
+  }
+}

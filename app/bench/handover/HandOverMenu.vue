@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useNotices } from '~/shell/noticeStore'
+import { useBench } from '../benchStore'
+import { copyTable, saveAsCsv, TABLES, type TableName } from './takeAway'
+
+const bench = useBench()
+const notices = useNotices()
+const open = ref(false)
+const NAMES = Object.keys(TABLES) as TableName[]
+
+function save(name: TableName) {
+  open.value = false
+  saveAsCsv(bench.result!, name)
+}
+
+async function copy(name: TableName) {
+  open.value = false
+  try {
+    await copyTable(bench.result!, name)
+    notices.show({ text: `Copied ${TABLES[name].label}; paste it into a spreadsheet.` })
+  } catch {
+    notices.show({ text: 'The browser did not allow copying. Save as CSV instead.' })
+  }
+}
+</script>
+
+<template>
+  <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
+    <template #activator="{ props: activator }">
+      <button type="button" class="plain-button" :disabled="!bench.result" v-bind="activator">
+        Hand over
+      </button>
+    </template>
+    <ul class="choices">
+      <li v-for="name in NAMES" :key="`save-${name}`">
+        <button type="button" class="plain-button" @click="save(name)">
+          Save {{ TABLES[name].label }} as CSV
+        </button>
+      </li>
+      <li v-for="name in NAMES" :key="`copy-${name}`">
+        <button type="button" class="plain-button" @click="copy(name)">
+          Copy {{ TABLES[name].label }} as a table
+        </button>
+      </li>
+    </ul>
+  </v-menu>
+</template>
+
+<style scoped>
+.choices {
+  margin: 0;
+  padding: 6px;
+  list-style: none;
+}
+
+.choices .plain-button {
+  width: 100%;
+  padding: 6px 10px;
+  text-align: left;
+}
+</style>

@@ -1,0 +1,326 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { useTheme } from '~/theme/themeStore'
+import { periodLabel } from '~~/core/calendar/labels'
+import { periodAt } from '~~/core/calendar/period'
+import { cellValue, type CellColumn } from '~~/core/ledger/cell'
+import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Value } from '~~/core/series'
+import { GUTTER } from '../axis/gutter'
+import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
+import { useBench } from '../benchStore'
+import { NUMBERS_FROM_PX, useView } from '../viewStore'
+import { cellText } from './cellText'
+import { drawMarks } from './marks'
+import { rangeOf, shadeOf, type Range } from './shade'
+
+const ROW_HEIGHT = 25
+const bench = useBench()
+const view = useView()
+const theme = useTheme()
+const marks = ref<HTMLCanvasElement | null>(null)
+
+const width = computed(() => columnWidth(view.axis))
+const asNumbers = computed(() => width.value >= NUMBERS_FROM_PX)
+const periods = computed(() => periodsInside(view.axis))
+const excluded = computed(
+  () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
+)
+
+function valueAt(column: CellColumn, t: number): Value {
+  if (bench.result) return cellValue(bench.result, { column, t })
+  return bench.series?.values[t - 1] ?? null
+}
+
+const ranges = computed(
+  () =>
+    new Map<CellColumn, Range | null>(
+      view.everyRow.map(({ column }) => {
+        const values: Value[] = []
+        for (let t = view.firstT; t <= view.lastT; t++) values.push(valueAt(column, t))
+        return [column, rangeOf(values)]
+      }),
+    ),
+)
+
+interface ShownCell {
+  readonly t: number
+  readonly id: string
+  readonly text: string
+  readonly left: number
+  readonly shade: string | undefined
+  readonly kinds: readonly string[]
+}
+
+/** Cells of a row inside the window; an off-centre row reaches one further at the left. */
+function cellsOf(row: LedgerRow): ShownCell[] {
+  const range = ranges.value.get(row.column)
+  const shift = Math.floor(row.offset)
+  const first = periods.value[0]! - Math.ceil(row.offset)
+  const cells: ShownCell[] = []
+  for (let t = first; t <= periods.value.at(-1)! - shift; t++) {
+    const value = valueAt(row.column, t)
+    if (value === null) continue
+    const isExcluded = row.column === 'seasonalIrregular' && excluded.value.has(periodCode(t))
+    cells.push({
+      t,
+      id: cellId(row.column, t),
+      text: cellText(row, value, view.scale, width.value),
+      left: xOf(view.axis, t + row.offset) - width.value / 2,
+      shade:
+        row.column === 'seasonalIrregular' && range
+          ? shadeOf(row, value, range, theme.palette, 0.34)
+          : undefined,
+      kinds: [
+        isExcluded ? 'excluded' : '',
+        view.selected?.column === row.column && view.selected.t === t ? 'selected' : '',
+        view.sources.has(`${row.column}@${t}`) ? 'source' : '',
+      ],
+    })
+  }
+  return cells
+}
+
+function periodCode(t: number): string {
+  return bench.result?.columns.period[t - view.firstT] ?? ''
+}
+
+function cellId(column: CellColumn, t: number): string {
+  return `cell-${column.replace(':', '-')}-${t}`
+}
+
+const activeId = computed(() =>
+  view.selected && asNumbers.value ? cellId(view.selected.column, view.selected.t) : undefined,
+)
+
+/** The cell under a click, whether it is drawn as a number or as a mark. */
+function onClick(event: MouseEvent) {
+  const body = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const row = view.rows[Math.floor((event.clientY - body.top) / ROW_HEIGHT)]
+  const x = event.clientX - body.left - GUTTER
+  if (!row || x < 0) return
+  const t = Math.round(view.axis.from + x / width.value - row.offset)
+  if (t >= view.firstT && t <= view.lastT) view.select({ column: row.column, t })
+}
+
+function redraw() {
+  if (asNumbers.value || !marks.value) return
+  drawMarks(marks.value, {
+    axis: view.axis,
+    rows: view.rows,
+    rowHeight: ROW_HEIGHT,
+    valueAt,
+    rangeOf: (column) => ranges.value.get(column) ?? null,
+    palette: theme.palette,
+    selected: view.selected,
+    isSource: (column, t) => view.sources.has(`${column}@${t}`),
+  })
+}
+watch(
+  () => [
+    view.axis,
+    view.rows,
+    ranges.value,
+    theme.palette,
+    view.sources,
+    view.selected,
+    asNumbers.value,
+  ],
+  () => nextTick(redraw),
+)
+onMounted(redraw)
+
+const selectedWords = computed(() => {
+  const cell = view.selected
+  if (!cell || !bench.series) return ''
+  const { calendar, start } = bench.series
+  const row = view.everyRow.find(({ column }) => column === cell.column)
+  const value = valueAt(cell.column, cell.t)
+  const period = periodLabel(periodAt(start, cell.t, calendar.seasons), calendar)
+  return `${row?.label}, ${period}: ${row && value !== null ? cellText(row, value, view.scale, 60) : 'undefined'}`
+})
+</script>
+
+<template>
+  <div
+    class="ledger"
+    role="grid"
+    aria-label="Ledger: periods run to the right, steps of the calculation downwards"
+    tabindex="0"
+    :aria-rowcount="view.rows.length"
+    :aria-colcount="view.lastT - view.firstT + 1"
+    :aria-activedescendant="activeId"
+    @click="onClick"
+  >
+    <div
+      v-for="row in view.rows"
+      :key="row.column"
+      class="row"
+      :class="row.component"
+      :data-row="row.column"
+      role="row"
+      :style="{ height: `${ROW_HEIGHT}px` }"
+    >
+      <div role="rowheader" class="head">
+        <span class="label">{{ row.label }}</span>
+        <span class="means">{{ row.column === 'value' ? view.scale.unit : row.means }}</span>
+      </div>
+      <div class="cells" role="presentation">
+        <template v-if="asNumbers">
+          <div
+            v-for="cell in cellsOf(row)"
+            :id="cell.id"
+            :key="cell.t"
+            role="gridcell"
+            class="cell"
+            :class="[cell.kinds, { straddling: row.offset % 1 !== 0 }]"
+            :data-t="cell.t"
+            :aria-selected="cell.kinds.includes('selected')"
+            :style="{
+              transform: `translateX(${cell.left}px)`,
+              width: `${width}px`,
+              background: cell.shade,
+            }"
+          >
+            {{ cell.text }}
+          </div>
+        </template>
+        <div v-else role="gridcell" class="visually-hidden">Zoom in to read the figures.</div>
+      </div>
+    </div>
+    <canvas
+      v-show="!asNumbers"
+      ref="marks"
+      class="marks"
+      role="presentation"
+      :style="{ left: `${GUTTER}px` }"
+    />
+    <p class="visually-hidden" aria-live="polite">{{ selectedWords }}</p>
+  </div>
+</template>
+
+<style scoped>
+.ledger {
+  position: relative;
+}
+
+.row {
+  position: relative;
+  border-bottom: 1px solid var(--rule);
+  box-sizing: border-box;
+}
+
+.row:first-child {
+  box-shadow: 0 -1px 0 var(--rule);
+}
+
+.head {
+  position: absolute;
+  inset: 1px auto 0 12px;
+  width: calc(var(--gutter) - 16px);
+  overflow: hidden;
+  line-height: 1.12;
+  white-space: nowrap;
+}
+
+.label {
+  display: block;
+  overflow: hidden;
+  font-size: 11px;
+  font-weight: 600;
+  text-overflow: ellipsis;
+}
+
+.means {
+  display: block;
+  overflow: hidden;
+  color: var(--muted);
+  font-size: 9.5px;
+  text-overflow: ellipsis;
+}
+
+.cells {
+  position: absolute;
+  inset: 0 0 0 var(--gutter);
+  overflow: hidden;
+}
+
+.cell {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  left: 0;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  font-size: 10.5px;
+  font-variant-numeric: tabular-nums;
+  letter-spacing: -0.02em;
+  white-space: nowrap;
+  cursor: pointer;
+}
+
+.straddling::before {
+  position: absolute;
+  inset: 3px 2px;
+  border-radius: 3px;
+  background: color-mix(in srgb, var(--trend-cycle) 9%, transparent);
+  content: '';
+}
+
+.original {
+  color: var(--original);
+}
+
+.trendCycle {
+  color: var(--trend-cycle);
+}
+
+.season {
+  color: var(--season);
+}
+
+.irregular {
+  color: var(--irregular-text);
+}
+
+.deseasonalized {
+  color: var(--deseasonalized);
+}
+
+.forecast {
+  color: var(--forecast-text);
+}
+
+.row[data-row='forecast'] .cell {
+  font-weight: 700;
+}
+
+.head .label {
+  color: var(--ink);
+}
+
+.excluded {
+  opacity: 0.65;
+  text-decoration: line-through;
+}
+
+.source::after,
+.selected::after {
+  position: absolute;
+  inset: 1px 0;
+  border: 1.5px solid var(--cursor);
+  border-radius: 3px;
+  content: '';
+}
+
+.selected::after {
+  border-color: var(--ink);
+}
+
+.marks {
+  position: absolute;
+  top: 0;
+  pointer-events: none;
+}
+</style>

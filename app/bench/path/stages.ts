@@ -1,0 +1,55 @@
+import type { CellColumn } from '~~/core/ledger/cell'
+
+/** The stages of the work, in their order. */
+export const STAGES = [
+  'look',
+  'smooth',
+  'season',
+  'deseasonalize',
+  'trend',
+  'project',
+  'check',
+] as const
+export type Stage = (typeof STAGES)[number]
+
+/** What a stage is called, and which rows of the ledger belong to it. */
+export interface StageView {
+  readonly label: string
+  readonly rows: readonly (CellColumn | 'limits')[]
+  /** The row whose cell is worked out when the stage is opened. */
+  readonly focus: CellColumn
+}
+
+export const STAGE_VIEWS: Record<Stage, StageView> = {
+  look: { label: 'Look', rows: ['value'], focus: 'value' },
+  smooth: { label: 'Smooth', rows: ['value', 'movingAverage', 'trendCycle'], focus: 'trendCycle' },
+  season: {
+    label: 'Season',
+    rows: [
+      'value',
+      'movingAverage',
+      'trendCycle',
+      'seasonalIrregular',
+      'index',
+      'irregular',
+      'recomposed',
+    ],
+    focus: 'seasonalIrregular',
+  },
+  deseasonalize: {
+    label: 'Deseasonalize',
+    rows: ['value', 'index', 'deseasonalized', 'irregular'],
+    focus: 'deseasonalized',
+  },
+  trend: {
+    label: 'Trend',
+    rows: ['deseasonalized', 'trend', 'trendCycle', 'cycle'],
+    focus: 'trend',
+  },
+  project: {
+    label: 'Project',
+    rows: ['value', 'index', 'trend', 'forecastDeseasonalized', 'forecast', 'limits'],
+    focus: 'forecast',
+  },
+  check: { label: 'Check', rows: ['value', 'fitted', 'residual'], focus: 'residual' },
+}

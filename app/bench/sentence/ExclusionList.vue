@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { formatPeriodCode } from '~/figures/format'
+import type { Method } from '~~/core/method/method'
+import { useBench } from '../benchStore'
+import { putBackIntoIndex } from '../working/exclusion'
+
+const props = defineProps<{ method: Method }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBench()
+
+function label(code: string): string {
+  const { frequency, seasons } = bench.series!.calendar
+  return formatPeriodCode(code, frequency, seasons)
+}
+
+function putBack(period: string) {
+  if (props.method.decompose.exclude.length === 1) emit('done')
+  void bench.change(putBackIntoIndex(bench.method, period))
+}
+</script>
+
+<template>
+  <ul class="list">
+    <li v-for="{ period, reason } in method.decompose.exclude" :key="period">
+      <span>
+        <strong>{{ label(period) }}</strong> {{ reason }}
+      </span>
+      <button type="button" class="plain-button strong" @click="putBack(period)">put back</button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.list {
+  margin: 0;
+  padding: 10px 16px;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 16px;
+}
+</style>

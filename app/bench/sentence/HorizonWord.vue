@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Method } from '~~/core/method/method'
+import { onePeriod } from '~~/core/calendar/labels'
+import { useBench } from '../benchStore'
+
+const props = defineProps<{ method: Method }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBench()
+const horizon = ref(String(props.method.forecast.horizon))
+const seasons = bench.series!.calendar.seasons
+const MOST = 10 * seasons
+
+function set(count: number) {
+  emit('done')
+  void bench.change({ ...bench.method, forecast: { ...bench.method.forecast, horizon: count } })
+}
+
+function submit() {
+  const count = Number(horizon.value)
+  if (Number.isInteger(count) && count >= 1 && count <= MOST) set(count)
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="submit">
+    <label>
+      Project this many {{ onePeriod(bench.series!.calendar) }}s
+      <input
+        v-model="horizon"
+        class="text-input"
+        type="number"
+        min="1"
+        :max="MOST"
+        required
+        aria-describedby="horizon-range"
+      />
+    </label>
+    <p id="horizon-range" class="muted small">From 1 to {{ MOST }}.</p>
+    <p class="quick">
+      <button
+        v-for="years in [1, 2, 3]"
+        :key="years"
+        type="button"
+        class="plain-button strong"
+        @click="set(years * seasons)"
+      >
+        {{ years }} {{ years === 1 ? 'year' : 'years' }}
+      </button>
+      <button type="submit" class="solid-button">Project</button>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  padding: 14px 16px;
+}
+
+input {
+  width: 76px;
+  margin-left: 8px;
+}
+
+p {
+  margin: 6px 0 0;
+}
+
+.quick {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { completeMethod } from '~~/core/method/completeMethod'
+import type { Method } from '~~/core/method/method'
+import { useBench } from '../benchStore'
+import ExclusionList from './ExclusionList.vue'
+import HorizonWord from './HorizonWord.vue'
+import LevelsWord from './LevelsWord.vue'
+import { optionsOf } from './options'
+import TrendWord from './TrendWord.vue'
+import { methodSentence, type WordId } from './words'
+import WordMenu from './WordMenu.vue'
+
+const bench = useBench()
+
+/** The method with its defaults; null when the document itself does not fit the series. */
+const method = computed<Method | null>(() => {
+  if (bench.result) return bench.result.method
+  try {
+    return completeMethod(bench.method, bench.series!)
+  } catch {
+    return null
+  }
+})
+const pieces = computed(() =>
+  method.value ? methodSentence(method.value, bench.series!.calendar) : [],
+)
+const options = (word: WordId) =>
+  optionsOf(word, bench.method, method.value!, bench.series!.calendar)
+</script>
+
+<template>
+  <section class="sentence" aria-label="Method">
+    <p v-if="method">
+      <template v-for="(piece, i) in pieces" :key="typeof piece === 'string' ? i : piece.id">
+        <template v-if="typeof piece === 'string'">{{ piece }}</template>
+        <WordMenu v-else :text="piece.text" :word="piece.id">
+          <template #default="{ close }">
+            <HorizonWord v-if="piece.id === 'horizon'" :method="method" @done="close" />
+            <LevelsWord v-else-if="piece.id === 'levels'" :method="method" @done="close" />
+            <TrendWord v-else-if="piece.id === 'trend'" :method="method" @done="close" />
+            <ExclusionList v-else-if="piece.id === 'exclude'" :method="method" @done="close" />
+            <ul v-else class="options" role="listbox" :aria-label="piece.text">
+              <li v-for="option in options(piece.id)" :key="option.text">
+                <button
+                  type="button"
+                  role="option"
+                  class="option"
+                  :aria-selected="option.chosen"
+                  @click="(close(), bench.change(option.method))"
+                >
+                  <span class="name">{{ option.text }}</span>
+                  <span class="muted small">{{ option.means }}</span>
+                </button>
+              </li>
+            </ul>
+          </template>
+        </WordMenu>
+      </template>
+    </p>
+    <p v-else>
+      The method of this study does not fit its series.
+      <button
+        type="button"
+        class="plain-button strong"
+        @click="bench.change({ format: bench.method.format })"
+      >
+        Start again with the usual method
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.sentence {
+  padding: 11px 20px;
+  background: var(--band);
+  font-size: 14px;
+}
+
+p {
+  margin: 0;
+  line-height: 1.6;
+}
+
+.options {
+  margin: 0;
+  padding: 4px;
+  list-style: none;
+}
+
+.option {
+  display: block;
+  width: 100%;
+  padding: 7px 12px;
+  border: 0;
+  border-radius: 3px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+.option:hover,
+.option:focus-visible {
+  background: var(--band);
+}
+
+.option[aria-selected='true'] .name {
+  color: var(--accent);
+}
+
+.name {
+  display: block;
+  font-weight: 600;
+}
+</style>

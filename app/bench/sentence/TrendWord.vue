@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { onePeriod } from '~~/core/calendar/labels'
+import type { Method } from '~~/core/method/method'
+import { useBench } from '../benchStore'
+
+const props = defineProps<{ method: Method }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBench()
+const { seasons } = bench.series!.calendar
+const periods = bench.series!.values.length
+const last = ref(String(props.method.trend.last ?? Math.min(periods, 3 * seasons)))
+
+/** All periods when left out. */
+function set(count?: number) {
+  emit('done')
+  const { last: _, ...trend } = bench.method.trend ?? {}
+  void bench.change({
+    ...bench.method,
+    trend: count === undefined ? trend : { ...trend, last: count },
+  })
+}
+
+function submit() {
+  const count = Number(last.value)
+  if (Number.isInteger(count) && count >= 3 && count <= periods) set(count)
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="submit">
+    <p class="lead">A straight line through the deseasonalized series</p>
+    <button type="button" class="plain-button strong" @click="set()">
+      through all {{ periods }} {{ onePeriod(bench.series!.calendar) }}s
+    </button>
+    <p class="line">
+      <label>
+        or through the last
+        <input v-model="last" class="text-input" type="number" min="3" :max="periods" required />
+        {{ onePeriod(bench.series!.calendar) }}s
+      </label>
+      <button type="submit" class="solid-button">Fit</button>
+    </p>
+    <p class="muted small">From 3 to {{ periods }}. Limits need more than {{ seasons + 1 }}.</p>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  padding: 14px 16px;
+}
+
+.lead {
+  margin: 0 0 6px;
+}
+
+.line {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 8px 0 0;
+}
+
+.text-input {
+  width: 72px;
+}
+</style>

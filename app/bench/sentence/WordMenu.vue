@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+/** A word of the sentence; pressed, it opens what it could be instead. */
+defineProps<{ text: string; word: string }>()
+const open = ref(false)
+</script>
+
+<template>
+  <v-menu v-model="open" :close-on-content-click="false">
+    <template #activator="{ props: activator }">
+      <button type="button" class="word" :data-word="word" v-bind="activator">{{ text }}</button>
+    </template>
+    <div class="sheet"><slot :close="() => (open = false)" /></div>
+  </v-menu>
+</template>
+
+<style scoped>
+.word {
+  padding: 0;
+  border: 0;
+  border-bottom: 1px solid var(--accent);
+  background: none;
+  color: var(--accent);
+  font: inherit;
+  font-weight: 600;
+  line-height: 1.25;
+  cursor: pointer;
+}
+
+.word:hover {
+  border-bottom-width: 2px;
+}
+
+.sheet {
+  min-width: 220px;
+  max-width: 380px;
+}
+</style>

@@ -1,0 +1,90 @@
+import { baseline } from '~~/core/decomposition/model'
+import type { Calendar } from '~~/core/calendar/calendar'
+import type { Method, MethodDocument } from '~~/core/method/method'
+import { adjustWords, wayWords, type WordId } from './words'
+
+/** One way to say a word of the sentence, and what it would mean. */
+export interface Option {
+  readonly text: string
+  readonly means: string
+  readonly chosen: boolean
+  readonly method: MethodDocument
+}
+
+/**
+ * The other ways to say a word that has a fixed set of them; none for words that take a number or
+ * a list.
+ *
+ * @param document the method as the analyst wrote it
+ * @param method the same with its defaults filled in
+ */
+export function optionsOf(
+  word: WordId,
+  document: MethodDocument,
+  method: Method,
+  calendar: Calendar,
+): Option[] {
+  const { decompose } = method
+  const option = (
+    text: string,
+    means: string,
+    change: NonNullable<MethodDocument['decompose']>,
+  ): Option => ({
+    text,
+    means,
+    chosen: Object.entries(change).every(
+      ([key, value]) => decompose[key as keyof typeof decompose] === value,
+    ),
+    method: { ...document, decompose: { ...document.decompose, ...change } },
+  })
+  switch (word) {
+    case 'model':
+      return [
+        option('multiplicative', 'The swing grows with the level; indices are factors around 1.', {
+          model: 'multiplicative',
+        }),
+        option('additive', 'The swing stays the same; indices are amounts around 0.', {
+          model: 'additive',
+        }),
+      ]
+    case 'by':
+      return [
+        option(
+          wayWords('ratio-to-moving-average', calendar),
+          'Compares each value with the average of the year around it; half a year is lost at each end.',
+          { by: 'ratio-to-moving-average' },
+        ),
+        option(
+          wayWords('ratio-to-trend', calendar),
+          'Compares each value with one line through the whole series; a cycle stays in the ratios.',
+          { by: 'ratio-to-trend' },
+        ),
+        option(
+          wayWords('simple-averages', calendar),
+          'Compares each season’s average with that of all seasons; right only without a trend.',
+          { by: 'simple-averages' },
+        ),
+      ]
+    case 'average':
+      return [
+        option('mean', 'Every value of the season counts alike.', { average: 'mean' }),
+        option('median', 'The middle value; one freak year does not move it.', {
+          average: 'median',
+        }),
+        option('trimmed mean', 'The mean without the highest and the lowest value.', {
+          average: 'trimmed-mean',
+        }),
+      ]
+    case 'adjust':
+      return [
+        option(
+          adjustWords(true, decompose.model),
+          `The ${calendar.seasons} indices together leave the level as it is (${baseline(decompose.model)}).`,
+          { adjust: true },
+        ),
+        option('not adjusted', 'The raw averages, as they are.', { adjust: false }),
+      ]
+    default:
+      return []
+  }
+}

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { DisplayScale } from '~/figures/displayScale'
+import { useTheme } from '~/theme/themeStore'
+import type { TimeAxis } from '../axis/timeAxis'
+import MarkSample from './MarkSample.vue'
+import { Chart, datasetsOf, stripConfiguration } from './stripChart'
+import type { Strip } from './strips'
+
+const props = defineProps<{
+  strip: Strip
+  axis: TimeAxis
+  scale: DisplayScale
+  height: number
+  gutter: number
+}>()
+const theme = useTheme()
+const canvas = ref<HTMLCanvasElement | null>(null)
+let chart: Chart<'line' | 'bar'> | null = null
+
+function drawing() {
+  const { strip, axis, scale, gutter } = props
+  return { strip, axis, scale, gutter, palette: theme.palette }
+}
+
+function make() {
+  chart?.destroy()
+  chart = new Chart(canvas.value!, stripConfiguration(drawing()) as never)
+  chart.resize(props.gutter + props.axis.width, props.height)
+}
+onMounted(make)
+onBeforeUnmount(() => chart?.destroy())
+
+// Scales are kept and only data and window are exchanged, which repaints in a fraction of the time.
+watch(
+  () => [props.strip, props.axis] as const,
+  ([strip, axis], [oldStrip, oldAxis]) => {
+    if (!chart) return
+    if (strip.isFactor !== oldStrip.isFactor || strip.share !== oldStrip.share) return make()
+    if (axis.width !== oldAxis.width) chart.resize(props.gutter + axis.width, props.height)
+    chart.data.datasets = datasetsOf(drawing()) as never
+    Object.assign(chart.options.scales!.x!, { min: axis.from, max: axis.to })
+    chart.update('none')
+  },
+)
+watch(() => [theme.palette, props.scale, props.height], make)
+</script>
+
+<template>
+  <figure class="strip" :style="{ height: `${height}px` }">
+    <figcaption class="title">
+      <span class="name">{{ strip.title }}</span>
+      <span class="unit">{{ strip.unit }}</span>
+      <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
+      <ul v-else-if="strip.layers.length > 1" class="layers">
+        <li v-for="layer in strip.layers" :key="layer.label">
+          <MarkSample
+            :mark="layer.kind === 'band' ? 'band' : layer.mark"
+            :component="layer.kind === 'band' ? 'forecast' : layer.component"
+          />
+          {{ layer.label }}
+        </li>
+      </ul>
+    </figcaption>
+    <canvas
+      ref="canvas"
+      role="img"
+      :aria-label="`${strip.title} in ${strip.unit}: ${strip.layers.map((layer) => layer.label).join(', ')}. The figures stand in the ledger below.`"
+    />
+  </figure>
+</template>
+
+<style scoped>
+.strip {
+  position: relative;
+  margin: 0;
+  border-bottom: 1px solid var(--rule);
+}
+
+canvas {
+  display: block;
+}
+
+.title {
+  position: absolute;
+  top: 6px;
+  left: 12px;
+  width: calc(var(--gutter) - 46px);
+  pointer-events: none;
+}
+
+.name {
+  display: block;
+  font-size: 12px;
+  font-weight: 600;
+}
+
+.unit {
+  display: block;
+  color: var(--muted);
+  font-size: 10.5px;
+  line-height: 1.25;
+}
+
+.layers {
+  width: calc(var(--gutter) - 40px);
+  margin: 5px 0 0;
+  padding: 0;
+  color: var(--muted);
+  font-size: 10px;
+  line-height: 1.3;
+  list-style: none;
+}
+
+.layers li {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  align-items: start;
+  gap: 3px;
+}
+</style>

@@ -1,0 +1,175 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { displayScale } from '~/figures/displayScale'
+import { explain } from '~~/core/explain/explain'
+import { cellValue, type Cell, type CellColumn } from '~~/core/ledger/cell'
+import { ledgerRows, type LedgerRow } from '~~/core/ledger/rows'
+import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
+import { useBench } from './benchStore'
+import { STAGE_VIEWS, type Stage } from './path/stages'
+
+/** A column this wide or wider shows its figures as numbers; below, as shaded marks. */
+export const NUMBERS_FROM_PX = 26
+
+/** What of a study is on the screen: stage, window, cursor, the selected cell, folded or not. */
+export const useView = defineStore('bench-view', () => {
+  const bench = useBench()
+  const stage = ref<Stage>('season')
+  const folded = ref(false)
+  const allSteps = ref(false)
+  /** The row that is folded into a grid. */
+  const foldColumn = ref<CellColumn>('seasonalIrregular')
+  /** Pixels of the axis, the same for every strip and the ledger. */
+  const plotWidth = ref(648)
+  const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
+  const cursor = ref<number | null>(null)
+  const selected = shallowRef<Cell | null>(null)
+
+  const firstT = computed(() => bench.result?.columns.t[0] ?? 1)
+  const lastActual = computed(
+    () => bench.result?.columns.t.at(-1) ?? bench.series?.values.length ?? 1,
+  )
+  const lastT = computed(() => bench.result?.forecast.t.at(-1) ?? lastActual.value)
+  const whole = computed<Window>(() => ({ from: firstT.value - 0.5, to: lastT.value + 0.5 }))
+  const axis = computed<TimeAxis>(() => ({ ...window.value, width: plotWidth.value }))
+
+  const scale = computed(() =>
+    displayScale(bench.series?.values ?? [], bench.series?.unit || 'units'),
+  )
+
+  const everyRow = computed<LedgerRow[]>(() =>
+    bench.result ? ledgerRows(bench.result) : onlySales(bench.series?.unit || 'units'),
+  )
+  const rows = computed(() => {
+    const wanted = STAGE_VIEWS[stage.value].rows
+    if (allSteps.value || !bench.result) return everyRow.value
+    return everyRow.value.filter(
+      ({ column }) =>
+        wanted.includes(column) || (wanted.includes('limits') && column.includes(':')),
+    )
+  })
+
+  const explanation = computed(() => {
+    const cell = selected.value
+    if (!cell || !bench.result || !everyRow.value.some((row) => row.column === cell.column)) {
+      return null
+    }
+    if (cell.t < firstT.value || cell.t > lastT.value) return null
+    return explain(bench.result, cell.column, cell.t)
+  })
+  const sources = computed(
+    () =>
+      new Set(
+        explanation.value?.defined
+          ? explanation.value.sources.map(({ column, t }) => `${column}@${t}`)
+          : [],
+      ),
+  )
+
+  function setWindow(wanted: Window): void {
+    window.value = fitWindow(wanted, whole.value)
+  }
+
+  function zoom(
+    factor: number,
+    around = cursor.value ?? (window.value.from + window.value.to) / 2,
+  ) {
+    window.value = zoomWindow(window.value, around, factor, whole.value)
+  }
+
+  /** The last periods that fit as numbers, the forecast among them. */
+  function showRecent(): void {
+    const columns = Math.floor(plotWidth.value / NUMBERS_FROM_PX)
+    setWindow({ from: whole.value.to - columns, to: whole.value.to })
+  }
+
+  function showWhole(): void {
+    window.value = whole.value
+  }
+
+  function chooseStage(next: Stage): void {
+    stage.value = next
+    foldColumn.value = STAGE_VIEWS[next].focus
+    if (foldColumn.value.startsWith('forecast')) foldColumn.value = 'value'
+    select(nearestDefined(STAGE_VIEWS[next].focus))
+  }
+
+  function select(cell: Cell | null): void {
+    selected.value = cell
+    if (cell) cursor.value = cell.t
+  }
+
+  /** Moves the selected cell and brings it into the window. */
+  function moveTo(cell: Cell): void {
+    const t = Math.min(Math.max(cell.t, firstT.value), lastT.value)
+    select({ column: cell.column, t })
+    const { from, to } = window.value
+    if (t - 0.5 < from) setWindow({ from: t - 0.5, to: t - 0.5 + (to - from) })
+    if (t + 0.5 > to) setWindow({ from: t + 0.5 - (to - from), to: t + 0.5 })
+  }
+
+  /** The cell of a row that has a figure, nearest to the cursor or to the last actual period. */
+  function nearestDefined(column: CellColumn): Cell | null {
+    if (!bench.result) return null
+    const from = cursor.value ?? lastActual.value
+    for (let distance = 0; distance <= lastT.value; distance++) {
+      for (const t of [from - distance, from + distance]) {
+        if (t < firstT.value || t > lastT.value) continue
+        if (cellValue(bench.result, { column, t }) !== null) return { column, t }
+      }
+    }
+    return null
+  }
+
+  // A method can end rows and move the end of the axis: what is on the screen follows.
+  watch([whole, everyRow], () => {
+    window.value = fitWindow(window.value, whole.value)
+    const cell = selected.value
+    if (cell && !everyRow.value.some((row) => row.column === cell.column)) selected.value = null
+    if (!everyRow.value.some((row) => row.column === foldColumn.value)) foldColumn.value = 'value'
+  })
+
+  return {
+    stage,
+    folded,
+    allSteps,
+    foldColumn,
+    plotWidth,
+    window,
+    cursor,
+    selected,
+    firstT,
+    lastActual,
+    lastT,
+    whole,
+    axis,
+    scale,
+    everyRow,
+    rows,
+    explanation,
+    sources,
+    setWindow,
+    zoom,
+    showRecent,
+    showWhole,
+    chooseStage,
+    select,
+    moveTo,
+    nearestDefined,
+  }
+})
+
+/** The ledger of a series that the method refuses: its values alone. */
+function onlySales(unit: string): LedgerRow[] {
+  return [
+    {
+      column: 'value',
+      label: 'Sales',
+      means: unit,
+      unit,
+      component: 'original',
+      offset: 0,
+      baseline: null,
+    },
+  ]
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { formatFigure } from '~/figures/format'
+import type { Explanation } from '~~/core/explain/explain'
+import { write } from '~~/core/explain/write'
+import { useBench } from '../benchStore'
+import { useView } from '../viewStore'
+import { leaveOutOfIndex, putBackIntoIndex } from './exclusion'
+
+const props = defineProps<{ explanation: Explanation }>()
+const bench = useBench()
+const view = useView()
+const reason = ref('')
+
+const period = computed(
+  () => bench.result?.columns.period[props.explanation.cell.t - view.firstT] ?? null,
+)
+const exclusion = computed(() =>
+  bench.result?.method.decompose.exclude.find((have) => have.period === period.value),
+)
+const canLeaveOut = computed(
+  () => props.explanation.cell.column === 'seasonalIrregular' && props.explanation.defined,
+)
+watch(
+  () => props.explanation.cell,
+  () => (reason.value = ''),
+)
+
+function leaveOut() {
+  const words = reason.value.trim()
+  if (words && period.value) void bench.change(leaveOutOfIndex(bench.method, period.value, words))
+}
+</script>
+
+<template>
+  <section class="cell">
+    <h2 class="serif">{{ explanation.title }}</h2>
+    <p class="muted means">{{ explanation.means }}</p>
+    <template v-if="explanation.defined">
+      <p class="symbols muted">{{ write(explanation.expression) }}</p>
+      <p class="numbers">{{ write(explanation.expression, formatFigure) }}</p>
+      <p class="value">
+        = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
+      </p>
+      <p v-if="explanation.reading" class="reading">{{ explanation.reading }}</p>
+    </template>
+    <p v-else class="because">{{ explanation.because }}</p>
+
+    <template v-if="canLeaveOut">
+      <p v-if="exclusion" class="excluded">
+        Left out of its index: {{ exclusion.reason }}.
+        <button
+          type="button"
+          class="plain-button strong"
+          @click="bench.change(putBackIntoIndex(bench.method, exclusion.period))"
+        >
+          put back
+        </button>
+      </p>
+      <form v-else class="leave-out" @submit.prevent="leaveOut">
+        <input
+          v-model="reason"
+          class="text-input"
+          placeholder="reason to leave it out of its index"
+          aria-label="Reason to leave this value out of its season’s index"
+          maxlength="500"
+        />
+        <button type="submit" class="plain-button strong" :disabled="reason.trim() === ''">
+          leave out
+        </button>
+      </form>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 16px;
+}
+
+p {
+  margin: 0;
+}
+
+.means {
+  font-size: 12px;
+}
+
+.symbols {
+  margin-top: 8px;
+  font-size: 11.5px;
+  overflow-wrap: anywhere;
+}
+
+.numbers {
+  margin-top: 4px;
+  font-size: 14px;
+  font-variant-numeric: tabular-nums;
+  overflow-wrap: anywhere;
+}
+
+.value {
+  color: var(--accent);
+  font-size: 18px;
+  font-weight: 600;
+  font-variant-numeric: tabular-nums;
+}
+
+.unit {
+  color: var(--muted);
+  font-size: 12px;
+  font-weight: 400;
+}
+
+.because {
+  margin-top: 8px;
+}
+
+.leave-out {
+  display: flex;
+  gap: 6px;
+  margin-top: 10px;
+}
+
+.leave-out input {
+  flex: 1;
+  min-width: 0;
+  padding: 4px 7px;
+  font-size: 12px;
+}
+
+.excluded {
+  margin-top: 8px;
+}
+</style>

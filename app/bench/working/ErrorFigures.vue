@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatDecimals, formatFigure } from '~/figures/format'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series'
+
+const props = defineProps<{ result: Result }>()
+
+const lines = computed<readonly (readonly [name: string, value: string])[]>(() => {
+  const { fitted } = props.result.accuracy
+  const unit = props.result.series.unit
+  const inUnit = (value: Value) => (value === null ? '–' : `${formatFigure(value)} ${unit}`)
+  const inPercent = (value: Value) => (value === null ? '–' : `${formatDecimals(value, 2)}%`)
+  return [
+    ['mean error', inUnit(fitted.me)],
+    ['mean absolute error', inUnit(fitted.mae)],
+    ['root mean squared error', inUnit(fitted.rmse)],
+    ['RMSE of the mean value', inPercent(fitted.rmsePercentOfMean)],
+    ['MAPE', inPercent(fitted.mape)],
+    ['sMAPE', inPercent(fitted.smape)],
+    ['MASE (1: as good as last year)', fitted.mase === null ? '–' : formatDecimals(fitted.mase, 3)],
+  ]
+})
+</script>
+
+<template>
+  <section class="errors">
+    <h3>Fitted against actual</h3>
+    <p class="muted small">
+      In the sample: the line and the indices have seen these values. Out of sample the errors are
+      larger.
+    </p>
+    <dl>
+      <template v-for="[name, value] in lines" :key="name">
+        <dt>{{ name }}</dt>
+        <dd>{{ value }}</dd>
+      </template>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.errors {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+h3 {
+  font-size: 13px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 3px 10px;
+  margin: 8px 0 0;
+  font-size: 12px;
+}
+
+dt {
+  color: var(--muted);
+}
+
+dd {
+  margin: 0;
+  font-variant-numeric: tabular-nums;
+  text-align: right;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Finding } from '~~/core/findings/finding'
+import { useBench } from '../benchStore'
+import { useView } from '../viewStore'
+
+const props = defineProps<{ findings: readonly Finding[] }>()
+const bench = useBench()
+const view = useView()
+
+/** What needs care comes first. */
+const ordered = computed(() =>
+  [...props.findings].sort(
+    (a, b) => Number(b.severity === 'caution') - Number(a.severity === 'caution'),
+  ),
+)
+
+function goTo({ period }: Finding) {
+  const at = bench.result?.columns.period.indexOf(period ?? '') ?? -1
+  if (at >= 0) view.moveTo({ column: view.selected?.column ?? 'value', t: view.firstT + at })
+}
+</script>
+
+<template>
+  <section v-if="findings.length > 0" class="findings">
+    <h3>Worth knowing</h3>
+    <ul>
+      <li v-for="finding in ordered" :key="finding.code + finding.text" :class="finding.severity">
+        {{ finding.text }}
+        <button
+          v-if="finding.period !== null"
+          type="button"
+          class="go"
+          :aria-label="`Show ${finding.period}`"
+          @click="goTo(finding)"
+        >
+          show
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.findings {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+h3 {
+  font-size: 13px;
+}
+
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  font-size: 12px;
+  list-style: none;
+}
+
+li {
+  padding: 2px 0;
+}
+
+.caution {
+  padding-left: 8px;
+  border-left: 2px solid var(--forecast);
+}
+
+.go {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent);
+  font: inherit;
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>

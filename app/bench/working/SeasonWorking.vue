@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatFigure } from '~/figures/format'
+import { periodAt } from '~~/core/calendar/period'
+import { tableYear } from '~~/core/calendar/tableYear'
+import { baseline } from '~~/core/decomposition/model'
+import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
+import type { Result } from '~~/core/result'
+import { useView } from '../viewStore'
+
+const props = defineProps<{ result: Result; t: number }>()
+const view = useView()
+
+const calendar = computed(() => calendarOfResult(props.result))
+const season = computed(
+  () => periodAt(startOfResult(props.result), props.t, calendar.value.seasons).season,
+)
+const row = computed(() => props.result.seasons[season.value - 1]!)
+const multiplicative = computed(() => props.result.method.decompose.model === 'multiplicative')
+
+/** Every value of the season over the years, as bars of comparable length. */
+const years = computed(() => {
+  const { columns, method } = props.result
+  const start = startOfResult(props.result)
+  const excluded = new Set(method.decompose.exclude.map(({ period }) => period))
+  const own = columns.t.flatMap((t, i) =>
+    columns.season[i] === season.value
+      ? [
+          {
+            t,
+            year: tableYear(periodAt(start, t, calendar.value.seasons), calendar.value),
+            value: columns.seasonalIrregular[i]!,
+            excluded: excluded.has(columns.period[i]!),
+          },
+        ]
+      : [],
+  )
+  const zero = multiplicative.value ? 0 : baseline(method.decompose.model)
+  const longest = Math.max(...own.map(({ value }) => Math.abs((value ?? zero) - zero)))
+  return own.map((item) => ({
+    ...item,
+    share: item.value === null ? 0 : Math.abs(item.value - zero) / (longest || 1),
+  }))
+})
+const averageName = computed(() => props.result.method.decompose.average.replace('-', ' '))
+</script>
+
+<template>
+  <section class="season">
+    <h3>{{ row.label }} over the years</h3>
+    <table>
+      <tbody>
+        <tr
+          v-for="item in years"
+          :key="item.t"
+          :class="{ excluded: item.excluded, current: item.t === t }"
+          @click="view.select({ column: 'seasonalIrregular', t: item.t })"
+        >
+          <th scope="row">{{ item.year }}</th>
+          <td v-if="item.value === null" colspan="2" class="muted none">no average here</td>
+          <template v-else>
+            <td class="bar-cell">
+              <span class="bar" :style="{ width: `${item.share * 100}%` }" />
+            </td>
+            <td class="number">{{ formatFigure(item.value) }}</td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <dl>
+      <dt>{{ averageName }} of {{ row.count }}</dt>
+      <dd>{{ formatFigure(row.raw) }}</dd>
+      <template v-if="result.method.decompose.adjust">
+        <dt>{{ multiplicative ? '÷' : '−' }} mean of the {{ calendar.seasons }} raw indices</dt>
+        <dd>{{ formatFigure(result.rawIndexMean) }}</dd>
+      </template>
+      <dt class="index">index for {{ row.label }}</dt>
+      <dd class="index">{{ formatFigure(row.index) }}</dd>
+    </dl>
+    <p class="muted small">
+      {{ row.reading
+      }}<template v-if="row.standardError !== null"
+        >; ± {{ formatFigure(row.standardError) }} standard error over the years</template
+      >
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.season {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+h3 {
+  margin-bottom: 4px;
+  font-size: 13px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+tr {
+  cursor: pointer;
+}
+
+th {
+  width: 40px;
+  color: var(--muted);
+  font-size: 12px;
+  font-weight: 400;
+  text-align: left;
+}
+
+td {
+  padding: 1.5px 0;
+  font-size: 12px;
+}
+
+.none {
+  font-size: 11px;
+  font-style: italic;
+}
+
+.bar-cell {
+  width: 180px;
+}
+
+.bar {
+  display: block;
+  height: 10px;
+  background: var(--season);
+  opacity: 0.8;
+}
+
+.current .bar {
+  opacity: 1;
+}
+
+.current th,
+.current .number {
+  color: var(--ink);
+  font-weight: 700;
+}
+
+.excluded .bar {
+  opacity: 0.3;
+}
+
+.excluded .number {
+  color: var(--muted);
+  text-decoration: line-through;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 3px 12px;
+  margin: 8px 0 4px;
+  padding-top: 6px;
+  border-top: 1px solid var(--rule);
+}
+
+dd {
+  margin: 0;
+  font-variant-numeric: tabular-nums;
+  text-align: right;
+}
+
+.index {
+  font-weight: 700;
+}
+
+dd.index {
+  color: var(--accent);
+}
+
+p {
+  margin: 0;
+}
+</style>

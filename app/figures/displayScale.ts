@@ -1,0 +1,29 @@
+import type { Value } from '~~/core/series'
+
+/** What figures in a narrow column are counted in: the series' unit, or thousands of it. */
+export interface DisplayScale {
+  readonly divisor: number
+  /** `thousand litres` */
+  readonly unit: string
+  readonly decimals: number
+}
+
+const STEPS = [
+  { from: 1e10, divisor: 1e9, word: 'billion ' },
+  { from: 1e7, divisor: 1e6, word: 'million ' },
+  { from: 1e4, divisor: 1e3, word: 'thousand ' },
+] as const
+
+/**
+ * The scale on which the values of a series fit a narrow column with three or four digits. The
+ * unit says so; the working of a cell always shows the figures in full.
+ *
+ * @example displayScale([48210], 'litres') // { divisor: 1000, unit: 'thousand litres', decimals: 1 }
+ */
+export function displayScale(values: readonly Value[], unit: string): DisplayScale {
+  const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
+  const step = STEPS.find(({ from }) => largest >= from)
+  const scaled = largest / (step?.divisor ?? 1)
+  const decimals = scaled >= 1000 ? 0 : scaled >= 10 ? 1 : scaled >= 1 ? 2 : 3
+  return { divisor: step?.divisor ?? 1, unit: `${step?.word ?? ''}${unit}`, decimals }
+}

@@ -1,0 +1,37 @@
+import { calendarOf, type Frequency } from '~~/core/calendar/calendar'
+import { periodLabel } from '~~/core/calendar/labels'
+import { parsePeriod } from '~~/core/calendar/period'
+
+/** The reader's locale, as the browser states it. */
+const LOCALE = undefined
+
+/** A figure with as many decimals as its size asks for: about five significant digits. */
+export function formatFigure(value: number): string {
+  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
+  const digits = Math.min(8, Math.max(0, 4 - Math.max(magnitude, 0)))
+  return formatDecimals(value, Number.isInteger(value) ? 0 : digits)
+}
+
+/** A figure with a fixed number of decimals, so that a row of them lines up. */
+export function formatDecimals(value: number, decimals: number): string {
+  return value
+    .toLocaleString(LOCALE, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
+    .replace('-', '−')
+}
+
+/** A change in per cent with its sign: `+3.1%`. */
+export function formatChange(percent: number): string {
+  const size = formatDecimals(Math.abs(percent), 1)
+  return `${percent < 0 ? '−' : '+'}${size}%`
+}
+
+/** A p-value; below 0.0001 only that it is. */
+export function formatP(p: number): string {
+  return p < 0.0001 ? `< ${formatDecimals(0.0001, 4)}` : formatDecimals(p, 4)
+}
+
+/** A period code as the trade writes it: `Mar 2024`. */
+export function formatPeriodCode(code: string, frequency: Frequency, seasons: number): string {
+  const calendar = calendarOf(frequency, { seasons })
+  return periodLabel(parsePeriod(code, calendar)!, calendar)
+}

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useIntake } from './intakeStore'
+
+const intake = useIntake()
+const over = ref(false)
+const pasted = ref('')
+
+function onDrop(event: DragEvent) {
+  over.value = false
+  take(event.dataTransfer?.files)
+}
+
+function onPick(event: Event) {
+  take((event.target as HTMLInputElement).files)
+}
+
+function take(files: FileList | null | undefined) {
+  const file = files?.[0]
+  if (file) void intake.readFile(file)
+}
+</script>
+
+<template>
+  <div
+    class="place"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="onDrop"
+  >
+    <p class="lead serif">Drop a sales file here</p>
+    <p>
+      or
+      <label class="pick">
+        pick one
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          class="visually-hidden"
+          @change="onPick"
+        />
+      </label>
+      from this machine, or paste cells from a spreadsheet.
+    </p>
+    <p v-if="intake.failure" role="alert" class="failure">{{ intake.failure }}</p>
+    <textarea
+      v-model="pasted"
+      class="text-input paste"
+      rows="5"
+      aria-label="Paste rows here"
+      placeholder="month,Sales (litres)&#10;2024-01,20051&#10;2024-02,21977"
+      spellcheck="false"
+    />
+    <p>
+      <button
+        type="button"
+        class="solid-button"
+        :disabled="pasted.trim() === ''"
+        @click="intake.read(pasted, 'pasted')"
+      >
+        Read these rows
+      </button>
+    </p>
+    <p class="muted hint">
+      One column of periods (2021-03, 2021-03-01, Mar 2021, 2021 Q1, or year and month in two
+      columns) and one or more columns of values, a heading over each; a unit in brackets, as in
+      “Exterior paint (litres)”, is taken over. Months or quarters without a row are kept as
+      missing.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.place {
+  max-width: 720px;
+  margin: 24px auto;
+  padding: 40px 48px 32px;
+  border: 1px dashed var(--rule-strong);
+  border-radius: 6px;
+  background: var(--sheet);
+  text-align: center;
+}
+
+.place.over {
+  border-color: var(--accent);
+  background: var(--band);
+}
+
+.lead {
+  margin: 0 0 6px;
+  font-size: 22px;
+}
+
+.pick {
+  color: var(--accent);
+  font-weight: 600;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.pick:focus-within {
+  outline: 2px solid var(--cursor);
+}
+
+.failure {
+  color: var(--danger);
+}
+
+.paste {
+  width: 100%;
+  box-sizing: border-box;
+  margin-top: 12px;
+  font-family: ui-monospace, monospace;
+  font-size: 12px;
+}
+
+.hint {
+  margin-top: 20px;
+  text-align: left;
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import PageHead from '~/shell/PageHead.vue'
+import ShelfRows from '~/shelf/ShelfRows.vue'
+import { useShelf } from '~/shelf/shelfStore'
+import { isTyping } from '~/shell/isTyping'
+
+const shelf = useShelf()
+const searchField = ref<HTMLInputElement | null>(null)
+
+function onKey(event: KeyboardEvent) {
+  if (event.key !== '/' || isTyping(event)) return
+  event.preventDefault()
+  void nextTick(() => searchField.value?.focus())
+}
+onMounted(() => {
+  addEventListener('keydown', onKey)
+  void shelf.load()
+})
+onBeforeUnmount(() => removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <PageHead>
+    <template #actions>
+      <NuxtLink to="/intake" class="plain-button strong">Bring in a file</NuxtLink>
+    </template>
+  </PageHead>
+  <main class="shelf">
+    <div class="title-line">
+      <h1 class="serif">Series</h1>
+      <input
+        ref="searchField"
+        v-model="shelf.search"
+        type="search"
+        class="text-input search"
+        placeholder="Search by name"
+        aria-label="Search series by name"
+      />
+      <p v-if="shelf.state === 'ready'" class="muted count">
+        {{ shelf.shown.length }}
+        {{ shelf.shown.length === shelf.rows.length ? '' : `of ${shelf.rows.length}` }}
+        {{ shelf.rows.length === 1 ? 'series' : 'series' }}
+      </p>
+    </div>
+
+    <p v-if="shelf.state === 'loading'" class="muted" role="status">Reading the shelf…</p>
+    <div v-else-if="shelf.state === 'failed'" role="alert">
+      <p>{{ shelf.failure }}</p>
+      <button type="button" class="solid-button" @click="shelf.load()">Try again</button>
+    </div>
+    <div v-else-if="shelf.rows.length === 0" class="empty">
+      <p class="serif lead">Nothing here yet.</p>
+      <p>
+        Bring in a CSV with a column of months or quarters and one or more columns of sales. It
+        stays on this machine.
+      </p>
+      <NuxtLink to="/intake" class="solid-button">Bring in a file</NuxtLink>
+    </div>
+    <p v-else-if="shelf.shown.length === 0" class="muted" role="status">
+      No series is called “{{ shelf.search }}”.
+      <button type="button" class="plain-button strong" @click="shelf.search = ''">Show all</button>
+    </p>
+    <ShelfRows v-else />
+  </main>
+</template>
+
+<style scoped>
+.shelf {
+  max-width: 1120px;
+  margin: 0 auto;
+  padding: 32px 24px 64px;
+}
+
+.title-line {
+  display: flex;
+  align-items: baseline;
+  gap: 20px;
+  margin-bottom: 20px;
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.search {
+  width: 240px;
+}
+
+.count {
+  margin: 0;
+}
+
+.empty {
+  padding: 48px 0;
+}
+
+.lead {
+  font-size: 19px;
+}
+
+.empty .solid-button {
+  display: inline-block;
+  margin-top: 8px;
+  text-decoration: none;
+}
+
+a.plain-button {
+  text-decoration: none;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRouter } from '#app'
+import DropPlace from '~/intake/DropPlace.vue'
+import RawRows from '~/intake/RawRows.vue'
+import ReadSeriesList from '~/intake/ReadSeriesList.vue'
+import { useIntake } from '~/intake/intakeStore'
+import { useShelf } from '~/shelf/shelfStore'
+import { useNotices } from '~/shell/noticeStore'
+import PageHead from '~/shell/PageHead.vue'
+import { isTyping } from '~/shell/isTyping'
+
+const intake = useIntake()
+const shelf = useShelf()
+const router = useRouter()
+const keeping = ref(false)
+const chosen = computed(() => intake.candidates.filter((candidate) => candidate.wanted))
+const nameless = computed(() => chosen.value.some(({ name }) => name.trim() === ''))
+
+/** Text from a spreadsheet can be pasted anywhere on this page. */
+function onPaste(event: ClipboardEvent) {
+  if (isTyping(event as unknown as KeyboardEvent)) return
+  const text = event.clipboardData?.getData('text/plain')
+  if (text) void intake.read(text, 'pasted')
+}
+onMounted(() => addEventListener('paste', onPaste))
+onBeforeUnmount(() => {
+  removeEventListener('paste', onPaste)
+  intake.clear()
+})
+
+async function keep() {
+  keeping.value = true
+  try {
+    const rows = await shelf.keep(intake.wanted())
+    await router.push(rows.length === 1 ? `/study/${rows[0]!.studyId}` : '/')
+  } catch (error) {
+    useNotices().show({ text: (error as Error).message })
+  } finally {
+    keeping.value = false
+  }
+}
+</script>
+
+<template>
+  <PageHead>
+    <h1 class="title">Bring in a file</h1>
+    <template v-if="intake.state === 'read'" #actions>
+      <button type="button" class="plain-button" @click="intake.clear()">Another file</button>
+    </template>
+  </PageHead>
+  <main class="intake">
+    <DropPlace v-if="intake.state === 'empty'" />
+    <p v-else-if="intake.state === 'reading'" class="muted" role="status">
+      Reading {{ intake.fileName }}…
+    </p>
+    <div v-else-if="intake.reading" class="halves">
+      <section class="raw" aria-labelledby="raw-title">
+        <h2 id="raw-title" class="serif">The file</h2>
+        <p class="muted small file-name" dir="auto">{{ intake.fileName }}</p>
+        <RawRows :reading="intake.reading" />
+      </section>
+      <section class="reading" aria-labelledby="reading-title">
+        <template v-if="intake.reading.outcome === 'ok'">
+          <h2 id="reading-title" class="serif">What Elvant reads in it</h2>
+          <ReadSeriesList />
+          <ul v-if="intake.reading.notes.length > 0" class="notes">
+            <li v-for="note in intake.reading.notes" :key="note.code + note.where">
+              {{ note.text }} <span class="muted">({{ note.where }})</span>
+            </li>
+          </ul>
+          <p class="keep-line">
+            <button
+              type="button"
+              class="solid-button"
+              :disabled="keeping || chosen.length === 0 || nameless"
+              @click="keep"
+            >
+              {{
+                chosen.length === 1
+                  ? 'Keep this series'
+                  : `Keep ${chosen.length} of ${intake.candidates.length} series`
+              }}
+            </button>
+            <span class="muted">{{
+              nameless ? 'A series needs a name.' : 'Nothing is kept before this.'
+            }}</span>
+          </p>
+        </template>
+        <div v-else role="alert">
+          <h2 id="reading-title" class="serif">This file is not understood yet</h2>
+          <ul class="problems">
+            <li v-for="(problem, i) in intake.reading.problems" :key="i">
+              <strong v-if="problem.line !== null || problem.column !== null" class="place">
+                {{
+                  [
+                    problem.line !== null ? `Line ${problem.line}` : '',
+                    problem.column !== null ? `column ${problem.column}` : '',
+                  ]
+                    .filter(Boolean)
+                    .join(', ')
+                }}
+              </strong>
+              {{ problem.because }}
+            </li>
+          </ul>
+          <p class="muted">Nothing was kept. Mend the file and bring it in again.</p>
+          <button type="button" class="solid-button" @click="intake.clear()">Another file</button>
+        </div>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.title {
+  font-size: 15px;
+}
+
+.intake {
+  padding: 24px 28px 64px;
+}
+
+.halves {
+  display: grid;
+  grid-template-columns: minmax(320px, 1fr) minmax(380px, 1fr);
+  gap: 40px;
+}
+
+.raw {
+  min-width: 0;
+}
+
+h2 {
+  font-size: 18px;
+}
+
+.file-name {
+  overflow: hidden;
+  margin: 2px 0 10px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.notes,
+.problems {
+  padding-left: 18px;
+  line-height: 1.6;
+}
+
+.problems {
+  overflow-wrap: anywhere;
+}
+
+.place {
+  color: var(--danger);
+}
+
+.keep-line {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  margin-top: 20px;
+}
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { useHead, useRoute } from '#app'
+import { useBench } from '~/bench/benchStore'
+import ConflictDialog from '~/bench/ConflictDialog.vue'
+import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
+import StagePath from '~/bench/path/StagePath.vue'
+import MethodSentence from '~/bench/sentence/MethodSentence.vue'
+import { useShortcuts } from '~/bench/shortcuts'
+import TimePlane from '~/bench/TimePlane.vue'
+import { useView } from '~/bench/viewStore'
+import WorkingPanel from '~/bench/working/WorkingPanel.vue'
+import PageHead from '~/shell/PageHead.vue'
+import { countPeriods, periodLabel } from '~~/core/calendar/labels'
+import { periodAt } from '~~/core/calendar/period'
+
+const route = useRoute()
+const bench = useBench()
+const view = useView()
+useShortcuts()
+
+async function open(id: string) {
+  await bench.open(id)
+  view.folded = false
+  view.selected = null
+  view.cursor = null
+  if (bench.result) view.chooseStage('season')
+}
+watch(
+  () => route.params.id,
+  (id) => typeof id === 'string' && void open(id),
+  { immediate: true },
+)
+
+const about = computed(() => {
+  const { series } = bench
+  if (!series) return ''
+  const { calendar, start, values } = series
+  const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  const missing = values.filter((value) => value === null).length
+  return [
+    series.unit || 'no unit stated',
+    calendar.frequency === 'seasons' ? `${calendar.seasons} seasons a year` : calendar.frequency,
+    `${label(1)} – ${label(values.length)}`,
+    `${countPeriods(values.length, calendar)}, ${missing === 0 ? 'none missing' : `${missing} missing`}`,
+  ].join(' · ')
+})
+
+const SAVE_WORDS = {
+  saved: 'Saved',
+  waiting: 'Saving…',
+  saving: 'Saving…',
+  failed: 'Not saved',
+} as const
+
+useHead({ title: computed(() => (bench.series ? `${bench.series.name} · Elvant` : 'Elvant')) })
+
+/** What is not saved yet is sent while the page is leaving. */
+function saveNow() {
+  void bench.save({ keepalive: true })
+}
+onMounted(() => addEventListener('pagehide', saveNow))
+onBeforeUnmount(() => {
+  removeEventListener('pagehide', saveNow)
+  saveNow()
+})
+</script>
+
+<template>
+  <div class="bench">
+    <PageHead>
+      <template v-if="bench.state === 'ready'">
+        <h1 class="name" :title="bench.series!.name" dir="auto">{{ bench.series!.name }}</h1>
+        <p class="muted small about">{{ about }}</p>
+      </template>
+      <template v-if="bench.state === 'ready'" #actions>
+        <span class="saving muted small" role="status">
+          {{ SAVE_WORDS[bench.saving] }}
+          <button
+            v-if="bench.saving === 'failed' && !bench.conflict"
+            type="button"
+            class="plain-button strong"
+            :title="bench.saveFailure"
+            @click="bench.save()"
+          >
+            Try again
+          </button>
+        </span>
+        <button type="button" class="plain-button" :disabled="!bench.canUndo" @click="bench.undo()">
+          Undo
+        </button>
+        <button type="button" class="plain-button" :disabled="!bench.canRedo" @click="bench.redo()">
+          Redo
+        </button>
+        <HandOverMenu />
+      </template>
+    </PageHead>
+    <p v-if="bench.state === 'loading'" class="message muted" role="status">Opening the study…</p>
+    <div v-else-if="bench.state === 'failed'" class="message" role="alert">
+      <p>{{ bench.failure }}</p>
+      <NuxtLink to="/">To the shelf</NuxtLink>
+    </div>
+    <template v-else>
+      <MethodSentence />
+      <main class="columns">
+        <StagePath />
+        <TimePlane />
+        <WorkingPanel />
+      </main>
+    </template>
+    <ConflictDialog />
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+  min-width: 980px;
+}
+
+.columns {
+  display: grid;
+  flex: 1;
+  grid-template-columns: var(--path-width) minmax(0, 1fr) var(--working-width);
+  min-height: 0;
+}
+
+.columns > * {
+  min-height: 0;
+  overflow-y: auto;
+}
+
+.name {
+  overflow: hidden;
+  font-size: 15px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.about {
+  overflow: hidden;
+  margin: 0;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.saving {
+  align-self: center;
+}
+
+.message {
+  padding: 32px;
+}
+</style>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useNotices } from './noticeStore'
+
+const notices = useNotices()
+const open = computed({
+  get: () => notices.current !== null,
+  set: (value) => {
+    if (!value) notices.current = null
+  },
+})
+
+async function undo() {
+  const notice = notices.current
+  notices.current = null
+  await notice?.undo?.()
+}
+</script>
+
+<template>
+  <v-snackbar v-model="open" role="status">
+    {{ notices.current?.text }}
+    <template v-if="notices.current?.undo" #actions>
+      <button type="button" class="undo" @click="undo">Undo</button>
+    </template>
+  </v-snackbar>
+</template>
+
+<style scoped>
+.undo {
+  padding: 6px 12px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-weight: 600;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+</style>

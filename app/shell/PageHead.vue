@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { useTheme } from '~/theme/themeStore'
+
+const theme = useTheme()
+</script>
+
+<template>
+  <header class="head">
+    <NuxtLink to="/" class="brand serif">Elvant</NuxtLink>
+    <div class="middle"><slot /></div>
+    <nav class="actions" aria-label="Actions">
+      <slot name="actions" />
+      <button
+        type="button"
+        class="plain-button"
+        :aria-label="theme.isDark ? 'Light page' : 'Dark page'"
+        @click="theme.toggle()"
+      >
+        {{ theme.isDark ? 'Light' : 'Dark' }}
+      </button>
+    </nav>
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  min-height: 52px;
+  padding: 0 16px 0 20px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.brand {
+  flex: 0 0 calc(var(--path-width) - 8px);
+  font-size: 21px;
+  font-weight: 600;
+  text-decoration: none;
+}
+
+.middle {
+  flex: 1;
+  min-width: 0;
+}
+
+.actions {
+  display: flex;
+  gap: 10px;
+}
+</style>

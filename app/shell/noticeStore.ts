@@ -1,0 +1,17 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+
+/** A short message at the foot of the page, with a way back where there is one. */
+export interface Notice {
+  readonly text: string
+  readonly undo?: () => void | Promise<void>
+}
+
+/** The newest notice; a later one takes its place. */
+export const useNotices = defineStore('notices', () => {
+  const current = ref<Notice | null>(null)
+  function show(notice: Notice): void {
+    current.value = notice
+  }
+  return { current, show }
+})

@@ -1,0 +1,42 @@
+import { components } from './app/theme/vuetifyDefaults'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  // One analyst, one machine: the page is drawn in the browser from the data of the server.
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module'],
+  css: [
+    '@fontsource-variable/inter/index.css',
+    '@fontsource-variable/source-serif-4/index.css',
+    '~/theme/tokens.css',
+    '~/theme/page.css',
+    '~/theme/library.css',
+  ],
+  app: {
+    head: {
+      title: 'Elvant',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'color-scheme', content: 'light dark' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  imports: { scan: false },
+  components: false,
+  vuetify: {
+    moduleOptions: { styles: true, disableVuetifyStyles: false },
+    vuetifyOptions: { icons: { defaultSet: 'mdi-svg' }, defaults: components },
+  },
+  nitro: {
+    preset: 'node-server',
+    imports: { dirs: [] },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, noImplicitOverride: true } },
+  },
+})

@@ -1,0 +1,13 @@
+import { changeSeriesSchema, seriesIdParams } from '../../../../../shared/api/series'
+import { database } from '../../../../database/current'
+import { apiRoute } from '../../../../http/apiRoute'
+import { problem } from '../../../../http/problem'
+import { changeSeries } from '../../../../series/seriesStore'
+
+/** Renames a series or states its unit. */
+export default apiRoute(
+  { params: seriesIdParams, body: changeSeriesSchema },
+  ({ params, body }) => {
+    if (!changeSeries(database(), params.id, body)) throw problem(404, 'This series is not there.')
+  },
+)

@@ -1,0 +1,14 @@
+import { createSeriesSchema, shelfSchema } from '../../../../shared/api/series'
+import { database } from '../../../database/current'
+import { apiRoute } from '../../../http/apiRoute'
+import { keepSeries, listShelf } from '../../../series/seriesStore'
+
+/** Keeps new series, all or none, and answers with their rows of the shelf. */
+export default apiRoute(
+  { body: createSeriesSchema, answer: shelfSchema, status: 201 },
+  ({ body }) => {
+    const ids = keepSeries(database(), body.series)
+    const rows = new Map(listShelf(database()).map((row) => [row.id, row]))
+    return { series: ids.map((id) => rows.get(id)!) }
+  },
+)

@@ -1,0 +1,52 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { Frequency } from '../../core/calendar/calendar'
+import type { MethodDocument } from '../../core/method/method'
+import type { Value } from '../../core/series'
+import type { Source } from '../../shared/api/series'
+
+/** A series: what it is called and counted in. Its values are in its vintages. */
+export const series = sqliteTable('series', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  unit: text().notNull(),
+  frequency: text().$type<Frequency>().notNull(),
+  seasons: integer().notNull(),
+  yearStart: integer('year_start').notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+  /** Set while the series lies in the trash. */
+  deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
+})
+
+/** The values of a series as they came in. A trigger refuses every later change. */
+export const vintages = sqliteTable(
+  'vintages',
+  {
+    id: text().primaryKey(),
+    seriesId: text('series_id')
+      .notNull()
+      .references(() => series.id),
+    /** Period code of the first value. */
+    start: text().notNull(),
+    values: text({ mode: 'json' }).$type<Value[]>().notNull(),
+    source: text({ mode: 'json' }).$type<Source>().notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('vintages_of_series').on(table.seriesId)],
+)
+
+/** A series with a method. The version rises with every save, so that a stale copy is noticed. */
+export const studies = sqliteTable(
+  'studies',
+  {
+    id: text().primaryKey(),
+    seriesId: text('series_id')
+      .notNull()
+      .references(() => series.id),
+    method: text({ mode: 'json' }).$type<MethodDocument>().notNull(),
+    version: integer().notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+    updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('studies_of_series').on(table.seriesId)],
+)

@@ -1,0 +1,80 @@
+import {
+  defineEventHandler,
+  getQuery,
+  getRouterParams,
+  setResponseHeader,
+  setResponseStatus,
+} from 'h3'
+import type { H3Event } from 'h3'
+import type { z } from 'zod'
+import { Refusal } from '../../core/refusal'
+import { readJsonBody } from './body'
+import { log } from './log'
+import { HttpProblem, pointerTo, problem } from './problem'
+
+/** What a route takes and gives. What is not named is not read. */
+interface Shape<Params, Query, Body, Answer> {
+  readonly params?: z.ZodType<Params>
+  readonly query?: z.ZodType<Query>
+  readonly body?: z.ZodType<Body>
+  /** Left out for a route that answers with nothing. */
+  readonly answer?: z.ZodType<Answer>
+  /** Status of a good answer; 200 when left out, 204 without an answer. */
+  readonly status?: number
+}
+
+/**
+ * A route whose input and output are checked by their schemas, and whose failures are all answered
+ * as problem details: bad input is never a 500.
+ *
+ * @param shape schemas of what comes in and goes out
+ * @param handle does the work; may throw a {@link Refusal} or an {@link HttpProblem}
+ */
+export function apiRoute<Params = unknown, Query = unknown, Body = unknown, Answer = void>(
+  shape: Shape<Params, Query, Body, Answer>,
+  handle: (input: { params: Params; query: Query; body: Body }) => Answer,
+) {
+  return defineEventHandler(async (event) => {
+    setResponseHeader(event, 'cache-control', 'no-store')
+    try {
+      const params = check(shape.params, getRouterParams(event), 404)
+      const query = check(shape.query, getQuery(event), 400)
+      const body = check(shape.body, shape.body ? await readJsonBody(event) : undefined, 400)
+      const answer = handle({ params, query, body })
+      setResponseStatus(event, shape.status ?? (shape.answer ? 200 : 204))
+      return shape.answer ? shape.answer.parse(answer) : null
+    } catch (error) {
+      return answerProblem(event, asProblem(error, event))
+    }
+  })
+}
+
+/** Answers with problem details. */
+export function answerProblem(event: H3Event, { problem: details }: HttpProblem) {
+  setResponseStatus(event, details.status)
+  setResponseHeader(event, 'content-type', 'application/problem+json')
+  return JSON.stringify(details)
+}
+
+function check<T>(schema: z.ZodType<T> | undefined, given: unknown, status: number): T {
+  if (!schema) return undefined as T
+  const read = schema.safeParse(given)
+  if (read.success) return read.data
+  if (status === 404) throw problem(404, 'There is nothing under this address.')
+  const issue = read.error.issues[0]!
+  const unknown = issue.code === 'unrecognized_keys' ? issue.keys : []
+  const path = [...issue.path, ...unknown.slice(0, 1)]
+  const what = unknown.length > 0 ? `"${unknown[0]}" is not a field here.` : issue.message
+  throw problem(status, path.length > 0 ? `${path.join('.')}: ${what}` : what, {
+    pointer: pointerTo(path),
+  })
+}
+
+function asProblem(error: unknown, event: H3Event): HttpProblem {
+  if (error instanceof HttpProblem) return error
+  if (error instanceof Refusal) {
+    return problem(422, error.because, { pointer: pointerTo(error.where.split('.')) })
+  }
+  log.error({ err: error, method: event.method, path: event.path }, 'request failed')
+  return problem(500, 'Something went wrong inside Elvant. What was saved before is safe.')
+}

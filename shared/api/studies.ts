@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { methodSchema } from '../methodSchema'
+import { seriesDocumentSchema } from '../seriesSchema'
+import { sourceSchema } from './series'
+
+/** A series with a method, as the Bench opens it. */
+export const studySchema = z.strictObject({
+  id: z.uuid(),
+  seriesId: z.uuid(),
+  series: seriesDocumentSchema,
+  source: sourceSchema,
+  method: methodSchema,
+  /** Rises with every save; a save must name the version it started from. */
+  version: z.int().min(1),
+  updatedAt: z.iso.datetime(),
+})
+export type Study = z.infer<typeof studySchema>
+
+export const saveStudySchema = z.strictObject({
+  method: methodSchema,
+  version: z.int().min(1),
+})
+export type StudySave = z.infer<typeof saveStudySchema>
+
+export const analysisRequestSchema = z.strictObject({
+  series: seriesDocumentSchema,
+  method: methodSchema,
+})
