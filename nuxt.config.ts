@@ -1,3 +1,4 @@
+import { defineNuxtConfig } from 'nuxt/config'
 import { components } from './app/theme/vuetifyDefaults'
 
 export default defineNuxtConfig({

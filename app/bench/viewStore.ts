@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { displayScale } from '~/figures/displayScale'
+import { formatDecimals } from '~/figures/format'
 import { explain } from '~~/core/explain/explain'
 import { cellValue, type Cell, type CellColumn } from '~~/core/ledger/cell'
 import { ledgerRows, type LedgerRow } from '~~/core/ledger/rows'
@@ -8,8 +9,11 @@ import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAx
 import { useBench } from './benchStore'
 import { STAGE_VIEWS, type Stage } from './path/stages'
 
-/** A column this wide or wider shows its figures as numbers; below, as shaded marks. */
-export const NUMBERS_FROM_PX = 26
+/** Pixels of a character of a figure in the ledger, and what a cell keeps free beside it. */
+const CHARACTER_PX = 5.8
+const CELL_MARGIN_PX = 3
+/** A factor with two decimals and its sign needs this much. */
+const FACTOR_PX = 26
 
 /** What of a study is on the screen: stage, window, cursor, the selected cell, folded or not. */
 export const useView = defineStore('bench-view', () => {
@@ -36,6 +40,17 @@ export const useView = defineStore('bench-view', () => {
   const scale = computed(() =>
     displayScale(bench.series?.values ?? [], bench.series?.unit || 'units'),
   )
+
+  /** A column this wide or wider shows its figures as numbers; below, as shaded marks. */
+  const numbersFrom = computed(() => {
+    const { divisor, decimals } = scale.value
+    const largest = (bench.series?.values ?? []).reduce<number>(
+      (most, value) => Math.max(most, Math.abs(value ?? 0)),
+      0,
+    )
+    const characters = formatDecimals(largest / divisor, decimals).length
+    return Math.max(FACTOR_PX, Math.ceil(characters * CHARACTER_PX + CELL_MARGIN_PX))
+  })
 
   const everyRow = computed<LedgerRow[]>(() =>
     bench.result ? ledgerRows(bench.result) : onlySales(bench.series?.unit || 'units'),
@@ -79,7 +94,7 @@ export const useView = defineStore('bench-view', () => {
 
   /** The last periods that fit as numbers, the forecast among them. */
   function showRecent(): void {
-    const columns = Math.floor(plotWidth.value / NUMBERS_FROM_PX)
+    const columns = Math.floor(plotWidth.value / numbersFrom.value)
     setWindow({ from: whole.value.to - columns, to: whole.value.to })
   }
 
@@ -144,6 +159,7 @@ export const useView = defineStore('bench-view', () => {
     whole,
     axis,
     scale,
+    numbersFrom,
     everyRow,
     rows,
     explanation,

@@ -6,6 +6,8 @@ export interface DisplayScale {
   /** `thousand litres` */
   readonly unit: string
   readonly decimals: number
+  /** The same for the values of the series themselves: none for whole numbers shown as they are. */
+  readonly valueDecimals: number
 }
 
 const STEPS = [
@@ -18,12 +20,18 @@ const STEPS = [
  * The scale on which the values of a series fit a narrow column with three or four digits. The
  * unit says so; the working of a cell always shows the figures in full.
  *
- * @example displayScale([48210], 'litres') // { divisor: 1000, unit: 'thousand litres', decimals: 1 }
+ * @example displayScale([48210], 'litres') // { divisor: 1000, unit: 'thousand litres', decimals: 1, valueDecimals: 1 }
  */
 export function displayScale(values: readonly Value[], unit: string): DisplayScale {
   const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
   const step = STEPS.find(({ from }) => largest >= from)
   const scaled = largest / (step?.divisor ?? 1)
   const decimals = scaled >= 1000 ? 0 : scaled >= 10 ? 1 : scaled >= 1 ? 2 : 3
-  return { divisor: step?.divisor ?? 1, unit: `${step?.word ?? ''}${unit}`, decimals }
+  const whole = !step && values.every((value) => value === null || Number.isInteger(value))
+  return {
+    divisor: step?.divisor ?? 1,
+    unit: `${step?.word ?? ''}${unit}`,
+    decimals,
+    valueDecimals: whole ? 0 : decimals,
+  }
 }

@@ -14,7 +14,9 @@ export function formatFigure(value: number): string {
 
 /** A figure with a fixed number of decimals, so that a row of them lines up. */
 export function formatDecimals(value: number, decimals: number): string {
-  return value
+  // A residual of −0.04 shown to one decimal is 0.0, not −0.0.
+  const shown = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
+  return shown
     .toLocaleString(LOCALE, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
     .replace('-', '−')
 }

@@ -91,7 +91,7 @@ async function keep() {
           <h2 id="reading-title" class="serif">This file is not understood yet</h2>
           <ul class="problems">
             <li v-for="(problem, i) in intake.reading.problems" :key="i">
-              <strong v-if="problem.line !== null || problem.column !== null" class="place">
+              <strong v-if="problem.line !== null || problem.column !== null" class="where">
                 {{
                   [
                     problem.line !== null ? `Line ${problem.line}` : '',
@@ -148,11 +148,24 @@ h2 {
   line-height: 1.6;
 }
 
+.notes,
+.problems {
+  margin: 10px 0 16px;
+}
+
 .problems {
   overflow-wrap: anywhere;
 }
 
-.place {
+.problems li {
+  margin-bottom: 6px;
+}
+
+[role='alert'] .solid-button {
+  margin-top: 14px;
+}
+
+.where {
   color: var(--danger);
 }
 

@@ -2,6 +2,7 @@ import { periodLabel } from '../calendar/labels'
 import { periodAt, parsePeriod, timeCodeOf } from '../calendar/period'
 import { calendarOfResult, startOfResult } from '../ledger/calendarOfResult'
 import { cellValue, lastActualT, limitOf, type Cell, type CellColumn } from '../ledger/cell'
+import { ledgerRows } from '../ledger/rows'
 import type { Result, StraightLine } from '../result'
 import { figureOf, operation, plain, type Expression } from './expression'
 
@@ -10,19 +11,6 @@ export interface Arithmetic {
   readonly expression: Expression
   /** What a regression was fitted to: its figures come from all of these at once. */
   readonly alsoFrom: readonly Cell[]
-}
-
-const NAME: Partial<Record<CellColumn, string>> = {
-  value: 'sales',
-  movingAverage: 'A',
-  trendCycle: 'T',
-  seasonalIrregular: 'R',
-  index: 'S',
-  deseasonalized: 'D',
-  trend: 'trend',
-  recomposed: 'recomposed',
-  fitted: 'fitted',
-  forecastDeseasonalized: 'deseasonalized forecast',
 }
 
 /**
@@ -116,9 +104,16 @@ function cellOf(result: Result, column: CellColumn, t: number): Expression {
   return {
     kind: 'cell',
     cell: { column, t },
-    symbol: `${NAME[column] ?? column}(${from}${period})`,
+    symbol: `${nameOf(result, column)} (${from}${period})`,
     value: cellValue(result, { column, t })!,
   }
+}
+
+/** What a row is called inside a formula. */
+function nameOf(result: Result, column: CellColumn): string {
+  if (column === 'forecastDeseasonalized') return 'deseasonalized forecast'
+  const row = ledgerRows(result).find((candidate) => candidate.column === column)
+  return row ? row.label.toLowerCase() : column
 }
 
 function averageOf(count: number, term: (i: number) => Expression): Expression {

@@ -17,6 +17,8 @@ export interface AxisTick {
 
 /** Narrower columns name their year only. */
 const SEASONS_FROM_PX = 22
+/** Half the width of a year that is written out. */
+const HALF_A_YEAR_PX = 13
 /** Least distance between two years that are written out. */
 const YEARS_EVERY_PX = 38
 
@@ -44,7 +46,8 @@ export function axisTicks(
     return [
       {
         t,
-        x: xOf(axis, t),
+        // A year at the left edge is moved in as far as it needs to be read.
+        x: everySeason ? xOf(axis, t) : Math.max(xOf(axis, t), HALF_A_YEAR_PX),
         season: everySeason ? shortSeason(seasonLabel(period.season, calendar)) : '',
         year: namesYear ? String(period.year) : '',
         isYearStart,

@@ -50,6 +50,7 @@ export function historiesStrip(grid: FoldGrid, row: LedgerRow, unit: string): St
     share: 2.4,
     baseline: null,
     isFactor: row.baseline === 1,
+    legend: 'each season from year to year, with its mean',
     layers: [
       {
         kind: 'series',

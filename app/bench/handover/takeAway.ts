@@ -29,5 +29,10 @@ export function copyTable(result: Result, name: TableName): Promise<void> {
 export function fileName(name: string): string {
   // eslint-disable-next-line no-control-regex
   const safe = name.replace(/[\\/:*?"<>|\u0000-\u001f]/g, ' ').replace(/\s+/g, ' ')
-  return safe.trim().replace(/^\.+/, '').slice(0, 80) || 'series'
+  return (
+    safe
+      .replace(/^[.\s]+/, '')
+      .trim()
+      .slice(0, 80) || 'series'
+  )
 }

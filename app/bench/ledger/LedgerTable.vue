@@ -9,7 +9,7 @@ import type { Value } from '~~/core/series'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
-import { NUMBERS_FROM_PX, useView } from '../viewStore'
+import { useView } from '../viewStore'
 import { cellText } from './cellText'
 import { drawMarks } from './marks'
 import { rangeOf, shadeOf, type Range } from './shade'
@@ -21,7 +21,7 @@ const theme = useTheme()
 const marks = ref<HTMLCanvasElement | null>(null)
 
 const width = computed(() => columnWidth(view.axis))
-const asNumbers = computed(() => width.value >= NUMBERS_FROM_PX)
+const asNumbers = computed(() => width.value >= view.numbersFrom)
 const periods = computed(() => periodsInside(view.axis))
 const excluded = computed(
   () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),

@@ -4,7 +4,7 @@ import type { LedgerRow } from '~~/core/ledger/rows'
 import type { Value } from '~~/core/series'
 
 /** Columns from here on have room for a third decimal of a factor. */
-const THIRD_DECIMAL_FROM_PX = 38
+const THIRD_DECIMAL_FROM_PX = 31
 
 /** Whether a row holds factors, which are not counted in the unit of the series. */
 export function isFactor(row: LedgerRow): boolean {
@@ -15,5 +15,6 @@ export function isFactor(row: LedgerRow): boolean {
 export function cellText(row: LedgerRow, value: Value, scale: DisplayScale, width: number): string {
   if (value === null) return ''
   if (isFactor(row)) return formatDecimals(value, width >= THIRD_DECIMAL_FROM_PX ? 3 : 2)
-  return formatDecimals(value / scale.divisor, scale.decimals)
+  const decimals = row.column === 'value' ? scale.valueDecimals : scale.decimals
+  return formatDecimals(value / scale.divisor, decimals)
 }

@@ -41,7 +41,7 @@ const options = (word: WordId) =>
             <TrendWord v-else-if="piece.id === 'trend'" :method="method" @done="close" />
             <ExclusionList v-else-if="piece.id === 'exclude'" :method="method" @done="close" />
             <ul v-else class="options" role="listbox" :aria-label="piece.text">
-              <li v-for="option in options(piece.id)" :key="option.text">
+              <li v-for="option in options(piece.id)" :key="option.text" role="presentation">
                 <button
                   type="button"
                   role="option"

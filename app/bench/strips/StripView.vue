@@ -4,7 +4,7 @@ import type { DisplayScale } from '~/figures/displayScale'
 import { useTheme } from '~/theme/themeStore'
 import type { TimeAxis } from '../axis/timeAxis'
 import MarkSample from './MarkSample.vue'
-import { Chart, datasetsOf, stripConfiguration } from './stripChart'
+import { Chart, datasetsOf, stripConfiguration, verticalRange } from './stripChart'
 import type { Strip } from './strips'
 
 const props = defineProps<{
@@ -25,8 +25,9 @@ function drawing() {
 
 function make() {
   chart?.destroy()
+  canvas.value!.width = props.gutter + props.axis.width
+  canvas.value!.height = props.height
   chart = new Chart(canvas.value!, stripConfiguration(drawing()) as never)
-  chart.resize(props.gutter + props.axis.width, props.height)
 }
 onMounted(make)
 onBeforeUnmount(() => chart?.destroy())
@@ -40,6 +41,7 @@ watch(
     if (axis.width !== oldAxis.width) chart.resize(props.gutter + axis.width, props.height)
     chart.data.datasets = datasetsOf(drawing()) as never
     Object.assign(chart.options.scales!.x!, { min: axis.from, max: axis.to })
+    if (strip !== oldStrip) Object.assign(chart.options.scales!.y!, verticalRange(strip))
     chart.update('none')
   },
 )

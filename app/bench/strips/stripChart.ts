@@ -14,7 +14,7 @@ import { faded, type Palette } from '~/theme/palette'
 import type { DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { columnWidth, type TimeAxis } from '../axis/timeAxis'
-import type { Layer, Mark, Point, Strip } from './strips'
+import { rangeOfStrip, type Layer, type Mark, type Point, type Strip } from './strips'
 
 Chart.register(
   BarController,
@@ -61,15 +61,19 @@ export function stripConfiguration(
     data: { datasets: datasetsOf(drawing) },
     options: {
       responsive: false,
+      maintainAspectRatio: false,
       animation: false,
       events: [],
       normalized: true,
       layout: { padding: { top: 6, bottom: 5 }, autoPadding: false },
       plugins: { filler: { propagate: false } },
       scales: {
-        x: { type: 'linear', display: false, min: axis.from, max: axis.to },
+        // Bars would widen their axis by half a column on either side; here the axis is given.
+        x: { type: 'linear', display: false, offset: false, min: axis.from, max: axis.to },
         y: {
           type: 'linear',
+          beginAtZero: false,
+          ...verticalRange(strip),
           afterFit: (fitted) => {
             fitted.width = gutter
           },
@@ -86,6 +90,15 @@ export function stripConfiguration(
       },
     },
   }
+}
+
+/**
+ * The vertical scale is that of the whole series, so that moving the window changes nothing in it
+ * and a small irregular is seen to be small.
+ */
+export function verticalRange(strip: Strip): { suggestedMin?: number; suggestedMax?: number } {
+  const range = rangeOfStrip(strip)
+  return range ? { suggestedMin: range.low, suggestedMax: range.high } : {}
 }
 
 /** The datasets of a strip at the present zoom. */

@@ -92,12 +92,7 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
       lower: ahead(forecast.limits[wanted]!.lower),
       upper: ahead(forecast.limits[wanted]!.upper),
     })),
-    layer(
-      'forecast, deseasonalized',
-      'deseasonalized',
-      'line-dotted',
-      ahead(forecast.deseasonalized),
-    ),
+    layer('deseas. forecast', 'deseasonalized', 'line-dotted', ahead(forecast.deseasonalized)),
     layer('forecast', 'forecast', 'line-dashed', [
       { x: t.at(-1)!, y: columns.value.at(-1)! },
       ...ahead(forecast.forecast),
@@ -147,7 +142,7 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
     case 'season':
       return [main('Sales', [sales, average, ...projected]), season, irregular]
     case 'deseasonalize':
-      return [main('Deseasonalized', [sales, deseasonalized]), irregular]
+      return [main('Sales', [sales, deseasonalized]), irregular]
     case 'trend': {
       const lines = main('Trend', [deseasonalized, trend, average])
       return columns.cycle.some((value) => value !== null) ? [lines, cycle] : [lines]
@@ -166,6 +161,24 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
           layers: [layer('sales − fitted', 'irregular', 'stems', across(columns.residual))],
         },
       ]
+  }
+}
+
+/** Lowest and highest figure of a strip over all its periods; null when it has none. */
+export function rangeOfStrip({
+  layers,
+  baseline: base,
+}: Strip): { low: number; high: number } | null {
+  const figures = layers.flatMap((layer) =>
+    (layer.kind === 'band' ? [...layer.lower, ...layer.upper] : layer.points).flatMap(({ y }) =>
+      y === null ? [] : [y],
+    ),
+  )
+  if (figures.length === 0) return null
+  const all = base === null ? figures : [...figures, base]
+  return {
+    low: all.reduce((a, b) => Math.min(a, b)),
+    high: all.reduce((a, b) => Math.max(a, b)),
   }
 }
 

@@ -1,0 +1,254 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { analyse } from '~~/core/analyse'
+import { calendarOf } from '~~/core/calendar/calendar'
+import { completeMethod } from '~~/core/method/completeMethod'
+import type { MethodDocument } from '~~/core/method/method'
+import type { Series } from '~~/core/series'
+import { axisTicks } from './axis/axisTicks'
+import {
+  columnWidth,
+  fitWindow,
+  periodsInside,
+  periodUnder,
+  xOf,
+  zoomWindow,
+  type TimeAxis,
+} from './axis/timeAxis'
+import { foldGrid } from './fold/foldGrid'
+import { fileName } from './handover/takeAway'
+import { rangeOf, shadeOf } from './ledger/shade'
+import { stageResults } from './path/stageResults'
+import { optionsOf } from './sentence/options'
+import { methodSentence } from './sentence/words'
+import { rangeOfStrip, stripsOf } from './strips/strips'
+import { STAGES } from './path/stages'
+import { leaveOutOfIndex, putBackIntoIndex } from './working/exclusion'
+
+const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+const series: Series = {
+  name: 'Contract work',
+  unit: 'jobs',
+  calendar: calendarOf('quarterly'),
+  start: { year: 2020, season: 1 },
+  values: quarters,
+}
+const FORMAT = { format: 'elvant-method/1' } as const
+
+const axes = fc.record({
+  from: fc.integer({ min: -50, max: 400 }).map((t) => t - 0.5),
+  span: fc.integer({ min: 4, max: 500 }),
+  width: fc.integer({ min: 240, max: 3000 }),
+})
+const toAxis = ({
+  from,
+  span,
+  width,
+}: {
+  from: number
+  span: number
+  width: number
+}): TimeAxis => ({
+  from,
+  to: from + span,
+  width,
+})
+
+describe('the shared axis', () => {
+  it('finds the period under the middle of its own column', () => {
+    fc.assert(
+      fc.property(axes, fc.integer({ min: 0, max: 499 }), (made, step) => {
+        const axis = toAxis(made)
+        const t = axis.from + 0.5 + (step % made.span)
+        expect(periodUnder(axis, xOf(axis, t))).toBe(t)
+      }),
+    )
+  })
+
+  it('fills its width with the columns inside', () => {
+    fc.assert(
+      fc.property(axes, (made) => {
+        const axis = toAxis(made)
+        const inside = periodsInside(axis)
+        expect(inside).toHaveLength(made.span)
+        expect(inside.length * columnWidth(axis)).toBeCloseTo(axis.width, 6)
+        expect(xOf(axis, inside[0]!)).toBeCloseTo(columnWidth(axis) / 2, 6)
+      }),
+    )
+  })
+
+  it('shows a period that is only partly inside', () => {
+    expect(periodsInside({ from: 2.9, to: 6.1, width: 100 })).toEqual([3, 4, 5, 6])
+    expect(periodsInside({ from: 3.4, to: 6.6, width: 100 })).toEqual([3, 4, 5, 6, 7])
+  })
+
+  it('keeps windows inside the whole, of four periods at the least', () => {
+    const whole = { from: 0.5, to: 120.5 }
+    fc.assert(
+      fc.property(
+        fc.double({ min: -500, max: 500, noNaN: true }),
+        fc.double({ min: -10, max: 500, noNaN: true }),
+        (from, span) => {
+          const got = fitWindow({ from, to: from + span }, whole)
+          expect(got.from).toBeGreaterThanOrEqual(whole.from - 1e-9)
+          expect(got.to).toBeLessThanOrEqual(whole.to + 1e-9)
+          expect(got.to - got.from).toBeGreaterThanOrEqual(4 - 1e-9)
+        },
+      ),
+    )
+    expect(fitWindow({ from: 0, to: 9 }, { from: 0.5, to: 2.5 })).toEqual({ from: 0.5, to: 2.5 })
+  })
+
+  it('zooms around a period that stays where it is', () => {
+    const whole = { from: 0.5, to: 120.5 }
+    const before = { from: 30.5, to: 70.5 }
+    const after = zoomWindow(before, 50, 0.5, whole)
+    const place = ({ from, to }: typeof before) => (50 - from) / (to - from)
+    expect(place(after)).toBeCloseTo(place(before), 10)
+    expect(after.to - after.from).toBeCloseTo(20, 10)
+  })
+})
+
+describe('labels of the axis', () => {
+  const months = { calendar: calendarOf('monthly'), start: { year: 2016, season: 1 } }
+
+  it('are seasons and years when there is room', () => {
+    const ticks = axisTicks({ from: 10.5, to: 34.5, width: 648 }, months, 20)
+    expect(ticks).toHaveLength(24)
+    expect(ticks[0]).toMatchObject({ season: 'Nov', year: '2016', isForecast: false })
+    expect(ticks[2]).toMatchObject({ season: 'Jan', year: '2017', isYearStart: true })
+    expect(ticks.at(-1)!.isForecast).toBe(true)
+  })
+
+  it('are years when there is not, and fewer of them when they would touch', () => {
+    const labels = (to: number) =>
+      axisTicks({ from: 0.5, to, width: 648 }, months, 600).map(({ year }) => year)
+    expect(labels(120.5)).toEqual(Array.from({ length: 10 }, (_, i) => String(2016 + i)))
+    expect(labels(480.5).slice(0, 3)).toEqual(['2020', '2025', '2030'])
+  })
+})
+
+describe('the fold', () => {
+  it('lays a fiscal year out from its first season and keeps holes as holes', () => {
+    const july = {
+      calendar: calendarOf('quarterly', { yearStart: 3 }),
+      start: { year: 2020, season: 2 },
+    }
+    const grid = foldGrid(july, (t) => (t === 3 ? null : t * 10), { first: 1, last: 6 })
+    expect(grid.seasons.map(({ label }) => label)).toEqual(['Q3', 'Q4', 'Q1', 'Q2'])
+    expect(grid.years.map(({ year, cells }) => [year, cells.map(({ value }) => value)])).toEqual([
+      [2020, [null, null, null, 10]],
+      [2021, [20, null, 40, 50]],
+      [2022, [60, null, null, null]],
+    ])
+    expect(grid.years[1]!.cells[1]!.t).toBe(3)
+    expect(grid.seasons.map(({ mean }) => mean)).toEqual([40, null, 40, 30])
+  })
+})
+
+describe('the method sentence', () => {
+  const words = (document: MethodDocument) =>
+    methodSentence(completeMethod(document, series), series.calendar)
+      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
+      .join('')
+
+  it('says every choice', () => {
+    expect(words(FORMAT)).toBe(
+      'Sales as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line; project 4 quarters with 80% and 95% limits.',
+    )
+    expect(
+      words({
+        ...FORMAT,
+        decompose: {
+          model: 'additive',
+          average: 'trimmed-mean',
+          exclude: [{ period: '2021-Q1', reason: 'x' }],
+        },
+        trend: { last: 8 },
+        forecast: { horizon: 1, levels: [90] },
+      }),
+    ).toBe(
+      'Sales as additive, by ratio to a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter with 90% limits.',
+    )
+  })
+
+  it('every option changes the sentence, and one is chosen', () => {
+    for (const word of ['model', 'by', 'average', 'adjust'] as const) {
+      const options = optionsOf(word, FORMAT, completeMethod(FORMAT, series), series.calendar)
+      expect(options.filter(({ chosen }) => chosen)).toHaveLength(1)
+      const sentences = options.map(({ method }) => words(method))
+      expect(new Set(sentences).size).toBe(options.length)
+    }
+  })
+})
+
+describe('leaving out and putting back', () => {
+  it('ends where it began, and a second reason replaces the first', () => {
+    const once = leaveOutOfIndex(FORMAT, '2021-Q1', 'strike')
+    const twice = leaveOutOfIndex(once, '2021-Q1', 'flood')
+    expect(twice.decompose!.exclude).toEqual([{ period: '2021-Q1', reason: 'flood' }])
+    expect(putBackIntoIndex(twice, '2021-Q1').decompose!.exclude).toEqual([])
+  })
+})
+
+describe('stages', () => {
+  const documents: MethodDocument[] = [
+    FORMAT,
+    { ...FORMAT, decompose: { model: 'additive' } },
+    { ...FORMAT, decompose: { by: 'simple-averages' }, trend: { last: 5 } },
+  ]
+
+  it('each has strips whose figures lie in their range', () => {
+    for (const document of documents) {
+      const result = analyse(series, document)
+      for (const stage of STAGES) {
+        const strips = stripsOf(stage, result, 'jobs')
+        expect(strips.length).toBeGreaterThan(0)
+        expect(new Set(strips.map(({ id }) => id)).size).toBe(strips.length)
+        for (const strip of strips) expect(rangeOfStrip(strip)).not.toBeNull()
+      }
+    }
+  })
+
+  it('each says its result in one line', () => {
+    const lines = stageResults(analyse(series, FORMAT))
+    expect(lines).toMatchObject({
+      look: '16 quarters, none missing',
+      smooth: '2×4; 2 lost at each end',
+      season: 'Q3 1.34 · Q4 0.66',
+      trend: '+1.2332 a quarter; R² 0.08 → 0.99',
+    })
+    expect(stageResults(analyse(series, documents[1]!)).season).toMatch(
+      /^Q3 \+\d+\.\d · Q4 −\d+\.\d$/,
+    )
+  })
+})
+
+describe('shades', () => {
+  const palette = { season: '#aa0000', seasonLow: '#0000aa', original: '#111111' } as never
+  const row = { component: 'season', baseline: 1 } as never
+
+  it('tell above from below the baseline, and how far', () => {
+    const range = rangeOf([0.5, null, 1.2])!
+    expect(range).toEqual({ low: 0.5, high: 1.2 })
+    expect(shadeOf(row, 0.5, range, palette, 1)).toBe('#0000aaff')
+    expect(shadeOf(row, 1, range, palette, 1)).toBe('#aa000000')
+    expect(shadeOf(row, 1.25, range, palette, 1)).toBe('#aa000080')
+  })
+
+  it('have no range without figures', () => {
+    expect(rangeOf([null, null])).toBeNull()
+  })
+})
+
+describe('file names', () => {
+  it.each([
+    ['Exterior paint', 'Exterior paint'],
+    ['a/b\\c:d*e?"<>|', 'a b c d e'],
+    ['../../etc', 'etc'],
+    ['   ', 'series'],
+    ['x'.repeat(200), 'x'.repeat(80)],
+  ])('of %j', (name, file) => {
+    expect(fileName(name)).toBe(file)
+  })
+})

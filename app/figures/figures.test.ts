@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import { changeOnYear } from '../shelf/changeOnYear'
+import { smallPath } from '../shelf/smallPath'
+import { displayScale } from './displayScale'
+import { formatChange, formatDecimals, formatFigure, formatP } from './format'
+
+describe('figures in the reader’s locale', () => {
+  it('show about five digits', () => {
+    expect([48210.4, 43_529, 1.26664, 0.0123456, 0].map(formatFigure)).toEqual([
+      '48,210',
+      '43,529',
+      '1.2666',
+      '0.0123',
+      '0',
+    ])
+  })
+
+  it('use a real minus, and none for what rounds to zero', () => {
+    expect(formatDecimals(-12.34, 1)).toBe('−12.3')
+    expect(formatDecimals(-0.04, 1)).toBe('0.0')
+    expect(formatChange(-0.31)).toBe('−0.3%')
+    expect(formatChange(4)).toBe('+4.0%')
+  })
+
+  it('do not print a small p as 0', () => {
+    expect(formatP(0.03)).toBe('0.0300')
+    expect(formatP(1e-30)).toBe('< 0.0001')
+  })
+})
+
+describe('the display scale', () => {
+  it.each([
+    [[54], 1, 'jobs', 1, 0],
+    [[54.5], 1, 'jobs', 1, 1],
+    [[5200], 1, 'jobs', 0, 0],
+    [[48_210], 1000, 'thousand jobs', 1, 1],
+    [[-48_210_000], 1e6, 'million jobs', 1, 1],
+    [[0.5], 1, 'jobs', 3, 3],
+    [[null], 1, 'jobs', 3, 0],
+  ])('of %j', (values, divisor, unit, decimals, valueDecimals) => {
+    expect(displayScale(values, 'jobs')).toEqual({ divisor, unit, decimals, valueDecimals })
+  })
+})
+
+describe('the change on the year before', () => {
+  const last = (value: number, yearBefore: number | null) => ({
+    last: { period: '2025-12', value, yearBefore },
+  })
+
+  it('is in per cent, and undefined over a base that is missing or not above 0', () => {
+    expect(changeOnYear(last(110, 100))).toBeCloseTo(10, 12)
+    expect(changeOnYear(last(110, null))).toBeNull()
+    expect(changeOnYear(last(110, 0))).toBeNull()
+    expect(changeOnYear(last(110, -5))).toBeNull()
+    expect(changeOnYear({ last: null })).toBeNull()
+  })
+})
+
+describe('small charts', () => {
+  it('break at a gap and dot a value between two', () => {
+    expect(smallPath([1, 2, null, 3, null, 1, 1], 60, 20).match(/[ML]/g)!.join('')).toBe('MLMML')
+    expect(smallPath([1, null, 3], 60, 20)).toContain('h0.1')
+  })
+
+  it('draw nothing of nothing', () => {
+    expect(smallPath([null, null], 60, 20)).toBe('')
+    expect(smallPath([], 60, 20)).toBe('')
+  })
+})

@@ -1,0 +1,107 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Value } from '../series'
+import { centredAverage, offCentreAverages, offCentrePosition } from './movingAverage'
+import { centredWeights, leavesSeason, seasonalGain } from './seasonalGain'
+
+/** Whole numbers of moderate size: sums of them are exact. */
+const wholeValues = fc.array(fc.integer({ min: -1_000_000, max: 1_000_000 }), {
+  minLength: 1,
+  maxLength: 60,
+})
+
+describe('offCentreAverages', () => {
+  it('gives the mean of the values that start at each entry', () => {
+    expect(offCentreAverages([41, 69, 74, 38, 45], 4)).toEqual([55.5, 56.5, null, null, null])
+  })
+
+  it('stand between two periods for an even order, on one for an odd', () => {
+    expect(offCentrePosition(1, 4)).toBe(2.5)
+    expect(offCentrePosition(1, 3)).toBe(2)
+  })
+
+  it('leave no trace of one huge value in later windows', () => {
+    const averages = offCentreAverages([1e17, 1, 2, 3, 4], 3)
+    expect(averages.slice(1, 3)).toEqual([2, 3])
+  })
+})
+
+describe('centredAverage', () => {
+  it('of an odd order is the mean around the period', () => {
+    expect(centredAverage([3, 6, 9, 30, 3], 3)).toEqual([null, 6, 15, 14, null])
+  })
+
+  it('of an even order is the mean of the two averages beside it', () => {
+    // Quarters by hand: (41+69+74+38)/4 = 55.5, (69+74+38+45)/4 = 56.5, centred 56.
+    expect(centredAverage([41, 69, 74, 38, 45, 73], 4)).toEqual([null, null, 56, 57, null, null])
+  })
+
+  it('is undefined wherever its window touches a missing value', () => {
+    const values: Value[] = [1, 2, 3, 4, null, 6, 7, 8, 9, 10, 11]
+    expect(centredAverage(values, 4)).toEqual([...Array<null>(7).fill(null), 8, 9, null, null])
+  })
+
+  it('longer than the series is undefined everywhere', () => {
+    expect(centredAverage([1, 2, 3], 12)).toEqual([null, null, null])
+  })
+
+  it('loses ⌊k/2⌋ periods at each end and nothing else', () => {
+    fc.assert(
+      fc.property(wholeValues, fc.integer({ min: 1, max: 15 }), (values, order) => {
+        const lost = Math.floor(order / 2)
+        centredAverage(values, order).forEach((value, i) => {
+          const inside = i >= lost && i < values.length - lost
+          expect(value !== null).toBe(inside)
+        })
+      }),
+    )
+  })
+
+  it('is the weighted sum of its stated weights', () => {
+    fc.assert(
+      fc.property(wholeValues, fc.integer({ min: 1, max: 13 }), (values, order) => {
+        const weights = centredWeights(order)
+        const half = (weights.length - 1) / 2
+        centredAverage(values, order).forEach((value, i) => {
+          if (value === null) return
+          const sum = weights.reduce((total, w, j) => total + w * values[i - half + j]!, 0)
+          expect(value).toBeCloseTo(sum, 6)
+        })
+      }),
+    )
+  })
+
+  it('returns a straight line unchanged', () => {
+    const line = Array.from({ length: 30 }, (_, i) => 5 + 3 * i)
+    for (const order of [3, 4, 7, 12]) {
+      centredAverage(line, order).forEach((value, i) => {
+        if (value !== null) expect(value).toBeCloseTo(line[i]!, 10)
+      })
+    }
+  })
+})
+
+describe('seasonalGain', () => {
+  it('of a year of seasons is 0 at every seasonal frequency', () => {
+    for (const m of [2, 3, 4, 5, 7, 12]) {
+      expect(leavesSeason(seasonalGain(centredWeights(m), m))).toBe(false)
+    }
+  })
+
+  it('finds the season that a nine-term average of months leaves', () => {
+    const gain = seasonalGain(centredWeights(9), 12)
+    // |sin(9π/12) / (9 sin(π/12))|: the yearly wave that passes through nine terms.
+    expect(gain[0]).toBeCloseTo(Math.sin((9 * Math.PI) / 12) / (9 * Math.sin(Math.PI / 12)), 12)
+    expect(leavesSeason(gain)).toBe(true)
+  })
+
+  it('of weights that sum to 1 never exceeds their absolute sum', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 2, max: 24 }), (k, m) => {
+        for (const gain of seasonalGain(centredWeights(k), m)) {
+          expect(gain).toBeLessThanOrEqual(1 + 1e-12)
+        }
+      }),
+    )
+  })
+})

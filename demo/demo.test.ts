@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs'
+import Papa from 'papaparse'
+import { describe, expect, it } from 'vitest'
+import { analyse } from '../core/analyse'
+import type { MethodDocument } from '../core/method/method'
+import type { Series } from '../core/series'
+import { readTable } from '../intake/readTable'
+import { easterShare, easterSunday } from './easter'
+import { demoFiles } from './series'
+import { TRUTH } from './truth'
+
+const read = (file: string) => readFileSync(new URL(`./files/${file}`, import.meta.url), 'utf8')
+
+function seriesOf(file: string): Series {
+  const reading = readTable(read(file))
+  if (reading.outcome === 'refused') throw new Error(reading.problems[0]!.because)
+  return reading.series[0]!.series
+}
+
+const FORMAT = { format: 'elvant-method/1' } as const
+
+describe('the demo files', () => {
+  it.each(demoFiles().map((file) => [file.name, file] as const))(
+    '%s is what the generator makes',
+    (name, { rows }) => {
+      expect(read(name)).toBe(Papa.unparse(rows as unknown[][], { newline: '\n' }) + '\n')
+    },
+  )
+
+  it('stand beside the truth they were made from', () => {
+    const written: unknown = JSON.parse(
+      readFileSync(new URL('./truth.json', import.meta.url), 'utf8'),
+    )
+    expect(written).toEqual(JSON.parse(JSON.stringify(TRUTH)))
+  })
+})
+
+describe('what was put in is found again', () => {
+  it('exterior paint: indices within 2 points once the flood is left out, and the slope', () => {
+    const truth = TRUTH.exterior
+    const method: MethodDocument = {
+      ...FORMAT,
+      decompose: {
+        exclude: truth.flood.map(({ month }) => ({ period: month, reason: 'flood' })),
+      },
+    }
+    const got = analyse(seriesOf(truth.file), method)
+    got.seasons.forEach(({ index }, k) => {
+      // Saturdays and Easter are no part of the season, and blur April and its neighbours.
+      expect(Math.abs(index - truth.indices[k]!)).toBeLessThan(0.03)
+    })
+    expect(got.trendFit.terms[1]!.estimate).toBeGreaterThan(truth.slope - 12)
+    expect(got.trendFit.terms[1]!.estimate).toBeLessThan(truth.slope + 12)
+  })
+
+  it('exterior paint: the flood is the deepest irregular', () => {
+    const { columns } = analyse(seriesOf(TRUTH.exterior.file), FORMAT)
+    const lowest = columns.irregular.reduce<number>(
+      (at, value, i) => (value !== null && value < (columns.irregular[at] ?? 1) ? i : at),
+      6,
+    )
+    expect(columns.period[lowest]).toBe('2019-06')
+  })
+
+  it('interior paint: additive indices within 400 litres', () => {
+    const truth = TRUTH.interior
+    const got = analyse(seriesOf(truth.file), { ...FORMAT, decompose: { model: 'additive' } })
+    got.seasons.forEach(({ index }, k) => {
+      expect(Math.abs(index - truth.indices[k]!)).toBeLessThan(400)
+    })
+  })
+
+  it('primer: its season is small', () => {
+    const { seasons } = analyse(seriesOf(TRUTH.primer.file), FORMAT)
+    const range =
+      Math.max(...seasons.map(({ index }) => index)) -
+      Math.min(...seasons.map(({ index }) => index))
+    expect(range).toBeLessThan(0.03)
+  })
+
+  it('contract work: the quarters as they were written down', () => {
+    expect(seriesOf(TRUTH.contract.file)).toMatchObject({
+      values: TRUTH.contract.values,
+      start: { year: 2021, season: 1 },
+    })
+  })
+
+  it('files that need an answer are refused with the place', () => {
+    const refused = (file: string) => {
+      const reading = readTable(read(file))
+      return reading.outcome === 'refused' ? reading.problems[0]!.because : 'read'
+    }
+    expect(refused(TRUTH.brushes.file)).toContain('May 2020 stands here and on line')
+    expect(refused(TRUTH.takings.file)).toContain('Daily rows')
+  })
+})
+
+describe('Easter', () => {
+  it.each([
+    [2016, '2016-03-27'],
+    [2019, '2019-04-21'],
+    [2024, '2024-03-31'],
+    [2025, '2025-04-20'],
+  ])('%i is on %s', (year, day) => {
+    expect(easterSunday(year).toISOString().slice(0, 10)).toBe(day)
+  })
+
+  it('spreads two weeks over the months they fall in', () => {
+    const shares = Array.from({ length: 12 }, (_, i) => easterShare(2021, i + 1))
+    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
+    expect(shares[2]).toBeCloseTo(11 / 14, 12)
+  })
+})

@@ -1,0 +1,79 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { openSeries } from './support'
+
+async function expectNoSeriousViolation(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  expect(
+    serious.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map((node) => node.html)
+          .slice(0, 3)
+          .join(' ')}`,
+    ),
+  ).toEqual([])
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`in ${colorScheme}`, () => {
+    test.use({ colorScheme })
+
+    test('shelf', async ({ page }) => {
+      await page.goto('/')
+      await expect(page.getByRole('link', { name: 'Wood stain' })).toBeVisible()
+      await expectNoSeriousViolation(page)
+    })
+
+    test('intake, empty, read and refused', async ({ page }) => {
+      await page.goto('/intake')
+      await expectNoSeriousViolation(page)
+      await page
+        .locator('input[type=file]')
+        .setInputFiles('demo/files/exterior-paint-by-region.csv')
+      await expect(page.getByRole('button', { name: 'Keep 4 of 4 series' })).toBeVisible()
+      await expectNoSeriousViolation(page)
+      await page.getByRole('button', { name: 'Another file' }).click()
+      await page.locator('input[type=file]').setInputFiles('demo/files/brushes-and-rollers.csv')
+      await expect(page.getByRole('alert')).toContainText('May 2020 stands here and on line')
+      await expectNoSeriousViolation(page)
+    })
+
+    test('bench at every stage, folded, zoomed out and with a menu open', async ({ page }) => {
+      await openSeries(page, 'Exterior paint')
+      for (const key of ['1', '2', '3', '4', '5', '6', '7', '0', 'a']) {
+        await page.keyboard.press(key)
+        await expectNoSeriousViolation(page)
+      }
+      await page.keyboard.press('f')
+      await expectNoSeriousViolation(page)
+      for (const word of ['model', 'horizon', 'levels', 'trend']) {
+        await page.locator(`[data-word=${word}]`).click()
+        await expectNoSeriousViolation(page)
+        await page.keyboard.press('Escape')
+      }
+      await page.keyboard.press('?')
+      await expect(page.getByRole('dialog')).toBeVisible()
+      await expectNoSeriousViolation(page)
+    })
+  })
+}
+
+test('nothing on the pages runs against their security policy, or fails in silence', async ({
+  page,
+}) => {
+  const complaints: string[] = []
+  page.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text())
+  })
+  page.on('pageerror', (error) => complaints.push(error.message))
+  await openSeries(page, 'Exterior paint')
+  for (const key of ['1', '2', '4', '5', '6', '7', 'f', 'f', '0', '+', '?']) {
+    await page.keyboard.press(key)
+  }
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles('demo/files/contract-work.csv')
+  await expect(page.getByRole('button', { name: 'Keep this series' })).toBeVisible()
+  expect(complaints).toEqual([])
+})

@@ -1,0 +1,169 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { analyse } from '../core/analyse'
+import { readTable } from '../intake/readTable'
+import { chooseWord, expectSaved, openSeries, rowFigures } from './support'
+
+const FILE = 'demo/files/exterior-paint.csv'
+
+/** What the core says of the same file: the screen must show the same figures. */
+function fromCore(model: 'multiplicative' | 'additive') {
+  const reading = readTable(readFileSync(FILE, 'utf8'))
+  if (reading.outcome === 'refused') throw new Error('refused')
+  return analyse(reading.series[0]!.series, { format: 'elvant-method/1', decompose: { model } })
+}
+
+test('from a dropped file to a kept forecast', async ({ page }) => {
+  const result = fromCore('multiplicative')
+
+  await test.step('drop the file', async () => {
+    await page.goto('/')
+    await page.getByRole('link', { name: 'Bring in a file' }).click()
+    const text = readFileSync(FILE, 'utf8')
+    const transfer = await page.evaluateHandle((content) => {
+      const data = new DataTransfer()
+      data.items.add(new File([content], 'exterior-paint.csv', { type: 'text/csv' }))
+      return data
+    }, text)
+    await page.getByText('Drop a sales file here').dispatchEvent('drop', { dataTransfer: transfer })
+    await expect(page.getByText('Jan 2016 – Dec 2025, 120 months, none missing')).toBeVisible()
+    await page.getByLabel('name').fill('Exterior paint, dropped')
+    await page.getByRole('button', { name: 'Keep this series' }).click()
+    await expect(page).toHaveURL(/\/study\//)
+  })
+  const address = page.url()
+
+  await test.step('read the indices in the season grid', async () => {
+    await page.getByRole('button', { name: 'fold by year' }).click()
+    const index = page.locator('tr.index td')
+    await expect(index).toHaveText(result.seasons.map((row) => row.index.toFixed(3)))
+    await expect(page.getByText(/Mean of the 12 raw indices 1\.0003/)).toBeVisible()
+    await expect(page.locator('tfoot tr').last().locator('td').nth(4)).toHaveText('+34%')
+    await page.getByRole('button', { name: 'folded by year' }).click()
+  })
+
+  await test.step('ask a ratio how it came about', async () => {
+    const t = 113 // May 2025
+    await page.locator('[data-row=seasonalIrregular] .cell[data-t="113"]').click()
+    const working = page.getByRole('complementary', { name: 'Working' })
+    await expect(working.getByRole('heading', { name: 'Ratio, May 2025' })).toBeVisible()
+    const value = result.columns.value[t - 1]!.toLocaleString('en-GB')
+    await expect(working.locator('.numbers')).toContainText(`${value} ÷ `)
+    await expect(working.locator('.value')).toContainText(
+      `= ${result.columns.seasonalIrregular[t - 1]!.toFixed(4)}`,
+    )
+    await expect(working.getByText('35% above the baseline')).toBeVisible()
+    for (const row of ['value', 'trendCycle']) {
+      await expect(page.locator(`[data-row=${row}] .cell[data-t="113"]`)).toHaveClass(/source/)
+    }
+    await expect(working.getByText('May over the years')).toBeVisible()
+  })
+
+  await test.step('switch to additive and back', async () => {
+    await chooseWord(page, 'model', 'additive')
+    const additive = fromCore('additive')
+    await expect(page.locator('[data-row=seasonalIrregular] .label')).toHaveText('Difference')
+    const shown = await rowFigures(page, 'index')
+    expect(shown['113']).toBe((additive.seasons[4]!.index / 1000).toFixed(1))
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.locator('[data-row=seasonalIrregular] .label')).toHaveText('Ratio')
+    await page.getByRole('button', { name: 'Redo' }).click()
+    await expect(page.locator('[data-row=seasonalIrregular] .label')).toHaveText('Difference')
+    await page.keyboard.press('Control+z')
+    await expect(page.locator('[data-row=seasonalIrregular] .label')).toHaveText('Ratio')
+  })
+
+  await test.step('read the forecast in both forms, with limits', async () => {
+    await page.getByRole('button', { name: /^Project/ }).click()
+    const [plain, seasonal, upper] = [
+      await rowFigures(page, 'forecastDeseasonalized'),
+      await rowFigures(page, 'forecast'),
+      await rowFigures(page, 'upper:95'),
+    ]
+    const thousands = (value: number | null) => (value! / 1000).toFixed(1)
+    result.forecast.t.forEach((t, i) => {
+      expect(plain[t]).toBe(thousands(result.forecast.deseasonalized[i]!))
+      expect(seasonal[t]).toBe(thousands(result.forecast.forecast[i]!))
+      expect(upper[t]).toBe(thousands(result.forecast.limits['95']!.upper[i]!))
+    })
+    await expect(page.getByText('not yet in season')).toBeVisible()
+  })
+
+  await test.step('take the forecast away', async () => {
+    await page.getByRole('button', { name: 'Hand over' }).click()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Save the forecast as CSV' }).click()
+    const file = await download
+    expect(file.suggestedFilename()).toBe('Exterior paint, dropped - forecast.csv')
+    const csv = readFileSync(await file.path(), 'utf8')
+    expect(csv).toContain('deseasonalized forecast (litres),seasonal index,forecast (litres)')
+    expect(csv).toContain(`2026-01,121,${result.forecast.deseasonalized[0]},`)
+  })
+
+  await test.step('find a change again after leaving', async () => {
+    await page.locator('[data-word=horizon]').click()
+    await page.getByRole('button', { name: '2 years' }).click()
+    await expect(page.locator('[data-word=horizon]')).toHaveText('24 months')
+    await expectSaved(page)
+    await page.goto('/')
+    await page.goto(address)
+    await expect(page.locator('[data-word=horizon]')).toHaveText('24 months')
+  })
+})
+
+test('a value is left out of its index with a reason, and put back', async ({ page }) => {
+  await openSeries(page, 'Exterior paint')
+  await page.getByRole('button', { name: 'fold by year' }).click()
+  const june = page.locator('tr.index td').nth(5)
+  const before = await june.textContent()
+  const flood = page.locator('tbody tr', { hasText: '2019' }).locator('td').nth(5)
+  await flood.click()
+  await page.getByLabel(/Reason to leave/).fill('flood closed the plant')
+  await page.getByRole('button', { name: 'leave out', exact: true }).click()
+  await expect(page.locator('[data-word=exclude]')).toHaveText('1 value left out')
+  await expect(flood).toHaveClass(/excluded/)
+  expect(Number(await june.textContent())).toBeGreaterThan(Number(before) + 0.02)
+  await expect(
+    page.getByText('Jun 2019 is left out of its index: flood closed the plant.'),
+  ).toBeVisible()
+
+  await page.locator('[data-word=exclude]').click()
+  await page.getByRole('listitem').getByRole('button', { name: 'put back' }).click()
+  await expect(june).toHaveText(before!)
+})
+
+test('the keyboard reaches periods, rows, stages and the fold', async ({ page }) => {
+  await openSeries(page, 'Exterior paint')
+  const heading = page.getByRole('complementary', { name: 'Working' }).getByRole('heading').first()
+  await expect(heading).toHaveText('Ratio, Jun 2025')
+  await page.keyboard.press('ArrowLeft')
+  await expect(heading).toHaveText('Ratio, May 2025')
+  await page.keyboard.press('Shift+ArrowLeft')
+  await expect(heading).toHaveText('Ratio, May 2024')
+  await expect(page.locator('.cell.selected')).toBeInViewport()
+  await page.keyboard.press('ArrowDown')
+  await expect(heading).toHaveText('Index, May 2024')
+  await page.keyboard.press('Home')
+  await expect(heading).toHaveText('Index, Jan 2016')
+  await page.keyboard.press('6')
+  await expect(page.locator('[aria-current=step]')).toContainText('Project')
+  await page.keyboard.press('f')
+  await expect(page.getByRole('button', { name: 'folded by year' })).toBeVisible()
+  await page.keyboard.press('f')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog').getByText('fold by year, and unfold')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
+})
+
+test('a series too short for the method is shown with the reason', async ({ page }) => {
+  await page.goto('/intake')
+  await page.getByLabel('Paste rows here').fill('quarter,Jobs\n2024 Q1,4\n2024 Q2,6\n2024 Q4,5')
+  await page.getByRole('button', { name: 'Read these rows' }).click()
+  await expect(page.getByText('1 missing')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this series' }).click()
+  await expect(page.getByRole('alert')).toContainText(
+    'at least two full years (8 quarters); there are 4',
+  )
+  expect(await rowFigures(page, 'value')).toEqual({ '1': '4', '2': '6', '4': '5' })
+})

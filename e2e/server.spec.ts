@@ -1,0 +1,158 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { request as httpRequest } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from '@playwright/test'
+
+const PORT = 4392
+const BASE = `http://127.0.0.1:${PORT}/api/v1`
+
+/** Starts a server of its own on a database; resolves once it answers. */
+async function start(data: string): Promise<ChildProcess> {
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: {
+      ...process.env,
+      ELVANT_DATA: data,
+      ELVANT_DEMO: 'none',
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(PORT),
+    },
+    stdio: 'ignore',
+  })
+  for (let tries = 0; tries < 100; tries++) {
+    const answered = await fetch(`${BASE}/series`).then(
+      () => true,
+      () => false,
+    )
+    if (answered) return server
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error('The server did not start.')
+}
+
+async function kill(server: ChildProcess): Promise<void> {
+  const gone = new Promise((resolve) => server.once('exit', resolve))
+  server.kill('SIGKILL')
+  await gone
+}
+
+function put(path: string, body: unknown, method = 'PUT') {
+  return fetch(BASE + path, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json' },
+  })
+}
+
+const series = (name: string) => ({
+  series: { name, unit: 'litres', frequency: 'monthly', start: '2020-01', values: [1, 2, null] },
+  source: { file: 'test.csv' },
+})
+
+test('every answered write outlives a server that is killed at any moment', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'elvant-kill-'))
+  const data = join(folder, 'elvant.sqlite')
+  const kept = new Set<string>()
+  let version = 1
+  let studyId: string | null = null
+  for (let round = 0; round < 4; round++) {
+    const server = await start(data)
+    const timer = setTimeout(() => server.kill('SIGKILL'), 60 + 130 * round)
+    try {
+      for (let i = 0; ; i++) {
+        const name = `series ${round}-${i}`
+        const answer = await put('/series', { series: [series(name)] }, 'POST')
+        const { series: rows } = (await answer.json()) as { series: { studyId: string }[] }
+        kept.add(name)
+        studyId ??= rows[0]!.studyId
+        const method = {
+          format: 'elvant-method/1',
+          forecast: { horizon: 1 + ((version + 1) % 50) },
+        }
+        const saved = await put(`/studies/${studyId}`, { method, version })
+        expect(saved.status).toBe(200)
+        version = ((await saved.json()) as { version: number }).version
+      }
+    } catch {
+      // The server is gone in the middle of something; what it had answered counts.
+    }
+    clearTimeout(timer)
+    await kill(server).catch(() => undefined)
+
+    const again = await start(data)
+    const { series: rows } = (await (await fetch(`${BASE}/series`)).json()) as {
+      series: { name: string }[]
+    }
+    const names = new Set(rows.map(({ name }) => name))
+    for (const name of kept) expect(names.has(name)).toBe(true)
+    if (studyId) {
+      const study = (await (await fetch(`${BASE}/studies/${studyId}`)).json()) as {
+        version: number
+      }
+      expect(study.version).toBeGreaterThanOrEqual(version)
+      version = study.version
+    }
+    await kill(again)
+  }
+  expect(kept.size).toBeGreaterThan(5)
+  rmSync(folder, { recursive: true, force: true })
+})
+
+test('requests that are not of this server’s own pages are turned away', async ({ request }) => {
+  const foreign = await request.get('/api/v1/series', {
+    headers: { origin: 'https://elsewhere.example' },
+  })
+  expect(foreign.status()).toBe(403)
+  const rebound = await new Promise<number>((resolve, reject) => {
+    httpRequest(
+      { host: '127.0.0.1', port: 4391, path: '/api/v1/series', headers: { host: 'evil.example' } },
+      (response) => resolve(response.statusCode!),
+    )
+      .on('error', reject)
+      .end()
+  })
+  expect(rebound).toBe(403)
+  const crossSite = await request.delete('/api/v1/series/x', {
+    headers: { 'sec-fetch-site': 'cross-site' },
+  })
+  expect(crossSite.status()).toBe(403)
+})
+
+test('bad input is answered with problem details, never with a 500', async ({ request }) => {
+  const cases: [string, string, unknown, number][] = [
+    ['get', '/api/v1/nothing', undefined, 404],
+    ['get', '/api/v1/studies/1', undefined, 404],
+    ['post', '/api/v1/series', {}, 400],
+    ['post', '/api/v1/series', { series: [] }, 400],
+    ['post', '/api/v1/series', { series: [{ ...series('a'), source: {} }] }, 400],
+    ['post', '/api/v1/analyses', { series: series('a').series, method: { format: 'x' } }, 400],
+    [
+      'post',
+      '/api/v1/analyses',
+      { series: series('a').series, method: { format: 'elvant-method/1' } },
+      422,
+    ],
+  ]
+  for (const [method, path, data, status] of cases) {
+    const answer = await request.fetch(path, { method, data })
+    expect([path, answer.status()]).toEqual([path, status])
+    expect(answer.headers()['content-type']).toBe('application/problem+json')
+    expect(await answer.json()).toMatchObject({
+      status,
+      detail: expect.stringMatching(/\.$/) as string,
+    })
+  }
+})
+
+test('HTTP calculates what the core calculates', async ({ request }) => {
+  const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+  const answer = await request.post('/api/v1/analyses', {
+    data: {
+      series: { name: 'jobs', unit: 'jobs', frequency: 'quarterly', start: '2020-Q1', values },
+      method: { format: 'elvant-method/1' },
+    },
+  })
+  const result = (await answer.json()) as { forecast: { forecast: number[] } }
+  expect(result.forecast.forecast[0]!.toFixed(3)).toBe('57.826')
+})

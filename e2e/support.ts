@@ -1,0 +1,49 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Opens a series of the shelf on the Bench. */
+export async function openSeries(page: Page, name: string): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('link', { name, exact: true }).click()
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+  await expect(page.getByRole('grid')).toBeVisible()
+}
+
+/** Brings text in as a file and keeps what was read. */
+export async function bringIn(page: Page, name: string, text: string): Promise<void> {
+  await page.goto('/intake')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await page.getByRole('button', { name: /^Keep/ }).click()
+}
+
+/** Chooses another way to say a word of the method sentence. */
+export async function chooseWord(page: Page, word: string, option: string): Promise<void> {
+  await page.locator(`[data-word=${word}]`).click()
+  await page.getByRole('option', { name: new RegExp(`^${option}`) }).click()
+}
+
+/** The figures of a ledger row, by time code, as they stand on the screen. */
+export async function rowFigures(page: Page, row: string): Promise<Record<string, string>> {
+  return page
+    .locator(`[data-row="${row}"] .cell`)
+    .evaluateAll((cells) =>
+      Object.fromEntries(
+        cells.map((cell) => [(cell as HTMLElement).dataset.t, cell.textContent!.trim()]),
+      ),
+    )
+}
+
+/** Waits until the last change is on the server's disk. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
+}
+
+/** A CSV of months with a trend and a season. */
+export function monthlyCsv(name: string, months: number): string {
+  const rows = Array.from({ length: months }, (_, i) => {
+    const value = (1000 + 3 * i) * (1 + 0.4 * Math.sin((2 * Math.PI * i) / 12))
+    return `${1980 + Math.floor(i / 12)}-${String((i % 12) + 1).padStart(2, '0')},${value.toFixed(2)}`
+  })
+  return [`month,${name} (pieces)`, ...rows].join('\n')
+}

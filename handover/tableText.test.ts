@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest'
+import { analyse } from '../core/analyse'
+import { calendarOf } from '../core/calendar/calendar'
+import { ledgerTable } from '../core/ledger/table'
+import { readTable } from '../intake/readTable'
+import { tableAsCsv, tableAsTabs } from './tableText'
+
+describe('tables as text', () => {
+  const table = {
+    header: ['period', '=cmd()'],
+    rows: [
+      ['@x', -5.5],
+      ['+a', null],
+      ['-b', 0.1 + 0.2],
+    ],
+  }
+
+  it('make formulas harmless and leave negative numbers alone', () => {
+    expect(tableAsCsv(table)).toBe(
+      "period,'=cmd()\r\n'@x,-5.5\r\n'+a,\r\n'-b,0.30000000000000004\r\n",
+    )
+  })
+
+  it('paste cell by cell', () => {
+    expect(tableAsTabs(table).split('\n')[1]).toBe("'@x\t-5.5")
+  })
+
+  it('keep names with commas, quotes and line breaks in their cell', () => {
+    const csv = tableAsCsv({ header: ['a,"b"\nc'], rows: [] })
+    expect(csv).toBe('"a,""b""\nc"\r\n')
+  })
+})
+
+describe('the ledger as CSV', () => {
+  it('holds every value in full: its sales read back equal', () => {
+    const values = Array.from({ length: 30 }, (_, i) => 100 + Math.sin(i) * 17 + i / 3)
+    const series = {
+      name: 'Sales',
+      unit: 'litres',
+      calendar: calendarOf('monthly'),
+      start: { year: 2020, season: 4 },
+      values,
+    }
+    const result = analyse(series, { format: 'elvant-method/1' })
+    const { header, rows } = ledgerTable(result)
+    const actual = rows.filter((row) => row[3] === 'actual')
+    const sales = header.indexOf('Sales (litres)')
+    const csv = tableAsCsv({
+      header: [header[0]!, header[sales]!],
+      rows: actual.map((row) => [row[0]!, row[sales]!]),
+    })
+    const reading = readTable(csv)
+    if (reading.outcome === 'refused') throw new Error('refused')
+    expect(reading.series[0]!.series).toEqual(series)
+  })
+})

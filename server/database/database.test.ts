@@ -1,0 +1,186 @@
+import {
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import Sqlite from 'better-sqlite3'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { discardSeries, findSeries, keepSeries, listShelf } from '../series/seriesStore'
+import { findStudy, saveStudy } from '../studies/studyStore'
+import { openDatabase } from './open'
+
+const MIGRATIONS = 'server/database/migrations'
+let folder: string
+beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'elvant-database-'))))
+afterEach(() => rmSync(folder, { recursive: true, force: true }))
+
+const incoming = {
+  series: {
+    name: 'Primer',
+    unit: 'litres',
+    frequency: 'monthly' as const,
+    start: '2020-01',
+    values: [1, null, 3.25],
+  },
+  source: { file: 'primer.csv', column: 2 },
+}
+
+describe('openDatabase', () => {
+  it('makes the folder and the tables, and says that it is new only once', () => {
+    const path = join(folder, 'deep', 'elvant.sqlite')
+    const first = openDatabase(path, MIGRATIONS)
+    expect(first.isNew).toBe(true)
+    first.close()
+    const second = openDatabase(path, MIGRATIONS)
+    expect(second.isNew).toBe(false)
+    second.close()
+    expect(readdirSync(join(folder, 'deep'))).toEqual(['elvant.sqlite'])
+  })
+
+  it('puts every answered write on disk, and keeps references whole', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const opened = openDatabase(path, MIGRATIONS)
+    const pragma = (name: string) => opened.db.get<Record<string, unknown>>(`PRAGMA ${name}`)
+    expect(pragma('journal_mode')).toEqual({ journal_mode: 'wal' })
+    expect(pragma('synchronous')).toEqual({ synchronous: 2 })
+    expect(pragma('foreign_keys')).toEqual({ foreign_keys: 1 })
+    opened.close()
+  })
+
+  it('says in words what is wrong with a file that is no database', () => {
+    const path = join(folder, 'elvant.sqlite')
+    writeFileSync(path, 'this is not a database, but long enough to be looked at as one')
+    expect(() => openDatabase(path, MIGRATIONS)).toThrow(/cannot be opened.*ELVANT_DATA/)
+    expect(readFileSync(path, 'utf8')).toContain('this is not')
+  })
+})
+
+describe('migrations', () => {
+  /** The first migrations only, as an older version had them. */
+  function olderMigrations(count: number): string {
+    const older = join(folder, 'older')
+    mkdirSync(join(older, 'meta'), { recursive: true })
+    const journal = JSON.parse(readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')) as {
+      entries: { tag: string }[]
+    }
+    journal.entries = journal.entries.slice(0, count)
+    for (const { tag } of journal.entries)
+      cpSync(`${MIGRATIONS}/${tag}.sql`, join(older, `${tag}.sql`))
+    writeFileSync(join(older, 'meta', '_journal.json'), JSON.stringify(journal))
+    return older
+  }
+
+  it('copy the database before they change it', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const older = openDatabase(path, olderMigrations(1))
+    keepSeries(older.db, [incoming])
+    older.close()
+    const newer = openDatabase(path, MIGRATIONS)
+    expect(listShelf(newer.db)).toHaveLength(1)
+    newer.close()
+    const copies = readdirSync(folder).filter((name) => name.includes('.before-'))
+    expect(copies).toHaveLength(1)
+    const copy = new Sqlite(join(folder, copies[0]!), { readonly: true })
+    expect(copy.prepare('SELECT name FROM series').pluck().all()).toEqual(['Primer'])
+    copy.close()
+  })
+
+  it('that fail leave the database as it was', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const broken = olderMigrations(2)
+    const opened = openDatabase(path, olderMigrations(1))
+    keepSeries(opened.db, [incoming])
+    opened.close()
+    const file = readdirSync(broken).find((name) => name.startsWith('0001'))!
+    writeFileSync(
+      join(broken, file),
+      'CREATE TABLE half (id text);\n--> statement-breakpoint\nCREATE NONSENSE;',
+    )
+    const journal = readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')
+    writeFileSync(join(broken, 'meta', '_journal.json'), journal)
+    expect(() => openDatabase(path, broken)).toThrow()
+    const after = new Sqlite(path, { readonly: true })
+    const tables = after
+      .prepare("SELECT name FROM sqlite_master WHERE type = 'table'")
+      .pluck()
+      .all()
+    expect(tables).toContain('series')
+    expect(tables).not.toContain('half')
+    after.close()
+  })
+
+  it('of a newer version are not written over', () => {
+    const path = join(folder, 'elvant.sqlite')
+    openDatabase(path, MIGRATIONS).close()
+    expect(() => openDatabase(path, olderMigrations(1))).toThrow(/newer version/)
+  })
+})
+
+describe('the store', () => {
+  it('never changes original values, not even by hand', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const opened = openDatabase(path, MIGRATIONS)
+    keepSeries(opened.db, [incoming])
+    opened.close()
+    const sqlite = new Sqlite(path)
+    expect(() => sqlite.exec('UPDATE vintages SET "values" = \'[]\'')).toThrow(/never change/)
+    sqlite.close()
+  })
+
+  it('keeps all series of a file or none', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const wrong = { ...incoming, series: { ...incoming.series, start: '2020-Q1' } }
+    expect(() => keepSeries(db, [incoming, wrong])).toThrow(/is not a period/)
+    expect(listShelf(db)).toEqual([])
+    close()
+  })
+
+  it('shows a series with its last value and that of the year before', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const values = [...Array.from({ length: 14 }, (_, i) => 10 * i), null]
+    keepSeries(db, [{ ...incoming, series: { ...incoming.series, values } }])
+    expect(listShelf(db)[0]).toMatchObject({
+      periods: 15,
+      missing: 1,
+      end: '2021-03',
+      last: { period: '2021-02', value: 130, yearBefore: 10 },
+    })
+    close()
+  })
+
+  it('has no study of a series in the trash', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming])
+    const { studyId } = listShelf(db)[0]!
+    expect(findStudy(db, studyId)?.series).toEqual(incoming.series)
+    expect(discardSeries(db, id!)).toBe(true)
+    expect(findStudy(db, studyId)).toBeUndefined()
+    expect(findSeries(db, id!)).toBeUndefined()
+    expect(discardSeries(db, id!)).toBe(false)
+    close()
+  })
+
+  it('lets one of two saves from the same version through, and hands the other the stored copy', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    keepSeries(db, [incoming])
+    const { studyId } = listShelf(db)[0]!
+    const method = (horizon: number) => ({
+      format: 'elvant-method/1' as const,
+      forecast: { horizon },
+    })
+    expect(saveStudy(db, studyId, { method: method(6), version: 1 }).kind).toBe('saved')
+    const second = saveStudy(db, studyId, { method: method(9), version: 1 })
+    expect(second).toMatchObject({ kind: 'stale', current: { version: 2, method: method(6) } })
+    expect(saveStudy(db, studyId, { method: method(9), version: 2 })).toMatchObject({
+      kind: 'saved',
+      study: { version: 3, method: method(9) },
+    })
+    close()
+  })
+})

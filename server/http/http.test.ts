@@ -1,0 +1,157 @@
+import { createApp, createRouter, toNodeListener } from 'h3'
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { Refusal } from '../../core/refusal'
+import type { Problem } from '../../shared/api/problem'
+import { apiRoute } from './apiRoute'
+import { contentSecurityPolicy, withNonce } from './contentSecurity'
+import { log } from './log'
+import { isOwnHost, isSameOrigin } from './origin'
+import { pointerTo } from './problem'
+
+describe('apiRoute', () => {
+  let server: Server
+  let base: string
+  const body = z.strictObject({ name: z.string(), list: z.array(z.int()).optional() })
+
+  beforeAll(async () => {
+    log.level = 'silent'
+    const router = createRouter()
+      .post(
+        '/echo',
+        apiRoute({ body, answer: body, status: 201 }, (input) => input.body),
+      )
+      .get(
+        '/refuse',
+        apiRoute({}, () => {
+          throw new Refusal('Too short.', 'decompose.by')
+        }),
+      )
+      .get(
+        '/defect',
+        apiRoute({}, () => {
+          throw new TypeError('secret detail')
+        }),
+      )
+      .get(
+        '/wrong-answer',
+        apiRoute({ answer: z.number() }, () => 'words' as never),
+      )
+      .get(
+        '/things/:id',
+        apiRoute({ params: z.object({ id: z.uuid() }) }, () => undefined),
+      )
+    server = createServer(toNodeListener(createApp().use(router)))
+    await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready))
+    base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  })
+  afterAll(() => server.close())
+
+  async function ask(path: string, send?: string) {
+    const response = await fetch(
+      base + path,
+      send === undefined ? {} : { method: 'POST', body: send },
+    )
+    const text = await response.text()
+    return { status: response.status, type: response.headers.get('content-type'), text }
+  }
+  const problemOf = ({ text }: { text: string }) => JSON.parse(text) as Problem
+
+  it('answers what fits its schemas', async () => {
+    expect(await ask('/echo', '{"name":"a","list":[1]}')).toMatchObject({
+      status: 201,
+      text: expect.stringContaining('"list"') as string,
+    })
+  })
+
+  it.each([
+    ['{"name":5}', '/name'],
+    ['{"name":"a","list":[1,"x"]}', '/list/1'],
+    ['{"name":"a","colour":1}', '/colour'],
+    ['[]', ''],
+  ])('%s is a 400 that points at "%s"', async (send, pointer) => {
+    const answer = await ask('/echo', send)
+    expect([answer.status, answer.type]).toEqual([400, 'application/problem+json'])
+    expect(problemOf(answer).pointer).toBe(pointer)
+  })
+
+  it.each(['', '{"name":', 'null', '\u0000'])('%j is a 400, never a 500', async (send) => {
+    expect((await ask('/echo', send)).status).toBe(400)
+  })
+
+  it('a body beyond the limit is a 413', async () => {
+    const answer = await ask('/echo', JSON.stringify({ name: 'x'.repeat(26 * 1024 * 1024) }))
+    expect(answer.status).toBe(413)
+    expect(problemOf(answer).detail).toContain('25 MB')
+  })
+
+  it('a refusal is a 422 with its words and its place', async () => {
+    expect(problemOf(await ask('/refuse'))).toMatchObject({
+      status: 422,
+      detail: 'Too short.',
+      pointer: '/decompose/by',
+    })
+  })
+
+  it('an id of the wrong form is a 404', async () => {
+    expect((await ask('/things/1')).status).toBe(404)
+  })
+
+  it('a defect is a 500 that keeps its details to itself, and so is an answer of the wrong form', async () => {
+    const defect = await ask('/defect')
+    expect(defect.status).toBe(500)
+    expect(defect.text).not.toContain('secret')
+    expect((await ask('/wrong-answer')).status).toBe(500)
+  })
+})
+
+describe('pointerTo', () => {
+  it('escapes as RFC 6901 asks', () => {
+    expect(pointerTo(['a/b', 'c~d', 0])).toBe('/a~1b/c~0d/0')
+  })
+})
+
+describe('origins', () => {
+  it.each([
+    ['127.0.0.1:4300', true],
+    ['localhost', true],
+    ['LOCALHOST:80', true],
+    ['[::1]:4300', true],
+    ['elvant.example', false],
+    ['127.0.0.1.example', false],
+    ['', false],
+    [undefined, false],
+  ])('host %s: %s', (host, own) => {
+    expect(isOwnHost(host)).toBe(own)
+  })
+
+  it('answers to a name that was allowed', () => {
+    expect(isOwnHost('paint.example:4300', 'other.example, paint.example')).toBe(true)
+    expect(isOwnHost('evil.example', 'paint.example')).toBe(false)
+  })
+
+  it('takes requests of its own pages and of no page', () => {
+    expect(isSameOrigin(undefined, '127.0.0.1:4300')).toBe(true)
+    expect(isSameOrigin('http://127.0.0.1:4300', '127.0.0.1:4300')).toBe(true)
+    expect(isSameOrigin('http://127.0.0.1:9999', '127.0.0.1:4300')).toBe(false)
+    expect(isSameOrigin('https://elsewhere.example', '127.0.0.1:4300')).toBe(false)
+    expect(isSameOrigin('null', '127.0.0.1:4300')).toBe(false)
+  })
+})
+
+describe('content security', () => {
+  it('allows nothing inline without the nonce, and nothing from elsewhere', () => {
+    const policy = contentSecurityPolicy('abc')
+    expect(policy).toContain("script-src 'self' 'nonce-abc'")
+    expect(policy).toContain("default-src 'none'")
+    expect(policy).not.toMatch(/unsafe|http|\*/)
+  })
+
+  it('marks scripts and styles, and no word that only begins like them', () => {
+    expect(withNonce('<script src="a"></script><style>b</style><scripted>', 'n')).toBe(
+      '<script nonce="n" src="a"></script><style nonce="n">b</style><scripted>',
+    )
+  })
+})
