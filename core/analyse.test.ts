@@ -186,7 +186,7 @@ describe('findings', () => {
   })
 
   it('tell missing values, values left out, and why there are no limits', () => {
-    expect(codes(series(quarters.with(5, null)))).toContain('missing-values')
+    expect(codes(series((quarters as Value[]).with(5, null)))).toContain('missing-values')
     const method: MethodDocument = {
       ...FORMAT,
       decompose: { exclude: [{ period: '2021-Q3', reason: 'strike at the mill' }] },

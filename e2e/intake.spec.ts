@@ -107,11 +107,11 @@ test('a study changed in two windows offers both versions', async ({ page, conte
   await expect(other.locator('[data-word=horizon]')).toBeVisible()
 
   await page.locator('[data-word=horizon]').click()
-  await page.getByRole('button', { name: '2 years' }).click()
+  await page.getByRole('button', { name: '2 years', exact: true }).click()
   await expectSaved(page)
 
   await other.locator('[data-word=horizon]').click()
-  await other.getByRole('button', { name: '3 years' }).click()
+  await other.getByRole('button', { name: '3 years', exact: true }).click()
   const dialog = other.getByRole('dialog')
   await expect(dialog).toContainText('changed elsewhere')
   await expect(dialog).toContainText('project 36 months')
@@ -120,7 +120,7 @@ test('a study changed in two windows offers both versions', async ({ page, conte
   await expect(other.locator('[data-word=horizon]')).toHaveText('24 months')
 
   await page.locator('[data-word=horizon]').click()
-  await page.getByRole('button', { name: '1 year' }).click()
+  await page.getByRole('button', { name: '1 year', exact: true }).click()
   await expectSaved(page)
   await other.getByRole('button', { name: 'Undo' }).click()
   await other.getByRole('dialog').getByRole('button', { name: 'Keep mine' }).click()

@@ -13,6 +13,9 @@ export function parseDocument<T>(schema: z.ZodType<T>, document: unknown): T {
   const issue = read.error.issues[0]!
   const unknown = issue.code === 'unrecognized_keys' ? issue.keys[0]! : null
   const path = [...issue.path, ...(unknown === null ? [] : [unknown])].join('.')
-  const because = unknown === null ? issue.message : `"${unknown}" is not a key of this document.`
+  const because =
+    unknown === null
+      ? `${issue.message}.`.replace('..', '.')
+      : `"${unknown}" is not a key of this document.`
   throw new Refusal(`${path ? `${path}: ` : ''}${because}`, path || 'document')
 }

@@ -97,12 +97,14 @@ thead th {
   white-space: nowrap;
 }
 
-thead th.period {
-  color: var(--trend-cycle);
+thead th.period,
+thead th.value {
+  border-bottom: 2px solid var(--trend-cycle);
+  color: var(--ink);
 }
 
 thead th.value {
-  color: var(--deseasonalized);
+  border-bottom-color: var(--deseasonalized);
 }
 
 td {

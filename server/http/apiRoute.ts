@@ -65,7 +65,8 @@ function check<T>(schema: z.ZodType<T> | undefined, given: unknown, status: numb
   const unknown = issue.code === 'unrecognized_keys' ? issue.keys : []
   const path = [...issue.path, ...unknown.slice(0, 1)]
   const what = unknown.length > 0 ? `"${unknown[0]}" is not a field here.` : issue.message
-  throw problem(status, path.length > 0 ? `${path.join('.')}: ${what}` : what, {
+  const sentence = what.endsWith('.') ? what : `${what}.`
+  throw problem(status, path.length > 0 ? `${path.join('.')}: ${sentence}` : sentence, {
     pointer: pointerTo(path),
   })
 }

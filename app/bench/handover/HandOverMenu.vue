@@ -28,7 +28,13 @@ async function copy(name: TableName) {
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <button type="button" class="plain-button" :disabled="!bench.result" v-bind="activator">
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="!bench.result"
+        v-bind="activator"
+        :aria-owns="undefined"
+      >
         Hand over
       </button>
     </template>

@@ -142,50 +142,50 @@ const selectedWords = computed(() => {
 </script>
 
 <template>
-  <div
-    class="ledger"
-    role="grid"
-    aria-label="Ledger: periods run to the right, steps of the calculation downwards"
-    tabindex="0"
-    :aria-rowcount="view.rows.length"
-    :aria-colcount="view.lastT - view.firstT + 1"
-    :aria-activedescendant="activeId"
-    @click="onClick"
-  >
+  <div class="ledger" @click="onClick">
     <div
-      v-for="row in view.rows"
-      :key="row.column"
-      class="row"
-      :class="row.component"
-      :data-row="row.column"
-      role="row"
-      :style="{ height: `${ROW_HEIGHT}px` }"
+      role="grid"
+      aria-label="Ledger: periods run to the right, steps of the calculation downwards"
+      tabindex="0"
+      :aria-rowcount="view.rows.length"
+      :aria-colcount="view.lastT - view.firstT + 1"
+      :aria-activedescendant="activeId"
     >
-      <div role="rowheader" class="head">
-        <span class="label">{{ row.label }}</span>
-        <span class="means">{{ row.column === 'value' ? view.scale.unit : row.means }}</span>
-      </div>
-      <div class="cells" role="presentation">
-        <template v-if="asNumbers">
-          <div
-            v-for="cell in cellsOf(row)"
-            :id="cell.id"
-            :key="cell.t"
-            role="gridcell"
-            class="cell"
-            :class="[cell.kinds, { straddling: row.offset % 1 !== 0 }]"
-            :data-t="cell.t"
-            :aria-selected="cell.kinds.includes('selected')"
-            :style="{
-              transform: `translateX(${cell.left}px)`,
-              width: `${width}px`,
-              background: cell.shade,
-            }"
-          >
-            {{ cell.text }}
-          </div>
-        </template>
-        <div v-else role="gridcell" class="visually-hidden">Zoom in to read the figures.</div>
+      <div
+        v-for="row in view.rows"
+        :key="row.column"
+        class="row"
+        :class="row.component"
+        :data-row="row.column"
+        role="row"
+        :style="{ height: `${ROW_HEIGHT}px` }"
+      >
+        <div role="rowheader" class="head">
+          <span class="label">{{ row.label }}</span>
+          <span class="means">{{ row.column === 'value' ? view.scale.unit : row.means }}</span>
+        </div>
+        <div class="cells" role="presentation" :style="{ width: `${view.plotWidth}px` }">
+          <template v-if="asNumbers">
+            <div
+              v-for="cell in cellsOf(row)"
+              :id="cell.id"
+              :key="cell.t"
+              role="gridcell"
+              class="cell"
+              :class="[cell.kinds, { straddling: row.offset % 1 !== 0, shaded: cell.shade }]"
+              :data-t="cell.t"
+              :aria-selected="cell.kinds.includes('selected')"
+              :style="{
+                transform: `translateX(${cell.left}px)`,
+                width: `${width}px`,
+                background: cell.shade,
+              }"
+            >
+              {{ cell.text }}
+            </div>
+          </template>
+          <div v-else role="gridcell" class="visually-hidden">Zoom in to read the figures.</div>
+        </div>
       </div>
     </div>
     <canvas
@@ -241,7 +241,7 @@ const selectedWords = computed(() => {
 
 .cells {
   position: absolute;
-  inset: 0 0 0 var(--gutter);
+  inset: 0 auto 0 var(--gutter);
   overflow: hidden;
 }
 
@@ -273,11 +273,11 @@ const selectedWords = computed(() => {
 }
 
 .trendCycle {
-  color: var(--trend-cycle);
+  color: var(--trend-cycle-text);
 }
 
 .season {
-  color: var(--season);
+  color: var(--season-text);
 }
 
 .irregular {
@@ -285,7 +285,7 @@ const selectedWords = computed(() => {
 }
 
 .deseasonalized {
-  color: var(--deseasonalized);
+  color: var(--deseasonalized-text);
 }
 
 .forecast {
@@ -294,6 +294,10 @@ const selectedWords = computed(() => {
 
 .row[data-row='forecast'] .cell {
   font-weight: 700;
+}
+
+.shaded {
+  color: var(--ink);
 }
 
 .head .label {

@@ -9,7 +9,15 @@ const open = ref(false)
 <template>
   <v-menu v-model="open" :close-on-content-click="false">
     <template #activator="{ props: activator }">
-      <button type="button" class="word" :data-word="word" v-bind="activator">{{ text }}</button>
+      <button
+        type="button"
+        class="word"
+        :data-word="word"
+        v-bind="activator"
+        :aria-owns="undefined"
+      >
+        {{ text }}
+      </button>
     </template>
     <div class="sheet"><slot :close="() => (open = false)" /></div>
   </v-menu>
