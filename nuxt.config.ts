@@ -34,6 +34,7 @@ export default defineNuxtConfig({
   },
   nitro: {
     preset: 'node-server',
+    compressPublicAssets: { gzip: true, brotli: false },
     imports: { dirs: [] },
   },
   typescript: {

@@ -1,8 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Value } from '../series'
+import { compositeAverage, compositeWeights } from './compositeAverage'
 import { centredAverage, offCentreAverages, offCentrePosition } from './movingAverage'
+import { rollingDeviation, trailingAverage, withinSeasonMean } from './rolling'
 import { centredWeights, leavesSeason, seasonalGain } from './seasonalGain'
+import { henderson, requireWeights, SPENCER, weightedAverage } from './weightedAverage'
 
 /** Whole numbers of moderate size: sums of them are exact. */
 const wholeValues = fc.array(fc.integer({ min: -1_000_000, max: 1_000_000 }), {
@@ -103,5 +106,96 @@ describe('seasonalGain', () => {
         }
       }),
     )
+  })
+})
+
+describe('composite averages', () => {
+  it('are an average of averages, by hand', () => {
+    // 3-term averages 3, 16/3, 22/3; their mean is 47/9.
+    expect(compositeAverage([1, 2, 6, 8, 8], 3, 3)[2]).toBeCloseTo(47 / 9, 12)
+  })
+
+  it('2×k is the centred average of order k', () => {
+    const values = [3, 1, 4, 1, 5, 9, 2, 6, 5, 3, 5, 8, 9]
+    expect(compositeAverage(values, 2, 4)).toEqual(centredAverage(values, 4))
+    expect(compositeWeights(2, 4)).toEqual(centredWeights(4))
+  })
+
+  it('have weights that sum to 1 and give the same figures', () => {
+    const pairs = fc
+      .tuple(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 }))
+      .filter(([p, q]) => p % 2 === q % 2)
+    fc.assert(
+      fc.property(wholeValues, pairs, (values, [p, q]) => {
+        const weights = compositeWeights(p, q)
+        expect(weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 12)
+        const viaWeights = weightedAverage(values, weights)
+        compositeAverage(values, p, q).forEach((value, i) => {
+          if (value === null) expect(viaWeights[i]).toBeNull()
+          else expect(viaWeights[i]!).toBeCloseTo(value, 6)
+        })
+      }),
+    )
+  })
+
+  it('of an odd and an even order are refused', () => {
+    expect(() => compositeAverage([1, 2, 3], 3, 4)).toThrow(/both be odd or both be even/)
+  })
+})
+
+describe('weighted averages', () => {
+  it('pass a cubic through Spencer and Henderson unchanged', () => {
+    const cubic = Array.from({ length: 40 }, (_, i) => 2 + i - 0.3 * i ** 2 + 0.01 * i ** 3)
+    for (const weights of [SPENCER, henderson(5), henderson(9), henderson(13), henderson(23)]) {
+      weightedAverage(cubic, weights).forEach((value, i) => {
+        if (value !== null) expect(value).toBeCloseTo(cubic[i]!, 8)
+      })
+    }
+  })
+
+  it('are undefined over a missing value, even under a weight of 0', () => {
+    expect(weightedAverage([1, null, 3, 4, 5], [0, 1, 0])).toEqual([null, null, null, 4, null])
+  })
+
+  it.each([4, 3, 1, 7.5])('Henderson refuses %s terms', (length) => {
+    expect(() => henderson(length)).toThrow(/at least 5/)
+  })
+
+  it.each([
+    [[0.5, 0.5], /odd number/],
+    [[0.2, 0.5, 0.3], /symmetric/],
+    [[0.2, 0.5, 0.2], /sum to 0\.9/],
+    [[NaN], /symmetric|sum/],
+  ])('typed weights %j are refused', (weights, because) => {
+    expect(() => requireWeights(weights)).toThrow(because)
+  })
+
+  it('typed weights within rounding of 1 are taken', () => {
+    expect(() => requireWeights([1 / 3, 1 / 3, 1 / 3])).not.toThrow()
+  })
+})
+
+describe('rolling figures', () => {
+  it('look back only', () => {
+    expect(trailingAverage([1, 3, 5, null, 7, 9], 2)).toEqual([null, 2, 4, null, null, 8])
+    expect(rollingDeviation([2, 4, 6, null, 1, 1, 1], 3)).toEqual([
+      null,
+      null,
+      2,
+      null,
+      null,
+      null,
+      0,
+    ])
+  })
+
+  it('a spread of one value is refused', () => {
+    expect(() => rollingDeviation([1, 2], 1)).toThrow(/at least 2/)
+  })
+
+  it('within a season run along its own years', () => {
+    const values = [1, 10, 3, 20, 5, 30, 7]
+    expect(withinSeasonMean(values, 2, 2, 'trailing')).toEqual([null, null, 2, 15, 4, 25, 6])
+    expect(withinSeasonMean(values, 2, 3, 'centred')).toEqual([null, null, 3, 20, 5, null, null])
   })
 })

@@ -18,6 +18,11 @@ const period = computed(
 const exclusion = computed(() =>
   bench.result?.method.decompose.exclude.find((have) => have.period === period.value),
 )
+const isOriginal = computed(() => props.explanation.cell.column === 'value')
+const source = computed(() => {
+  const { file, column } = bench.study!.source
+  return column === undefined ? file : `${file}, column ${column}`
+})
 const canLeaveOut = computed(
   () => props.explanation.cell.column === 'seasonalIrregular' && props.explanation.defined,
 )
@@ -37,8 +42,11 @@ function leaveOut() {
     <h2 class="serif">{{ explanation.title }}</h2>
     <p class="muted means">{{ explanation.means }}</p>
     <template v-if="explanation.defined">
-      <p class="symbols muted">{{ write(explanation.expression) }}</p>
-      <p class="numbers">{{ write(explanation.expression, formatFigure) }}</p>
+      <p v-if="isOriginal" class="symbols muted">from {{ source }}, as it came in</p>
+      <template v-else>
+        <p class="symbols muted">{{ write(explanation.expression) }}</p>
+        <p class="numbers">{{ write(explanation.expression, formatFigure) }}</p>
+      </template>
       <p class="value">
         = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
       </p>

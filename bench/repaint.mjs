@@ -1,0 +1,127 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
+
+const PORT = 4393
+const BASE = `http://127.0.0.1:${PORT}`
+const MONTHS = 480
+const SWITCHES = 41
+
+/**
+ * Measures in the browser: from the choice of a word of the method sentence to everything
+ * repainted, for a series of 480 months, and what the first load weighs.
+ */
+const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  env: {
+    ...process.env,
+    ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-bench-')), 'elvant.sqlite'),
+    ELVANT_DEMO: 'none',
+    NITRO_HOST: '127.0.0.1',
+    NITRO_PORT: String(PORT),
+  },
+  stdio: 'ignore',
+})
+try {
+  await untilAnswering()
+  const studyId = await keepSeries()
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  })
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const scripts = collectScripts(page)
+  await page.goto(`${BASE}/study/${studyId}`)
+  await page.locator('[data-row=seasonalIrregular]').waitFor()
+  await page.waitForLoadState('networkidle')
+  report('first load of the Bench, JavaScript', `${Math.round(scripts.bytes() / 1000)} kB gzipped`)
+
+  for (const [zoom, key] of [
+    ['latest periods, figures as numbers', null],
+    ['whole series, figures as marks', '0'],
+  ]) {
+    if (key) await page.keyboard.press(key)
+    const times = await page.evaluate(measureSwitches, SWITCHES)
+    times.sort((a, b) => a - b)
+    const at = (share) => times[Math.floor(share * (times.length - 1))].toFixed(1)
+    report(
+      `additive ↔ multiplicative, ${MONTHS} months, ${zoom}`,
+      `median ${at(0.5)} ms, 90% within ${at(0.9)} ms, ${times.length} switches`,
+    )
+  }
+  await browser.close()
+} finally {
+  server.kill()
+}
+
+/** Chooses the other model again and again; a switch ends with the frame that shows it. */
+async function measureSwitches(count) {
+  const painted = () =>
+    new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
+  const label = () => document.querySelector('[data-row=seasonalIrregular] .label').textContent
+  const times = []
+  for (let i = 0; i < count; i++) {
+    document.querySelector('[data-word=model]').click()
+    while (!document.querySelector('[role=option][aria-selected=false]')) await painted()
+    await painted()
+    const before = label()
+    const changed = new Promise((resolve) => {
+      const observer = new MutationObserver(() => {
+        if (label() === before) return
+        observer.disconnect()
+        resolve()
+      })
+      observer.observe(document.body, { subtree: true, childList: true, characterData: true })
+    })
+    const started = performance.now()
+    document.querySelector('[role=option][aria-selected=false]').click()
+    await changed
+    await painted()
+    times.push(performance.now() - started)
+    while (document.querySelector('[role=option]')) await painted()
+  }
+  return times
+}
+
+function collectScripts(page) {
+  const sizes = []
+  page.on('response', async (response) => {
+    if (!response.url().endsWith('.js')) return
+    const body = await response.body().catch(() => Buffer.alloc(0))
+    sizes.push(gzipSync(body).length)
+  })
+  return { bytes: () => sizes.reduce((sum, size) => sum + size, 0) }
+}
+
+async function keepSeries() {
+  const values = Array.from(
+    { length: MONTHS },
+    (_, i) =>
+      (20_000 + 60 * i) * (1 + 0.35 * Math.sin((2 * Math.PI * i) / 12)) + ((i * 7919) % 997),
+  )
+  const series = { name: 'Bench', unit: 'litres', frequency: 'monthly', start: '1986-01', values }
+  const answer = await fetch(`${BASE}/api/v1/series`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ series: [{ series, source: { file: 'bench' } }] }),
+  })
+  return (await answer.json()).series[0].studyId
+}
+
+async function untilAnswering() {
+  for (let tries = 0; tries < 100; tries++) {
+    const answers = await fetch(`${BASE}/api/v1/series`).then(
+      () => true,
+      () => false,
+    )
+    if (answers) return
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error('The server did not start.')
+}
+
+function report(what, figure) {
+  process.stdout.write(`${what.padEnd(72)} ${figure}\n`)
+}

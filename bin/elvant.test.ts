@@ -1,0 +1,190 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { analyse } from '../core/analyse'
+import { calendarOf } from '../core/calendar/calendar'
+import type { Result } from '../core/result'
+
+const EXTERIOR = 'demo/files/exterior-paint.csv'
+const REGIONS = 'demo/files/exterior-paint-by-region.csv'
+const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+
+let folder: string
+beforeAll(() => (folder = mkdtempSync(join(tmpdir(), 'elvant-cli-'))))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+function file(name: string, content: unknown): string {
+  const path = join(folder, name)
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content))
+  return path
+}
+
+function elvant(...words: string[]) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['bin/elvant.mjs', ...words], {
+    encoding: 'utf8',
+  })
+  return { status, stdout, stderr }
+}
+
+function refusalOf(answer: { status: number | null; stdout: string }) {
+  expect(answer.status).toBe(2)
+  return JSON.parse(answer.stdout) as { format: string; because: string; where: string }
+}
+
+describe('run', () => {
+  const plain = () => file('method.json', { format: 'elvant-method/1' })
+  const values = (more: object = {}) =>
+    file('values.json', {
+      name: 'Contract work',
+      unit: 'jobs',
+      frequency: 'quarterly',
+      start: '2020-Q1',
+      values: quarters,
+      ...more,
+    })
+
+  it('prints the result that the core gives', () => {
+    const { status, stdout, stderr } = elvant('run', '--method', plain(), '--values', values())
+    expect([status, stderr]).toEqual([0, ''])
+    const series = {
+      name: 'Contract work',
+      unit: 'jobs',
+      calendar: calendarOf('quarterly'),
+      start: { year: 2020, season: 1 },
+      values: quarters,
+    }
+    expect(JSON.parse(stdout)).toEqual(analyse(series, { format: 'elvant-method/1' }))
+  })
+
+  it('takes any number of seasons', () => {
+    const week = values({ frequency: 'seasons', seasons: 7, start: '1-S3', values: [...quarters] })
+    const { stdout } = elvant('run', '--method', plain(), '--values', week)
+    const { series, seasons } = JSON.parse(stdout) as Result
+    expect(series).toMatchObject({ frequency: 'seasons', seasons: 7, start: '1-S3', end: '3-S4' })
+    expect(seasons).toHaveLength(7)
+  })
+
+  it('reads a sales file, and prints the ledger as CSV', () => {
+    const { status, stdout } = elvant('run', '--method', plain(), '--data', EXTERIOR, '--table')
+    expect(status).toBe(0)
+    const lines = stdout.trimEnd().split('\r\n')
+    expect(lines[0]).toMatch(/^period,t,season,kind,Sales \(litres\),/)
+    expect(lines).toHaveLength(1 + 120 + 12)
+    expect(lines[1]).toMatch(/^2016-01,1,1,actual,20051,/)
+    expect(lines.at(-1)).toMatch(/^2026-12,132,12,forecast,,/)
+  })
+
+  it('chooses a series of a file by name, and asks for one when there are several', () => {
+    const chosen = elvant('run', '--method', plain(), '--data', REGIONS, '--series', 'Coast')
+    expect((JSON.parse(chosen.stdout) as Result).series.name).toBe('Coast')
+    const { where, because } = refusalOf(elvant('run', '--method', plain(), '--data', REGIONS))
+    expect([where, because]).toEqual([
+      '--series',
+      'The file holds 4 series; choose one with --series: "North", "South", "Coast", "Online".',
+    ])
+    const none = elvant('run', '--method', plain(), '--data', REGIONS, '--series', 'West')
+    expect(refusalOf(none).because).toContain('no series "West"')
+  })
+
+  it('refuses what the method names and this version has not built', () => {
+    const method = file('loess.json', { format: 'elvant-method/1', decompose: { by: 'stl' } })
+    const answer = elvant('run', '--method', method, '--values', values())
+    expect(refusalOf(answer)).toEqual({
+      format: 'elvant-refusal/1',
+      because: 'Robust loess decomposition is not available in this version.',
+      where: 'decompose.by',
+    })
+    expect(answer.stderr).toBe('Robust loess decomposition is not available in this version.\n')
+  })
+
+  it.each<[string, string, () => string[]]>([
+    [
+      'an unknown key',
+      'colour',
+      () => [
+        '--method',
+        file('a.json', { format: 'elvant-method/1', colour: 1 }),
+        '--values',
+        values(),
+      ],
+    ],
+    ['no series', 'arguments', () => ['--method', plain()]],
+    [
+      'two series',
+      'arguments',
+      () => ['--method', plain(), '--values', values(), '--data', EXTERIOR],
+    ],
+    ['no method', 'arguments', () => ['--values', values()]],
+    ['an unknown option', 'arguments', () => ['--method', plain(), '--values', values(), '--fast']],
+    ['a bad start', 'start', () => ['--method', plain(), '--values', values({ start: '2020-01' })]],
+    [
+      'a bad value',
+      'values.2',
+      () => ['--method', plain(), '--values', values({ values: [1, 2, 'x'] })],
+    ],
+    [
+      'a bad cell',
+      'line 3, column 2',
+      () => ['--method', plain(), '--data', file('bad.csv', 'm,x\n2021-01,1\n2021-02,?')],
+    ],
+  ])('%s is refused at %s', (_, where, words) => {
+    expect(refusalOf(elvant('run', ...words())).where).toBe(where)
+  })
+
+  it('a file that is not there, or no JSON, is refused by its name', () => {
+    const gone = join(folder, 'gone.json')
+    expect(refusalOf(elvant('run', '--method', gone, '--values', values()))).toMatchObject({
+      where: gone,
+      because: `The file ${gone} does not exist.`,
+    })
+    const broken = file('broken.json', '{"format":')
+    expect(refusalOf(elvant('run', '--method', broken, '--values', values())).because).toContain(
+      'is not JSON',
+    )
+  })
+})
+
+describe('calc', () => {
+  it('answers in the order of its inputs, an unknown one refused in its place', () => {
+    const input = { m: 4, start: { year: 2020, season: 1 }, y: [1, 2, 3, 4, 5] }
+    const inputs = [
+      { ...input, kind: 'moving-average', method: 'centred', order: 3 },
+      { ...input, kind: 'tea-leaves' },
+      { ...input, kind: 'moving-average', method: 'weights', weights: [0.2, 0.5, 0.2] },
+      { kind: 'moving-average' },
+      5,
+    ]
+    const { status, stdout } = elvant('calc', 'classical', file('inputs.json', inputs))
+    expect(status).toBe(0)
+    const answers = JSON.parse(stdout) as Record<string, unknown>[]
+    expect(answers[0]).toMatchObject({ value: [null, 2, 3, 4, null] })
+    expect(answers.slice(1).map(({ refused }) => refused)).toEqual([true, true, true, true])
+    expect(answers[1]!.because).toContain('tea-leaves')
+  })
+
+  it('refuses an unknown topic and a file that holds no list', () => {
+    expect(refusalOf(elvant('calc', 'alchemy', file('x.json', []))).where).toBe('TOPIC')
+    expect(refusalOf(elvant('calc', 'classical', file('y.json', {}))).because).toContain('array')
+  })
+})
+
+describe('example', () => {
+  it('prints the indices and the forecast of the demo', () => {
+    const { status, stdout } = elvant('example')
+    expect(status).toBe(0)
+    expect(stdout).toContain('May     1.3352  34% above the baseline')
+    expect(stdout).toMatch(/Jan 2026 +44317 +27518 +25952 +29083/)
+  })
+})
+
+describe('help', () => {
+  it('is no refusal', () => {
+    const { status, stdout } = elvant('--help')
+    expect(status).toBe(0)
+    expect(stdout).toContain('calc')
+    expect(refusalOf(elvant()).because).toBe('A command is needed: run, calc or example.')
+    expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
+  })
+})

@@ -1,0 +1,8 @@
+import { build, checkNode, install, run } from './prepare.mjs'
+
+/** Measured speed: the core alone, then the screen in a browser. */
+checkNode()
+install()
+build()
+run('npx', ['tsx', 'bench/core.ts'])
+run('node', ['bench/repaint.mjs'])
