@@ -85,9 +85,10 @@ onMounted(() => {
     const { clientWidth, clientHeight } = frame.value!
     frameHeight.value = clientHeight
     view.plotWidth = Math.max(240, Math.floor(clientWidth - GUTTER - RIGHT_MARGIN))
+    view.showForStage()
   }
   measure()
-  view.showRecent()
+  view.showForStage()
   observer = new ResizeObserver(measure)
   observer.observe(frame.value!)
 })

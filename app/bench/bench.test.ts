@@ -216,10 +216,10 @@ describe('stages', () => {
       look: '16 quarters, none missing',
       smooth: '2×4; 2 lost at each end',
       season: 'Q3 1.34 · Q4 0.66',
-      trend: '+1.2332 a quarter; R² 0.08 → 0.99',
+      trend: '+1.23 jobs a quarter; R² 0.08 → 0.99',
     })
     expect(stageResults(analyse(series, documents[1]!)).season).toMatch(
-      /^Q3 \+\d+\.\d · Q4 −\d+\.\d$/,
+      /^Q3 \+\d+\.\d · Q4 −\d+\.\d jobs$/,
     )
   })
 })

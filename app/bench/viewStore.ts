@@ -26,6 +26,8 @@ export const useView = defineStore('bench-view', () => {
   /** Pixels of the axis, the same for every strip and the ledger. */
   const plotWidth = ref(648)
   const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
+  /** Whether the analyst chose the window; a stage then leaves it alone. */
+  const windowIsOwn = ref(false)
   const cursor = ref<number | null>(null)
   const selected = shallowRef<Cell | null>(null)
 
@@ -92,18 +94,29 @@ export const useView = defineStore('bench-view', () => {
     window.value = zoomWindow(window.value, around, factor, whole.value)
   }
 
-  /** The last periods that fit as numbers, the forecast among them. */
+  /** The latest periods that fit as numbers; the forecast takes a third of them at the most. */
   function showRecent(): void {
     const columns = Math.floor(plotWidth.value / numbersFrom.value)
-    setWindow({ from: whole.value.to - columns, to: whole.value.to })
+    const ahead = Math.min(lastT.value - lastActual.value, Math.floor(columns / 3))
+    const to = lastActual.value + ahead + 0.5
+    setWindow({ from: to - columns, to })
   }
 
   function showWhole(): void {
-    window.value = whole.value
+    setWindow(whole.value)
+  }
+
+  /** The window a stage is best seen in, as long as the analyst has not chosen one. */
+  function showForStage(): void {
+    if (windowIsOwn.value) return
+    if (STAGE_VIEWS[stage.value].seesWhole) showWhole()
+    else showRecent()
+    windowIsOwn.value = false
   }
 
   function chooseStage(next: Stage): void {
     stage.value = next
+    showForStage()
     foldColumn.value = STAGE_VIEWS[next].focus
     if (foldColumn.value.startsWith('forecast')) foldColumn.value = 'value'
     select(nearestDefined(STAGE_VIEWS[next].focus))
@@ -134,6 +147,15 @@ export const useView = defineStore('bench-view', () => {
       }
     }
     return null
+  }
+
+  /** Starts anew with a series that has just been opened. */
+  function reset(): void {
+    folded.value = false
+    selected.value = cursor.value = null
+    windowIsOwn.value = false
+    if (bench.result) chooseStage('season')
+    else showForStage()
   }
 
   // A method can end rows and move the end of the axis: what is on the screen follows.
@@ -168,6 +190,8 @@ export const useView = defineStore('bench-view', () => {
     zoom,
     showRecent,
     showWhole,
+    showForStage,
+    reset,
     chooseStage,
     select,
     moveTo,

@@ -26,7 +26,7 @@ export function displayScale(values: readonly Value[], unit: string): DisplaySca
   const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
   const step = STEPS.find(({ from }) => largest >= from)
   const scaled = largest / (step?.divisor ?? 1)
-  const decimals = scaled >= 1000 ? 0 : scaled >= 10 ? 1 : scaled >= 1 ? 2 : 3
+  const decimals = scaled >= 1000 ? 0 : scaled >= 10 ? 1 : scaled >= 1 ? 2 : smallDecimals(scaled)
   const whole = !step && values.every((value) => value === null || Number.isInteger(value))
   return {
     divisor: step?.divisor ?? 1,
@@ -34,4 +34,9 @@ export function displayScale(values: readonly Value[], unit: string): DisplaySca
     decimals,
     valueDecimals: whole ? 0 : decimals,
   }
+}
+
+/** Three digits of the largest value below 1, however small it is. */
+function smallDecimals(scaled: number): number {
+  return scaled === 0 ? 0 : Math.min(12, 2 - Math.floor(Math.log10(scaled)))
 }

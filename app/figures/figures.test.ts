@@ -6,11 +6,13 @@ import { formatChange, formatDecimals, formatFigure, formatP } from './format'
 
 describe('figures in the reader’s locale', () => {
   it('show about five digits', () => {
-    expect([48210.4, 43_529, 1.26664, 0.0123456, 0].map(formatFigure)).toEqual([
+    expect([48210.4, 43_529, 1.26664, 0.62, 0.0123456, 0.000012345, 0].map(formatFigure)).toEqual([
       '48,210',
       '43,529',
       '1.2666',
-      '0.0123',
+      '0.6200',
+      '0.01235',
+      '0.00001235',
       '0',
     ])
   })
@@ -36,7 +38,8 @@ describe('the display scale', () => {
     [[48_210], 1000, 'thousand jobs', 1, 1],
     [[-48_210_000], 1e6, 'million jobs', 1, 1],
     [[0.5], 1, 'jobs', 3, 3],
-    [[null], 1, 'jobs', 3, 0],
+    [[0.00012], 1, 'jobs', 6, 6],
+    [[null], 1, 'jobs', 0, 0],
   ])('of %j', (values, divisor, unit, decimals, valueDecimals) => {
     expect(displayScale(values, 'jobs')).toEqual({ divisor, unit, decimals, valueDecimals })
   })

@@ -5,11 +5,16 @@ import { parsePeriod } from '~~/core/calendar/period'
 /** The reader's locale, as the browser states it. */
 const LOCALE = undefined
 
-/** A figure with as many decimals as its size asks for: about five significant digits. */
+/** A figure with as many decimals as its size asks for: four or five significant digits. */
 export function formatFigure(value: number): string {
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
-  const digits = Math.min(8, Math.max(0, 4 - Math.max(magnitude, 0)))
-  return formatDecimals(value, Number.isInteger(value) ? 0 : digits)
+  const decimals = magnitude >= 0 ? 4 - magnitude : 3 - magnitude
+  return formatDecimals(value, Number.isInteger(value) ? 0 : Math.min(Math.max(decimals, 0), 12))
+}
+
+/** A figure in a line of words: three significant digits. */
+export function formatRough(value: number): string {
+  return value.toLocaleString(LOCALE, { maximumSignificantDigits: 3 }).replace('-', '−')
 }
 
 /** A figure with a fixed number of decimals, so that a row of them lines up. */

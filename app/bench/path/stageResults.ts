@@ -1,4 +1,4 @@
-import { formatChange, formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format'
+import { formatChange, formatDecimals, formatPeriodCode, formatRough } from '~/figures/format'
 import { displayScale } from '~/figures/displayScale'
 import { onePeriod, countPeriods } from '~~/core/calendar/labels'
 import { takeOut } from '~~/core/decomposition/model'
@@ -18,7 +18,7 @@ export function stageResults(result: Result): Record<Stage, string> {
     smooth: smoothResult(result),
     season: seasonResult(result),
     deseasonalize: furthest(result),
-    trend: `${slope < 0 ? '−' : '+'}${formatFigure(Math.abs(slope))} a ${onePeriod(calendar)}; R² ${share(trendFit.r2Before)} → ${share(trendFit.r2)}`,
+    trend: `${slope < 0 ? '−' : '+'}${formatRough(Math.abs(slope))} ${series.unit} a ${onePeriod(calendar)}; R² ${share(trendFit.r2Before)} → ${share(trendFit.r2)}`,
     project: `${countPeriods(method.forecast.horizon, calendar)}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`,
     check: checkResult(accuracy.fitted.mase),
   }
@@ -38,7 +38,7 @@ function seasonResult({ seasons, method, columns, series }: Result): string {
   }
   const scale = displayScale(columns.value, series.unit)
   const text = (value: number) => formatDecimals(value / scale.divisor, scale.decimals)
-  return `${peak.label} +${text(peak.index)} · ${trough.label} ${text(trough.index)}`
+  return `${peak.label} +${text(peak.index)} · ${trough.label} ${text(trough.index)} ${scale.unit}`
 }
 
 /** The period that stands furthest from the trend once the season is out. */
@@ -57,7 +57,7 @@ function furthest(result: Result): string {
   const scale = displayScale(columns.value, series.unit)
   const size = multiplicative
     ? formatChange(most.distance * 100)
-    : `${most.distance < 0 ? '−' : '+'}${formatDecimals(Math.abs(most.distance) / scale.divisor, scale.decimals)}`
+    : `${most.distance < 0 ? '−' : '+'}${formatDecimals(Math.abs(most.distance) / scale.divisor, scale.decimals)} ${scale.unit}`
   return `furthest off: ${period}, ${size}`
 }
 

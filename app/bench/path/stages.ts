@@ -18,10 +18,12 @@ export interface StageView {
   readonly rows: readonly (CellColumn | 'limits')[]
   /** The row whose cell is worked out when the stage is opened. */
   readonly focus: CellColumn
+  /** Whether the stage is about the whole series, and is first seen so. */
+  readonly seesWhole?: boolean
 }
 
 export const STAGE_VIEWS: Record<Stage, StageView> = {
-  look: { label: 'Look', rows: ['value'], focus: 'value' },
+  look: { label: 'Look', rows: ['value'], focus: 'value', seesWhole: true },
   smooth: { label: 'Smooth', rows: ['value', 'movingAverage', 'trendCycle'], focus: 'trendCycle' },
   season: {
     label: 'Season',
@@ -45,6 +47,7 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
     label: 'Trend',
     rows: ['deseasonalized', 'trend', 'trendCycle', 'cycle'],
     focus: 'trend',
+    seesWhole: true,
   },
   project: {
     label: 'Project',

@@ -21,10 +21,7 @@ useShortcuts()
 
 async function open(id: string) {
   await bench.open(id)
-  view.folded = false
-  view.selected = null
-  view.cursor = null
-  if (bench.result) view.chooseStage('season')
+  view.reset()
 }
 watch(
   () => route.params.id,
