@@ -17,7 +17,7 @@ import {
 } from './axis/timeAxis'
 import { foldGrid } from './fold/foldGrid'
 import { fileName } from './handover/takeAway'
-import { rangeOf, shadeOf } from './ledger/shade'
+import { cssShade, rangeOf, shadeOf } from './ledger/shade'
 import { stageResults } from './path/stageResults'
 import { optionsOf } from './sentence/options'
 import { methodSentence } from './sentence/words'
@@ -231,9 +231,9 @@ describe('shades', () => {
   it('tell above from below the baseline, and how far', () => {
     const range = rangeOf([0.5, null, 1.2])!
     expect(range).toEqual({ low: 0.5, high: 1.2 })
-    expect(shadeOf(row, 0.5, range, palette, 1)).toBe('#0000aaff')
-    expect(shadeOf(row, 1, range, palette, 1)).toBe('#aa000000')
-    expect(shadeOf(row, 1.25, range, palette, 1)).toBe('#aa000080')
+    expect(cssShade(shadeOf(row, 0.5, range, palette, 1))).toBe('#0000aaff')
+    expect(cssShade(shadeOf(row, 1, range, palette, 1))).toBe('#aa000000')
+    expect(cssShade(shadeOf(row, 1.25, range, palette, 1))).toBe('#aa000080')
   })
 
   it('have no range without figures', () => {

@@ -74,14 +74,15 @@ export const useView = defineStore('bench-view', () => {
     if (cell.t < firstT.value || cell.t > lastT.value) return null
     return explain(bench.result, cell.column, cell.t)
   })
-  const sources = computed(
-    () =>
-      new Set(
-        explanation.value?.defined
-          ? explanation.value.sources.map(({ column, t }) => `${column}@${t}`)
-          : [],
-      ),
-  )
+  /** The cells the selected one was made from, by row. */
+  const sources = computed(() => {
+    const byRow = new Map<CellColumn, Set<number>>()
+    if (!explanation.value?.defined) return byRow
+    for (const { column, t } of explanation.value.sources) {
+      byRow.set(column, (byRow.get(column) ?? new Set()).add(t))
+    }
+    return byRow
+  })
 
   function setWindow(wanted: Window): void {
     window.value = fitWindow(wanted, whole.value)

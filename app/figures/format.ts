@@ -17,13 +17,25 @@ export function formatRough(value: number): string {
   return value.toLocaleString(LOCALE, { maximumSignificantDigits: 3 }).replace('-', '−')
 }
 
+/** One formatter for each number of decimals: making one takes far longer than using it. */
+const FORMATTERS = new Map<number, Intl.NumberFormat>()
+
+function formatter(decimals: number): Intl.NumberFormat {
+  const known = FORMATTERS.get(decimals)
+  if (known) return known
+  const made = new Intl.NumberFormat(LOCALE, {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+  })
+  FORMATTERS.set(decimals, made)
+  return made
+}
+
 /** A figure with a fixed number of decimals, so that a row of them lines up. */
 export function formatDecimals(value: number, decimals: number): string {
   // A residual of −0.04 shown to one decimal is 0.0, not −0.0.
   const shown = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
-  return shown
-    .toLocaleString(LOCALE, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
-    .replace('-', '−')
+  return formatter(decimals).format(shown).replace('-', '−')
 }
 
 /** A change in per cent with its sign: `+3.1%`. */

@@ -29,32 +29,46 @@ export function lastActualT(result: Result): number {
 }
 
 /**
- * The figure in a cell of the ledger, over actual and forecast periods alike.
+ * The figures of a row over all periods, actual ones first and then the forecast.
  *
  * The index runs on into the forecast, and so does the trend, which there is the deseasonalized
  * forecast.
  *
- * @returns undefined (null) where the calculation has no figure
+ * @returns one entry a period, undefined (null) where the calculation has no figure
  */
-export function cellValue(result: Result, { column, t }: Cell): Value {
+export function rowValues(result: Result, column: CellColumn): Value[] {
+  const { actual, ahead } = partsOf(result, column)
   const { columns, forecast } = result
-  const ahead = t - lastActualT(result) - 1
-  const limit = limitOf(column)
-  if (limit) return forecast.limits[limit.level]?.[limit.side][ahead] ?? null
-  switch (column as Exclude<CellColumn, `lower:${number}` | `upper:${number}`>) {
-    case 'forecast':
-      return forecast.forecast[ahead] ?? null
-    case 'forecastDeseasonalized':
-      return forecast.deseasonalized[ahead] ?? null
-    case 'index':
-      return ahead >= 0 ? (forecast.index[ahead] ?? null) : at('index')
-    case 'trend':
-      return ahead >= 0 ? (forecast.deseasonalized[ahead] ?? null) : at('trend')
-    default:
-      return at(column as FigureColumn)
-  }
+  return [...(actual ?? columns.t.map(() => null)), ...(ahead ?? forecast.t.map(() => null))]
+}
 
-  function at(name: FigureColumn): Value {
-    return columns[name][t - columns.t[0]!] ?? null
+/** The figure in a cell of the ledger; see {@link rowValues}. */
+export function cellValue(result: Result, { column, t }: Cell): Value {
+  const { actual, ahead } = partsOf(result, column)
+  const last = lastActualT(result)
+  const figure = t > last ? ahead?.[t - last - 1] : actual?.[t - result.columns.t[0]!]
+  return figure ?? null
+}
+
+interface RowParts {
+  /** Over the analysed span; null when the row has no figures there. */
+  readonly actual: readonly Value[] | null
+  /** Over the forecast; null likewise. */
+  readonly ahead: readonly Value[] | null
+}
+
+function partsOf({ columns, forecast }: Result, column: CellColumn): RowParts {
+  switch (column) {
+    case 'index':
+      return { actual: columns.index, ahead: forecast.index }
+    case 'trend':
+      return { actual: columns.trend, ahead: forecast.deseasonalized }
+    case 'forecast':
+      return { actual: null, ahead: forecast.forecast }
+    case 'forecastDeseasonalized':
+      return { actual: null, ahead: forecast.deseasonalized }
   }
+  const limit = limitOf(column)
+  if (limit) return { actual: null, ahead: forecast.limits[limit.level]?.[limit.side] ?? null }
+  return { actual: columns[column as FigureColumn], ahead: null }
 }

@@ -6,7 +6,7 @@ import type { LedgerRow } from '~~/core/ledger/rows'
 import type { Value } from '~~/core/series'
 import { useBench } from '../benchStore'
 import { cellText, isFactor } from '../ledger/cellText'
-import { rangeOf, shadeOf } from '../ledger/shade'
+import { cssShade, rangeOf, shadeOf } from '../ledger/shade'
 import { useView } from '../viewStore'
 import type { FoldCell, FoldGrid } from './foldGrid'
 
@@ -32,7 +32,7 @@ function text(value: Value): string {
 function shade(value: Value): string | undefined {
   return value === null || !range.value
     ? undefined
-    : shadeOf(props.row, value, range.value, theme.palette, 0.34)
+    : cssShade(shadeOf(props.row, value, range.value, theme.palette, 0.34))
 }
 
 function isExcluded({ t }: FoldCell): boolean {
@@ -115,7 +115,7 @@ function adjustmentWords(rawMean: number): string {
             :class="{
               excluded: isExcluded(cell),
               selected: isSelected(cell),
-              source: cell.t !== null && view.sources.has(`${row.column}@${cell.t}`),
+              source: cell.t !== null && view.sources.get(row.column)?.has(cell.t),
             }"
             :style="{ background: shade(cell.value) }"
             @click="cell.t !== null && view.select({ column: row.column, t: cell.t })"

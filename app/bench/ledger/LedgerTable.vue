@@ -3,7 +3,7 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
-import { cellValue, type CellColumn } from '~~/core/ledger/cell'
+import { rowValues, type CellColumn } from '~~/core/ledger/cell'
 import type { LedgerRow } from '~~/core/ledger/rows'
 import type { Value } from '~~/core/series'
 import { GUTTER } from '../axis/gutter'
@@ -12,7 +12,7 @@ import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { cellText } from './cellText'
 import { drawMarks } from './marks'
-import { rangeOf, shadeOf, type Range } from './shade'
+import { cssShade, rangeOf, shadeOf, type Range } from './shade'
 
 const ROW_HEIGHT = 25
 const bench = useBench()
@@ -27,19 +27,25 @@ const excluded = computed(
   () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
 )
 
+/** The figures of every row, from the first period to the last of the forecast. */
+const figures = computed(
+  () =>
+    new Map<CellColumn, readonly Value[]>(
+      view.everyRow.map(({ column }) => [
+        column,
+        bench.result ? rowValues(bench.result, column) : bench.series!.values,
+      ]),
+    ),
+)
+
 function valueAt(column: CellColumn, t: number): Value {
-  if (bench.result) return cellValue(bench.result, { column, t })
-  return bench.series?.values[t - 1] ?? null
+  return figures.value.get(column)?.[t - view.firstT] ?? null
 }
 
 const ranges = computed(
   () =>
     new Map<CellColumn, Range | null>(
-      view.everyRow.map(({ column }) => {
-        const values: Value[] = []
-        for (let t = view.firstT; t <= view.lastT; t++) values.push(valueAt(column, t))
-        return [column, rangeOf(values)]
-      }),
+      [...figures.value].map(([column, values]) => [column, rangeOf(values)]),
     ),
 )
 
@@ -69,12 +75,12 @@ function cellsOf(row: LedgerRow): ShownCell[] {
       left: xOf(view.axis, t + row.offset) - width.value / 2,
       shade:
         row.column === 'seasonalIrregular' && range
-          ? shadeOf(row, value, range, theme.palette, 0.34)
+          ? cssShade(shadeOf(row, value, range, theme.palette, 0.34))
           : undefined,
       kinds: [
         isExcluded ? 'excluded' : '',
         view.selected?.column === row.column && view.selected.t === t ? 'selected' : '',
-        view.sources.has(`${row.column}@${t}`) ? 'source' : '',
+        view.sources.get(row.column)?.has(t) ? 'source' : '',
       ],
     })
   }
@@ -109,11 +115,12 @@ function redraw() {
     axis: view.axis,
     rows: view.rows,
     rowHeight: ROW_HEIGHT,
-    valueAt,
-    rangeOf: (column) => ranges.value.get(column) ?? null,
+    firstT: view.firstT,
+    figures: figures.value,
+    ranges: ranges.value,
     palette: theme.palette,
     selected: view.selected,
-    isSource: (column, t) => view.sources.has(`${column}@${t}`),
+    sources: view.sources,
   })
 }
 watch(

@@ -10,11 +10,13 @@ export interface MarksDrawing {
   readonly axis: TimeAxis
   readonly rows: readonly LedgerRow[]
   readonly rowHeight: number
-  valueAt(column: CellColumn, t: number): Value
-  rangeOf(column: CellColumn): Range | null
+  /** Time code of the first figure of every row. */
+  readonly firstT: number
+  readonly figures: ReadonlyMap<CellColumn, readonly Value[]>
+  readonly ranges: ReadonlyMap<CellColumn, Range | null>
   readonly palette: Palette
   readonly selected: Cell | null
-  isSource(column: CellColumn, t: number): boolean
+  readonly sources: ReadonlyMap<CellColumn, ReadonlySet<number>>
 }
 
 /** Draws every cell in the window as a shaded mark at its place on the shared axis. */
@@ -31,19 +33,25 @@ export function drawMarks(canvas: HTMLCanvasElement, drawing: MarksDrawing): voi
   const width = columnWidth(axis)
   const gap = width > 5 ? 1 : 0
   const periods = periodsInside(axis)
+  const first = Math.max(periods[0]!, drawing.firstT)
   rows.forEach((row, i) => {
-    const range = drawing.rangeOf(row.column)
-    if (!range) return
+    const range = drawing.ranges.get(row.column)
+    const figures = drawing.figures.get(row.column)
+    if (!range || !figures) return
+    const sources = drawing.sources.get(row.column)
     const top = i * rowHeight + 5
     const tall = rowHeight - 10
-    for (let t = periods[0]! - Math.ceil(row.offset); t <= periods.at(-1)!; t++) {
-      const value = drawing.valueAt(row.column, t)
+    for (let t = first - Math.ceil(row.offset); t <= periods.at(-1)!; t++) {
+      const value = figures[t - drawing.firstT] ?? null
       if (value === null) continue
       const left = xOf(axis, t + row.offset) - width / 2
-      context.fillStyle = shadeOf(row, value, range, palette, 0.85)
+      const { colour, opacity } = shadeOf(row, value, range, palette, 0.85)
+      context.globalAlpha = opacity
+      context.fillStyle = colour
       context.fillRect(left + gap / 2, top, width - gap, tall)
       const isSelected = drawing.selected?.column === row.column && drawing.selected.t === t
-      if (isSelected || drawing.isSource(row.column, t)) {
+      if (isSelected || sources?.has(t)) {
+        context.globalAlpha = 1
         context.fillStyle = isSelected ? palette.ink : palette.muted
         context.fillRect(left, top + tall + 1, Math.max(2, width), 2)
       }

@@ -22,6 +22,12 @@ export function rangeOf(values: readonly Value[]): Range | null {
 
 const BELOW: Partial<Record<Component, keyof Palette>> = { season: 'seasonLow' }
 
+/** A colour and how strongly it is laid on, from 0 to 1. */
+export interface Shade {
+  readonly colour: string
+  readonly opacity: number
+}
+
 /**
  * The shade of a cell: for what is read against a baseline, the distance from it, above and below
  * in different hues; for a level, its height in the row.
@@ -34,14 +40,18 @@ export function shadeOf(
   range: Range,
   palette: Palette,
   strength: number,
-): string {
+): Shade {
   const { component, baseline } = row
   if (baseline === null) {
     const share = range.high > range.low ? (value - range.low) / (range.high - range.low) : 0.5
-    return faded(palette[component], strength * (0.12 + 0.88 * share))
+    return { colour: palette[component], opacity: strength * (0.12 + 0.88 * share) }
   }
   const most = Math.max(Math.abs(range.high - baseline), Math.abs(range.low - baseline)) || 1
-  const share = Math.abs(value - baseline) / most
   const hue = value < baseline ? (BELOW[component] ?? component) : component
-  return faded(palette[hue], strength * share)
+  return { colour: palette[hue], opacity: (strength * Math.abs(value - baseline)) / most }
+}
+
+/** A shade as a style sheet writes it. */
+export function cssShade({ colour, opacity }: Shade): string {
+  return faded(colour, opacity)
 }

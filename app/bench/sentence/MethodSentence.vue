@@ -47,7 +47,7 @@ const options = (word: WordId) =>
                   role="option"
                   class="option"
                   :aria-selected="option.chosen"
-                  @click="(close(), bench.change(option.method))"
+                  @click="(bench.change(option.method), close())"
                 >
                   <span class="name">{{ option.text }}</span>
                   <span class="muted small">{{ option.means }}</span>

@@ -1,6 +1,4 @@
 import {
-  BarController,
-  BarElement,
   Chart,
   Filler,
   LinearScale,
@@ -8,28 +6,16 @@ import {
   LineElement,
   PointElement,
   type ChartConfiguration,
-  type ChartDataset,
 } from 'chart.js'
-import { faded, type Palette } from '~/theme/palette'
+import type { Palette } from '~/theme/palette'
 import type { DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
-import { columnWidth, type TimeAxis } from '../axis/timeAxis'
-import { rangeOfStrip, type Layer, type Mark, type Point, type Strip } from './strips'
+import type { TimeAxis } from '../axis/timeAxis'
+import { markPlugin } from './markPlugin'
+import { datasetsOf } from './stripDatasets'
+import { rangeOfStrip, type Point, type Strip } from './strips'
 
-Chart.register(
-  BarController,
-  BarElement,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-)
-
-/** Points are left away when periods stand closer than this. */
-const POINTS_FROM_PX = 7
-
-type Dataset = ChartDataset<'line' | 'bar', Point[]>
+Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)
 
 /** What a strip's chart is drawn from. */
 export interface StripDrawing {
@@ -41,39 +27,39 @@ export interface StripDrawing {
   readonly gutter: number
 }
 
+type StripChart = Chart<'line', Point[]>
+
 /**
  * Chart options under which the chart area begins exactly at the gutter and ends at the right
  * edge, so that a period stands at the pixel the shared axis says.
+ *
+ * @param present the drawing as it is when the chart paints, for what is drawn beside its lines
  */
 export function stripConfiguration(
   drawing: StripDrawing,
-): ChartConfiguration<'line' | 'bar', Point[]> {
-  const { axis, palette, strip, scale, gutter } = drawing
-  const label = (value: number) =>
-    strip.isFactor
-      ? value.toLocaleString(undefined, { maximumFractionDigits: 3 })
-      : formatDecimals(
-          value / scale.divisor,
-          Number.isInteger(value / scale.divisor) ? 0 : scale.decimals,
-        )
+  present: () => StripDrawing,
+): ChartConfiguration<'line', Point[]> {
+  const { palette, strip, gutter } = drawing
   return {
     type: 'line',
     data: { datasets: datasetsOf(drawing) },
+    plugins: [markPlugin(present)],
     options: {
       responsive: false,
       maintainAspectRatio: false,
       animation: false,
       events: [],
+      // Points come as they are drawn, in the order of time.
       normalized: true,
+      parsing: false,
       layout: { padding: { top: 6, bottom: 5 }, autoPadding: false },
       plugins: { filler: { propagate: false } },
       scales: {
-        // Bars would widen their axis by half a column on either side; here the axis is given.
-        x: { type: 'linear', display: false, offset: false, min: axis.from, max: axis.to },
+        x: { type: 'linear', display: false, ...horizontalRange(drawing) },
         y: {
           type: 'linear',
           beginAtZero: false,
-          ...verticalRange(strip),
+          ...verticalRange(drawing),
           afterFit: (fitted) => {
             fitted.width = gutter
           },
@@ -84,7 +70,7 @@ export function stripConfiguration(
             font: { family: 'Inter Variable', size: 10.5 },
             maxTicksLimit: strip.share > 3 ? 6 : 4,
             padding: 8,
-            callback: (value) => label(Number(value)),
+            callback: tickLabel(drawing),
           },
         },
       },
@@ -93,120 +79,37 @@ export function stripConfiguration(
 }
 
 /**
+ * Draws a strip again with other data, window or unit. The chart is kept: making it anew takes
+ * several times as long.
+ */
+export function redraw(chart: StripChart, drawing: StripDrawing): void {
+  const { x, y } = chart.options.scales as { x: object; y: { ticks: object } }
+  Object.assign(x, horizontalRange(drawing))
+  Object.assign(y, verticalRange(drawing))
+  Object.assign(y.ticks, { callback: tickLabel(drawing) })
+  chart.data.datasets = datasetsOf(drawing)
+  chart.update('none')
+}
+
+function horizontalRange({ axis }: StripDrawing) {
+  return { min: axis.from, max: axis.to }
+}
+
+/**
  * The vertical scale is that of the whole series, so that moving the window changes nothing in it
  * and a small irregular is seen to be small.
  */
-export function verticalRange(strip: Strip): { suggestedMin?: number; suggestedMax?: number } {
+function verticalRange({ strip }: StripDrawing) {
   const range = rangeOfStrip(strip)
-  return range ? { suggestedMin: range.low, suggestedMax: range.high } : {}
+  return { suggestedMin: range?.low, suggestedMax: range?.high }
 }
 
-/** The datasets of a strip at the present zoom. */
-export function datasetsOf({ strip, axis, palette }: StripDrawing): Dataset[] {
-  const column = columnWidth(axis)
-  return strip.layers.flatMap((layer, i): Dataset[] =>
-    layer.kind === 'band'
-      ? bandDatasets(layer, palette)
-      : seriesDatasets(layer, strip, column, palette, strip.layers.length - i),
-  )
-}
-
-function seriesDatasets(
-  layer: Layer & { kind: 'series' },
-  strip: Strip,
-  column: number,
-  palette: Palette,
-  order: number,
-): Dataset[] {
-  const colour = faded(palette[layer.component], layer.opacity ?? 1)
-  const data = [...layer.points]
-  if (layer.mark === 'bars') {
-    return [
-      {
-        type: 'bar',
-        data,
-        base: strip.baseline ?? 0,
-        barThickness: Math.max(1, column * 0.66),
-        backgroundColor: data.map(({ x }) =>
-          x >= (layer.paleFrom ?? Infinity)
-            ? faded(palette[layer.component], 0.4)
-            : faded(palette[layer.component], 0.82),
-        ),
-        order,
-      },
-    ]
+function tickLabel({ strip, scale }: StripDrawing): (value: string | number) => string {
+  return (value) => {
+    if (strip.isFactor) return Number(value).toLocaleString(undefined, { maximumFractionDigits: 3 })
+    const shown = Number(value) / scale.divisor
+    return formatDecimals(shown, Number.isInteger(shown) ? 0 : scale.decimals)
   }
-  if (layer.mark === 'stems') {
-    return [
-      {
-        type: 'bar',
-        data,
-        base: strip.baseline ?? 0,
-        barThickness: column > 4 ? 1.6 : 1,
-        backgroundColor: colour,
-        order: order + 1,
-      },
-      {
-        type: 'line',
-        data,
-        showLine: false,
-        pointRadius: column > POINTS_FROM_PX ? 2.6 : 1.2,
-        pointBackgroundColor: colour,
-        pointBorderWidth: 0,
-        order,
-      },
-    ]
-  }
-  return [
-    { type: 'line', data, order, borderColor: colour, ...lineStyle(layer.mark, colour, column) },
-  ]
-}
-
-function lineStyle(
-  mark: Mark,
-  colour: string,
-  column: number,
-): Partial<ChartDataset<'line', Point[]>> {
-  const plain = { pointRadius: 0, spanGaps: false, tension: 0 } as const
-  switch (mark) {
-    case 'line-points':
-      return {
-        ...plain,
-        borderWidth: 1.3,
-        // A value between two gaps has no line to stand on; its point must not go with the zoom.
-        pointRadius: (context) =>
-          column > POINTS_FROM_PX || isAlone(context.dataset.data as Point[], context.dataIndex)
-            ? 2.3
-            : 0,
-        pointBackgroundColor: colour,
-        pointBorderWidth: 0,
-      }
-    case 'line-thick':
-      return { ...plain, borderWidth: 2.6 }
-    case 'line-dotted':
-      return { ...plain, borderWidth: 1.8, borderDash: [1.5, 3.5], borderCapStyle: 'round' }
-    case 'line-dashed':
-      return { ...plain, borderWidth: 1.8, borderDash: [6, 4] }
-    default:
-      return { ...plain, borderWidth: 1.4 }
-  }
-}
-
-function isAlone(points: readonly Point[], i: number): boolean {
-  return (points[i - 1]?.y ?? null) === null && (points[i + 1]?.y ?? null) === null
-}
-
-function bandDatasets(layer: Layer & { kind: 'band' }, palette: Palette): Dataset[] {
-  const edge = { type: 'line', pointRadius: 0, borderWidth: 0, order: 100 } as const
-  return [
-    { ...edge, data: [...layer.lower] },
-    {
-      ...edge,
-      data: [...layer.upper],
-      fill: '-1',
-      backgroundColor: faded(palette.forecast, 0.17),
-    },
-  ]
 }
 
 export { Chart }
