@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiProblem } from '~/api/client'
-import { analyseInWorker } from '~/workers/analyseInWorker'
+import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
+import { outcomeOf, type Outcome } from '~/workers/outcome'
 import type { MethodDocument } from '~~/core/method/method'
 import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series'
@@ -10,6 +11,8 @@ import { seriesFromDocument } from '~~/shared/seriesSchema'
 
 /** A change waits this long for the next one before it is saved. */
 const SAVE_AFTER_MS = 400
+/** Periods up to which a calculation takes no longer than a fraction of a frame. */
+const LONGEST_AT_ONCE = 600
 
 /** One study on the Bench: its method with undo and redo, its result, and its saving. */
 export const useBench = defineStore('bench', () => {
@@ -49,9 +52,20 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
+  /**
+   * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
+   * back, and is done at once, so that the change and its figures are one repaint; a long one goes
+   * to the worker, where a later change overtakes it.
+   */
   async function run(): Promise<void> {
-    const outcome = await analyseInWorker(series.value!, method.value)
-    if (!outcome) return
+    const own = series.value!
+    dropWaiting()
+    if (own.values.length <= LONGEST_AT_ONCE) return show(outcomeOf(own, method.value))
+    const outcome = await analyseInWorker(own, method.value)
+    if (outcome) show(outcome)
+  }
+
+  function show(outcome: Outcome): void {
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }

@@ -1,17 +1,12 @@
 import type { MethodDocument } from '~~/core/method/method'
-import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series'
+import type { Outcome } from './outcome'
 
 export interface AnalyseRequest {
   readonly id: number
   readonly series: Series
   readonly method: MethodDocument
 }
-
-/** What an analysis came to. */
-export type Outcome =
-  | { readonly kind: 'result'; readonly result: Result }
-  | { readonly kind: 'refused'; readonly because: string; readonly where: string }
 
 export interface AnalyseAnswer {
   readonly id: number
@@ -49,10 +44,16 @@ function ownWorker(): Worker {
  * @returns the outcome, or null when a later analysis has taken this one's place
  */
 export function analyseInWorker(series: Series, method: MethodDocument): Promise<Outcome | null> {
-  waiting?.settle(null)
+  dropWaiting()
   const id = ++lastId
   return new Promise((resolve, reject) => {
     waiting = { id, settle: resolve, fail: reject }
     ownWorker().postMessage({ id, series, method } satisfies AnalyseRequest)
   })
+}
+
+/** Gives up the analysis that is still on its way: something later has taken its place. */
+export function dropWaiting(): void {
+  waiting?.settle(null)
+  waiting = null
 }
