@@ -85,6 +85,7 @@ export const useView = defineStore('bench-view', () => {
   })
 
   function setWindow(wanted: Window): void {
+    windowIsOwn.value = true
     window.value = fitWindow(wanted, whole.value)
   }
 
@@ -92,6 +93,7 @@ export const useView = defineStore('bench-view', () => {
     factor: number,
     around = cursor.value ?? (window.value.from + window.value.to) / 2,
   ) {
+    windowIsOwn.value = true
     window.value = zoomWindow(window.value, around, factor, whole.value)
   }
 

@@ -22,7 +22,7 @@ export interface ErrorFigures {
  * @param actual one a period, null = missing
  * @param forecast same length
  * @param scale the denominator of MASE, see {@link seasonalNaiveScale}; null leaves MASE undefined
- * @see Hyndman, R. J. & Koehler, A. B. (2006), International Journal of Forecasting 22, 679–688
+ * @see Another look at measures of forecast accuracy, International Journal of Forecasting 22 (2006), 679–688
  * @example errorFigures([10, 20], [12, 19], 3).mae // 1.5
  */
 export function errorFigures(
