@@ -75,6 +75,7 @@ test('names are text, however long and whatever they hold', async ({ page }) => 
 test('the shelf searches, sorts, renames, deletes and brings back', async ({ page }) => {
   await bringIn(page, 'zebra.csv', monthlyCsv('Zebra stripes', 30))
   await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Zebra stripes' })).toBeVisible()
   await page.keyboard.press('/')
   await page.keyboard.type('zebra')
   await expect(page.locator('tbody tr')).toHaveCount(1)

@@ -97,10 +97,14 @@ export const useView = defineStore('bench-view', () => {
     window.value = zoomWindow(window.value, around, factor, whole.value)
   }
 
-  /** The latest periods that fit as numbers; the forecast takes a third of them at the most. */
+  /**
+   * The latest periods that fit as numbers; the forecast takes a third of them at the most, but for
+   * the stage that is about it.
+   */
   function showRecent(): void {
     const columns = Math.floor(plotWidth.value / numbersFrom.value)
-    const ahead = Math.min(lastT.value - lastActual.value, Math.floor(columns / 3))
+    const most = stage.value === 'project' ? columns : Math.floor(columns / 3)
+    const ahead = Math.min(lastT.value - lastActual.value, most)
     const to = lastActual.value + ahead + 0.5
     setWindow({ from: to - columns, to })
   }
