@@ -38,6 +38,13 @@ export function formatDecimals(value: number, decimals: number): string {
   return formatter(decimals).format(shown).replace('-', '−')
 }
 
+const UP_TO_THREE = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 3 })
+
+/** A factor on an axis: at most three decimals, none that are not needed. */
+export function formatFactor(value: number): string {
+  return UP_TO_THREE.format(value)
+}
+
 /** A change in per cent with its sign: `+3.1%`. */
 export function formatChange(percent: number): string {
   const size = formatDecimals(Math.abs(percent), 1)

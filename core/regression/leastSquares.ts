@@ -118,6 +118,7 @@ function solveCentred(
       )
     }
   })
+  if (columns.length === 1) return solveAlone(y, centreOfY, columns[0]!, centres[0]!, lengths[0]!)
   // Columns are brought to length 1, so that the decomposition sees no difference of units.
   const design = new Matrix(
     y.map((_, i) => columns.map((column, j) => (column.values[i]! - centres[j]!) / lengths[j]!)),
@@ -144,6 +145,19 @@ function solveCentred(
         ),
       ),
   }
+}
+
+/** One column alone, brought to length 1, is its own Q, and R is its length: nothing to decompose. */
+function solveAlone(
+  y: readonly number[],
+  centreOfY: number,
+  { values }: Column,
+  centre: number,
+  length: number,
+): CentredSolution {
+  let along = 0
+  values.forEach((value, i) => (along += ((value - centre) / length) * (y[i]! - centreOfY)))
+  return { solution: [along / length], squaredLength: ([z]) => (z! / length) ** 2 }
 }
 
 /** Solves Rᵀv = z for an upper triangular R. */

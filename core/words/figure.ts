@@ -6,13 +6,20 @@
  */
 export function figure(value: number): string {
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
-  return value.toLocaleString('en', {
-    maximumFractionDigits: Math.min(12, Math.max(0, 3 - magnitude)),
-  })
+  return formatterOf(Math.min(12, Math.max(0, 3 - magnitude))).format(value)
 }
 
 /** A share as a whole per cent, with one decimal below 10%: `32%`, `4.1%`. */
 export function percent(share: number): string {
   const value = Math.abs(share * 100)
-  return `${value.toLocaleString('en', { maximumFractionDigits: value < 9.95 ? 1 : 0 })}%`
+  return `${formatterOf(value < 9.95 ? 1 : 0).format(value)}%`
+}
+
+/** One formatter for each number of decimals: making one takes far longer than using it. */
+const FORMATTERS: Intl.NumberFormat[] = []
+
+function formatterOf(maximumFractionDigits: number): Intl.NumberFormat {
+  return (FORMATTERS[maximumFractionDigits] ??= new Intl.NumberFormat('en', {
+    maximumFractionDigits,
+  }))
 }

@@ -257,10 +257,11 @@ const selectedWords = computed(() => {
   top: 0;
   bottom: 0;
   left: 0;
-  display: flex;
-  align-items: center;
-  justify-content: center;
+  overflow: clip visible;
+  contain: strict;
   font-size: 10.5px;
+  line-height: 24px;
+  text-align: center;
   font-variant-numeric: tabular-nums;
   letter-spacing: -0.02em;
   white-space: nowrap;

@@ -7,7 +7,8 @@ const open = ref(false)
 </script>
 
 <template>
-  <v-menu v-model="open" :close-on-content-click="false">
+  <!-- A closing animation would lay the page out in the middle of the repaint it makes way for. -->
+  <v-menu v-model="open" :close-on-content-click="false" :transition="{ css: false }">
     <template #activator="{ props: activator }">
       <button
         type="button"

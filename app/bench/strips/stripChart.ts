@@ -1,21 +1,12 @@
-import {
-  Chart,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartConfiguration,
-} from 'chart.js'
+import { Chart, LinearScale, LineController, type ChartConfiguration } from 'chart.js'
 import type { Palette } from '~/theme/palette'
 import type { DisplayScale } from '~/figures/displayScale'
-import { formatDecimals } from '~/figures/format'
+import { formatDecimals, formatFactor } from '~/figures/format'
 import type { TimeAxis } from '../axis/timeAxis'
-import { markPlugin } from './markPlugin'
-import { datasetsOf } from './stripDatasets'
+import { layerPlugin } from './layerPlugin'
 import { rangeOfStrip, type Point, type Strip } from './strips'
 
-Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)
+Chart.register(LinearScale, LineController)
 
 /** What a strip's chart is drawn from. */
 export interface StripDrawing {
@@ -33,7 +24,7 @@ type StripChart = Chart<'line', Point[]>
  * Chart options under which the chart area begins exactly at the gutter and ends at the right
  * edge, so that a period stands at the pixel the shared axis says.
  *
- * @param present the drawing as it is when the chart paints, for what is drawn beside its lines
+ * @param present the drawing as it is when the chart paints, for its layers
  */
 export function stripConfiguration(
   drawing: StripDrawing,
@@ -42,18 +33,15 @@ export function stripConfiguration(
   const { palette, strip, gutter } = drawing
   return {
     type: 'line',
-    data: { datasets: datasetsOf(drawing) },
-    plugins: [markPlugin(present)],
+    // The layers are drawn by the plugin: the chart keeps scales, grid and figures.
+    data: { datasets: [] },
+    plugins: [layerPlugin(present)],
     options: {
       responsive: false,
       maintainAspectRatio: false,
       animation: false,
       events: [],
-      // Points come as they are drawn, in the order of time.
-      normalized: true,
-      parsing: false,
       layout: { padding: { top: 6, bottom: 5 }, autoPadding: false },
-      plugins: { filler: { propagate: false } },
       scales: {
         x: { type: 'linear', display: false, ...horizontalRange(drawing) },
         y: {
@@ -70,6 +58,11 @@ export function stripConfiguration(
             font: { family: 'Inter Variable', size: 10.5 },
             maxTicksLimit: strip.share > 3 ? 6 : 4,
             padding: 8,
+            // The gutter is wide enough: nothing to measure, turn or leave out.
+            autoSkip: false,
+            minRotation: 0,
+            maxRotation: 0,
+            sampleSize: 1,
             callback: tickLabel(drawing),
           },
         },
@@ -87,7 +80,6 @@ export function redraw(chart: StripChart, drawing: StripDrawing): void {
   Object.assign(x, horizontalRange(drawing))
   Object.assign(y, verticalRange(drawing))
   Object.assign(y.ticks, { callback: tickLabel(drawing) })
-  chart.data.datasets = datasetsOf(drawing)
   chart.update('none')
 }
 
@@ -106,7 +98,7 @@ function verticalRange({ strip }: StripDrawing) {
 
 function tickLabel({ strip, scale }: StripDrawing): (value: string | number) => string {
   return (value) => {
-    if (strip.isFactor) return Number(value).toLocaleString(undefined, { maximumFractionDigits: 3 })
+    if (strip.isFactor) return formatFactor(Number(value))
     const shown = Number(value) / scale.divisor
     return formatDecimals(shown, Number.isInteger(shown) ? 0 : scale.decimals)
   }

@@ -1,0 +1,176 @@
+import type { Chart, Plugin } from 'chart.js'
+import { faded, type Palette } from '~/theme/palette'
+import { columnWidth, type TimeAxis } from '../axis/timeAxis'
+import type { Layer, Mark, Point, Strip } from './strips'
+
+/** Share of a column that a bar takes up. */
+const BAR_WIDTH = 0.66
+/** Opacity of bars in actual periods and, paler, in the forecast. */
+const BAR_OPACITY = { actual: 0.82, forecast: 0.4 }
+const BAND_OPACITY = 0.17
+/** Points are left away when periods stand closer than this. */
+const POINTS_FROM_PX = 7
+const POINT_RADIUS = 2.3
+/** Of a value between two gaps, which has no line to stand on. */
+const LONE_RADIUS = 1.5
+
+const STROKE: Readonly<Partial<Record<Mark, { width: number; dash?: number[] }>>> = {
+  'line-points': { width: 1.3 },
+  'line-thin': { width: 1.4 },
+  'line-thick': { width: 2.6 },
+  'line-dotted': { width: 1.8, dash: [1.5, 3.5] },
+  'line-dashed': { width: 1.8, dash: [6, 4] },
+}
+
+/** What layers are drawn from. */
+export interface LayerDrawing {
+  readonly strip: Strip
+  readonly axis: TimeAxis
+  readonly palette: Palette
+}
+
+/**
+ * Draws the layers of a strip straight onto a chart, which keeps to its scales. As datasets, with an
+ * element and options for each of hundreds of points, they took most of the time of a repaint.
+ *
+ * @param drawing asked for at every draw, so that the chart itself can stay
+ */
+export function layerPlugin(drawing: () => LayerDrawing): Plugin<'line'> {
+  return {
+    id: 'component-layers',
+    beforeDatasetsDraw(chart) {
+      const { left, top, width, height } = chart.chartArea
+      const context = chart.ctx
+      context.save()
+      context.beginPath()
+      context.rect(left, top, width, height)
+      context.clip()
+      drawLayers({ context, ...drawing(), ...pixelsOf(chart) })
+      context.restore()
+    },
+  }
+}
+
+interface Canvas extends LayerDrawing {
+  readonly context: CanvasRenderingContext2D
+  x(t: number): number
+  y(value: number): number
+}
+
+function pixelsOf({ scales }: Chart): Pick<Canvas, 'x' | 'y'> {
+  return {
+    x: (t) => scales.x!.getPixelForValue(t),
+    y: (value) => scales.y!.getPixelForValue(value),
+  }
+}
+
+/** Bands lie beneath bars and stems, and these beneath the lines. */
+function drawLayers(canvas: Canvas) {
+  const { layers } = canvas.strip
+  for (const layer of layers) if (layer.kind === 'band') drawBand(canvas, layer)
+  for (const layer of layers) {
+    if (layer.kind === 'series' && layer.mark === 'bars') drawBars(canvas, layer)
+    if (layer.kind === 'series' && layer.mark === 'stems') drawStems(canvas, layer)
+  }
+  for (const layer of layers) {
+    if (layer.kind === 'series' && STROKE[layer.mark]) drawLine(canvas, layer)
+  }
+}
+
+type SeriesLayer = Layer & { kind: 'series' }
+
+function drawLine(canvas: Canvas, { points, mark, component, opacity }: SeriesLayer) {
+  const { context, axis, palette } = canvas
+  const { width, dash = [] } = STROKE[mark]!
+  const colour = faded(palette[component], opacity ?? 1)
+  const shown = inWindow(points, axis)
+  context.strokeStyle = context.fillStyle = colour
+  context.lineWidth = width
+  context.lineJoin = 'round'
+  context.lineCap = mark === 'line-dotted' ? 'round' : 'butt'
+  context.setLineDash(dash)
+  context.beginPath()
+  trace(canvas, shown)
+  context.stroke()
+  if (mark !== 'line-points') return
+  const isDotted = columnWidth(axis) > POINTS_FROM_PX
+  drawPoints(canvas, isDotted ? shown : alone(shown), isDotted ? POINT_RADIUS : LONE_RADIUS)
+}
+
+/** Adds a line through points to the path, broken where a value is missing. */
+function trace({ context, x, y }: Canvas, points: readonly Point[]) {
+  let isDown = false
+  for (const point of points) {
+    if (point.y === null) isDown = false
+    else if (isDown) context.lineTo(x(point.x), y(point.y))
+    else {
+      context.moveTo(x(point.x), y(point.y))
+      isDown = true
+    }
+  }
+}
+
+function drawPoints({ context, x, y }: Canvas, points: readonly Point[], radius: number) {
+  context.beginPath()
+  for (const point of points) {
+    if (point.y === null) continue
+    context.moveTo(x(point.x) + radius, y(point.y))
+    context.arc(x(point.x), y(point.y), radius, 0, 2 * Math.PI)
+  }
+  context.fill()
+}
+
+/** Values between two gaps: they must not go with the zoom. */
+function alone(points: readonly Point[]): Point[] {
+  return points.filter(
+    ({ y }, i) =>
+      y !== null && (points[i - 1]?.y ?? null) === null && (points[i + 1]?.y ?? null) === null,
+  )
+}
+
+function drawBand(canvas: Canvas, { lower, upper }: Layer & { kind: 'band' }) {
+  const { context, axis, palette, x, y } = canvas
+  const edge = [...inWindow(upper, axis), ...inWindow(lower, axis).reverse()]
+  context.fillStyle = faded(palette.forecast, BAND_OPACITY)
+  context.beginPath()
+  for (const point of edge) if (point.y !== null) context.lineTo(x(point.x), y(point.y))
+  context.fill()
+}
+
+function drawBars(canvas: Canvas, layer: SeriesLayer) {
+  const { context, axis, palette, x, y } = canvas
+  const width = Math.max(1, columnWidth(axis) * BAR_WIDTH)
+  const base = y(canvas.strip.baseline ?? 0)
+  const colour = palette[layer.component]
+  const tints = {
+    actual: faded(colour, BAR_OPACITY.actual),
+    forecast: faded(colour, BAR_OPACITY.forecast),
+  }
+  for (const point of inWindow(layer.points, axis)) {
+    if (point.y === null) continue
+    context.fillStyle = point.x >= (layer.paleFrom ?? Infinity) ? tints.forecast : tints.actual
+    const top = y(point.y)
+    context.fillRect(x(point.x) - width / 2, Math.min(top, base), width, Math.abs(top - base))
+  }
+}
+
+function drawStems(canvas: Canvas, layer: SeriesLayer) {
+  const { context, axis, palette, x, y } = canvas
+  const [width, radius] = columnWidth(axis) > POINTS_FROM_PX ? [1.6, 2.6] : [1, 1.2]
+  const base = y(canvas.strip.baseline ?? 0)
+  const shown = inWindow(layer.points, axis)
+  context.fillStyle = palette[layer.component]
+  context.beginPath()
+  for (const point of shown) {
+    if (point.y === null) continue
+    const top = y(point.y)
+    context.rect(x(point.x) - width / 2, Math.min(top, base), width, Math.abs(top - base))
+  }
+  context.fill()
+  drawPoints(canvas, shown, radius)
+}
+
+/** Points inside the window and one beyond either edge, to which lines run on. */
+function inWindow(points: readonly Point[], { from, to }: TimeAxis): Point[] {
+  return points.filter(({ x }) => x > from - 1.5 && x < to + 1.5)
+}
