@@ -106,7 +106,6 @@ describe('refusals name their place', () => {
   }
 
   it.each<[string, MethodDocument]>([
-    ['missing', { ...FORMAT, missing: 'interpolate' }],
     ['decompose.by', { ...FORMAT, decompose: { by: 'stl' } }],
     ['decompose.robust', { ...FORMAT, decompose: { robust: true } }],
     ['decompose.seasonalWindow', { ...FORMAT, decompose: { seasonalWindow: 13 } }],

@@ -1,8 +1,10 @@
 import { errorFigures, seasonalNaiveScale } from './accuracy/errorFigures'
 import { seasonLabel } from './calendar/labels'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from './calendar/period'
+import { prepareStretch } from './care/prepare'
 import { decomposeClassically, type ClassicalDecomposition } from './decomposition/classical'
 import { putBack, takeOut } from './decomposition/model'
+import { careFindings } from './findings/careFindings'
 import { methodFindings } from './findings/methodFindings'
 import { seasonFindings } from './findings/seasonFindings'
 import { spanFindings } from './findings/spanFindings'
@@ -15,9 +17,8 @@ import { fitTrend } from './regression/fitTrend'
 import type { TrendLine } from './regression/trendLine'
 import { RESULT_FORMAT, type Result, type SeasonRow, type StraightLine } from './result'
 import type { Series, Value } from './series'
-import { requireUsable } from './usable'
 import { standardErrorOfMean } from './statistics/spread'
-import { stretchOf, type Stretch } from './stretch'
+import type { Stretch } from './stretch'
 import { readIndex } from './words/reading'
 
 /**
@@ -30,7 +31,6 @@ import { readIndex } from './words/reading'
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
 export function analyse(series: Series, document: MethodDocument): Result {
-  requireUsable(series)
   const method = completeMethod(document, series)
   const { calendar, start } = series
   const { model } = method.decompose
@@ -40,11 +40,15 @@ export function analyse(series: Series, document: MethodDocument): Result {
 
   const firstT = timeCode(method.span.from)
   const lastT = timeCode(method.span.to)
-  const stretch = stretchOf(series, firstT, lastT)
+  const excluded = new Set(method.decompose.exclude.map(({ period }) => timeCode(period)))
+  const {
+    original,
+    used: stretch,
+    filled,
+  } = prepareStretch(series, method, firstT, lastT, excluded)
   const { values } = stretch
   const t = values.map((_, i) => firstT + i)
 
-  const excluded = new Set(method.decompose.exclude.map(({ period }) => timeCode(period)))
   const decomposition = decomposeClassically(stretch, { ...method.decompose, exclude: excluded })
   const { deseasonalized, straightTrend, trendCycle, index } = decomposition
 
@@ -78,10 +82,13 @@ export function analyse(series: Series, document: MethodDocument): Result {
       missing: series.values.filter((value) => value === null).length,
     },
     method,
+    adjustments: series.adjustments ?? [],
+    filled,
     columns: {
       period: t.map(code),
       t,
       season: stretch.seasonOf,
+      original: original.values,
       value: values,
       movingAverage: decomposition.movingAverage ?? undefinedEverywhere(values),
       trendCycle,
@@ -126,6 +133,7 @@ export function analyse(series: Series, document: MethodDocument): Result {
     },
     findings: [
       ...seasonFindings(seasons, model, values),
+      ...careFindings(stretch, series.adjustments ?? [], filled, method, series.unit),
       ...spanFindings(stretch, method, trendCycle, forecast),
       ...methodFindings(stretch, decomposition, forecast),
     ],

@@ -1,3 +1,5 @@
+import type { Adjustment } from './care/adjustment'
+import type { FilledValue } from './care/fillMissing'
 import type { ErrorFigures } from './accuracy/errorFigures'
 import type { Frequency } from './calendar/calendar'
 import type { Finding } from './findings/finding'
@@ -21,9 +23,14 @@ export interface Result {
     readonly start: string
     readonly end: string
     readonly periods: number
+    /** Periods without a value as they came in. */
     readonly missing: number
   }
   readonly method: Method
+  /** What the analyst replaced or left out, by period code. */
+  readonly adjustments: readonly Adjustment[]
+  /** The values that stand in for missing ones, under the method's rule. */
+  readonly filled: readonly FilledValue[]
   /** One entry a period of the analysed span, in every list. */
   readonly columns: {
     readonly period: readonly string[]
@@ -49,6 +56,9 @@ export interface Result {
 
 /** The columns of figures, in the order of the calculation. */
 export const FIGURE_COLUMNS = [
+  /** As it came in. */
+  'original',
+  /** As the calculation uses it: adjusted, and filled where it is missing. */
   'value',
   'movingAverage',
   'trendCycle',

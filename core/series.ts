@@ -1,5 +1,6 @@
 import type { Calendar } from './calendar/calendar'
 import type { Period } from './calendar/period'
+import type { Adjustment } from './care/adjustment'
 
 /** A value of a series or of a calculation; `null` is undefined or missing, never 0 and never NaN. */
 export type Value = number | null
@@ -12,6 +13,8 @@ export interface Series {
   readonly calendar: Calendar
   /** The period of time code 1. */
   readonly start: Period
-  /** One entry a period, from time code 1. */
+  /** One entry a period, from time code 1, as they came in. */
   readonly values: readonly Value[]
+  /** What the analyst replaced or left out since; none when left out. */
+  readonly adjustments?: readonly Adjustment[]
 }

@@ -5,6 +5,7 @@ test('what is not understood is named with line and column, and nothing is kept'
   page,
 }) => {
   await page.goto('/')
+  await expect(page.locator('tbody tr').first()).toBeVisible()
   const count = await page.locator('tbody tr').count()
   await page.goto('/intake')
   await page.locator('input[type=file]').setInputFiles({

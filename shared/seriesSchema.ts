@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { calendarOf, FREQUENCIES } from '../core/calendar/calendar'
+import { adjustedValues } from '../core/care/adjustment'
 import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
 import { Refusal } from '../core/refusal'
 import type { Series } from '../core/series'
@@ -9,6 +10,15 @@ export const MOST_PERIODS = 20_000
 
 export const nameSchema = z.string().trim().min(1, 'A series needs a name.').max(LONGEST_NAME)
 export const unitSchema = z.string().trim().max(200)
+
+const adjustmentSchema = z.strictObject({
+  /** Period code. */
+  period: z.string().min(1).max(20),
+  /** Null leaves the value out. */
+  value: z.number().nullable(),
+  reason: z.string().trim().min(1, 'An adjustment needs a reason.').max(500),
+})
+export const adjustmentsSchema = z.array(adjustmentSchema).max(MOST_PERIODS)
 
 /**
  * A series as a document: `{"name","unit","frequency":"monthly","start":"2019-01","values":[…]}`,
@@ -22,6 +32,7 @@ export const seriesDocumentSchema = z.strictObject({
   yearStart: z.int().min(1).max(1000).optional(),
   start: z.string().min(1).max(20),
   values: z.array(z.number().nullable()).min(1).max(MOST_PERIODS),
+  adjustments: adjustmentsSchema.optional(),
 })
 export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
 
@@ -29,10 +40,10 @@ export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
  * The series a document describes.
  *
  * @throws Refusal for a number of seasons, a start of the year or a start that do not fit
- *   the frequency
+ *   the frequency, and for an adjustment of a period that the series does not have
  */
 export function seriesFromDocument(document: SeriesDocument): Series {
-  const { name, unit, frequency, seasons, yearStart, values } = document
+  const { name, unit, frequency, seasons, yearStart, values, adjustments = [] } = document
   if (frequency !== 'seasons' && seasons !== undefined) {
     const own = calendarOf(frequency).seasons
     if (own !== seasons) {
@@ -58,7 +69,9 @@ export function seriesFromDocument(document: SeriesDocument): Series {
       'start',
     )
   }
-  return { name, unit, calendar, start, values }
+  const series = { name, unit, calendar, start, values, adjustments }
+  adjustedValues(series)
+  return series
 }
 
 /** The document of a series. */
@@ -68,6 +81,7 @@ export function documentFromSeries({
   calendar,
   start,
   values,
+  adjustments = [],
 }: Series): SeriesDocument {
   return {
     name,
@@ -77,5 +91,6 @@ export function documentFromSeries({
     ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),
     start: formatPeriod(start, calendar),
     values: [...values],
+    ...(adjustments.length === 0 ? {} : { adjustments: [...adjustments] }),
   }
 }

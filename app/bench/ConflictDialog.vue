@@ -7,12 +7,12 @@ import { methodSentence } from './sentence/words'
 
 const bench = useBench()
 
-function inWords(method: MethodDocument): string {
+function inWords(method: MethodDocument, adjusted: number): string {
   const series = bench.series!
+  const also = adjusted === 0 ? '' : ` ${adjusted} ${adjusted === 1 ? 'value' : 'values'} adjusted.`
   try {
-    return methodSentence(completeMethod(method, series), series.calendar)
-      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
-      .join('')
+    const pieces = methodSentence(completeMethod(method, series), series)
+    return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('') + also
   } catch {
     return 'a method that does not fit this series'
   }
@@ -34,14 +34,14 @@ const savedAt = computed(() =>
       <div class="versions">
         <section>
           <h3>Yours</h3>
-          <p>{{ inWords(bench.method) }}</p>
+          <p>{{ inWords(bench.method, bench.content.adjustments.length) }}</p>
           <button type="button" class="solid-button" @click="bench.resolveConflict('mine')">
             Keep mine
           </button>
         </section>
         <section>
           <h3>Saved elsewhere</h3>
-          <p>{{ inWords(other.method) }}</p>
+          <p>{{ inWords(other.method, other.series.adjustments?.length ?? 0) }}</p>
           <button type="button" class="solid-button" @click="bench.resolveConflict('theirs')">
             Take the saved one
           </button>

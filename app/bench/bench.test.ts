@@ -148,7 +148,7 @@ describe('the fold', () => {
 
 describe('the method sentence', () => {
   const words = (document: MethodDocument) =>
-    methodSentence(completeMethod(document, series), series.calendar)
+    methodSentence(completeMethod(document, series), series)
       .map((piece) => (typeof piece === 'string' ? piece : piece.text))
       .join('')
 

@@ -1,14 +1,27 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Adjustment } from '~~/core/care/adjustment'
 import type { MethodDocument } from '~~/core/method/method'
 import { useBench } from './benchStore'
 import { useView } from './viewStore'
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
-const study = (version: number, method: MethodDocument = { format: 'elvant-method/1' }) => ({
+const study = (
+  version: number,
+  method: MethodDocument = { format: 'elvant-method/1' },
+  adjustments: readonly Adjustment[] = [],
+) => ({
   id: 'a',
   seriesId: 'b',
-  series: { name: 'Jobs', unit: 'jobs', frequency: 'quarterly', start: '2020-Q1', values },
+  series: {
+    name: 'Jobs',
+    unit: 'jobs',
+    frequency: 'quarterly',
+    start: '2020-Q1',
+    values,
+    adjustments,
+  },
+  about: { name: 'Jobs', unit: 'jobs', group: '', notes: '' },
   source: { file: 'jobs.csv' },
   method,
   version,
@@ -27,14 +40,15 @@ function fakeServer() {
     Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
   const fetch = vi.fn((_: string, request: { method: string; body?: string }) => {
     if (request.method === 'GET') return answer(200, stored)
-    const { method, version } = JSON.parse(request.body!) as {
+    const { method, adjustments, version } = JSON.parse(request.body!) as {
       method: MethodDocument
+      adjustments?: Adjustment[]
       version: number
     }
     if (version !== stored.version) {
       return answer(409, { status: 409, title: '', type: '', detail: 'stale.', current: stored })
     }
-    stored = study(version + 1, method)
+    stored = study(version + 1, method, adjustments ?? stored.series.adjustments)
     saves.push(stored.version)
     return answer(200, stored)
   })
@@ -94,6 +108,23 @@ describe('the study on the Bench', () => {
     expect(bench.saving).toBe('saved')
     expect(server.saves).toEqual([2])
     expect(server.stored().method).toEqual(horizon(5))
+  })
+
+  it('adjusts a value, saves it beside the original, and undoes it like any change', async () => {
+    const bench = useBench()
+    await bench.open('a')
+    const adjustment = { period: '2020-Q3', value: 70, reason: 'miscounted' }
+    await bench.adjust(adjustment)
+    expect(bench.result!.columns).toMatchObject({ original: values, value: values.with(2, 70) })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored().series).toMatchObject({ values, adjustments: [adjustment] })
+    await bench.adjust({ ...adjustment, value: null })
+    expect(bench.result!.columns.value[2]).toBeNull()
+    bench.undo()
+    bench.undo()
+    expect(bench.result!.columns.value).toEqual(values)
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored().series.adjustments).toEqual([])
   })
 
   it('keeps a refused method and says why', async () => {

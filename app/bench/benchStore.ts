@@ -7,6 +7,8 @@ import type { MethodDocument } from '~~/core/method/method'
 import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series'
 import type { Study } from '~~/shared/api/studies'
+import type { Adjustment } from '~~/core/care/adjustment'
+import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
 
 /** A change waits this long for the next one before it is saved. */
@@ -14,16 +16,40 @@ const SAVE_AFTER_MS = 400
 /** Periods up to which a calculation takes no longer than a fraction of a frame. */
 const LONGEST_AT_ONCE = 600
 
+/** All of a study that an analyst changes, and that undo brings back. */
+export interface StudyContent {
+  readonly method: MethodDocument
+  readonly adjustments: readonly Adjustment[]
+  readonly about: About
+}
+
+function contentOf({ method, series, about }: Study): StudyContent {
+  return { method, adjustments: series.adjustments ?? [], about }
+}
+
+const NOTHING: StudyContent = {
+  method: { format: 'elvant-method/1' },
+  adjustments: [],
+  about: { name: '', unit: '', group: '', notes: '' },
+}
+
 /** One study on the Bench: its method with undo and redo, its result, and its saving. */
 export const useBench = defineStore('bench', () => {
   const study = shallowRef<Study | null>(null)
-  const series = shallowRef<Series | null>(null)
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
 
-  const method = shallowRef<MethodDocument>({ format: 'elvant-method/1' })
-  const past = shallowRef<readonly MethodDocument[]>([])
-  const future = shallowRef<readonly MethodDocument[]>([])
+  /** The values as they came in. */
+  const cameIn = shallowRef<Series | null>(null)
+  const content = shallowRef<StudyContent>(NOTHING)
+  const method = computed(() => content.value.method)
+  const series = computed<Series | null>(() => {
+    if (!cameIn.value) return null
+    const { adjustments, about } = content.value
+    return { ...cameIn.value, name: about.name, unit: about.unit, adjustments }
+  })
+  const past = shallowRef<readonly StudyContent[]>([])
+  const future = shallowRef<readonly StudyContent[]>([])
 
   const result = shallowRef<Result | null>(null)
   const refusal = shallowRef<{ because: string; where: string } | null>(null)
@@ -42,8 +68,8 @@ export const useBench = defineStore('bench', () => {
     try {
       const opened = await api<Study>(`/studies/${encodeURIComponent(id)}`)
       study.value = opened
-      series.value = seriesFromDocument(opened.series)
-      method.value = opened.method
+      cameIn.value = seriesFromDocument(opened.series)
+      content.value = contentOf(opened)
       await run()
       state.value = 'ready'
     } catch (error) {
@@ -70,25 +96,48 @@ export const useBench = defineStore('bench', () => {
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
 
-  function adopt(next: MethodDocument): Promise<void> {
-    method.value = next
+  function adopt(next: StudyContent): Promise<void> {
+    content.value = next
     saveSoon()
     return run()
   }
 
-  /** Changes the method; the one before can be had back. */
-  function change(next: MethodDocument): Promise<void> {
-    if (JSON.stringify(next) === JSON.stringify(method.value)) return Promise.resolve()
-    past.value = [...past.value, method.value]
+  /** Changes what is named; what was before can be had back. */
+  function changeContent(change: Partial<StudyContent>): Promise<void> {
+    const next = { ...content.value, ...change }
+    if (JSON.stringify(next) === JSON.stringify(content.value)) return Promise.resolve()
+    past.value = [...past.value, content.value]
     future.value = []
     return adopt(next)
+  }
+
+  function change(method: MethodDocument): Promise<void> {
+    return changeContent({ method })
+  }
+
+  /** Replaces a value, or leaves it out, for a reason; a period has one adjustment at the most. */
+  function adjust(adjustment: Adjustment): Promise<void> {
+    const others = content.value.adjustments.filter(({ period }) => period !== adjustment.period)
+    const all = [...others, adjustment].sort((a, b) => (a.period < b.period ? -1 : 1))
+    return changeContent({ adjustments: all })
+  }
+
+  /** Uses a period's value as it came in again. */
+  function takeBack(code: string): Promise<void> {
+    return changeContent({
+      adjustments: content.value.adjustments.filter(({ period }) => period !== code),
+    })
+  }
+
+  function changeAbout(about: About): Promise<void> {
+    return changeContent({ about })
   }
 
   function undo(): void {
     const before = past.value.at(-1)
     if (!before) return
     past.value = past.value.slice(0, -1)
-    future.value = [method.value, ...future.value]
+    future.value = [content.value, ...future.value]
     void adopt(before)
   }
 
@@ -96,7 +145,7 @@ export const useBench = defineStore('bench', () => {
     const [next, ...rest] = future.value
     if (!next) return
     future.value = rest
-    past.value = [...past.value, method.value]
+    past.value = [...past.value, content.value]
     void adopt(next)
   }
 
@@ -111,16 +160,16 @@ export const useBench = defineStore('bench', () => {
     clearTimeout(timer)
     if (!study.value || saving.value === 'saved' || saving.value === 'saving') return
     if (conflict.value) return
-    const sent = method.value
+    const sent = content.value
     saving.value = 'saving'
     try {
       const saved = await api<Study>(`/studies/${study.value.id}`, {
         method: 'PUT',
-        body: { method: sent, version: study.value.version },
+        body: { ...changesOf(sent, study.value), version: study.value.version },
         ...options,
       })
       study.value = saved
-      if (method.value === sent) saving.value = 'saved'
+      if (content.value === sent) saving.value = 'saved'
       else saveSoon()
     } catch (error) {
       saving.value = 'failed'
@@ -142,9 +191,9 @@ export const useBench = defineStore('bench', () => {
       await save()
       return
     }
-    past.value = [...past.value, method.value]
+    past.value = [...past.value, content.value]
     future.value = []
-    method.value = other.method
+    content.value = contentOf(other)
     saving.value = 'saved'
     await run()
   }
@@ -156,6 +205,7 @@ export const useBench = defineStore('bench', () => {
     series,
     state,
     failure,
+    content,
     method,
     result,
     refusal,
@@ -166,9 +216,24 @@ export const useBench = defineStore('bench', () => {
     canRedo,
     open,
     change,
+    adjust,
+    takeBack,
+    changeAbout,
     undo,
     redo,
     save,
     resolveConflict,
   }
 })
+
+/** The method, and of the rest what differs from the saved copy: the series may have other studies. */
+function changesOf(content: StudyContent, saved: Study) {
+  const before = contentOf(saved)
+  const changed = (key: 'adjustments' | 'about') =>
+    JSON.stringify(content[key]) !== JSON.stringify(before[key])
+  return {
+    method: content.method,
+    ...(changed('adjustments') ? { adjustments: content.adjustments } : {}),
+    ...(changed('about') ? { about: content.about } : {}),
+  }
+}

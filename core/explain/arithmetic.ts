@@ -1,5 +1,6 @@
 import { periodLabel } from '../calendar/labels'
 import { periodAt, parsePeriod, timeCodeOf } from '../calendar/period'
+import type { FilledValue, GapEdge } from '../care/fillMissing'
 import { calendarOfResult, startOfResult } from '../ledger/calendarOfResult'
 import { cellValue, lastActualT, limitOf, type Cell, type CellColumn } from '../ledger/cell'
 import { ledgerRows } from '../ledger/rows'
@@ -31,8 +32,10 @@ export function arithmetic(result: Result, cell: Cell): Arithmetic {
   const limit = limitOf(column)
   if (limit) return { expression: limitArithmetic(result, t, limit), alsoFrom: [] }
   switch (column) {
-    case 'value':
+    case 'original':
       return made(figureOf('as it came in', cellValue(result, cell)!))
+    case 'value':
+      return made(usedValue(result, cell))
     case 'movingAverage':
       return made(averageOf(series.seasons, (i) => source('value', t + i)))
     case 'trendCycle': {
@@ -98,8 +101,7 @@ export function arithmetic(result: Result, cell: Cell): Arithmetic {
 }
 
 function cellOf(result: Result, column: CellColumn, t: number): Expression {
-  const calendar = calendarOfResult(result)
-  const period = periodLabel(periodAt(startOfResult(result), t, calendar.seasons), calendar)
+  const period = labelAt(result, t)
   const from = column === 'movingAverage' ? 'from ' : ''
   return {
     kind: 'cell',
@@ -107,6 +109,43 @@ function cellOf(result: Result, column: CellColumn, t: number): Expression {
     symbol: `${nameOf(result, column)} (${from}${period})`,
     value: cellValue(result, { column, t })!,
   }
+}
+
+/** The value the calculation uses: as it came in, replaced, or filled in. */
+function usedValue(result: Result, cell: Cell): Expression {
+  const value = cellValue(result, cell)!
+  const filled = result.filled.find(({ t }) => t === cell.t)
+  if (filled) return fillArithmetic(result, filled)
+  const original = { column: 'original', t: cell.t } as const
+  if (cellValue(result, original) === value) return figureOf('as it came in', value)
+  return figureOf('put in for what came in', value)
+}
+
+/** before + (after − before) × steps ÷ gap, and the season put back where it was taken out. */
+function fillArithmetic(result: Result, { t, between, index }: FilledValue): Expression {
+  if (!between) return figureOf('zero for a missing value', 0)
+  const { before, after } = between
+  const edge = (at: GapEdge) =>
+    index === null
+      ? cellOf(result, 'value', at.t)
+      : figureOf(`deseasonalized with the gap (${labelAt(result, at.t)})`, at.value)
+  const straight = operation(
+    edge(before),
+    '+',
+    operation(
+      operation(edge(after), '−', edge(before)),
+      '×',
+      operation(plain(t - before.t), '÷', plain(after.t - before.t)),
+    ),
+  )
+  if (index === null) return straight
+  const restore = result.method.decompose.model === 'multiplicative' ? '×' : '+'
+  return operation(straight, restore, figureOf('index with the gap', index))
+}
+
+function labelAt(result: Result, t: number): string {
+  const calendar = calendarOfResult(result)
+  return periodLabel(periodAt(startOfResult(result), t, calendar.seasons), calendar)
 }
 
 /** What a row is called inside a formula. */

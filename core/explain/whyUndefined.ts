@@ -21,12 +21,13 @@ export function whyUndefined(result: Result, { column, t }: Cell): string {
   }
   if (t > last)
     return 'This period lies in the forecast, where there is nothing to calculate this from.'
+  if (column === 'original') return 'No value came in for this period.'
   if (
     cellValue(result, { column: 'value', t }) === null &&
     column !== 'trendCycle' &&
     column !== 'movingAverage'
   ) {
-    return column === 'value' ? 'No value came in for this period.' : 'This period has no value.'
+    return column === 'value' ? whyNoValue(result, t) : 'This period has no value.'
   }
   switch (column) {
     case 'trend':
@@ -45,4 +46,14 @@ export function whyUndefined(result: Result, { column, t }: Cell): string {
         : `No average here: a value within ${countPeriods(half, calendar)} on either side is missing.`
     }
   }
+}
+
+function whyNoValue(result: Result, t: number): string {
+  const code = result.columns.period[t - result.columns.t[0]!]
+  const leftOut = result.adjustments.find(({ period }) => period === code)
+  if (leftOut) return `Left out by the analyst: ${leftOut.reason}.`
+  const isAtEnd = result.method.missing !== 'leave'
+  return isAtEnd
+    ? 'No value came in for this period, and at the end of a series there is nothing to interpolate between.'
+    : 'No value came in for this period.'
 }

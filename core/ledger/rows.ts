@@ -44,8 +44,27 @@ export function ledgerRows(result: Result): LedgerRow[] {
   }
   const level = { unit, baseline: null, offset: 0 }
   const averages = by === 'ratio-to-moving-average'
+  const { original, value } = result.columns
+  const isCaredFor = value.some((used, i) => used !== original[i])
   const rows: LedgerRow[] = [
-    { column: 'value', label: 'Sales', means: unit, component: 'original', ...level },
+    ...(isCaredFor
+      ? [
+          {
+            column: 'original',
+            label: 'As it came in',
+            means: unit,
+            component: 'original',
+            ...level,
+          } as const,
+        ]
+      : []),
+    {
+      column: 'value',
+      label: isCaredFor ? 'Sales as used' : 'Sales',
+      means: unit,
+      component: 'original',
+      ...level,
+    },
   ]
   if (averages && seasons % 2 === 0) {
     rows.push({

@@ -1,7 +1,8 @@
 import { exampleCode, formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../calendar/period'
 import { periodLabel } from '../calendar/labels'
+import { adjustedValues } from '../care/adjustment'
 import { Refusal } from '../refusal'
-import type { Series } from '../series'
+import type { Series, Value } from '../series'
 import type { Method, MethodDocument } from './method'
 import { refuseUnbuilt } from './unbuilt'
 
@@ -12,7 +13,7 @@ const LONGEST_HORIZON = 1200
  * Fills in every default of a method for a series.
  *
  * The defaults: the whole series; ratio to moving average; multiplicative where every value is
- * above 0, else additive; indices by mean, adjusted; a straight line through all periods; one
+ * above 0, else additive; missing values left missing; indices by mean, adjusted; a straight line through all periods; one
  * year ahead with 80% and 95% limits.
  *
  * @throws Refusal for what is not built, for a period that the series does not have, and for a
@@ -38,16 +39,17 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   if (levels.some((level) => !(level > 0 && level < 100))) {
     throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
   }
-  const inSpan = values.slice(first - 1, last)
+  const missing = document.missing ?? 'leave'
+  // A gap filled with zero is a value that is not above 0.
+  const isPositive = (value: Value) => (value === null ? missing !== 'zero' : value > 0)
+  const inSpan = adjustedValues(series).slice(first - 1, last)
   return {
     format: document.format,
     span,
-    missing: 'leave',
+    missing,
     decompose: {
       by: classicalWay(decompose.by),
-      model:
-        decompose.model ??
-        (inSpan.every((value) => value === null || value > 0) ? 'multiplicative' : 'additive'),
+      model: decompose.model ?? (inSpan.every(isPositive) ? 'multiplicative' : 'additive'),
       average: decompose.average ?? 'mean',
       adjust: decompose.adjust ?? true,
       exclude: decompose.exclude ?? [],

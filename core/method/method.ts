@@ -99,7 +99,7 @@ export interface MethodDocument {
 export interface Method {
   readonly format: typeof METHOD_FORMAT
   readonly span: Span
-  readonly missing: 'leave'
+  readonly missing: (typeof MISSING_RULES)[number]
   readonly decompose: {
     readonly by: ClassicalName
     readonly model: Model

@@ -30,8 +30,7 @@ const REGRESSION_KEYS = [
  * @throws Refusal whose `where` is the path of the first such part
  */
 export function refuseUnbuilt(document: MethodDocument): void {
-  const { missing, decompose = {}, trend = {}, forecast = {}, check } = document
-  refuse(missing, 'leave', 'missing', 'Missing values can only be left missing')
+  const { decompose = {}, trend = {}, forecast = {}, check } = document
   if (decompose.by === 'stl') notBuilt('Robust loess decomposition', 'decompose.by')
   for (const key of LOESS_KEYS) {
     if (decompose[key] !== undefined) {
@@ -55,12 +54,6 @@ export function refuseUnbuilt(document: MethodDocument): void {
     }
   }
   if (check !== undefined) notBuilt('A holdout or rolling check', 'check')
-}
-
-function refuse<T>(given: T | undefined, built: T, where: string, sentence: string): void {
-  if (given !== undefined && given !== built) {
-    throw new Refusal(`${sentence} in this version; ${String(given)} is not available yet.`, where)
-  }
 }
 
 function notBuilt(what: string, where: string): never {

@@ -76,11 +76,24 @@ describe('migrations', () => {
     return older
   }
 
+  /** A database of the first version, with one series in it. */
+  function keptBefore(path: string): void {
+    openDatabase(path, olderMigrations(1)).close()
+    const sqlite = new Sqlite(path)
+    sqlite.exec(`
+      INSERT INTO series (id, name, unit, frequency, seasons, year_start, created_at, updated_at)
+        VALUES ('1', 'Primer', 'litres', 'quarterly', 4, 1, 0, 0);
+      INSERT INTO vintages (id, series_id, start, "values", source, created_at)
+        VALUES ('2', '1', '2020-Q1', '[1,2,3]', '{"file":"a.csv"}', 0);
+      INSERT INTO studies (id, series_id, method, version, created_at, updated_at)
+        VALUES ('3', '1', '{"format":"elvant-method/1"}', 1, 0, 0);
+    `)
+    sqlite.close()
+  }
+
   it('copy the database before they change it', () => {
     const path = join(folder, 'elvant.sqlite')
-    const older = openDatabase(path, olderMigrations(1))
-    keepSeries(older.db, [incoming])
-    older.close()
+    keptBefore(path)
     const newer = openDatabase(path, MIGRATIONS)
     expect(listShelf(newer.db)).toHaveLength(1)
     newer.close()
@@ -94,9 +107,7 @@ describe('migrations', () => {
   it('that fail leave the database as it was', () => {
     const path = join(folder, 'elvant.sqlite')
     const broken = olderMigrations(2)
-    const opened = openDatabase(path, olderMigrations(1))
-    keepSeries(opened.db, [incoming])
-    opened.close()
+    keptBefore(path)
     const file = readdirSync(broken).find((name) => name.startsWith('0001'))!
     writeFileSync(
       join(broken, file),
@@ -104,6 +115,7 @@ describe('migrations', () => {
     )
     const journal = readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')
     writeFileSync(join(broken, 'meta', '_journal.json'), journal)
+    cpSync(MIGRATIONS, broken, { recursive: true, filter: (name) => !name.includes('0001') })
     expect(() => openDatabase(path, broken)).toThrow()
     const after = new Sqlite(path, { readonly: true })
     const tables = after

@@ -1,4 +1,4 @@
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
 import type { MethodDocument } from '../../core/method/method'
 import type { Value } from '../../core/series'
@@ -12,6 +12,9 @@ export const series = sqliteTable('series', {
   frequency: text().$type<Frequency>().notNull(),
   seasons: integer().notNull(),
   yearStart: integer('year_start').notNull(),
+  /** What the analyst files it under on the shelf; empty for none. */
+  group: text('shelf_group').notNull().default(''),
+  notes: text().notNull().default(''),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
   /** Set while the series lies in the trash. */
@@ -33,6 +36,23 @@ export const vintages = sqliteTable(
     createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   },
   (table) => [index('vintages_of_series').on(table.seriesId)],
+)
+
+/** Values the analyst replaced or left out; what came in stays in the vintage. */
+export const adjustments = sqliteTable(
+  'adjustments',
+  {
+    seriesId: text('series_id')
+      .notNull()
+      .references(() => series.id),
+    /** Period code. */
+    period: text().notNull(),
+    /** Null leaves the value out. */
+    value: real(),
+    reason: text().notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.seriesId, table.period] })],
 )
 
 /** A series with a method. The version rises with every save, so that a stale copy is noticed. */

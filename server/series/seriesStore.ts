@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { calendarOf } from '../../core/calendar/calendar'
 import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
+import type { Adjustment } from '../../core/care/adjustment'
 import type { Series } from '../../core/series'
 import type { NewSeries, SeriesChange, ShelfRow } from '../../shared/api/series'
 import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
-import { series, studies, vintages } from '../database/schema'
+import { adjustments, series, studies, vintages } from '../database/schema'
 import { startStudy } from '../studies/studyStore'
 
 /**
@@ -43,15 +44,43 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
           createdAt: now,
         })
         .run()
+      writeAdjustments(tx, id, document.adjustments ?? [])
       startStudy(tx, id)
       return id
     }),
   )
 }
 
-/** A stored row of a series with its newest values. */
+/** A stored row of a series with its newest values and what was adjusted since. */
 export type StoredSeries = typeof series.$inferSelect & {
   readonly vintage: typeof vintages.$inferSelect
+  readonly adjustments: readonly Adjustment[]
+}
+
+/** Lays down the adjustments of a series: those that are not in the list are taken back. */
+export function writeAdjustments(
+  db: Pick<Database, 'insert' | 'delete'>,
+  seriesId: string,
+  wanted: readonly Adjustment[],
+): void {
+  db.delete(adjustments).where(eq(adjustments.seriesId, seriesId)).run()
+  const createdAt = new Date()
+  for (const { period, value, reason } of wanted) {
+    db.insert(adjustments).values({ seriesId, period, value, reason, createdAt }).run()
+  }
+}
+
+function adjustmentsOf(db: Database, seriesId: string): Adjustment[] {
+  return db
+    .select({
+      period: adjustments.period,
+      value: adjustments.value,
+      reason: adjustments.reason,
+    })
+    .from(adjustments)
+    .where(eq(adjustments.seriesId, seriesId))
+    .orderBy(asc(adjustments.period))
+    .all()
 }
 
 /** A series that is not in the trash, or undefined. */
@@ -64,7 +93,7 @@ export function findSeries(db: Database, id: string): StoredSeries | undefined {
     .orderBy(desc(vintages.createdAt))
     .limit(1)
     .get()
-  return row && { ...row.series, vintage: row.vintages }
+  return row && { ...row.series, vintage: row.vintages, adjustments: adjustmentsOf(db, id) }
 }
 
 /** The core's series behind a stored row. */
@@ -76,6 +105,7 @@ export function toSeries(stored: StoredSeries): Series {
     calendar,
     start: parsePeriod(stored.vintage.start, calendar)!,
     values: stored.vintage.values,
+    adjustments: stored.adjustments,
   }
 }
 
@@ -89,7 +119,9 @@ export function listShelf(db: Database): ShelfRow[] {
     .where(isNull(series.deletedAt))
     .orderBy(series.name)
     .all()
-  return rows.map((row) => shelfRow({ ...row.series, vintage: row.vintages }, row.studies.id))
+  return rows.map((row) =>
+    shelfRow({ ...row.series, vintage: row.vintages, adjustments: [] }, row.studies.id),
+  )
 }
 
 /** Renames a series or states its unit; undefined when there is no such series. */
@@ -134,6 +166,8 @@ function shelfRow(stored: StoredSeries, studyId: string): ShelfRow {
     studyId,
     name: stored.name,
     unit: stored.unit,
+    group: stored.group,
+    notes: stored.notes,
     frequency: stored.frequency,
     seasons: stored.seasons,
     start: code(1),

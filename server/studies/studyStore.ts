@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, ne, sql } from 'drizzle-orm'
+import { adjustedValues, type Adjustment } from '../../core/care/adjustment'
 import { METHOD_FORMAT } from '../../core/method/method'
 import type { Study, StudySave } from '../../shared/api/studies'
 import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
-import { studies } from '../database/schema'
-import { findSeries, toSeries } from '../series/seriesStore'
+import { series as seriesTable, studies } from '../database/schema'
+import { findSeries, toSeries, writeAdjustments } from '../series/seriesStore'
 
 /** Starts a study of a series with the default method. */
 export function startStudy(db: Pick<Database, 'insert'>, seriesId: string): string {
@@ -33,6 +34,12 @@ export function findStudy(db: Database, id: string): Study | undefined {
     id: study.id,
     seriesId: study.seriesId,
     series: documentFromSeries(toSeries(stored)),
+    about: {
+      name: stored.name,
+      unit: stored.unit,
+      group: stored.group,
+      notes: stored.notes,
+    },
     source: stored.vintage.source,
     method: study.method as Study['method'],
     version: study.version,
@@ -47,16 +54,43 @@ export type SaveOutcome =
   | { readonly kind: 'gone' }
 
 /**
- * Saves a method over the version it was changed from. The check and the write are one statement,
+ * Saves a method, and with it what belongs to the series, its adjustments and names, over the version it was changed from. The check and the write are one statement,
  * so that of two saves from the same version only one goes through.
  */
-export function saveStudy(db: Database, id: string, { method, version }: StudySave): SaveOutcome {
-  const { changes } = db
-    .update(studies)
-    .set({ method, version: version + 1, updatedAt: new Date() })
-    .where(and(eq(studies.id, id), eq(studies.version, version)))
-    .run()
+export function saveStudy(
+  db: Database,
+  id: string,
+  { method, adjustments, about, version }: StudySave,
+): SaveOutcome {
+  const changes = db.transaction((tx) => {
+    const saved = tx
+      .update(studies)
+      .set({ method, version: version + 1, updatedAt: new Date() })
+      .where(and(eq(studies.id, id), eq(studies.version, version)))
+      .returning({ seriesId: studies.seriesId })
+      .get()
+    if (!saved) return 0
+    if (adjustments) {
+      requireFitting(db, saved.seriesId, adjustments)
+      writeAdjustments(tx, saved.seriesId, adjustments)
+      // Another study of the series shows values that are no longer used: its copies are stale too.
+      tx.update(studies)
+        .set({ version: sql`${studies.version} + 1` })
+        .where(and(eq(studies.seriesId, saved.seriesId), ne(studies.id, id)))
+        .run()
+    }
+    if (about) {
+      tx.update(seriesTable).set(about).where(eq(seriesTable.id, saved.seriesId)).run()
+    }
+    return 1
+  })
   const study = findStudy(db, id)
   if (!study) return { kind: 'gone' }
   return changes > 0 ? { kind: 'saved', study } : { kind: 'stale', current: study }
+}
+
+/** @throws Refusal for an adjustment of a period that the series does not have; nothing is saved then */
+function requireFitting(db: Database, seriesId: string, adjustments: readonly Adjustment[]): void {
+  const stored = findSeries(db, seriesId)
+  if (stored) adjustedValues({ ...toSeries(stored), adjustments })
 }

@@ -24,10 +24,16 @@ export const createSeriesSchema = z.strictObject({
   series: z.array(newSeriesSchema).min(1).max(5000),
 })
 
-export const changeSeriesSchema = z.strictObject({
-  name: nameSchema.optional(),
-  unit: unitSchema.optional(),
+/** What a series is called, counted in and filed under. */
+export const aboutSchema = z.strictObject({
+  name: nameSchema,
+  unit: unitSchema,
+  group: z.string().trim().max(200),
+  notes: z.string().max(20_000),
 })
+export type About = z.infer<typeof aboutSchema>
+
+export const changeSeriesSchema = aboutSchema.partial()
 export type SeriesChange = z.infer<typeof changeSeriesSchema>
 
 /** A row of the shelf. */
@@ -37,6 +43,8 @@ export const shelfRowSchema = z.strictObject({
   studyId: idSchema,
   name: z.string(),
   unit: z.string(),
+  group: z.string(),
+  notes: z.string(),
   frequency: z.enum(FREQUENCIES),
   seasons: z.int(),
   /** Period codes. */

@@ -1,13 +1,14 @@
 import { z } from 'zod'
 import { methodSchema } from '../methodSchema'
-import { seriesDocumentSchema } from '../seriesSchema'
-import { sourceSchema } from './series'
+import { adjustmentsSchema, seriesDocumentSchema } from '../seriesSchema'
+import { aboutSchema, sourceSchema } from './series'
 
 /** A series with a method, as the Bench opens it. */
 export const studySchema = z.strictObject({
   id: z.uuid(),
   seriesId: z.uuid(),
   series: seriesDocumentSchema,
+  about: aboutSchema,
   source: sourceSchema,
   method: methodSchema,
   /** Rises with every save; a save must name the version it started from. */
@@ -18,6 +19,10 @@ export type Study = z.infer<typeof studySchema>
 
 export const saveStudySchema = z.strictObject({
   method: methodSchema,
+  /** Every adjustment of the series; those it has are kept when left out. */
+  adjustments: adjustmentsSchema.optional(),
+  /** Stays as it is when left out. */
+  about: aboutSchema.optional(),
   version: z.int().min(1),
 })
 export type StudySave = z.infer<typeof saveStudySchema>

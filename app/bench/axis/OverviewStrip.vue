@@ -14,7 +14,12 @@ const frame = ref<HTMLElement | null>(null)
 
 /** The whole series on the same width as the strips. */
 const axis = computed<TimeAxis>(() => ({ ...view.whole, width: view.plotWidth }))
-const actual = computed(() => bench.series?.values.slice(view.firstT - 1, view.lastActual) ?? [])
+const actual = computed(
+  () =>
+    bench.result?.columns.value ??
+    bench.series?.values.slice(view.firstT - 1, view.lastActual) ??
+    [],
+)
 const paths = computed(() => {
   const ahead = bench.result?.forecast.forecast ?? []
   const blank = (count: number): Value[] => Array<Value>(count).fill(null)

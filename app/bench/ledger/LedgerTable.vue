@@ -27,11 +27,16 @@ const excluded = computed(
   () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
 )
 
+/** Every row, and what came in, against which a changed value is known. */
+const shownColumns = computed<CellColumn[]>(() => [
+  ...new Set<CellColumn>(['original', ...view.everyRow.map(({ column }) => column)]),
+])
+
 /** The figures of every row, from the first period to the last of the forecast. */
 const figures = computed(
   () =>
     new Map<CellColumn, readonly Value[]>(
-      view.everyRow.map(({ column }) => [
+      (bench.result ? shownColumns.value : (['value', 'original'] as const)).map((column) => [
         column,
         bench.result ? rowValues(bench.result, column) : bench.series!.values,
       ]),
@@ -79,6 +84,7 @@ function cellsOf(row: LedgerRow): ShownCell[] {
           : undefined,
       kinds: [
         isExcluded ? 'excluded' : '',
+        row.column === 'value' && value !== valueAt('original', t) ? 'changed' : '',
         view.selected?.column === row.column && view.selected.t === t ? 'selected' : '',
         view.sources.get(row.column)?.has(t) ? 'source' : '',
       ],
@@ -169,7 +175,9 @@ const selectedWords = computed(() => {
       >
         <div role="rowheader" class="head">
           <span class="label">{{ row.label }}</span>
-          <span class="means">{{ row.column === 'value' ? view.scale.unit : row.means }}</span>
+          <span class="means">{{
+            row.column === 'value' || row.column === 'original' ? view.scale.unit : row.means
+          }}</span>
         </div>
         <div class="cells" role="presentation" :style="{ width: `${view.plotWidth}px` }">
           <template v-if="asNumbers">
@@ -315,6 +323,11 @@ const selectedWords = computed(() => {
 .excluded {
   opacity: 0.65;
   text-decoration: line-through;
+}
+
+.changed {
+  font-style: italic;
+  text-decoration: underline dotted;
 }
 
 .source::after,

@@ -23,11 +23,16 @@ export interface StageView {
 }
 
 export const STAGE_VIEWS: Record<Stage, StageView> = {
-  look: { label: 'Look', rows: ['value'], focus: 'value', seesWhole: true },
-  smooth: { label: 'Smooth', rows: ['value', 'movingAverage', 'trendCycle'], focus: 'trendCycle' },
+  look: { label: 'Look', rows: ['original', 'value'], focus: 'value', seesWhole: true },
+  smooth: {
+    label: 'Smooth',
+    rows: ['original', 'value', 'movingAverage', 'trendCycle'],
+    focus: 'trendCycle',
+  },
   season: {
     label: 'Season',
     rows: [
+      'original',
       'value',
       'movingAverage',
       'trendCycle',
@@ -40,7 +45,7 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
   },
   deseasonalize: {
     label: 'Deseasonalize',
-    rows: ['value', 'index', 'deseasonalized', 'irregular'],
+    rows: ['original', 'value', 'index', 'deseasonalized', 'irregular'],
     focus: 'deseasonalized',
   },
   trend: {
@@ -51,8 +56,8 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
   },
   project: {
     label: 'Project',
-    rows: ['value', 'index', 'trend', 'forecastDeseasonalized', 'forecast', 'limits'],
+    rows: ['original', 'value', 'index', 'trend', 'forecastDeseasonalized', 'forecast', 'limits'],
     focus: 'forecast',
   },
-  check: { label: 'Check', rows: ['value', 'fitted', 'residual'], focus: 'residual' },
+  check: { label: 'Check', rows: ['original', 'value', 'fitted', 'residual'], focus: 'residual' },
 }

@@ -22,9 +22,7 @@ const method = computed<Method | null>(() => {
     return null
   }
 })
-const pieces = computed(() =>
-  method.value ? methodSentence(method.value, bench.series!.calendar) : [],
-)
+const pieces = computed(() => (method.value ? methodSentence(method.value, bench.series!) : []))
 const options = (word: WordId) =>
   optionsOf(word, bench.method, method.value!, bench.series!.calendar)
 </script>

@@ -1,7 +1,7 @@
 import { baseline } from '~~/core/decomposition/model'
 import type { Calendar } from '~~/core/calendar/calendar'
 import type { Method, MethodDocument } from '~~/core/method/method'
-import { adjustWords, wayWords, type WordId } from './words'
+import { adjustWords, missingWords, wayWords, type WordId } from './words'
 
 /** One way to say a word of the sentence, and what it would mean. */
 export interface Option {
@@ -37,7 +37,20 @@ export function optionsOf(
     ),
     method: { ...document, decompose: { ...document.decompose, ...change } },
   })
+  const gaps = (missing: Method['missing'], means: string): Option => ({
+    text: missingWords(missing),
+    means,
+    chosen: method.missing === missing,
+    method: { ...document, missing },
+  })
   switch (word) {
+    case 'missing':
+      return [
+        gaps('leave', 'No average is taken over a gap, and nothing is invented.'),
+        gaps('interpolate', 'A straight line from the value before the gap to the one after it.'),
+        gaps('seasonal', 'A straight line through the deseasonalized series, the season put back.'),
+        gaps('zero', 'Nothing was sold in those periods.'),
+      ]
     case 'model':
       return [
         option('multiplicative', 'The swing grows with the level; indices are factors around 1.', {

@@ -1,10 +1,12 @@
 import { countPeriods } from '~~/core/calendar/labels'
 import type { Calendar } from '~~/core/calendar/calendar'
+import { adjustedValues } from '~~/core/care/adjustment'
 import type { Method } from '~~/core/method/method'
+import type { Series } from '~~/core/series'
 
 /** A choice in the method sentence. */
 export type WordId =
-  'model' | 'by' | 'average' | 'adjust' | 'exclude' | 'trend' | 'horizon' | 'levels'
+  'missing' | 'model' | 'by' | 'average' | 'adjust' | 'exclude' | 'trend' | 'horizon' | 'levels'
 
 /** A piece of the sentence: plain text, or a word that can be changed. */
 export type Piece = string | { readonly id: WordId; readonly text: string }
@@ -15,11 +17,14 @@ export type Piece = string | { readonly id: WordId; readonly text: string }
  * @example Sales as *multiplicative*, by *ratio to a 2×12 moving average*; indices by *mean*,
  *   *adjusted to average 1*; trend *a straight line*; project *12 months* with *80% and 95%* limits.
  */
-export function methodSentence(method: Method, calendar: Calendar): Piece[] {
+export function methodSentence(method: Method, series: Series): Piece[] {
   const { decompose, trend, forecast } = method
+  const { calendar } = series
   const leftOut = decompose.exclude.length
   return [
-    'Sales as ',
+    'Sales',
+    ...missingPieces(method, series),
+    ' as ',
     { id: 'model', text: decompose.model },
     ', by ',
     { id: 'by', text: wayWords(decompose.by, calendar) },
@@ -44,6 +49,21 @@ export function methodSentence(method: Method, calendar: Calendar): Piece[] {
     { id: 'levels', text: levelWords(forecast.levels) },
     ' limits.',
   ]
+}
+
+/** Only a series with gaps has to be told what to do with them. */
+function missingPieces(method: Method, series: Series): Piece[] {
+  if (method.missing === 'leave' && !adjustedValues(series).includes(null)) return []
+  return [', missing values ', { id: 'missing', text: missingWords(method.missing) }, ',']
+}
+
+export function missingWords(rule: Method['missing']): string {
+  return {
+    leave: 'left missing',
+    interpolate: 'interpolated',
+    seasonal: 'interpolated with their season',
+    zero: 'taken as zero',
+  }[rule]
 }
 
 /** `ratio to a 2×12 moving average` */

@@ -37,6 +37,16 @@ const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props
       :stroke-dasharray="stroke.dash"
     />
     <circle v-if="mark === 'line-points'" cx="10" cy="6" r="2.2" fill="currentColor" />
+    <circle
+      v-if="mark === 'rings'"
+      cx="10"
+      cy="6"
+      r="4"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="1.3"
+    />
+    <circle v-if="mark === 'dots'" cx="10" cy="6" r="2.6" fill="currentColor" opacity="0.45" />
     <rect
       v-if="mark === 'band'"
       x="1"

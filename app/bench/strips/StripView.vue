@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { DisplayScale } from '~/figures/displayScale'
 import { useTheme } from '~/theme/themeStore'
 import type { TimeAxis } from '../axis/timeAxis'
@@ -15,6 +15,7 @@ const props = defineProps<{
   gutter: number
 }>()
 const theme = useTheme()
+const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
 const canvas = ref<HTMLCanvasElement | null>(null)
 let chart: Chart<'line', Point[]> | null = null
 
@@ -47,8 +48,8 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
       <span class="name">{{ strip.title }}</span>
       <span class="unit">{{ strip.unit }}</span>
       <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
-      <ul v-else-if="strip.layers.length > 1" class="layers">
-        <li v-for="layer in strip.layers" :key="layer.label">
+      <ul v-else-if="named.length > 1" class="layers">
+        <li v-for="layer in named" :key="layer.label">
           <MarkSample
             :mark="layer.kind === 'band' ? 'band' : layer.mark"
             :component="layer.kind === 'band' ? 'forecast' : layer.component"
@@ -60,7 +61,7 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
     <canvas
       ref="canvas"
       role="img"
-      :aria-label="`${strip.title} in ${strip.unit}: ${strip.layers.map((layer) => layer.label).join(', ')}. The figures stand in the ledger below.`"
+      :aria-label="`${strip.title} in ${strip.unit}: ${named.map((layer) => layer.label).join(', ')}. The figures stand in the ledger below.`"
     />
   </figure>
 </template>

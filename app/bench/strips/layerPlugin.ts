@@ -22,6 +22,9 @@ const STROKE: Readonly<Partial<Record<Mark, { width: number; dash?: number[] }>>
   'line-dashed': { width: 1.8, dash: [6, 4] },
 }
 
+const RING = { radius: 4.5, width: 1.3 }
+const DOT_RADIUS = 2.6
+
 /** What layers are drawn from. */
 export interface LayerDrawing {
   readonly strip: Strip
@@ -39,13 +42,13 @@ export function layerPlugin(drawing: () => LayerDrawing): Plugin<'line'> {
   return {
     id: 'component-layers',
     beforeDatasetsDraw(chart) {
-      const { left, top, width, height } = chart.chartArea
+      const { left, top, bottom, width, height } = chart.chartArea
       const context = chart.ctx
       context.save()
       context.beginPath()
       context.rect(left, top, width, height)
       context.clip()
-      drawLayers({ context, ...drawing(), ...pixelsOf(chart) })
+      drawLayers({ context, top, bottom, ...drawing(), ...pixelsOf(chart) })
       context.restore()
     },
   }
@@ -53,6 +56,9 @@ export function layerPlugin(drawing: () => LayerDrawing): Plugin<'line'> {
 
 interface Canvas extends LayerDrawing {
   readonly context: CanvasRenderingContext2D
+  /** Edges of the chart's own area, in pixels. */
+  readonly top: number
+  readonly bottom: number
   x(t: number): number
   y(value: number): number
 }
@@ -73,7 +79,9 @@ function drawLayers(canvas: Canvas) {
     if (layer.kind === 'series' && layer.mark === 'stems') drawStems(canvas, layer)
   }
   for (const layer of layers) {
-    if (layer.kind === 'series' && STROKE[layer.mark]) drawLine(canvas, layer)
+    if (layer.kind !== 'series') continue
+    if (STROKE[layer.mark]) drawLine(canvas, layer)
+    if (layer.mark === 'rings' || layer.mark === 'dots') drawLone(canvas, layer)
   }
 }
 
@@ -97,6 +105,24 @@ function drawLine(canvas: Canvas, { points, mark, component, opacity }: SeriesLa
   drawPoints(canvas, isDotted ? shown : alone(shown), isDotted ? POINT_RADIUS : LONE_RADIUS)
 }
 
+function drawLone(canvas: Canvas, { points, mark, component, opacity }: SeriesLayer) {
+  const { context, axis, palette } = canvas
+  const shown = inWindow(points, axis)
+  context.fillStyle = context.strokeStyle = faded(palette[component], opacity ?? 1)
+  if (mark === 'dots') return drawPoints(insideHeight(canvas), shown, DOT_RADIUS)
+  context.lineWidth = RING.width
+  context.setLineDash([])
+  pathAround(canvas, shown, RING.radius)
+  context.stroke()
+}
+
+/** What lies beyond the scale stands at its edge. */
+function insideHeight(canvas: Canvas): Canvas {
+  const { top, bottom } = canvas
+  const within = (pixel: number) => Math.min(bottom - DOT_RADIUS, Math.max(top + DOT_RADIUS, pixel))
+  return { ...canvas, y: (value) => within(canvas.y(value)) }
+}
+
 /** Adds a line through points to the path, broken where a value is missing. */
 function trace({ context, x, y }: Canvas, points: readonly Point[]) {
   let isDown = false
@@ -110,14 +136,19 @@ function trace({ context, x, y }: Canvas, points: readonly Point[]) {
   }
 }
 
-function drawPoints({ context, x, y }: Canvas, points: readonly Point[], radius: number) {
+function drawPoints(canvas: Canvas, points: readonly Point[], radius: number) {
+  pathAround(canvas, points, radius)
+  canvas.context.fill()
+}
+
+/** Begins a path of one circle a defined point. */
+function pathAround({ context, x, y }: Canvas, points: readonly Point[], radius: number) {
   context.beginPath()
   for (const point of points) {
     if (point.y === null) continue
     context.moveTo(x(point.x) + radius, y(point.y))
     context.arc(x(point.x), y(point.y), radius, 0, 2 * Math.PI)
   }
-  context.fill()
 }
 
 /** Values between two gaps: they must not go with the zoom. */

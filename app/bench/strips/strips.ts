@@ -12,12 +12,21 @@ export interface Point {
 
 /** How a layer is drawn. A component is known by its mark as well as by its colour. */
 export type Mark =
-  'line-points' | 'line-thick' | 'line-thin' | 'line-dotted' | 'line-dashed' | 'bars' | 'stems'
+  | 'line-points'
+  | 'line-thick'
+  | 'line-thin'
+  | 'line-dotted'
+  | 'line-dashed'
+  | 'bars'
+  | 'stems'
+  | 'rings'
+  | 'dots'
 
 /** One component in a strip. */
 export type Layer =
   | {
       readonly kind: 'series'
+      /** Empty for what another layer's name speaks for. */
       readonly label: string
       readonly component: Component
       readonly mark: Mark
@@ -71,7 +80,10 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
     isFactor: multiplicative,
   }
 
-  const sales: Layer = layer('sales', 'original', 'line-points', across(columns.value))
+  const sales = [
+    layer('sales', 'original', 'line-points', across(columns.value)),
+    ...careLayers(result),
+  ]
   const average: Layer = layer(
     method.decompose.by === 'ratio-to-moving-average' ? 'centred average' : 'trend-cycle',
     'trendCycle',
@@ -86,9 +98,9 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
   )
   const trend = layer('trend', 'deseasonalized', 'line-dashed', across(columns.trend))
   const projected: Layer[] = [
-    ...[...method.forecast.levels].reverse().map((wanted): Layer => ({
+    ...[...method.forecast.levels].reverse().map((wanted, i): Layer => ({
       kind: 'band',
-      label: `${wanted}% limits`,
+      label: i === 0 ? `${method.forecast.levels.join('%, ')}% limits` : '',
       lower: ahead(forecast.limits[wanted]!.lower),
       upper: ahead(forecast.limits[wanted]!.upper),
     })),
@@ -136,22 +148,25 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
 
   switch (stage) {
     case 'look':
-      return [main('Sales', [sales])]
+      return [main('Sales', sales)]
     case 'smooth':
-      return [main('Sales', [sales, average])]
+      return [main('Sales', [...sales, average])]
     case 'season':
-      return [main('Sales', [sales, average, ...projected]), season, irregular]
+      return [main('Sales', [...sales, average, ...projected]), season, irregular]
     case 'deseasonalize':
-      return [main('Sales', [sales, deseasonalized]), irregular]
+      return [main('Sales', [...sales, deseasonalized]), irregular]
     case 'trend': {
       const lines = main('Trend', [deseasonalized, trend, average])
       return columns.cycle.some((value) => value !== null) ? [lines, cycle] : [lines]
     }
     case 'project':
-      return [main('Forecast', [sales, trend, ...projected]), season]
+      return [main('Forecast', [...sales, trend, ...projected]), season]
     case 'check':
       return [
-        main('Fitted', [sales, layer('fitted', 'forecast', 'line-dashed', across(columns.fitted))]),
+        main('Fitted', [
+          ...sales,
+          layer('fitted', 'forecast', 'line-dashed', across(columns.fitted)),
+        ]),
         {
           id: 'residual',
           title: 'Residual',
@@ -164,12 +179,34 @@ export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
   }
 }
 
-/** Lowest and highest figure of a strip over all its periods; null when it has none. */
+/** Values that are not as they came in, ringed, and what came in in their place. */
+function careLayers({ columns }: Result): Layer[] {
+  const changed = columns.t.flatMap((x, i) =>
+    columns.value[i] === columns.original[i]
+      ? []
+      : [{ x, used: columns.value[i]!, original: columns.original[i]! }],
+  )
+  if (changed.length === 0) return []
+  const used = changed.map(({ x, used }) => ({ x, y: used }))
+  const original = changed.map(({ x, original }) => ({ x, y: original }))
+  return [
+    layer('adjusted or filled', 'original', 'rings', used),
+    ...(original.some(({ y }) => y !== null)
+      ? [{ ...layer('', 'original', 'dots', original), opacity: 0.45 }]
+      : []),
+  ]
+}
+
+/**
+ * Lowest and highest figure of a strip over all its periods; null when it has none. What was replaced
+ * does not count: one slip of a digit would flatten everything else.
+ */
 export function rangeOfStrip({
   layers,
   baseline: base,
 }: Strip): { low: number; high: number } | null {
-  const figures = layers.flatMap((layer) =>
+  const counted = layers.filter((layer) => layer.kind === 'band' || layer.mark !== 'dots')
+  const figures = counted.flatMap((layer) =>
     (layer.kind === 'band' ? [...layer.lower, ...layer.upper] : layer.points).flatMap(({ y }) =>
       y === null ? [] : [y],
     ),

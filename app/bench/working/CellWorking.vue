@@ -6,6 +6,7 @@ import { write } from '~~/core/explain/write'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { leaveOutOfIndex, putBackIntoIndex } from './exclusion'
+import ValueCare from './ValueCare.vue'
 
 const props = defineProps<{ explanation: Explanation }>()
 const bench = useBench()
@@ -18,7 +19,20 @@ const period = computed(
 const exclusion = computed(() =>
   bench.result?.method.decompose.exclude.find((have) => have.period === period.value),
 )
-const isOriginal = computed(() => props.explanation.cell.column === 'value')
+/** A figure of the file itself, that no arithmetic made. */
+const cameIn = computed(() => {
+  const { column } = props.explanation.cell
+  if (!props.explanation.defined || (column !== 'value' && column !== 'original')) return false
+  return props.explanation.value === original.value
+})
+const original = computed(
+  () => bench.result?.columns.original[props.explanation.cell.t - view.firstT] ?? null,
+)
+const canCare = computed(
+  () =>
+    (props.explanation.cell.column === 'value' || props.explanation.cell.column === 'original') &&
+    period.value !== null,
+)
 const source = computed(() => {
   const { file, column } = bench.study!.source
   return column === undefined ? file : `${file}, column ${column}`
@@ -42,7 +56,7 @@ function leaveOut() {
     <h2 class="serif">{{ explanation.title }}</h2>
     <p class="muted means">{{ explanation.means }}</p>
     <template v-if="explanation.defined">
-      <p v-if="isOriginal" class="symbols muted">from {{ source }}, as it came in</p>
+      <p v-if="cameIn" class="symbols muted">from {{ source }}, as it came in</p>
       <template v-else>
         <p class="symbols muted">{{ write(explanation.expression) }}</p>
         <p class="numbers">{{ write(explanation.expression, formatFigure) }}</p>
@@ -54,6 +68,7 @@ function leaveOut() {
     </template>
     <p v-else class="because">{{ explanation.because }}</p>
 
+    <ValueCare v-if="canCare" :period="period!" :original="original" />
     <template v-if="canLeaveOut">
       <p v-if="exclusion" class="excluded">
         Left out of its index: {{ exclusion.reason }}.

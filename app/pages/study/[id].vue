@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
 import { useHead, useRoute } from '#app'
+import AboutSeries from '~/bench/AboutSeries.vue'
 import { useBench } from '~/bench/benchStore'
 import ConflictDialog from '~/bench/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
@@ -67,7 +68,7 @@ onBeforeUnmount(() => {
   <div class="bench">
     <PageHead>
       <template v-if="bench.state === 'ready'">
-        <h1 class="name" :title="bench.series!.name" dir="auto">{{ bench.series!.name }}</h1>
+        <AboutSeries />
         <p class="muted small about">{{ about }}</p>
       </template>
       <template v-if="bench.state === 'ready'" #actions>
@@ -127,13 +128,6 @@ onBeforeUnmount(() => {
 .columns > * {
   min-height: 0;
   overflow-y: auto;
-}
-
-.name {
-  overflow: hidden;
-  font-size: 15px;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .about {

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { formatFigure } from '~/figures/format'
+import { useBench } from '../benchStore'
+
+/** Replaces a value of the series or leaves it out, for a reason, or takes that back. */
+const props = defineProps<{
+  /** Period code. */
+  period: string
+  /** As it came in. */
+  original: number | null
+}>()
+const bench = useBench()
+const instead = ref('')
+const reason = ref('')
+
+const adjustment = computed(() =>
+  bench.content.adjustments.find(({ period }) => period === props.period),
+)
+const hasReason = computed(() => reason.value.trim() !== '')
+const replacement = computed(() => (instead.value === '' ? null : Number(instead.value)))
+watch(
+  () => props.period,
+  () => (instead.value = reason.value = ''),
+)
+
+function use(value: number | null) {
+  void bench.adjust({ period: props.period, value, reason: reason.value.trim() })
+  instead.value = reason.value = ''
+}
+</script>
+
+<template>
+  <section class="care">
+    <template v-if="adjustment">
+      <p>
+        <strong>{{ adjustment.value === null ? 'Left out' : 'Replaced' }}:</strong>
+        {{ adjustment.reason }}. It came in as
+        {{ original === null ? 'missing' : formatFigure(original) }}.
+      </p>
+      <button type="button" class="plain-button strong" @click="bench.takeBack(period)">
+        take back
+      </button>
+    </template>
+    <form v-else @submit.prevent="replacement !== null && hasReason && use(replacement)">
+      <label>
+        use instead
+        <input v-model="instead" class="text-input number" type="number" step="any" />
+        {{ bench.series!.unit }}
+      </label>
+      <input
+        v-model="reason"
+        class="text-input reason"
+        placeholder="reason"
+        aria-label="Reason to replace this value or leave it out"
+        maxlength="500"
+      />
+      <p class="acts">
+        <button
+          type="submit"
+          class="plain-button strong"
+          :disabled="!hasReason || replacement === null || !Number.isFinite(replacement)"
+        >
+          replace
+        </button>
+        <button
+          v-if="original !== null"
+          type="button"
+          class="plain-button strong"
+          :disabled="!hasReason"
+          @click="use(null)"
+        >
+          leave out
+        </button>
+        <span class="muted small">What came in is kept.</span>
+      </p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.care {
+  margin-top: 10px;
+  font-size: 12px;
+}
+
+p {
+  margin: 0;
+}
+
+.number {
+  width: 110px;
+  margin: 0 4px;
+  padding: 4px 7px;
+}
+
+.reason {
+  width: 100%;
+  box-sizing: border-box;
+  margin-top: 6px;
+  padding: 4px 7px;
+}
+
+.acts {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+</style>

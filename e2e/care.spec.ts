@@ -1,0 +1,52 @@
+import { expect, test } from '@playwright/test'
+import { bringIn, chooseWord, expectSaved, monthlyCsv, rowFigures } from './support'
+
+test('a slipped digit is pointed out, replaced with a reason, kept, and taken back', async ({
+  page,
+}) => {
+  const lines = monthlyCsv('Brushes', 60).split('\n')
+  const slipped = lines.with(31, lines[31]!.replace('.', '')).with(40, '1983-04,')
+  await bringIn(page, 'brushes.csv', slipped.join('\n'))
+  await expect(page).toHaveURL(/\/study\//)
+  const working = page.getByRole('complementary', { name: 'Working' })
+  const finding = working.locator('li', { hasText: 'about 100 times' })
+  await expect(finding).toContainText('Jul 1982')
+  await finding.getByRole('button', { name: /show/i }).click()
+
+  await page.locator('[data-row=value] .cell[data-t="31"]').click()
+  await working.getByLabel('use instead').fill('1090')
+  await expect(working.getByRole('button', { name: 'replace' })).toBeDisabled()
+  await working.getByLabel(/^Reason to replace/).fill('decimal point lost')
+  await working.getByRole('button', { name: 'replace' }).click()
+  await expect(finding).toHaveCount(0)
+  await expect(working.getByText('It came in as 109,000')).toBeVisible()
+  expect((await rowFigures(page, 'original'))[31]).not.toBe((await rowFigures(page, 'value'))[31])
+  await expect(page.locator('[data-row=value] .cell[data-t="31"]')).toHaveClass(/changed/)
+
+  await chooseWord(page, 'missing', 'interpolated with their season')
+  await expect(page.locator('[data-row=value] .cell[data-t="40"]')).toHaveClass(/changed/)
+  await expectSaved(page)
+  await page.reload()
+  const replaced = working.locator('li', { hasText: 'Jul 1982 is replaced by 1,090' })
+  await replaced.getByRole('button', { name: /show/i }).click()
+  await page.locator('[data-row=value] .cell[data-t="31"]').click()
+  await working.getByRole('button', { name: 'take back' }).click()
+  await expect(working.locator('li', { hasText: 'about 100 times' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(working.getByText('decimal point lost').first()).toBeVisible()
+})
+
+test('name, unit, group and notes are changed on the Bench, and undone', async ({ page }) => {
+  await bringIn(page, 'plain.csv', monthlyCsv('Plain', 48))
+  await page.getByRole('button', { name: 'Plain' }).click()
+  await page.getByLabel('Name').fill('Primer, north')
+  await page.getByLabel('Unit').fill('tins')
+  await page.getByLabel('Notes').fill('From the new till')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('heading', { name: 'Primer, north' })).toBeVisible()
+  await expectSaved(page)
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Primer, north' })).toBeVisible()
+  await page.goBack()
+  await expect(page.getByText('tins · monthly')).toBeVisible()
+})
