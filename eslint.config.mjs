@@ -51,9 +51,9 @@ export default ts.config(
     files: ['intake/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: imports({
-      packages: 'papaparse$',
+      packages: '(papaparse|fflate|saxes)$',
       folders: 'app|bin|demo|handover|server|shared',
-      message: 'Intake turns text into series and knows the core alone.',
+      message: 'Intake turns bytes into series and knows the core alone.',
     }),
   },
   {

@@ -31,7 +31,7 @@ export async function compiledProgram() {
       format: 'esm',
       logLevel: 'silent',
       banner: {
-        js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+        js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
       },
     })
     renameSync(draft, COMPILED)
@@ -50,7 +50,8 @@ function newestSource() {
     readdirSync(join(ROOT, folder), { recursive: true }).map((name) => join(ROOT, folder, name)),
   )
   const sources = files.filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
-  return Math.max(modified(join(ROOT, 'package-lock.json')), ...sources.map(modified))
+  const own = [join(ROOT, 'package-lock.json'), fileURLToPath(import.meta.url)]
+  return Math.max(...[...own, ...sources].map(modified))
 }
 
 /** Time of the last change, 0 for a file that is not there. */

@@ -127,7 +127,10 @@ describe('run', () => {
     [
       'a bad cell',
       'line 3, column 2',
-      () => ['--method', plain(), '--data', file('bad.csv', 'm,x\n2021-01,1\n2021-02,?')],
+      () => [
+        ...['--method', plain(), '--answer', 'unread-values=stop'],
+        ...['--data', file('bad.csv', 'm,x\n2021-01,1\n2021-02,closed')],
+      ],
     ],
   ])('%s is refused at %s', (_, where, words) => {
     expect(refusalOf(elvant('run', ...words())).where).toBe(where)
@@ -143,6 +146,43 @@ describe('run', () => {
     expect(refusalOf(elvant('run', '--method', broken, '--values', values())).because).toContain(
       'is not JSON',
     )
+  })
+})
+
+describe('read', () => {
+  it('prints what a file holds', () => {
+    const { status, stdout } = elvant('read', REGIONS)
+    expect(status).toBe(0)
+    const reading = JSON.parse(stdout) as { series: unknown[] }
+    expect(reading).toMatchObject({
+      format: 'elvant-reading/1',
+      outcome: 'ok',
+      frequency: 'monthly',
+      layout: 'columns',
+    })
+    expect(reading.series[0]).toEqual({
+      ...{ name: 'North', unit: 'litres', start: '2016-01', end: '2025-12' },
+      ...{ periods: 120, missing: 0, duplicates: 0, firstValue: 7579 },
+      lastValue: expect.any(Number) as number,
+      sum: expect.any(Number) as number,
+    })
+  })
+
+  it('asks with exit code 3, and goes on with the answer', () => {
+    const twice = file('twice.csv', 'month,x\n2021-01,5\n2021-01,6\n2021-02,7')
+    const asked = elvant('read', twice)
+    expect(asked.status).toBe(3)
+    const { format, questions } = JSON.parse(asked.stdout) as {
+      format: string
+      questions: { id: string; options: { value: string; consequence: string }[] }[]
+    }
+    expect(format).toBe('elvant-question/1')
+    expect(questions[0]!.id).toBe('duplicates')
+    expect(questions[0]!.options).toContainEqual({ value: 'sum', consequence: 'Their sum: 11.' })
+    const { stdout } = elvant('read', twice, '--answer', 'duplicates=sum')
+    expect(JSON.parse(stdout)).toMatchObject({ series: [{ firstValue: 11, duplicates: 1 }] })
+    expect(refusalOf(elvant('read', twice, '--answer', 'duplicates=both')).because).toContain('sum')
+    expect(refusalOf(elvant('read', twice, '--answer', 'both')).where).toBe('--answer')
   })
 })
 

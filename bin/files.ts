@@ -8,9 +8,9 @@ const REASONS: Record<string, string> = {
 }
 
 /** @throws Refusal when the file cannot be read, with the reason */
-export function readText(path: string): string {
+export function readBytes(path: string): Uint8Array {
   try {
-    return readFileSync(path, 'utf8')
+    return readFileSync(path)
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException
     throw new Refusal(
@@ -22,7 +22,7 @@ export function readText(path: string): string {
 
 /** @throws Refusal when the file cannot be read or is no JSON */
 export function readJson(path: string): unknown {
-  const text = readText(path)
+  const text = new TextDecoder().decode(readBytes(path))
   try {
     return JSON.parse(text)
   } catch (error) {

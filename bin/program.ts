@@ -2,11 +2,12 @@ import { Command, CommanderError } from 'commander'
 import { Refusal } from '../core/refusal'
 import { calc } from './commands/calc'
 import { example } from './commands/example'
+import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
 import { printJson } from './output'
 
 /** What the program says to its caller by its exit code. */
-const EXIT = { done: 0, defect: 1, refused: 2 } as const
+const EXIT = { done: 0, defect: 1, refused: 2, question: 3 } as const
 
 /**
  * The command line: reads the words, runs the command, and answers with an exit code.
@@ -18,11 +19,19 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .description('Decompose seasonal sales series and project reseasonalized forecasts.')
     .exitOverride()
     .configureOutput({ writeErr: () => {} })
+  const collect = (answer: string, before: string[] = []) => [...before, answer]
+  program
+    .command('read')
+    .description('read a sales file as intake does and print the reading')
+    .argument('<file>', 'CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question; may be repeated', collect)
+    .action(read)
   program
     .command('run')
     .description('run a method on a series and print its result')
     .requiredOption('--method <file>', 'method document (elvant-method/1)')
-    .option('--data <file>', 'sales file, CSV with a period column and value columns')
+    .option('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
     .option('--series <name>', 'which series of the file, when it holds several')
     .option('--values <file>', 'series document with frequency, start and values')
     .option('--table', 'print the ledger as CSV instead of the result document')
@@ -42,6 +51,7 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     return EXIT.done
   } catch (error) {
     if (error instanceof Refusal) return refuse(error)
+    if (error instanceof OpenQuestions) return askBack(error)
     if (error instanceof CommanderError) {
       if (error.exitCode === 0) return EXIT.done
       return refuse(new Refusal(usageSentence(error), 'arguments'))
@@ -49,6 +59,15 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     process.stderr.write(`A defect in Elvant: ${(error as Error).stack}\n`)
     return EXIT.defect
   }
+}
+
+function askBack({ questions }: OpenQuestions): number {
+  printJson({
+    format: 'elvant-question/1',
+    questions: questions.map(({ id, ask, options }) => ({ id, ask, options })),
+  })
+  for (const { id, ask } of questions) process.stderr.write(`${ask} Answer with --answer ${id}=…\n`)
+  return EXIT.question
 }
 
 function refuse({ because, where }: Refusal): number {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import type { MethodDocument } from '../core/method/method'
 import type { Series } from '../core/series'
-import { readTable } from '../intake/readTable'
+import { readFile } from '../intake/readFile'
 import { easterShare, easterSunday } from './easter'
 import { demoFiles } from './series'
 import { TRUTH } from './truth'
@@ -12,8 +12,8 @@ import { TRUTH } from './truth'
 const read = (file: string) => readFileSync(new URL(`./files/${file}`, import.meta.url), 'utf8')
 
 function seriesOf(file: string): Series {
-  const reading = readTable(read(file))
-  if (reading.outcome === 'refused') throw new Error(reading.problems[0]!.because)
+  const reading = readFile(new TextEncoder().encode(read(file)), { duplicates: 'first' })
+  if (reading.outcome !== 'ok') throw new Error(reading.outcome)
   return reading.series[0]!.series
 }
 
@@ -85,13 +85,21 @@ describe('what was put in is found again', () => {
     })
   })
 
-  it('files that need an answer are refused with the place', () => {
-    const refused = (file: string) => {
-      const reading = readTable(read(file))
-      return reading.outcome === 'refused' ? reading.problems[0]!.because : 'read'
-    }
-    expect(refused(TRUTH.brushes.file)).toContain('May 2020 stands here and on line')
-    expect(refused(TRUTH.takings.file)).toContain('Daily rows')
+  it('a month that stands twice is asked about', () => {
+    const reading = readFile(new TextEncoder().encode(read(TRUTH.brushes.file)))
+    expect(reading.outcome).toBe('question')
+    expect(reading.questions[0]).toMatchObject({ id: 'duplicates', answer: null })
+    expect(reading.questions[0]!.ask).toContain('May 2020')
+  })
+
+  it('daily takings become months', () => {
+    const { calendar, values, start } = seriesOf(TRUTH.takings.file)
+    expect([calendar.frequency, start]).toEqual(['monthly', { year: 2023, season: 1 }])
+    const days = read(TRUTH.takings.file)
+      .split('\n')
+      .filter((line) => line.startsWith('2023-02'))
+    const february = days.reduce((sum, line) => sum + Number(line.split(',')[1]), 0)
+    expect(values[1]).toBeCloseTo(february, 6)
   })
 })
 

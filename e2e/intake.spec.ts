@@ -1,26 +1,21 @@
 import { expect, test } from '@playwright/test'
 import { bringIn, expectSaved, monthlyCsv, openSeries } from './support'
 
-test('what is not understood is named with line and column, and nothing is kept', async ({
+test('a file that cannot be read is refused with its place, and nothing is kept', async ({
   page,
 }) => {
-  await page.goto('/')
-  await expect(page.locator('tbody tr').first()).toBeVisible()
-  const count = await page.locator('tbody tr').count()
   await page.goto('/intake')
   await page.locator('input[type=file]').setInputFiles({
     name: 'bad.csv',
     mimeType: 'text/csv',
-    buffer: Buffer.from('month,Sales\n2021-01,5\nTotal,9\n2021-02,abc'),
+    buffer: Buffer.from('month,Mixed sales\n2021-01,5\n2021 Q2,9\n2021-03,8'),
   })
-  const problems = page.getByRole('alert').getByRole('listitem')
-  await expect(problems).toHaveCount(2)
-  await expect(problems.nth(0)).toContainText('Line 3, column 1')
-  await expect(problems.nth(1)).toContainText('Line 4, column 2')
-  await expect(page.locator('td.wrong')).toHaveText(['Total', 'abc'])
+  await expect(page.getByRole('alert').getByRole('listitem')).toContainText('Line 3')
+  await expect(page.locator('td.wrong').first()).toHaveText('2021 Q2')
   await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0)
   await page.goto('/')
-  await expect(page.locator('tbody tr')).toHaveCount(count)
+  await expect(page.getByRole('link', { name: 'Exterior paint', exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Mixed sales' })).toHaveCount(0)
 })
 
 test('of several series those that are wanted are kept, under their new names', async ({
@@ -49,14 +44,144 @@ test('rows are read from the clipboard anywhere on the page', async ({ page }) =
   await expect(page.getByText('Jan 2024 – Feb 2024, 2 months, none missing')).toBeVisible()
 })
 
-test('a spreadsheet file is turned away with what to do', async ({ page }) => {
+/** Files that analysts really have: what is asked, what is answered, and what is then read. */
+const MESSY: readonly (readonly [
+  difficulty: string,
+  text: string,
+  answers: readonly (readonly [question: RegExp, answer: RegExp])[],
+  reading: string,
+])[] = [
+  [
+    'a matrix with a decimal comma and totals',
+    'Paint (litres);;;;\nYear;Q1;Q2;Q3;Q4;Sum\n2020;1,5;2;3;4;10,5\n2021;5;6;7;8;26\nTotal;6,5;8;10;12;36,5',
+    [],
+    'quarterly, 2020 Q1 – 2021 Q4, 8 quarters, none missing',
+  ],
+  [
+    'day or month first',
+    'date,Sales\n01/01/2021,5\n02/01/2021,7',
+    [[/begin with the day or with the month/, /month first/]],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+  [
+    'a month twice',
+    'month,Sales\n2021-01,5\n2021-01,6\n2021-03,7',
+    [[/Which counts/, /^sum/]],
+    'monthly, Jan 2021 – Mar 2021, 3 months, 1 missing, 1 merged',
+  ],
+  [
+    'one mark for thousands or decimals',
+    'month;Sales\n2021-01;1,234\n2021-02;2,345',
+    [[/thousands or of decimals/, /^point/]],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+  [
+    'words among numbers',
+    'month,Sales\n2021-01,5\n2021-02,closed\n2021-03,7',
+    [[/is no number/, /^missing/]],
+    'monthly, Jan 2021 – Mar 2021, 3 months, 1 missing',
+  ],
+  [
+    'a line without a period',
+    'month,Sales\n2021-01,5\nSummer,6\n2021-02,7',
+    [[/no period that can be read/, /^leave out/]],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+  [
+    'fiscal periods',
+    'period,Sales\nFY2021 P01,5\nFY2021 P02,7',
+    [[/fiscal year begin/, /^4 /]],
+    'monthly, Apr 2020 – May 2020, 2 months, none missing',
+  ],
+  [
+    'periods across',
+    'Product,2021-01,2021-02,2021-03\nPaint,1,2,3',
+    [],
+    'monthly, Jan 2021 – Mar 2021, 3 months, none missing',
+  ],
+  [
+    'a long table',
+    'month,region,litres\n2021-01,North,1\n2021-01,South,2\n2021-02,North,3\n2021-02,South,4',
+    [],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+  [
+    'weeks',
+    ['week,Sales', ...Array.from({ length: 9 }, (_, i) => `2021-W0${i + 1},${i}`)].join('\n'),
+    [],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+  [
+    'JSON lines',
+    '{"month":"2021-01","Sales":5}\n{"month":"2021-02","Sales":7}\n',
+    [],
+    'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
+  ],
+]
+
+test('messy files are read, or asked about with the consequence of each answer', async ({
+  page,
+}) => {
+  for (const [difficulty, text, answers, reading] of MESSY) {
+    await test.step(difficulty, async () => {
+      await page.goto('/intake')
+      await page.evaluate(() => localStorage.clear())
+      await page.locator('input[type=file]').setInputFiles({
+        name: 'messy.txt',
+        mimeType: 'text/plain',
+        buffer: Buffer.from(text),
+      })
+      for (const [question, answer] of answers) {
+        const group = page.getByRole('group', { name: question })
+        await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0)
+        await group.getByRole('radio', { name: answer }).click()
+      }
+      await expect(page.getByText(reading).first()).toBeVisible()
+      await expect(page.getByRole('button', { name: /^Keep/ })).toBeEnabled()
+    })
+  }
+})
+
+test('figures without dates are given a start by the analyst', async ({ page }) => {
+  await page.goto('/intake')
+  await page.getByLabel('Paste rows here').fill('Sales\n5\n7\n9')
+  await page.getByRole('button', { name: 'Read these rows' }).click()
+  await page.getByRole('radio', { name: /^quarterly/ }).check()
+  await page.getByLabel(/Which period is the first/).fill('2019-Q3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('quarterly, 2019 Q3 – 2020 Q1, 3 quarters')).toBeVisible()
+})
+
+test('a wrong guess is put right by hand, and remembered for the next file like it', async ({
+  page,
+}) => {
+  const file = (name: string, first: number) => ({
+    name,
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`month,batch,Sales\n2021-01,${first},5\n2021-02,7,7`),
+  })
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles(file('one.csv', 3))
+  await expect(page.getByLabel('Keep batch')).toBeVisible()
+  await page.getByLabel('What column 2 holds').selectOption('ignored')
+  await expect(page.getByText('from column 3')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Keep this series' }).click()
+  await expect(page).toHaveURL(/study/)
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles(file('two.csv', 4))
+  await expect(page.getByText('Read with your answers to the last file like this')).toBeVisible()
+  await page.getByRole('button', { name: 'Read it anew' }).click()
+  await expect(page.getByLabel('Keep batch')).toBeVisible()
+})
+
+test('a file that is no table is turned away with what to do', async ({ page }) => {
   await page.goto('/intake')
   await page.locator('input[type=file]').setInputFiles({
-    name: 'sales.xlsx',
+    name: 'sales.xls',
     mimeType: 'application/octet-stream',
-    buffer: Buffer.from('PK'),
+    buffer: Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 0, 0]),
   })
-  await expect(page.getByRole('alert')).toContainText('Save the sheet as CSV')
+  await expect(page.getByRole('alert')).toContainText('Save the table as XLSX, ODS or CSV')
 })
 
 test('names are text, however long and whatever they hold', async ({ page }) => {

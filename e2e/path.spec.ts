@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { analyse } from '../core/analyse'
-import { readTable } from '../intake/readTable'
+import { readFile } from '../intake/readFile'
 import { chooseWord, expectSaved, openSeries, rowFigures } from './support'
 
 const FILE = 'demo/files/exterior-paint.csv'
 
 /** What the core says of the same file: the screen must show the same figures. */
 function fromCore(model: 'multiplicative' | 'additive') {
-  const reading = readTable(readFileSync(FILE, 'utf8'))
-  if (reading.outcome === 'refused') throw new Error('refused')
+  const reading = readFile(readFileSync(FILE))
+  if (reading.outcome !== 'ok') throw new Error('refused')
   return analyse(reading.series[0]!.series, { format: 'elvant-method/1', decompose: { model } })
 }
 

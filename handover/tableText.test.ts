@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
 import { ledgerTable } from '../core/ledger/table'
-import { readTable } from '../intake/readTable'
+import { readFile } from '../intake/readFile'
 import { tableAsCsv, tableAsTabs } from './tableText'
 
 describe('tables as text', () => {
@@ -49,8 +49,8 @@ describe('the ledger as CSV', () => {
       header: [header[0]!, header[sales]!],
       rows: actual.map((row) => [row[0]!, row[sales]!]),
     })
-    const reading = readTable(csv)
-    if (reading.outcome === 'refused') throw new Error('refused')
+    const reading = readFile(new TextEncoder().encode(csv))
+    if (reading.outcome !== 'ok') throw new Error('refused')
     expect(reading.series[0]!.series).toEqual(series)
   })
 })

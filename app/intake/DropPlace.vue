@@ -36,7 +36,7 @@ function take(files: FileList | null | undefined) {
         pick one
         <input
           type="file"
-          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.xlsx,.xlsm,.ods,text/csv,text/plain"
           class="visually-hidden"
           @change="onPick"
         />
@@ -57,16 +57,16 @@ function take(files: FileList | null | undefined) {
         type="button"
         class="solid-button"
         :disabled="pasted.trim() === ''"
-        @click="intake.read(pasted, 'pasted')"
+        @click="intake.readText(pasted)"
       >
         Read these rows
       </button>
     </p>
     <p class="muted hint">
-      One column of periods (2021-03, 2021-03-01, Mar 2021, 2021 Q1, or year and month in two
-      columns) and one or more columns of values, a heading over each; a unit in brackets, as in
-      “Exterior paint (litres)”, is taken over. Months or quarters without a row are kept as
-      missing.
+      CSV or other delimited text, XLSX, ODS or JSON, as your till, ledger or colleague wrote it:
+      periods in a column, across, or as a matrix of years and months; days and weeks are gathered
+      into months. What can be read in two ways is asked; nothing is dropped or made up without a
+      word. A unit in brackets, as in “Exterior paint (litres)”, is taken over.
     </p>
   </div>
 </template>

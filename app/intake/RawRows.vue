@@ -1,12 +1,47 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { Reading } from '~~/intake/reading'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { textAt, type Row } from '~~/intake/grid'
+import type { ColumnRole, Reading, RowKind } from '~~/intake/reading'
+import { useIntake } from './intakeStore'
 
-const props = defineProps<{ reading: Reading }>()
-/** As many rows as an analyst reads; the rest is told by number. */
-const MOST_ROWS = 400
-const rows = computed(() => props.reading.rows.slice(0, MOST_ROWS))
-const columns = computed(() => props.reading.roles.length)
+/** The file as a grid, every cell coloured by what it became; only the rows in sight are there. */
+const props = defineProps<{ reading: Reading; rowCount: number }>()
+const intake = useIntake()
+const ROW_HEIGHT = 23
+/** Rows above and below the window that are there already. */
+const MARGIN = 20
+/** As many columns as an analyst looks at; the rest is told by number. */
+const MOST_COLUMNS = 60
+
+const frame = ref<HTMLElement | null>(null)
+const top = ref(0)
+const shownHeight = ref(500)
+const loaded = shallowRef<{ from: number; rows: readonly Row[] }>({ from: 0, rows: [] })
+
+const from = computed(() => Math.max(0, Math.floor(top.value / ROW_HEIGHT) - MARGIN))
+const to = computed(() =>
+  Math.min(props.rowCount, Math.ceil((top.value + shownHeight.value) / ROW_HEIGHT) + MARGIN),
+)
+async function load() {
+  const [first, last] = [from.value, to.value]
+  const rows = await intake.rows(first, last)
+  if (first === from.value && last === to.value) loaded.value = { from: first, rows }
+}
+watch([from, to, () => props.reading], load, { immediate: true })
+onMounted(() => (shownHeight.value = frame.value?.clientHeight ?? 500))
+
+const width = computed(() =>
+  Math.min(
+    MOST_COLUMNS,
+    Math.max(
+      props.reading.shape.columnRoles.length,
+      ...loaded.value.rows.map(({ cells }) => cells.length),
+    ),
+  ),
+)
+const hiddenColumns = computed(() =>
+  Math.max(0, props.reading.shape.columnRoles.length - MOST_COLUMNS),
+)
 
 /** Places with a problem, as `line:column`. */
 const wrong = computed(() =>
@@ -19,63 +54,154 @@ const wrong = computed(() =>
       )
     : new Map<string, string>(),
 )
+const asked = computed(
+  () =>
+    new Set(
+      props.reading.questions.filter(({ answer }) => answer === null).flatMap(({ lines }) => lines),
+    ),
+)
 
 function problemAt(line: number, column: number): string | undefined {
   return wrong.value.get(`${line}:${column + 1}`) ?? wrong.value.get(`${line}:`)
 }
 
-function roleOf(row: number, column: number): string {
-  if (row === 0 && props.reading.hasHeader) return 'heading'
-  return props.reading.roles[column] ?? 'unread'
+const ROW_WORDS: Record<RowKind, string> = {
+  title: 'Above the table: not read',
+  header: 'Heading',
+  data: '',
+  total: 'Totals: not read',
+  note: 'Note: not read',
+  'left-out': 'Left out',
+  unread: 'Not understood',
+}
+const COLUMN_WORDS: Record<ColumnRole, string> = {
+  period: 'period',
+  key: 'name',
+  value: 'values',
+  total: 'total, not read',
+  ignored: 'not read',
+  empty: 'empty',
 }
 
-const ROLE_WORDS = { period: 'period', value: 'values', empty: 'empty' } as const
+function kindOf(at: number): RowKind | null {
+  return props.reading.shape.rowKinds[at] ?? null
+}
+
+/** What a cell became. A matrix has periods in its heading too. */
+function becameOf(at: number, column: number): string {
+  const kind = kindOf(at)
+  const role = props.reading.shape.columnRoles[column]
+  if (kind === null || role === undefined) return 'unread'
+  if (kind === 'header') {
+    const { layout } = props.reading.shape
+    return (layout === 'matrix' || layout === 'across') && role === 'value' ? 'period' : 'heading'
+  }
+  if (kind !== 'data') return 'ignored'
+  return role === 'total' ? 'ignored' : role
+}
+
+function titleAt(at: number, row: Row, column: number): string | undefined {
+  const problem = problemAt(row.line, column)
+  if (problem) return problem
+  const kind = kindOf(at)
+  const role = props.reading.shape.columnRoles[column]
+  const words = kind && (ROW_WORDS[kind] || (role ? COLUMN_WORDS[role] : ''))
+  return words || undefined
+}
+
+const ROLES = ['period', 'key', 'value', 'ignored'] as const
+
+function setRole(column: number, event: Event) {
+  void intake.answer(`role.${column}`, (event.target as HTMLSelectElement).value)
+}
 </script>
 
 <template>
-  <div class="frame" tabindex="0" role="region" aria-label="Rows of the file">
+  <div
+    ref="frame"
+    class="frame"
+    tabindex="0"
+    role="region"
+    aria-label="Rows of the file"
+    @scroll="top = ($event.target as HTMLElement).scrollTop"
+  >
     <table>
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">Line</span></th>
           <th
-            v-for="column in columns"
+            v-for="column in width"
             :key="column"
             scope="col"
-            :class="reading.roles[column - 1]"
+            :class="reading.shape.columnRoles[column - 1]"
           >
-            {{ column }}
-            <span v-if="reading.roles[column - 1]">{{
-              ROLE_WORDS[reading.roles[column - 1]!]
-            }}</span>
+            <select
+              :aria-label="`What column ${column} holds`"
+              :value="intake.answers[`role.${column}`] ?? ''"
+              :disabled="reading.shape.layout === 'matrix' || reading.shape.layout === 'across'"
+              @change="setRole(column, $event)"
+            >
+              <option value="">
+                {{ column }}
+                {{
+                  reading.shape.columnRoles[column - 1]
+                    ? COLUMN_WORDS[reading.shape.columnRoles[column - 1]!]
+                    : ''
+                }}
+              </option>
+              <option v-for="role in ROLES" :key="role" :value="role">
+                {{ column }} {{ COLUMN_WORDS[role] }}
+              </option>
+            </select>
           </th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(row, i) in rows" :key="row.line">
+        <tr
+          v-if="loaded.from > 0"
+          :style="{ height: `${loaded.from * ROW_HEIGHT}px` }"
+          aria-hidden="true"
+        />
+        <tr
+          v-for="(row, i) in loaded.rows"
+          :key="row.line"
+          :class="[kindOf(loaded.from + i), { asked: asked.has(row.line) }]"
+          :style="{ height: `${ROW_HEIGHT}px` }"
+        >
           <th scope="row" class="line">{{ row.line }}</th>
           <td
-            v-for="column in columns"
+            v-for="column in width"
             :key="column"
-            :class="[roleOf(i, column - 1), { wrong: problemAt(row.line, column - 1) }]"
-            :title="problemAt(row.line, column - 1)"
+            :class="[
+              becameOf(loaded.from + i, column - 1),
+              { wrong: problemAt(row.line, column - 1) },
+            ]"
+            :title="titleAt(loaded.from + i, row, column - 1)"
             dir="auto"
           >
-            {{ row.cells[column - 1] ?? '' }}
+            {{ textAt(row, column - 1).slice(0, 200) }}
           </td>
         </tr>
+        <tr
+          v-if="loaded.from + loaded.rows.length < rowCount"
+          :style="{ height: `${(rowCount - loaded.from - loaded.rows.length) * ROW_HEIGHT}px` }"
+          aria-hidden="true"
+        />
       </tbody>
     </table>
-    <p v-if="reading.rows.length > MOST_ROWS" class="muted more">
-      … and {{ reading.rows.length - MOST_ROWS }} more rows, read as well.
-    </p>
   </div>
+  <p class="muted small legend">
+    <span class="period">period</span> <span class="value">value</span>
+    <span class="key">name</span> <span class="ignored">not read</span> ·
+    {{ rowCount.toLocaleString() }} rows
+    <template v-if="hiddenColumns > 0">· {{ hiddenColumns }} more columns</template>
+  </p>
 </template>
 
 <style scoped>
 .frame {
   overflow: auto;
-  max-height: calc(100dvh - 190px);
+  height: calc(100dvh - 250px);
   border: 1px solid var(--rule);
   background: var(--sheet);
 }
@@ -87,37 +213,49 @@ table {
 
 thead th {
   position: sticky;
+  z-index: 1;
   top: 0;
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--rule-strong);
+  padding: 3px 4px;
+  border-bottom: 2px solid var(--rule-strong);
   background: var(--band);
-  color: var(--muted);
-  font-weight: 500;
   text-align: left;
-  white-space: nowrap;
 }
 
-thead th.period,
-thead th.value {
-  border-bottom: 2px solid var(--trend-cycle);
-  color: var(--ink);
+thead th.period {
+  border-bottom-color: var(--trend-cycle);
 }
 
 thead th.value {
   border-bottom-color: var(--deseasonalized);
 }
 
+thead th.key {
+  border-bottom-color: var(--season);
+}
+
+select {
+  max-width: 130px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+}
+
+option {
+  background: var(--sheet);
+}
+
 td {
   overflow: hidden;
   max-width: 220px;
-  padding: 2px 10px;
+  padding: 0 8px;
   border-bottom: 1px solid var(--rule);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 
 .line {
-  padding: 2px 8px;
+  padding: 0 8px;
   color: var(--muted);
   font-weight: 400;
   text-align: right;
@@ -127,13 +265,31 @@ td.heading {
   font-weight: 600;
 }
 
-td.period {
-  color: var(--trend-cycle);
+.period {
+  color: var(--trend-cycle-text);
+}
+
+.value {
+  color: var(--deseasonalized-text);
 }
 
 td.value {
-  color: var(--deseasonalized);
   text-align: right;
+}
+
+.key {
+  color: var(--season-text);
+}
+
+td.ignored,
+.legend .ignored {
+  color: var(--muted);
+  text-decoration: line-through;
+  text-decoration-color: var(--rule-strong);
+}
+
+.asked td {
+  background: var(--cursor-wash);
 }
 
 td.wrong {
@@ -142,7 +298,11 @@ td.wrong {
   color: var(--danger);
 }
 
-.more {
-  padding: 4px 12px;
+.legend {
+  margin: 6px 0 0;
+}
+
+.legend span {
+  margin-right: 8px;
 }
 </style>

@@ -3,7 +3,8 @@ import { countPeriods, periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 import type { Series } from '~~/core/series'
 import SmallChart from '~/shelf/SmallChart.vue'
-import { useIntake } from './intakeStore'
+import { computed, ref } from 'vue'
+import { useIntake, type Candidate } from './intakeStore'
 
 const intake = useIntake()
 
@@ -12,46 +13,86 @@ function span({ calendar, start, values }: Series): string {
   return `${label(1)} – ${label(values.length)}`
 }
 
-function count({ calendar, values }: Series): string {
-  const missing = values.filter((value) => value === null).length
-  return `${countPeriods(values.length, calendar)}, ${missing === 0 ? 'none missing' : `${missing} missing`}`
+function count({ series: { calendar, values }, missing, duplicates }: Candidate): string {
+  const merged = duplicates > 0 ? `, ${duplicates} merged` : ''
+  return `${countPeriods(values.length, calendar)}, ${missing === 0 ? 'none missing' : `${missing} missing`}${merged}`
 }
+
+/** A list of thousands is kept as a whole or searched; only so many are drawn. */
+const MOST_SHOWN = 200
+const filter = ref('')
+const shown = computed(() => {
+  const wanted = filter.value.trim().toLowerCase()
+  return intake.candidates
+    .map((candidate, at) => ({ candidate, at }))
+    .filter(({ candidate }) => candidate.name.toLowerCase().includes(wanted))
+})
+const isEveryWanted = computed(() => intake.candidates.every(({ wanted }) => wanted))
+const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
+  <p v-if="intake.candidates.length > 1" class="all">
+    <label>
+      <input type="checkbox" :checked="isEveryWanted" @change="intake.wantAll(!isEveryWanted)" />
+      all {{ intake.candidates.length }} series
+    </label>
+    <input
+      v-if="intake.candidates.length > 12"
+      v-model="filter"
+      class="text-input"
+      type="search"
+      placeholder="filter by name"
+      aria-label="Filter the series by name"
+    />
+  </p>
   <ul class="series">
-    <li v-for="(candidate, i) in intake.candidates" :key="candidate.column">
+    <li v-for="{ candidate, at: i } in shown.slice(0, MOST_SHOWN)" :key="i">
       <input
         v-if="intake.candidates.length > 1"
-        v-model="candidate.wanted"
         type="checkbox"
-        :aria-label="`Keep ${candidate.name}`"
+        :checked="candidate.wanted"
+        :aria-label="`Keep ${candidate.name.slice(0, 200)}`"
+        @change="intake.change(i, { wanted: !candidate.wanted })"
       />
       <div class="body">
         <div class="fields">
           <label class="field">
             <span class="small muted">name</span>
-            <input v-model="candidate.name" class="text-input name" maxlength="10000" dir="auto" />
+            <input
+              class="text-input name"
+              :value="candidate.name"
+              maxlength="10000"
+              dir="auto"
+              @input="intake.change(i, { name: textOf($event) })"
+            />
           </label>
           <label class="field">
             <span class="small muted">unit</span>
             <input
-              v-model="candidate.unit"
               class="text-input unit"
+              :value="candidate.unit"
               maxlength="200"
               placeholder="litres, euros…"
               :aria-describedby="`span-${i}`"
+              @input="intake.change(i, { unit: textOf($event) })"
             />
           </label>
           <SmallChart :values="candidate.series.values" />
         </div>
         <p :id="`span-${i}`" class="muted small">
           {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
-          {{ count(candidate.series) }}; from column {{ candidate.column + 1 }}
+          {{ count(candidate)
+          }}<template v-if="candidate.column !== null"
+            >; from column {{ candidate.column + 1 }}</template
+          >
         </p>
       </div>
     </li>
   </ul>
+  <p v-if="shown.length > MOST_SHOWN" class="muted small">
+    … and {{ shown.length - MOST_SHOWN }} more, kept like these. The filter finds them.
+  </p>
 </template>
 
 <style scoped>
@@ -67,6 +108,12 @@ li {
   gap: 12px;
   padding: 10px 0;
   border-bottom: 1px solid var(--rule);
+}
+
+.all {
+  display: flex;
+  justify-content: space-between;
+  margin: 8px 0 0;
 }
 
 .fields {

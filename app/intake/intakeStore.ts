@@ -1,19 +1,21 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
-import { readText } from '~/workers/readFile'
+import { computed, ref, shallowRef } from 'vue'
+import { FileInWorker, type FileReading } from '~/workers/readFile'
 import type { Series } from '~~/core/series'
-import type { Reading } from '~~/intake/reading'
+import { LIMITS } from '~~/intake/limits'
+import type { Row } from '~~/intake/grid'
+import type { Answers, Reading } from '~~/intake/reading'
 import { documentFromSeries } from '~~/shared/seriesSchema'
 import type { NewSeries } from '~~/shared/api/series'
-
-/** Larger text than this is refused before it is read. */
-const MOST_BYTES = 20 * 1024 * 1024
+import { rememberedAnswers, rememberAnswers, shapeKey } from './remembered'
 
 /** What will be kept of one series that was read; name and unit may be changed first. */
 export interface Candidate {
-  /** Column of the file, from 0. */
-  readonly column: number
+  /** Column of the file, from 0; null when its values stand in several. */
+  readonly column: number | null
   readonly series: Series
+  readonly missing: number
+  readonly duplicates: number
   name: string
   unit: string
   wanted: boolean
@@ -25,64 +27,165 @@ export const useIntake = defineStore('intake', () => {
   const fileName = ref('')
   const failure = ref('')
   const reading = shallowRef<Reading | null>(null)
-  const candidates = ref<Candidate[]>([])
+  const rowCount = ref(0)
+  const answers = shallowRef<Answers>({})
+  /** Whether answers were taken over from an earlier file of the same shape. */
+  const isRemembered = ref(false)
+  const isReadingAgain = ref(false)
+  const candidates = shallowRef<Candidate[]>([])
+  let file: FileInWorker | null = null
+  let firstRow: Row | null = null
+
+  /** What an analyst must still say before anything can be kept. */
+  const openQuestions = computed(
+    () => reading.value?.questions.filter(({ answer }) => answer === null) ?? [],
+  )
 
   function clear(): void {
+    file?.close()
+    file = null
+    firstRow = null
     state.value = 'empty'
     fileName.value = ''
     failure.value = ''
     reading.value = null
+    rowCount.value = 0
+    answers.value = {}
+    isRemembered.value = false
+    isReadingAgain.value = false
     candidates.value = []
   }
 
-  async function readFile(file: File): Promise<void> {
-    if (file.size > MOST_BYTES) {
-      clear()
-      failure.value = `${file.name} is larger than ${MOST_BYTES / 1024 / 1024} MB. Split it into several files.`
+  async function readFile(picked: File): Promise<void> {
+    clear()
+    if (picked.size > LIMITS.bytes) {
+      failure.value = `${picked.name} is larger than ${LIMITS.bytes / 1024 / 1024} MB. Split it, or leave out columns.`
       return
     }
-    if (/\.(xlsx?|ods|numbers|pdf|zip)$/i.test(file.name)) {
-      clear()
-      failure.value = `${file.name} is no text file. Save the sheet as CSV and bring that in, or copy its cells and paste them here.`
-      return
-    }
-    await read(await file.text(), file.name)
+    await read(new Uint8Array(await picked.arrayBuffer()), picked.name)
   }
 
-  async function read(text: string, name: string): Promise<void> {
+  function readText(text: string): Promise<void> {
+    return read(new TextEncoder().encode(text), 'pasted')
+  }
+
+  async function read(bytes: Uint8Array, name: string): Promise<void> {
     clear()
     fileName.value = name
     state.value = 'reading'
+    const own = (file = new FileInWorker())
     try {
-      const answer = await readText(text)
-      if (!answer) return
-      reading.value = answer
-      candidates.value =
-        answer.outcome === 'ok'
-          ? answer.series.map(({ series, column }) => ({
-              column,
-              series,
-              name: series.name,
-              unit: series.unit,
-              wanted: true,
-            }))
-          : []
-      state.value = 'read'
+      const first = await own.open(bytes, {})
+      if (file !== own) return
+      const [row] = await own.rows(0, 1)
+      if (file !== own) return
+      firstRow = row ?? null
+      const before = rememberedAnswers(shapeKey(first.reading, firstRow))
+      if (!before) return show(first)
+      answers.value = before
+      const again = await own.read(before)
+      if (file !== own) return
+      isRemembered.value = again.reading.outcome === 'ok'
+      if (!isRemembered.value) answers.value = {}
+      show(isRemembered.value ? again : first)
     } catch (error) {
+      if (file !== own) return
       clear()
       failure.value = (error as Error).message
     }
   }
 
-  /** What to keep, as the server takes it. */
+  /** Reads the file again with one answer changed; an empty one is taken back. */
+  async function answer(id: string, value: string): Promise<void> {
+    const { [id]: _before, ...others } = answers.value
+    answers.value = value === '' ? others : { ...others, [id]: value }
+    isRemembered.value = false
+    await readAgain()
+  }
+
+  /** Forgets every answer and reads the file as if it came anew. */
+  async function startOver(): Promise<void> {
+    answers.value = {}
+    isRemembered.value = false
+    await readAgain()
+  }
+
+  async function readAgain(): Promise<void> {
+    const own = file
+    const asked = answers.value
+    if (!own) return
+    isReadingAgain.value = true
+    const found = await own.read(asked)
+    // A later answer has taken this one's place.
+    if (file !== own || answers.value !== asked) return
+    isReadingAgain.value = false
+    show(found)
+  }
+
+  function show({ reading: found, rowCount: count }: FileReading): void {
+    const before = new Map(candidates.value.map((one) => [one.series.name, one]))
+    reading.value = found
+    rowCount.value = count
+    candidates.value =
+      found.outcome === 'ok'
+        ? found.series.map(({ series, column, missing, duplicates }) => {
+            const known = before.get(series.name)
+            return {
+              column,
+              series,
+              missing,
+              duplicates,
+              name: known?.name ?? series.name,
+              unit: known?.unit || series.unit,
+              wanted: known?.wanted ?? true,
+            }
+          })
+        : []
+    state.value = 'read'
+  }
+
+  function change(at: number, change: Partial<Pick<Candidate, 'name' | 'unit' | 'wanted'>>): void {
+    candidates.value = candidates.value.map((one, i) => (i === at ? { ...one, ...change } : one))
+  }
+
+  function wantAll(wanted: boolean): void {
+    candidates.value = candidates.value.map((one) => ({ ...one, wanted }))
+  }
+
+  async function rows(from: number, to: number): Promise<readonly Row[]> {
+    return file ? file.rows(from, to) : []
+  }
+
+  /** What to keep, as the server takes it; the answers are remembered for the next such file. */
   function wanted(): NewSeries[] {
+    if (reading.value) rememberAnswers(shapeKey(reading.value, firstRow), answers.value)
     return candidates.value
       .filter((candidate) => candidate.wanted)
       .map(({ series, name, unit, column }) => ({
         series: documentFromSeries({ ...series, name: name.trim(), unit: unit.trim() }),
-        source: { file: fileName.value, column: column + 1 },
+        source: { file: fileName.value, ...(column === null ? {} : { column: column + 1 }) },
       }))
   }
 
-  return { state, fileName, failure, reading, candidates, clear, readFile, read, wanted }
+  return {
+    state,
+    fileName,
+    failure,
+    reading,
+    rowCount,
+    answers,
+    isRemembered,
+    isReadingAgain,
+    candidates,
+    openQuestions,
+    clear,
+    readFile,
+    readText,
+    answer,
+    startOver,
+    change,
+    wantAll,
+    rows,
+    wanted,
+  }
 })

@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from '#app'
 import DropPlace from '~/intake/DropPlace.vue'
+import QuestionList from '~/intake/QuestionList.vue'
 import RawRows from '~/intake/RawRows.vue'
 import ReadSeriesList from '~/intake/ReadSeriesList.vue'
 import { useIntake } from '~/intake/intakeStore'
@@ -9,11 +10,20 @@ import { useShelf } from '~/shelf/shelfStore'
 import { useNotices } from '~/shell/noticeStore'
 import PageHead from '~/shell/PageHead.vue'
 import { isTyping } from '~/shell/isTyping'
+import type { Layout } from '~~/intake/reading'
 
 const intake = useIntake()
 const shelf = useShelf()
 const router = useRouter()
 const keeping = ref(false)
+const LAYOUTS: Record<Layout, string> = {
+  columns: 'a column for each series',
+  long: 'a long table',
+  matrix: 'a matrix of years and seasons',
+  across: 'periods across',
+  undated: 'figures without dates',
+}
+const OTHER_LAYOUTS = Object.keys(LAYOUTS) as Layout[]
 const chosen = computed(() => intake.candidates.filter((candidate) => candidate.wanted))
 const nameless = computed(() => chosen.value.some(({ name }) => name.trim() === ''))
 
@@ -21,7 +31,7 @@ const nameless = computed(() => chosen.value.some(({ name }) => name.trim() === 
 function onPaste(event: ClipboardEvent) {
   if (isTyping(event as unknown as KeyboardEvent)) return
   const text = event.clipboardData?.getData('text/plain')
-  if (text) void intake.read(text, 'pasted')
+  if (text) void intake.readText(text)
 }
 onMounted(() => addEventListener('paste', onPaste))
 onBeforeUnmount(() => {
@@ -53,16 +63,52 @@ async function keep() {
     <DropPlace v-if="intake.state === 'empty'" />
     <p v-else-if="intake.state === 'reading'" class="muted" role="status">
       Reading {{ intake.fileName }}…
+      <button type="button" class="plain-button strong" @click="intake.clear()">Cancel</button>
     </p>
     <div v-else-if="intake.reading" class="halves">
       <section class="raw" aria-labelledby="raw-title">
         <h2 id="raw-title" class="serif">The file</h2>
-        <p class="muted small file-name" dir="auto">{{ intake.fileName }}</p>
-        <RawRows :reading="intake.reading" />
+        <p class="muted small file-name" dir="auto">
+          {{ intake.fileName }}
+          <template v-if="intake.reading.container">· {{ intake.reading.container }}</template>
+          <template v-if="intake.reading.shape.layout">
+            · read as
+            <select
+              class="layout"
+              aria-label="Layout of the file"
+              :value="intake.answers.layout ?? ''"
+              @change="intake.answer('layout', ($event.target as HTMLSelectElement).value)"
+            >
+              <option value="">{{ LAYOUTS[intake.reading.shape.layout] }}</option>
+              <option v-for="layout in OTHER_LAYOUTS" :key="layout" :value="layout">
+                {{ LAYOUTS[layout] }}
+              </option>
+            </select>
+          </template>
+        </p>
+        <RawRows :reading="intake.reading" :row-count="intake.rowCount" />
       </section>
       <section class="reading" aria-labelledby="reading-title">
-        <template v-if="intake.reading.outcome === 'ok'">
+        <template v-if="intake.reading.outcome === 'question'">
+          <h2 id="reading-title" class="serif">
+            {{
+              intake.openQuestions.length === 1
+                ? 'One thing to decide'
+                : `${intake.openQuestions.length} things to decide`
+            }}
+          </h2>
+          <QuestionList :questions="intake.reading.questions" />
+          <p class="muted">Nothing is kept before this is answered.</p>
+        </template>
+        <template v-else-if="intake.reading.outcome === 'ok'">
           <h2 id="reading-title" class="serif">What Elvant reads in it</h2>
+          <p v-if="intake.isRemembered" class="muted">
+            Read with your answers to the last file like this.
+            <button type="button" class="plain-button strong" @click="intake.startOver()">
+              Read it anew
+            </button>
+          </p>
+          <QuestionList :questions="intake.reading.questions" />
           <ReadSeriesList />
           <ul v-if="intake.reading.notes.length > 0" class="notes">
             <li v-for="note in intake.reading.notes" :key="note.code + note.where">
@@ -105,6 +151,15 @@ async function keep() {
             </li>
           </ul>
           <p class="muted">Nothing was kept. Mend the file and bring it in again.</p>
+          <QuestionList :questions="intake.reading.questions" />
+          <button
+            v-if="Object.keys(intake.answers).length > 0"
+            type="button"
+            class="plain-button strong"
+            @click="intake.startOver()"
+          >
+            Read it anew
+          </button>
           <button type="button" class="solid-button" @click="intake.clear()">Another file</button>
         </div>
       </section>
@@ -140,6 +195,14 @@ h2 {
   margin: 2px 0 10px;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.layout {
+  border: 0;
+  border-bottom: 1px solid var(--accent);
+  background: var(--paper);
+  color: var(--accent);
+  font: inherit;
 }
 
 .notes,

@@ -1,7 +1,46 @@
-import { readTable } from '~~/intake/readTable'
-import type { ReadRequest, ReadAnswer } from './readFile'
+import { Refusal } from '~~/core/refusal'
+import { open, refusedWhole, type OpenFile } from '~~/intake/readFile'
+import type { Answers } from '~~/intake/reading'
+import type { ReadAnswer, ReadRequest } from './readFile'
 
-/** Reads files beside the page, so that a large one never holds it up. */
+let file: OpenFile | null = null
+let sheet: string | null = null
+
+/** Keeps a file open beside the page, so that a large one never holds it up, and reads it again. */
 self.onmessage = ({ data }: MessageEvent<ReadRequest>) => {
-  self.postMessage({ id: data.id, reading: readTable(data.text) } satisfies ReadAnswer)
+  switch (data.kind) {
+    case 'open':
+      return answer(data.id, () => {
+        file = open(data.bytes)
+        return readAgain(data.answers)
+      })
+    case 'read':
+      return answer(data.id, () => readAgain(data.answers))
+    case 'rows':
+      return post({
+        id: data.id,
+        kind: 'rows',
+        rows: file?.rowsOf(sheet).slice(data.from, data.to) ?? [],
+      })
+  }
+}
+
+function readAgain(answers: Answers): ReadAnswer & { kind: 'reading' } {
+  const reading = file!.read(answers)
+  sheet = reading.sheet
+  return { id: 0, kind: 'reading', reading, rowCount: file!.rowsOf(sheet).length }
+}
+
+function answer(id: number, work: () => ReadAnswer): void {
+  try {
+    post({ ...work(), id })
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    file = null
+    post({ id, kind: 'reading', reading: refusedWhole(error), rowCount: 0 })
+  }
+}
+
+function post(message: ReadAnswer): void {
+  self.postMessage(message)
 }

@@ -1,43 +1,76 @@
-import type { Reading } from '~~/intake/reading'
+import type { Row } from '~~/intake/grid'
+import type { Answers, Reading } from '~~/intake/reading'
 
-export interface ReadRequest {
-  readonly id: number
-  readonly text: string
-}
+export type ReadRequest = { readonly id: number } & (
+  | { readonly kind: 'open'; readonly bytes: Uint8Array; readonly answers: Answers }
+  | { readonly kind: 'read'; readonly answers: Answers }
+  | { readonly kind: 'rows'; readonly from: number; readonly to: number }
+)
 
-export interface ReadAnswer {
-  readonly id: number
+export type ReadAnswer = { readonly id: number } & (
+  | { readonly kind: 'reading'; readonly reading: Reading; readonly rowCount: number }
+  | { readonly kind: 'rows'; readonly rows: readonly Row[] }
+)
+
+/** A reading with the number of rows of the sheet it is about. */
+export interface FileReading {
   readonly reading: Reading
+  readonly rowCount: number
 }
 
-let worker: Worker | null = null
-let lastId = 0
+type Request = ReadRequest extends infer One
+  ? One extends { id: number }
+    ? Omit<One, 'id'>
+    : never
+  : never
 
-/**
- * Reads delimited text in a worker.
- *
- * @returns the reading, or null when a later text has taken its place
- */
-export function readText(text: string): Promise<Reading | null> {
-  worker ??= new Worker(new URL('./read.worker.ts', import.meta.url), { type: 'module' })
-  const own = worker
-  const id = ++lastId
-  return new Promise((resolve, reject) => {
-    const onMessage = ({ data }: MessageEvent<ReadAnswer>) => {
-      if (data.id !== id) return
-      stop()
-      resolve(id === lastId ? data.reading : null)
-    }
-    const onError = (event: ErrorEvent) => {
-      stop()
-      reject(new Error(event.message || 'The file could not be read.'))
-    }
-    const stop = () => {
-      own.removeEventListener('message', onMessage)
-      own.removeEventListener('error', onError)
-    }
-    own.addEventListener('message', onMessage)
-    own.addEventListener('error', onError)
-    own.postMessage({ id, text } satisfies ReadRequest)
+/** A file that a worker holds open: it is read again with other answers, and its rows asked for. */
+export class FileInWorker {
+  private readonly worker = new Worker(new URL('./read.worker.ts', import.meta.url), {
+    type: 'module',
   })
+  private readonly waiting = new Map<
+    number,
+    { settle(answer: ReadAnswer): void; fail(error: Error): void }
+  >()
+  private lastId = 0
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<ReadAnswer>) => {
+      this.waiting.get(data.id)?.settle(data)
+      this.waiting.delete(data.id)
+    })
+    this.worker.addEventListener('error', (event) => {
+      const error = new Error(event.message || 'The file could not be read.')
+      for (const { fail } of this.waiting.values()) fail(error)
+      this.waiting.clear()
+    })
+  }
+
+  open(bytes: Uint8Array, answers: Answers): Promise<FileReading> {
+    return this.ask({ kind: 'open', bytes, answers }) as Promise<FileReading & ReadAnswer>
+  }
+
+  read(answers: Answers): Promise<FileReading> {
+    return this.ask({ kind: 'read', answers }) as Promise<FileReading & ReadAnswer>
+  }
+
+  async rows(from: number, to: number): Promise<readonly Row[]> {
+    const answer = await this.ask({ kind: 'rows', from, to })
+    return answer.kind === 'rows' ? answer.rows : []
+  }
+
+  /** Gives up: what is on its way never comes. */
+  close(): void {
+    this.worker.terminate()
+    this.waiting.clear()
+  }
+
+  private ask(request: Request): Promise<ReadAnswer> {
+    const id = ++this.lastId
+    return new Promise((settle, fail) => {
+      this.waiting.set(id, { settle, fail })
+      this.worker.postMessage({ ...request, id })
+    })
+  }
 }

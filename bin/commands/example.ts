@@ -4,16 +4,16 @@ import { periodLabel } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/period'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
 import type { Result } from '../../core/result'
-import { readTable } from '../../intake/readTable'
-import { readText } from '../files'
+import { readFile } from '../../intake/readFile'
+import { readBytes } from '../files'
 import { print } from '../output'
 
 const FILE = fileURLToPath(new URL('../../demo/files/exterior-paint.csv', import.meta.url))
 
 /** Runs Quillfield's exterior paint through the default method and prints what an analyst reads. */
 export function example(): void {
-  const reading = readTable(readText(FILE))
-  if (reading.outcome === 'refused') throw new Error('The demo file cannot be read.')
+  const reading = readFile(readBytes(FILE))
+  if (reading.outcome !== 'ok') throw new Error('The demo file cannot be read.')
   print(report(analyse(reading.series[0]!.series, { format: 'elvant-method/1' })))
 }
 

@@ -3,12 +3,12 @@ import { ledgerTable } from '../../core/ledger/table'
 import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series'
 import { tableAsCsv } from '../../handover/tableText'
-import { readTable } from '../../intake/readTable'
 import { methodSchema } from '../../shared/methodSchema'
 import { parseDocument } from '../../shared/parseDocument'
 import { seriesDocumentSchema, seriesFromDocument } from '../../shared/seriesSchema'
-import { readJson, readText } from '../files'
+import { readJson } from '../files'
 import { print, printJson } from '../output'
+import { readOrAsk } from './read'
 
 interface RunOptions {
   readonly method: string
@@ -16,6 +16,7 @@ interface RunOptions {
   readonly series?: string
   readonly values?: string
   readonly table?: boolean
+  readonly answer?: readonly string[]
 }
 
 /** Runs a method document on a series of a file and prints the result or its ledger. */
@@ -26,25 +27,19 @@ export function run(options: RunOptions): void {
   else printJson(result)
 }
 
-function readSeries({ data, values, series }: RunOptions): Series {
+function readSeries({ data, values, series, answer }: RunOptions): Series {
   if ((data === undefined) === (values === undefined)) {
     throw new Refusal('Give the series either by --data or by --values.', 'arguments')
   }
   if (values !== undefined) {
     return seriesFromDocument(parseDocument(seriesDocumentSchema, readJson(values)))
   }
-  return chooseSeries(data!, series)
+  return chooseSeries(data!, series, answer ?? [])
 }
 
 /** The series of a sales file, by name when it holds several. */
-function chooseSeries(path: string, name: string | undefined): Series {
-  const reading = readTable(readText(path))
-  if (reading.outcome === 'refused') {
-    const { line, column, because } = reading.problems[0]!
-    const place = [line && `line ${line}`, column && `column ${column}`].filter(Boolean).join(', ')
-    throw new Refusal(because, place || path)
-  }
-  const all = reading.series.map(({ series }) => series)
+function chooseSeries(path: string, name: string | undefined, answers: readonly string[]): Series {
+  const all = readOrAsk(path, answers).series.map(({ series }) => series)
   const chosen = name === undefined ? all : all.filter((series) => series.name === name)
   if (chosen.length === 1) return withUnit(chosen[0]!)
   const names = all.map((series) => `"${series.name}"`).join(', ')

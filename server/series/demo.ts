@@ -1,27 +1,28 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { readTable } from '../../intake/readTable'
+import { readFile } from '../../intake/readFile'
 import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { log } from '../http/log'
 import { keepSeries } from './seriesStore'
 
-/**
- * Brings the demo files in the way an analyst's are: a file whose reading needs an answer is left
- * where it is, to be tried by hand.
- */
+/** What an analyst who knows Quillfield would answer; the other files ask nothing. */
+const ANSWERS = { 'brushes-and-rollers.csv': { duplicates: 'first' } } as const
+
+/** Brings the demo files in the way an analyst's are. */
 export function keepDemo(db: Database, folder: string): void {
   for (const file of readdirSync(folder).sort()) {
-    const reading = readTable(readFileSync(join(folder, file), 'utf8'))
-    if (reading.outcome === 'refused') {
-      log.debug({ file, because: reading.problems[0]!.because }, 'demo file left out')
+    const answers = ANSWERS[file as keyof typeof ANSWERS] ?? {}
+    const reading = readFile(readFileSync(join(folder, file)), answers)
+    if (reading.outcome !== 'ok') {
+      log.warn({ file, outcome: reading.outcome }, 'demo file left out')
       continue
     }
     keepSeries(
       db,
       reading.series.map(({ series, column }) => ({
         series: documentFromSeries(series),
-        source: { file, column: column + 1 },
+        source: { file, ...(column === null ? {} : { column: column + 1 }) },
       })),
     )
   }

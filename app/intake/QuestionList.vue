@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Question } from '~~/intake/reading'
+import { useIntake } from './intakeStore'
+
+/** Where more than one reading is possible: each answer with what follows from it. */
+const props = defineProps<{ questions: readonly Question[] }>()
+const intake = useIntake()
+
+/** What keeps the file waiting comes first. */
+const ordered = computed(() =>
+  [...props.questions].sort((a, b) => Number(a.answer !== null) - Number(b.answer !== null)),
+)
+/** A choice that was not asked for is folded away. */
+const MANY = 4
+
+function say(id: string, event: Event) {
+  void intake.answer(id, (event.target as HTMLInputElement).value.trim())
+}
+</script>
+
+<template>
+  <section v-if="questions.length > 0" class="questions" aria-label="Questions about the file">
+    <fieldset
+      v-for="question in ordered"
+      :key="question.id"
+      :class="{ open: question.answer === null }"
+    >
+      <legend>{{ question.ask }}</legend>
+      <input
+        v-if="question.options.length === 0"
+        class="text-input"
+        :value="question.answer ?? ''"
+        :aria-label="question.ask"
+        maxlength="40"
+        @change="say(question.id, $event)"
+      />
+      <select
+        v-else-if="question.options.length > MANY && question.answer !== null"
+        class="text-input"
+        :aria-label="question.ask"
+        :value="question.answer"
+        @change="say(question.id, $event)"
+      >
+        <option v-for="option in question.options" :key="option.value" :value="option.value">
+          {{ option.value }}: {{ option.consequence }}
+        </option>
+      </select>
+      <template v-else>
+        <label v-for="option in question.options" :key="option.value" class="option">
+          <input
+            type="radio"
+            :name="question.id"
+            :value="option.value"
+            :checked="question.answer === option.value"
+            @change="say(question.id, $event)"
+          />
+          <span>
+            <strong dir="auto">{{ option.value.replaceAll('-', ' ') }}</strong>
+            {{ option.consequence }}
+          </span>
+        </label>
+      </template>
+    </fieldset>
+  </section>
+</template>
+
+<style scoped>
+.questions {
+  margin: 12px 0;
+}
+
+fieldset {
+  margin: 0 0 10px;
+  padding: 2px 0 4px 12px;
+  border: 0;
+  border-left: 3px solid var(--rule-strong);
+}
+
+.open {
+  border-left-color: var(--cursor);
+  background: var(--band);
+}
+
+legend {
+  float: left;
+  width: 100%;
+  padding: 4px 0;
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+
+legend + * {
+  clear: both;
+}
+
+.option {
+  display: flex;
+  align-items: baseline;
+  padding: 2px 0;
+  gap: 8px;
+  cursor: pointer;
+}
+
+select {
+  max-width: 100%;
+}
+</style>

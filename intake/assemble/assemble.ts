@@ -1,0 +1,424 @@
+import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
+import { countPeriods, onePeriod, periodLabel } from '../../core/calendar/labels'
+import {
+  addPeriods,
+  formatPeriod,
+  periodAt,
+  periodsBetween,
+  type Period,
+} from '../../core/calendar/period'
+import type { Value } from '../../core/series'
+import { Unreadable, whole, type Inquiry } from '../inquiry'
+import { LIMITS } from '../limits'
+import type { ValuedSeries } from '../numbers/readValues'
+import type { PeriodReading } from '../periods/periodReading'
+import type { ReadSeries } from '../reading'
+import { dayOf, monthOfFiscal, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
+import { gather, GATHERINGS, type Gathering } from './gather'
+
+const MONTHS =
+  'January February March April May June July August September October November December'.split(' ')
+
+/**
+ * Puts values into the periods of one calendar: finds how often the rows come, rolls days and weeks up to
+ * months or quarters, asks about periods that come twice, and leaves a gap where a period is missing.
+ *
+ * @throws Waiting for an answer
+ * @throws Unreadable for periods that do not go together, or a time axis longer than the limit
+ */
+export function assemble(
+  read: readonly ValuedSeries[],
+  inquiry: Inquiry,
+): { frequency: Frequency; series: ReadSeries[] } {
+  const series = withoutFiscal(
+    read.filter(({ entries }) => entries.length > 0),
+    inquiry,
+  )
+  if (series.length === 0) throw new Unreadable([whole('No row has a period and a value.')])
+  const readings = distinct(series)
+  const rows = rowFrequency(readings)
+  if (rows === null) {
+    throw new Unreadable([mixedKinds(series)])
+  }
+  const { frequency, how } = targetOf(rows, series, inquiry)
+  const calendar = calendarOf(frequency)
+  const assembled = how
+    ? rollUp(series, calendar, rows, how, inquiry)
+    : onePerPeriod(series, calendar, inquiry)
+  noteOrder(series, inquiry)
+  const kept = assembled.filter(({ series: { values } }) => values.some((value) => value !== null))
+  for (const {
+    series: { name },
+  } of assembled.filter((one) => !kept.includes(one)).slice(0, 20)) {
+    inquiry.note('no-values', `"${name.slice(0, 80)}" has no value in it and is left out.`)
+  }
+  if (kept.length === 0) throw new Unreadable([whole('No period has a value.')])
+  noteGaps(kept, inquiry)
+  return { frequency, series: kept }
+}
+
+function distinct(series: readonly ValuedSeries[]): PeriodReading[] {
+  const known = new Set<PeriodReading>()
+  for (const { entries } of series) for (const { at } of entries) known.add(at.period)
+  return [...known]
+}
+
+/** P01 to P12 as months, once the analyst has said in which month the fiscal year begins. */
+function withoutFiscal(series: readonly ValuedSeries[], inquiry: Inquiry): readonly ValuedSeries[] {
+  const fiscal = distinct(series).find((reading) => reading.kind === 'fiscal')
+  if (!fiscal) return series
+  const first = Number(
+    inquiry.ask({
+      id: 'fiscal-start',
+      ask: 'In which month does the fiscal year begin? P01 is that month.',
+      options: MONTHS.map((month, i) => {
+        const start = monthOfFiscal(fiscal.year, 1, i + 1)
+        const year = start.kind === 'month' ? start.year : fiscal.year
+        return { value: String(i + 1), consequence: `P01 of ${fiscal.year} is ${month} ${year}.` }
+      }),
+    }),
+  )
+  return series.map((own) => ({
+    ...own,
+    entries: own.entries.map((entry) => {
+      const { period } = entry.at
+      if (period.kind !== 'fiscal') return entry
+      return {
+        ...entry,
+        at: { ...entry.at, period: monthOfFiscal(period.year, period.period, first) },
+      }
+    }),
+  }))
+}
+
+function mixedKinds(series: readonly ValuedSeries[]) {
+  const entries = series.flatMap((own) => own.entries.map(({ at }) => at))
+  const first = entries[0]!
+  const other = entries.find(({ period }) => period.kind !== first.period.kind) ?? first
+  return {
+    line: other.line,
+    column: null,
+    because: `This line has a ${other.period.kind} where line ${first.line} has a ${first.period.kind}; a series has one of them.`,
+  }
+}
+
+/** How often the series will be counted, and how rows are gathered when they come more often. */
+function targetOf(
+  rows: RowFrequency,
+  series: readonly ValuedSeries[],
+  inquiry: Inquiry,
+): { frequency: Frequency; how: Gathering | null } {
+  const often = rows === 'daily' || rows === 'weekly'
+  const { answers } = inquiry
+  const wantsOther = answers.frequency !== undefined && answers.frequency !== rows
+  if (!often && (!wantsOther || rows === 'yearly' || rows === 'half-yearly')) {
+    return { frequency: rows as Frequency, how: null }
+  }
+  const targets = often
+    ? (['monthly', 'quarterly', 'yearly'] as const)
+    : ([rows, 'quarterly', 'half-yearly', 'yearly'] as const)
+  const frequency = inquiry.ask({
+    id: 'frequency',
+    ask: `The rows are ${rows}. How often shall the series be counted?`,
+    options: [...new Set(targets)].map((value) => ({
+      value,
+      consequence:
+        value === rows
+          ? 'As the rows are.'
+          : `Rows are gathered into ${onePeriod(calendarOf(value))}s.`,
+    })),
+    otherwise: often ? 'monthly' : rows,
+  }) as Frequency
+  if (!often && frequency === rows) return { frequency, how: null }
+  const how = inquiry.ask({
+    id: 'gather',
+    ask: `How is a ${onePeriod(calendarOf(frequency))} made of its rows?`,
+    options: GATHERINGS.map((value) => ({ value, consequence: GATHERED[value] })),
+    otherwise: 'sum',
+  }) as Gathering
+  const count = series.reduce((all, { entries }) => all + entries.length, 0)
+  inquiry.note(
+    'gathered',
+    `${count.toLocaleString('en')} ${rows} values were gathered into ${onePeriod(calendarOf(frequency))}s: ${GATHERED[how]}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
+  )
+  return { frequency, how }
+}
+
+const GATHERED: Record<Gathering, string> = {
+  sum: 'The sum of its rows.',
+  mean: 'The mean of its rows.',
+  median: 'The middle one of its rows.',
+  first: 'Its first row.',
+  last: 'Its last row.',
+  count: 'How many rows it has.',
+  min: 'The lowest of its rows.',
+  max: 'The highest of its rows.',
+}
+
+/** Rows that come more often than periods; what is incomplete at the ends is left out. */
+function rollUp(
+  series: readonly ValuedSeries[],
+  calendar: Calendar,
+  rows: RowFrequency,
+  how: Gathering,
+  inquiry: Inquiry,
+): ReadSeries[] {
+  const ends = incompleteEnds(series, calendar, rows)
+  let drop: typeof ends = { first: null, last: null }
+  if (ends.first || ends.last) {
+    const label = (period: Period) => periodLabel(period, calendar)
+    const names = [ends.first && label(ends.first), ends.last && label(ends.last)].filter(Boolean)
+    const answer = inquiry.ask({
+      id: 'incomplete',
+      ask: `${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not complete: the rows begin later or end earlier. Keep ${names.length === 1 ? 'it' : 'them'}?`,
+      options: [
+        { value: 'leave-out', consequence: `The series is without ${names.join(' and ')}.` },
+        {
+          value: 'keep',
+          consequence: 'Their values are those of fewer rows than the others have.',
+        },
+      ],
+      otherwise: 'leave-out',
+    })
+    if (answer === 'leave-out') {
+      drop = ends
+      inquiry.note(
+        'incomplete',
+        `${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not complete and left out.`,
+      )
+    }
+  }
+  const isDropped = (period: Period) => isSame(period, drop.first) || isSame(period, drop.last)
+  return series.flatMap((own): ReadSeries[] => {
+    const byPeriod = group(own, calendar)
+    for (const [code, { period }] of byPeriod) if (isDropped(period)) byPeriod.delete(code)
+    if (byPeriod.size === 0) return []
+    return [layOut(own, byPeriod, calendar, (entries) => gather(inOrder(entries), how), 0)]
+  })
+}
+
+function isSame(a: Period, b: Period | null): boolean {
+  return b !== null && a.year === b.year && a.season === b.season
+}
+
+function inOrder(entries: Grouped['entries']): Value[] {
+  return [...entries]
+    .sort((a, b) => dayOf(a.at.period) - dayOf(b.at.period))
+    .map(({ value }) => value)
+}
+
+/**
+ * The first and last period when rows do not reach their ends. Rows may be as far from an end as they
+ * usually are from each other.
+ */
+function incompleteEnds(series: readonly ValuedSeries[], calendar: Calendar, rows: RowFrequency) {
+  const days = [...new Set(distinct(series).map(dayOf))].sort((a, b) => a - b)
+  const first = distinct(series).find((reading) => dayOf(reading) === days[0])!
+  const last = distinct(series).find((reading) => dayOf(reading) === days.at(-1))!
+  const firstPeriod = periodOf(first, calendar)
+  const lastPeriod = periodOf(last, calendar)
+  const startOf = ({ year, season }: Period) =>
+    Date.UTC(year, (season - 1) * (12 / calendar.seasons), 1) / 86_400_000
+  const endOf = (period: Period) => startOf(addPeriods(period, 1, calendar.seasons)) - 1
+  const reach = usualStep(days, rows)
+  return {
+    first: days[0]! - startOf(firstPeriod) >= reach ? firstPeriod : null,
+    last: endOf(lastPeriod) - days.at(-1)! >= reach ? lastPeriod : null,
+  }
+}
+
+/** Days that rows are apart at most, but for one gap in twenty; months count by their own length. */
+function usualStep(days: readonly number[], rows: RowFrequency): number {
+  if (rows === 'weekly') return 7
+  const steps = days
+    .slice(1)
+    .map((day, i) => day - days[i]!)
+    .sort((a, b) => a - b)
+  const usual = steps[Math.floor(steps.length * 0.95)] ?? 1
+  return rows === 'daily' ? Math.max(1, usual) : usual + 1
+}
+
+/** One row a period; a period that comes twice is a question. */
+function onePerPeriod(
+  series: readonly ValuedSeries[],
+  calendar: Calendar,
+  inquiry: Inquiry,
+): ReadSeries[] {
+  const grouped = series.map((own) => ({ own, byPeriod: group(own, calendar) }))
+  const twice = grouped.flatMap(({ own, byPeriod }) =>
+    [...byPeriod.values()]
+      .filter(({ entries }) => entries.length > 1)
+      .map((found) => ({ own, ...found })),
+  )
+  const how = twice.length === 0 ? null : askAboutTwice(twice, calendar, inquiry)
+  return grouped.map(({ own, byPeriod }) =>
+    layOut(
+      own,
+      byPeriod,
+      calendar,
+      (entries) =>
+        entries.length === 1 || !how
+          ? entries[0]!.value
+          : gather(
+              entries.map(({ value }) => value),
+              how,
+            ),
+      [...byPeriod.values()].filter(({ entries }) => entries.length > 1).length,
+    ),
+  )
+}
+
+function askAboutTwice(
+  twice: readonly (Grouped & { own: ValuedSeries })[],
+  calendar: Calendar,
+  inquiry: Inquiry,
+): Gathering {
+  const { own, period, entries } = twice[0]!
+  const lines = twice.flatMap((found) => found.entries.map(({ at }) => at.line))
+  const areEqual = twice.every((found) =>
+    found.entries.every(({ value }) => value === found.entries[0]!.value),
+  )
+  const values = entries.map(({ value }) => value)
+  const example = (how: Gathering) => {
+    const value = gather(values, how)
+    return value === null ? 'missing' : value.toLocaleString('en', { maximumFractionDigits: 6 })
+  }
+  const where = `${periodLabel(period, calendar)} of "${own.name.slice(0, 60)}"`
+  const more = twice.length > 1 ? ` So do ${twice.length - 1} others.` : ''
+  const answer = inquiry.ask({
+    id: 'duplicates',
+    ask: `${where} stands on lines ${entries
+      .slice(0, 6)
+      .map(({ at }) => at.line)
+      .join(' and ')}: ${values
+      .slice(0, 6)
+      .map((value) => value ?? 'missing')
+      .join(' and ')}.${more} Which counts?`,
+    options: [
+      ...(areEqual
+        ? [
+            {
+              value: 'equal',
+              consequence: `They are equal; one of them is kept: ${example('first')}.`,
+            },
+          ]
+        : []),
+      { value: 'sum', consequence: `Their sum: ${example('sum')}.` },
+      { value: 'mean', consequence: `Their mean: ${example('mean')}.` },
+      { value: 'first', consequence: `The first in the file: ${example('first')}.` },
+      { value: 'last', consequence: `The last in the file: ${example('last')}.` },
+    ],
+    lines: lines.slice(0, 1000),
+  })
+  inquiry.note(
+    'duplicates',
+    `${countPeriods(twice.length, calendar)} came more than once and became ${answer === 'equal' ? 'one, they were equal' : `the ${answer} of their rows`}.`,
+    `line ${lines[1]}`,
+  )
+  return answer === 'equal' ? 'first' : (answer as Gathering)
+}
+
+interface Grouped {
+  readonly period: Period
+  readonly entries: ValuedSeries['entries'][number][]
+}
+
+function group({ entries }: ValuedSeries, calendar: Calendar): Map<number, Grouped> {
+  const byPeriod = new Map<number, Grouped>()
+  for (const entry of entries) {
+    const period = periodOf(entry.at.period, calendar)
+    const key = period.year * calendar.seasons + period.season
+    const known = byPeriod.get(key)
+    if (known) known.entries.push(entry)
+    else byPeriod.set(key, { period, entries: [entry] })
+  }
+  return byPeriod
+}
+
+/** The values of a series from its first period to its last, missing where there is no row. */
+function layOut(
+  own: ValuedSeries,
+  byPeriod: ReadonlyMap<number, Grouped>,
+  calendar: Calendar,
+  valueOf: (entries: Grouped['entries']) => Value,
+  duplicates: number,
+): ReadSeries {
+  const filled = withoutEmptyEnds(
+    [...byPeriod]
+      .sort(([a], [b]) => a - b)
+      .map(([, found]) => ({ ...found, value: valueOf(found.entries) })),
+  )
+  const start = filled[0]!.period
+  const length = periodsBetween(start, filled.at(-1)!.period, calendar.seasons) + 1
+  if (length > LIMITS.periods) {
+    throw new Unreadable([
+      {
+        line: filled.at(-1)!.entries[0]!.at.line,
+        column: null,
+        because: `This period lies ${length - 1} periods after the first one; is the year right? At most ${LIMITS.periods.toLocaleString('en')} periods are read.`,
+      },
+    ])
+  }
+  const values = Array<Value>(length).fill(null)
+  for (const { period, value } of filled)
+    values[periodsBetween(start, period, calendar.seasons)] = value
+  const columns = new Set(own.entries.map(({ at }) => at.column))
+  return {
+    series: { name: own.name || 'Series', unit: own.unit, calendar, start, values },
+    column: columns.size === 1 ? [...columns][0]! : null,
+    missing: values.filter((value) => value === null).length,
+    duplicates,
+  }
+}
+
+/** A matrix or a table of several series has blanks before a series begins and after it ends. */
+function withoutEmptyEnds<T extends { readonly value: Value }>(
+  periods: readonly T[],
+): readonly T[] {
+  const first = periods.findIndex(({ value }) => value !== null)
+  if (first < 0) return periods
+  return periods.slice(first, periods.findLastIndex(({ value }) => value !== null) + 1)
+}
+
+function noteOrder(series: readonly ValuedSeries[], inquiry: Inquiry): void {
+  for (const { entries } of series) {
+    const byLine = [...entries].sort((a, b) => a.at.line - b.at.line || a.at.column - b.at.column)
+    const falls = byLine.findIndex(
+      ({ at }, i) =>
+        i > 0 &&
+        dayOf(at.period) < dayOf(byLine[i - 1]!.at.period) &&
+        at.line !== byLine[i - 1]!.at.line,
+    )
+    if (falls < 0 || isTransposed(byLine)) continue
+    const isDescending = byLine.every(
+      ({ at }, i) => i === 0 || dayOf(at.period) <= dayOf(byLine[i - 1]!.at.period),
+    )
+    inquiry.note(
+      'sorted',
+      isDescending
+        ? 'The rows run from the newest to the oldest and have been turned round.'
+        : 'The rows were not in the order of time and have been sorted.',
+      `line ${byLine[falls]!.at.line}`,
+    )
+    return
+  }
+}
+
+/** In a matrix with years across, time does not run down the lines. */
+function isTransposed(entries: ValuedSeries['entries']): boolean {
+  return new Set(entries.map(({ at }) => at.column)).size > 1
+}
+
+function noteGaps(series: readonly ReadSeries[], inquiry: Inquiry): void {
+  const withGaps = series.filter(({ missing }) => missing > 0)
+  for (const { series: own, missing } of withGaps.slice(0, 10)) {
+    const at = own.values.indexOf(null) + 1
+    const period = periodAt(own.start, at, own.calendar.seasons)
+    inquiry.note(
+      'missing',
+      `"${own.name.slice(0, 80)}" has ${countPeriods(missing, own.calendar)} without a value, the first is ${periodLabel(period, own.calendar)}; ${missing === 1 ? 'it is' : 'they are'} kept as missing.`,
+      formatPeriod(period, own.calendar),
+    )
+  }
+  if (withGaps.length > 10) inquiry.note('missing', `So have ${withGaps.length - 10} other series.`)
+}

@@ -1,0 +1,103 @@
+import type { Calendar, Frequency } from '../../core/calendar/calendar'
+import type { Period } from '../../core/calendar/period'
+import { dayNumber, thursdayOf, type PeriodReading } from '../periods/periodReading'
+
+/** How often the rows of a file come, which need not be how often its series are counted. */
+export type RowFrequency = Frequency | 'weekly' | 'daily'
+
+/**
+ * Finds how often rows come, from their periods: the largest step that fits all distances between
+ * them. Days a month apart are months, months a quarter apart are quarters.
+ *
+ * @param readings every period of the file, in any order, at least one
+ * @returns null when kinds are mixed that do not go together, such as months and quarters
+ */
+export function rowFrequency(readings: readonly PeriodReading[]): RowFrequency | null {
+  const kinds = new Set(readings.map(({ kind }) => kind))
+  if (kinds.size > 1 && !(kinds.size === 2 && kinds.has('day') && kinds.has('month'))) return null
+  const [kind] = kinds
+  switch (kind) {
+    case 'week':
+      return 'weekly'
+    case 'quarter':
+      return 'quarterly'
+    case 'half-year':
+      return 'half-yearly'
+    case 'year':
+      return 'yearly'
+    case 'day':
+      if (kinds.size === 1) return dayFrequency(readings)
+  }
+  return monthFrequency(readings.map(monthsOf))
+}
+
+function monthFrequency(months: readonly number[]): Frequency {
+  const step = largestCommonStep(months)
+  if (step === 0) return 'monthly'
+  if (step % 12 === 0) return 'yearly'
+  if (step % 6 === 0) return 'half-yearly'
+  return step % 3 === 0 ? 'quarterly' : 'monthly'
+}
+
+/** Days are months when no month has two of them, and weeks when they are sevens of days apart. */
+function dayFrequency(readings: readonly PeriodReading[]): RowFrequency {
+  const days = [...new Set(readings.map(dayOf))].sort((a, b) => a - b)
+  const months = new Set(readings.map(monthsOf))
+  if (months.size === days.length) return monthFrequency([...months])
+  return largestCommonStep(days) % 7 === 0 ? 'weekly' : 'daily'
+}
+
+/** Greatest common divisor of the distances from the first; 0 when there are none. */
+function largestCommonStep(places: readonly number[]): number {
+  let step = 0
+  for (const place of places) {
+    let [a, b] = [step, Math.abs(place - places[0]!)]
+    while (b !== 0) [a, b] = [b, a % b]
+    step = a
+  }
+  return step
+}
+
+/** Months since year 0 of a reading's first month; a week belongs to the month of its Thursday. */
+export function monthsOf(reading: PeriodReading): number {
+  switch (reading.kind) {
+    case 'day':
+    case 'month':
+      return reading.year * 12 + reading.month - 1
+    case 'quarter':
+      return reading.year * 12 + (reading.quarter - 1) * 3
+    case 'half-year':
+      return reading.year * 12 + (reading.half - 1) * 6
+    case 'year':
+      return reading.year * 12
+    case 'week': {
+      const thursday = thursdayOf(reading.year, reading.week)
+      return thursday.getUTCFullYear() * 12 + thursday.getUTCMonth()
+    }
+    case 'fiscal':
+      throw new RangeError('A fiscal period must be turned into a month first.')
+  }
+}
+
+/** Days since 1970 of a reading's last day that it counts; a week counts from its Monday to its Sunday. */
+export function dayOf(reading: PeriodReading): number {
+  if (reading.kind === 'day') return dayNumber(reading.year, reading.month, reading.day)
+  if (reading.kind === 'week') return thursdayOf(reading.year, reading.week).getTime() / 86_400_000
+  const months = monthsOf(reading)
+  return dayNumber(Math.floor(months / 12), (months % 12) + 1, 1)
+}
+
+/** The period of a calendar that a reading falls into. */
+export function periodOf(reading: PeriodReading, { seasons }: Calendar): Period {
+  const months = monthsOf(reading)
+  return {
+    year: Math.floor(months / 12),
+    season: Math.floor((months % 12) / (12 / seasons)) + 1,
+  }
+}
+
+/** The month of a fiscal period: P01 is the stated first month, of the year before unless that is January. */
+export function monthOfFiscal(year: number, period: number, firstMonth: number): PeriodReading {
+  const months = (firstMonth === 1 ? year : year - 1) * 12 + firstMonth - 1 + period - 1
+  return { kind: 'month', year: Math.floor(months / 12), month: (months % 12) + 1 }
+}

@@ -1,0 +1,78 @@
+import { Refusal } from '../../core/refusal'
+import type { Cell, Row } from '../grid'
+import { cellCounter } from '../limits'
+
+/** Whether a text looks like JSON: an array, an object, or an object a line. */
+export function looksLikeJson(text: string): boolean {
+  return /^\s*(\[\s*[[{\]]|\{\s*")/.test(text.slice(0, 2000))
+}
+
+/**
+ * Rows of an array of records, of JSON lines, or of an object that holds one such array.
+ *
+ * The keys become the first row, in the order in which they come up. A value that is itself an array or
+ * an object has no place in a table and is refused.
+ *
+ * @throws Refusal for text that is no JSON, or JSON that holds no records
+ */
+export function recordsAsRows(text: string): Row[] {
+  const records = recordsIn(parse(text))
+  const keys: string[] = []
+  const known = new Map<string, number>()
+  const count = cellCounter()
+  const rows = records.map((record, i): Row => {
+    if (typeof record !== 'object' || record === null || Array.isArray(record)) {
+      throw new Refusal('Every entry must be a record with named fields.', `record ${i + 1}`)
+    }
+    const cells: Cell[] = []
+    for (const [key, value] of Object.entries(record)) {
+      if (!known.has(key)) known.set(key, keys.push(key) - 1)
+      cells[known.get(key)!] = asCell(value, key, i)
+    }
+    count(cells.length)
+    return { line: i + 2, cells: Array.from(cells, (cell) => cell ?? '') }
+  })
+  return [{ line: 1, cells: keys.map((key) => key.trim()) }, ...rows]
+}
+
+function asCell(value: unknown, key: string, record: number): Cell {
+  if (value === null || value === undefined) return ''
+  if (typeof value === 'number' && Number.isFinite(value)) return value
+  if (typeof value === 'string') return value.trim()
+  if (typeof value === 'boolean') return String(value)
+  throw new Refusal(
+    `The field "${key}" holds a list or a record of its own; a table has one value in each field.`,
+    `record ${record + 1}`,
+  )
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (whole) {
+    const lines = text.split(/\r\n|\r|\n/)
+    const first = lines.findIndex((line) => line.trim() !== '')
+    if (!/^\s*\{.*\}\s*$/.test(lines[first] ?? '')) throw notJson(whole, 'file')
+    return lines.flatMap((line, i) => {
+      if (line.trim() === '') return []
+      try {
+        return [JSON.parse(line) as unknown]
+      } catch (error) {
+        throw notJson(error, `line ${i + 1}`)
+      }
+    })
+  }
+}
+
+function notJson(error: unknown, where: string): Refusal {
+  return new Refusal(`This is not JSON: ${(error as Error).message}.`, where)
+}
+
+function recordsIn(value: unknown): readonly unknown[] {
+  if (Array.isArray(value)) return value
+  const lists = Object.values(value as object).filter(Array.isArray)
+  if (lists.length === 1) return lists[0] as unknown[]
+  // One line of JSON lines is a record by itself.
+  if (lists.length === 0) return [value]
+  throw new Refusal('The file holds several lists; keep the one with the records.', 'file')
+}

@@ -1,0 +1,122 @@
+import { countUp, widthOf, type Row } from '../grid'
+import { Inquiry, Unreadable, whole } from '../inquiry'
+import type { ColumnRole } from '../reading'
+import type { DayOrder } from '../periods/periodReading'
+import { runsAcross, turnOver } from './across'
+import { extractMatrix } from './matrix'
+import type { Extraction } from './observations'
+import { findPeriodColumns } from './periodColumns'
+import { extractTable } from './table'
+import { extractUndated } from './undated'
+
+/**
+ * Finds the layout of a sheet and takes it apart. The analyst's answers `layout` and `role.N` (N is the
+ * column, from 1) come before every guess.
+ *
+ * @throws Unreadable when no layout fits, with what would
+ * @throws Waiting for an answer
+ */
+export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry): Extraction {
+  const wanted = wantedRoles(inquiry, widthOf(rows))
+  const layout = inquiry.answers.layout
+  if (layout === undefined || layout === 'columns' || layout === 'long') {
+    const found = findPeriodColumns(rows, order, wanted)
+    // A year by itself may be that of a matrix, whose seasons stand in its headings.
+    const mayBeMatrix =
+      layout === undefined &&
+      (found?.columns.length === 2 ||
+        found?.readings.every((reading) => reading === null || reading.kind === 'year'))
+    const matrix = mayBeMatrix ? extractMatrix(rows, quiet(inquiry)) : null
+    if (found && !matrix) return extractTable(rows, found, inquiry, wanted)
+  }
+  if (layout === undefined || layout === 'matrix') {
+    const matrix = extractMatrix(rows, inquiry)
+    if (matrix) return matrix
+  }
+  if ((layout === undefined || layout === 'across') && runsAcross(rows, order)) {
+    return extractAcross(rows, order, inquiry)
+  }
+  const undated =
+    layout === undefined || layout === 'undated' ? extractUndated(rows, inquiry) : null
+  if (undated) return undated
+  throw new Unreadable([
+    whole(
+      'No periods were found. They can stand in a column (2021-03, Mar 2021, 2021 Q1, 31.03.2021, week or day), in two columns of year and month, or as a matrix of years and months.',
+    ),
+  ])
+}
+
+/** Periods in the heading row, a series in each row: a table that lies on its side. */
+function extractAcross(rows: readonly Row[], order: DayOrder, inquiry: Inquiry): Extraction {
+  const turned = turnOver(rows)
+  const found = findPeriodColumns(turned, order, new Map())
+  if (!found) throw new Unreadable([whole('The periods across the sheet cannot be read.')])
+  const own = new Inquiry(inquiry.answers)
+  const table = turnedTable()
+  inquiry.note('across', 'Periods run across the sheet; each row is a series.')
+  return {
+    ...table,
+    layout: 'across',
+    // What was a row of the table turned over is a column of the sheet.
+    rowKinds: rows.map((_, at) =>
+      found.columns.includes(at)
+        ? 'header'
+        : table.columnRoles[at] === 'value'
+          ? 'data'
+          : table.columnRoles[at] === 'total'
+            ? 'total'
+            : 'note',
+    ),
+    columnRoles: countUp(turned.length).map((column): ColumnRole => {
+      const kind = table.rowKinds[column]
+      return kind === 'data'
+        ? 'value'
+        : kind === 'header' || kind === 'title'
+          ? 'key'
+          : kind === 'total'
+            ? 'total'
+            : 'ignored'
+    }),
+    series: table.series.map((series) => ({
+      ...series,
+      observations: series.observations.map((seen) => ({
+        ...seen,
+        line: rows[seen.column]!.line,
+        column: seen.line - 1,
+      })),
+    })),
+  }
+
+  /** Its questions are asked here; its notes speak of rows that are columns, and are not passed on. */
+  function turnedTable(): Extraction {
+    try {
+      return extractTable(turned, found!, own, new Map())
+    } finally {
+      inquiry.questions.push(...own.questions)
+    }
+  }
+}
+
+const ROLES: readonly string[] = ['period', 'key', 'value', 'ignored']
+
+function wantedRoles({ answers }: Inquiry, width: number): Map<number, ColumnRole> {
+  const wanted = new Map<number, ColumnRole>()
+  for (const [id, role] of Object.entries(answers)) {
+    const column = Number(/^role\.(\d+)$/.exec(id)?.[1]) - 1
+    if (Number.isNaN(column)) continue
+    if (column >= width || !ROLES.includes(role)) {
+      throw new Unreadable([
+        whole(
+          `The answer ${id}=${role} names no column of the sheet, or no role; a role is ${ROLES.join(', ')}.`,
+        ),
+      ])
+    }
+    wanted.set(column, role as ColumnRole)
+  }
+  return wanted
+}
+
+/** To try a layout without saying anything yet. */
+function quiet({ answers }: Inquiry): Inquiry {
+  return new Inquiry(answers)
+}

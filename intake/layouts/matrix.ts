@@ -1,0 +1,209 @@
+import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
+import type { Inquiry } from '../inquiry'
+import { inYear, readSeason, type SeasonReading } from '../periods/periodText'
+import type { ColumnRole, RowKind } from '../reading'
+import { titleOf, type Extraction, type RawSeries } from './observations'
+import { statedYear } from './periodColumns'
+import { TOTAL } from './words'
+
+/** A heading row must name so many seasons or years. */
+const FEWEST_HEADINGS = { seasons: 4, halves: 2, years: 2 }
+
+/**
+ * Takes a matrix apart that has years one way and seasons the other.
+ *
+ * @param rows all rows of the sheet
+ * @returns null when no row heads seasons above a column of years, or years above a column of seasons
+ */
+export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extraction | null {
+  for (const [at, header] of rows.entries()) {
+    const seasons = seasonHeadings(header)
+    const years = yearHeadings(header)
+    const found =
+      (seasons &&
+        fill(
+          rows,
+          at,
+          seasons,
+          (text) => statedYear(text),
+          (season, year) => inYear(year, season),
+        )) ??
+      (years &&
+        fill(
+          rows,
+          at,
+          years,
+          (text) => readSeason(text),
+          (year, season) => inYear(year, season),
+        ))
+    if (found) return finish(rows, at, found, inquiry)
+    if (at > 200) break
+  }
+  return null
+}
+
+interface Filled {
+  /** The column that names the rows. */
+  readonly stub: number
+  readonly columns: readonly number[]
+  readonly keys: readonly number[]
+  readonly series: readonly RawSeries[]
+  readonly rowKinds: readonly RowKind[]
+}
+
+/**
+ * Reads the body under a heading row: one entry a row, named in the stub column.
+ *
+ * @param headings what each column of figures stands for
+ */
+function fill<Head, Stub>(
+  rows: readonly Row[],
+  at: number,
+  headings: ReadonlyMap<number, Head>,
+  readStub: (text: string) => Stub | null,
+  join: (head: Head, stub: Stub) => RawSeries['observations'][number]['period'],
+): Filled | null {
+  const body = rows.slice(at + 1)
+  const firstColumn = Math.min(...headings.keys())
+  const stub = countUp(firstColumn)
+    .reverse()
+    .find((column) => {
+      const filled = body.filter((row) => textAt(row, column) !== '')
+      const good = filled.filter((row) => readStub(textAt(row, column)) !== null)
+      return good.length >= 2 && good.length >= 0.5 * filled.length
+    })
+  if (stub === undefined) return null
+  const keys = countUp(stub).filter((column) =>
+    body.some((row) => readStub(textAt(row, stub)) !== null && textAt(row, column) !== ''),
+  )
+  const series = new Map<string, RawSeries>()
+  let names = keys.map(() => '')
+  const rowKinds = rows.map((row, i): RowKind => {
+    if (i < at) return 'title'
+    if (i === at) return 'header'
+    const read = readStub(textAt(row, stub))
+    if (read === null) return isTotal(row, stub) ? 'total' : 'note'
+    names = keys.map((column, k) => textAt(row, column) || names[k]!)
+    const name = names.join(' · ')
+    let own = series.get(name)
+    if (!own) {
+      own = { ...titleOf(name, -1), observations: [] }
+      series.set(name, own)
+    }
+    for (const [column, head] of headings) {
+      own.observations.push({
+        period: join(head, read),
+        cell: cellAt(row, column),
+        line: row.line,
+        column,
+      })
+    }
+    return 'data'
+  })
+  return { stub, columns: [...headings.keys()], keys, series: [...series.values()], rowKinds }
+}
+
+function isTotal(row: Row, stub: number): boolean {
+  return (
+    TOTAL.test(textAt(row, stub)) ||
+    row.cells.some((cell) => typeof cell === 'string' && TOTAL.test(cell))
+  )
+}
+
+function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquiry): Extraction {
+  const { stub, columns, keys, rowKinds } = found
+  const width = widthOf(rows)
+  const data = rows.filter((_, i) => rowKinds[i] === 'data')
+  const columnRoles = countUp(width).map((column): ColumnRole => {
+    if (column === stub) return 'period'
+    if (columns.includes(column)) return 'value'
+    if (keys.includes(column)) return 'key'
+    if (data.every((row) => textAt(row, column) === '')) return 'empty'
+    return TOTAL.test(textAt(rows[at]!, column)) ? 'total' : 'ignored'
+  })
+  const spoken: Partial<Record<RowKind | ColumnRole, string>> = {}
+  const linesOf = (kind: RowKind) =>
+    rows.filter((row, i) => rowKinds[i] === kind && !isBlank(row)).map(({ line }) => line)
+  for (const [kind, words] of [
+    ['title', 'above the matrix: not read'],
+    ['total', 'of totals or averages: not read, the figures are in the other rows'],
+    ['note', 'without a period: not read'],
+  ] as const) {
+    const lines = linesOf(kind)
+    if (lines.length > 0) {
+      inquiry.note(
+        `${kind}-rows`,
+        `${lines.length} ${lines.length === 1 ? 'line' : 'lines'} ${words}.`,
+        `line ${lines[0]}`,
+      )
+      spoken[kind] = words
+    }
+  }
+  columnRoles.forEach((role, column) => {
+    if (role !== 'total' && role !== 'ignored') return
+    const name = textAt(rows[at]!, column) || `column ${column + 1}`
+    inquiry.note(
+      `${role}-columns`,
+      `"${name}" stands beside the matrix and is not read as a season.`,
+      `column ${column + 1}`,
+    )
+  })
+  const title = titleAbove(rows, at)
+  return {
+    layout: 'matrix',
+    rowKinds,
+    columnRoles,
+    series: found.series.map((own) =>
+      keys.length === 0 ? { ...own, ...title } : { ...own, unit: own.unit || title.unit },
+    ),
+  }
+}
+
+/** The first title line names a matrix that stands alone. */
+function titleAbove(rows: readonly Row[], at: number): { name: string; unit: string } {
+  const title = rows
+    .slice(0, at)
+    .flatMap(({ cells }) => cells)
+    .find((cell) => cell !== '')
+  return title === undefined
+    ? { name: 'Series', unit: '' }
+    : titleOf(String(title).slice(0, 200), -1)
+}
+
+/** Columns headed by seasons: month or quarter names, or the numbers 1 to 12 or 1 to 4 in a row. */
+function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
+  const named = headings(row, (text) => (/^\d+$/.test(text) ? null : readSeason(text)))
+  const kinds = new Set([...named.values()].map(({ kind }) => kind))
+  const [kind] = kinds
+  const fewest = kind === 'half-year' ? FEWEST_HEADINGS.halves : FEWEST_HEADINGS.seasons
+  const distinct = new Set([...named.values()].map(({ at }) => at)).size
+  if (kinds.size === 1 && named.size >= fewest && distinct === named.size) return named
+  for (const [count, plain] of [
+    [12, 'month'],
+    [4, 'quarter'],
+  ] as const) {
+    const numbered = headings(row, (text) =>
+      /^\d{1,2}$/.test(text) ? readSeason(text, plain) : null,
+    )
+    const inOrder = [...numbered.values()].every(({ at }, i) => at === i + 1)
+    if (numbered.size === count && inOrder) return numbered
+  }
+  return null
+}
+
+/** Columns headed by consecutive years. */
+function yearHeadings(row: Row): Map<number, number> | null {
+  const years = headings(row, statedYear)
+  const sorted = [...years.values()].sort((a, b) => a - b)
+  const consecutive = sorted.every((year, i) => i === 0 || year === sorted[i - 1]! + 1)
+  return years.size >= FEWEST_HEADINGS.years && consecutive ? years : null
+}
+
+function headings<T>(row: Row, read: (text: string) => T | null): Map<number, T> {
+  const found = new Map<number, T>()
+  row.cells.forEach((_, column) => {
+    const head = read(textAt(row, column))
+    if (head !== null) found.set(column, head)
+  })
+  return found
+}

@@ -1,0 +1,91 @@
+import { calendarOf, FREQUENCIES, type Frequency } from '../../core/calendar/calendar'
+import { addPeriods, exampleCode, parsePeriod } from '../../core/calendar/period'
+import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
+import { Unreadable, whole, type Inquiry } from '../inquiry'
+import { readNumber } from '../numbers/numberText'
+import type { PeriodReading } from '../periods/periodReading'
+import type { ColumnRole, RowKind } from '../reading'
+import { titleOf, type Extraction } from './observations'
+
+const WORDS: Partial<Record<Frequency, string>> = {
+  monthly: 'Twelve values are a year.',
+  quarterly: 'Four values are a year.',
+  'half-yearly': 'Two values are a year.',
+  yearly: 'Every value is a year.',
+}
+
+/**
+ * Takes columns of figures without any dates apart: the analyst states the frequency and the first period.
+ *
+ * @returns null when no column holds mostly figures
+ */
+export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extraction | null {
+  const isFigure = (row: Row, column: number) =>
+    readNumber(cellAt(row, column), 'point').kind === 'number' ||
+    readNumber(cellAt(row, column), 'comma').kind === 'number'
+  const values = countUp(widthOf(rows)).filter(
+    (column) =>
+      rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * rows.length - 1),
+  )
+  if (values.length === 0) return null
+  const first = rows.findIndex((row) => values.some((column) => isFigure(row, column)))
+  const header = rows[first - 1]
+  const data = rows.slice(first).filter((row) => !isBlank(row))
+
+  const frequency = inquiry.ask({
+    id: 'frequency',
+    ask: 'No dates were found. How often is it counted?',
+    options: FREQUENCIES.flatMap((value) =>
+      WORDS[value] ? [{ value, consequence: WORDS[value] }] : [],
+    ),
+  }) as Frequency
+  const calendar = calendarOf(frequency)
+  const stated = inquiry.ask({
+    id: 'start',
+    ask: `Which period is the first of the ${data.length} values? It is written ${exampleCode(calendar)}.`,
+    options: [],
+  })
+  const start = parsePeriod(stated.trim(), calendar)
+  if (!start) {
+    throw new Unreadable([
+      whole(
+        `"${stated}" is no first period; with the frequency ${frequency} it is written ${exampleCode(calendar)}.`,
+      ),
+    ])
+  }
+  const periods = data.map((_, i) => {
+    const { year, season } = addPeriods(start, i, calendar.seasons)
+    return readingOf(frequency, year, season)
+  })
+  return {
+    layout: 'undated',
+    rowKinds: rows.map((_, at): RowKind =>
+      at < first - 1 ? 'title' : at < first ? 'header' : 'data',
+    ),
+    columnRoles: countUp(widthOf(rows)).map((column): ColumnRole =>
+      values.includes(column) ? 'value' : 'ignored',
+    ),
+    series: values.map((column) => ({
+      ...titleOf(header ? textAt(header, column) : '', column),
+      observations: data.map((row, i) => ({
+        period: periods[i]!,
+        cell: cellAt(row, column),
+        line: row.line,
+        column,
+      })),
+    })),
+  }
+}
+
+function readingOf(frequency: Frequency, year: number, season: number): PeriodReading {
+  switch (frequency) {
+    case 'quarterly':
+      return { kind: 'quarter', year, quarter: season }
+    case 'half-yearly':
+      return { kind: 'half-year', year, half: season }
+    case 'yearly':
+      return { kind: 'year', year }
+    default:
+      return { kind: 'month', year, month: season }
+  }
+}

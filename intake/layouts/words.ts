@@ -1,0 +1,15 @@
+/** Words of English, German, French and Spanish that say what a row or column is. */
+
+/** A row or column that adds up others. */
+export const TOTAL =
+  /^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b/i
+
+/** The heading of a column of dates or periods. */
+export const DATE_HEADING =
+  /date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
+
+export const QUARTER_HEADING = /quarter|qtr|quartal|trimestre|^q$/i
+
+/** The heading of a column of numbers that name things. */
+export const ID_HEADING =
+  /\b(id|code|no|nr|number|sku|ean|item|article|artikel|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda)\b/i

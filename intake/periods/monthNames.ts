@@ -1,0 +1,44 @@
+/** Month names of English, German, French and Spanish, January first. */
+const NAMES = [
+  'january february march april may june july august september october november december',
+  'januar februar märz april mai juni juli august september oktober november dezember',
+  'janvier février mars avril mai juin juillet août septembre octobre novembre décembre',
+  'enero febrero marzo abril mayo junio julio agosto septiembre octubre noviembre diciembre',
+].map((names) => names.split(' '))
+
+/** Abbreviations that are no beginning of three letters or more of a name, or are those of two months. */
+const SHORT: Readonly<Record<string, number>> = {
+  sept: 9,
+  setiembre: 9,
+  mrz: 3,
+  jän: 1,
+  jänner: 1,
+  maerz: 3,
+  jui: 6,
+}
+
+const MONTHS = new Map<string, number>(
+  Object.entries(SHORT).map(([name, month]) => [plain(name), month]),
+)
+for (const names of NAMES) {
+  names.forEach((name, i) => {
+    for (let length = 3; length <= name.length; length++) {
+      const short = plain(name.slice(0, length))
+      if (!MONTHS.has(short)) MONTHS.set(short, i + 1)
+    }
+  })
+}
+
+/**
+ * 1…12 for a month name or its abbreviation of three letters or more, with or without accents and a
+ * full stop; null for any other word.
+ *
+ * @example monthByName('févr.') // 2
+ */
+export function monthByName(text: string): number | null {
+  return MONTHS.get(plain(text.replace(/\.$/, ''))) ?? null
+}
+
+function plain(text: string): string {
+  return text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')
+}

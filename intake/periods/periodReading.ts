@@ -1,0 +1,46 @@
+/** A period as a cell tells it, before the frequency of the whole file is known. */
+export type PeriodReading =
+  | { readonly kind: 'day'; readonly year: number; readonly month: number; readonly day: number }
+  | { readonly kind: 'week'; readonly year: number; readonly week: number }
+  | { readonly kind: 'month'; readonly year: number; readonly month: number }
+  | { readonly kind: 'quarter'; readonly year: number; readonly quarter: number }
+  | { readonly kind: 'half-year'; readonly year: number; readonly half: number }
+  | { readonly kind: 'year'; readonly year: number }
+  /** The p-th month of a fiscal year, whose first month the analyst states. */
+  | { readonly kind: 'fiscal'; readonly year: number; readonly period: number }
+
+/** Which number of `3/1/2021` is the day. */
+export type DayOrder = 'day-first' | 'month-first'
+
+/** Two-digit years below this belong to this century. */
+const THIS_CENTURY_BELOW = 70
+
+/** A year of four digits, or of two: `21` is 2021 and `87` is 1987. Null for no year of trade. */
+export function yearOf(text: string): number | null {
+  const number = Number(text)
+  if (text.length === 2) return number < THIS_CENTURY_BELOW ? 2000 + number : 1900 + number
+  return text.length === 4 && number >= 1800 && number < 2200 ? number : null
+}
+
+/** A day that exists, or null: there is no 31 April. */
+export function dayOf(year: number | null, month: number, day: number): PeriodReading | null {
+  if (year === null || month < 1 || month > 12 || day < 1) return null
+  if (day > new Date(Date.UTC(year, month, 0)).getUTCDate()) return null
+  return { kind: 'day', year, month, day }
+}
+
+export function monthOf(year: number | null, month: number): PeriodReading | null {
+  return year === null || month < 1 || month > 12 ? null : { kind: 'month', year, month }
+}
+
+/** Days since 1 January 1970. */
+export function dayNumber(year: number, month: number, day: number): number {
+  return Date.UTC(year, month - 1, day) / 86_400_000
+}
+
+/** The Thursday of an ISO week, which decides the month a week belongs to. */
+export function thursdayOf(year: number, week: number): Date {
+  const fourth = new Date(Date.UTC(year, 0, 4))
+  const monday = fourth.getTime() - ((fourth.getUTCDay() + 6) % 7) * 86_400_000
+  return new Date(monday + ((week - 1) * 7 + 3) * 86_400_000)
+}

@@ -1,0 +1,189 @@
+import { monthByName } from './monthNames'
+import { dayOf, monthOf, yearOf, type DayOrder, type PeriodReading } from './periodReading'
+
+type Groups = readonly (string | undefined)[]
+type Reader = (groups: Groups, order: DayOrder) => PeriodReading | null
+
+const TIME = String.raw`(?:[T ]\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?: ?[AP]M)?(?: ?(?:Z|UTC|[+-]\d{2}:?\d{2}))?)?`
+const YEAR = String.raw`(\d{4}|'?\d{2})`
+const QUARTER_WORD = '(?:q|qtr|quarter|quartal|trim|trimestre|t)'
+const HALF_WORD = '(?:h|hj|half|halbjahr|s|sem|semestre)'
+const WEEK_WORD = '(?:w|wk|week|kw|woche|s|sem|semaine|semana)'
+const WORD = String.raw`(\p{L}{3,}\.?)`
+
+/** Every spelling of a period, the more particular before the more general. */
+const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
+  // 2021-03-01, 2021/3/1, 2021.03.01, with or without a time
+  [`(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})${TIME}`, ([y, m, d]) => dayOf(yearOf(y!), +m!, +d!)],
+  // 20210301, 202103
+  ['(\\d{4})(\\d{2})(\\d{2})', ([y, m, d]) => dayOf(yearOf(y!), +m!, +d!)],
+  ['(\\d{4})(\\d{2})', ([y, m]) => monthOf(yearOf(y!), +m!)],
+  // 2021-03, 2021/3, 2021M03, 2021 M3, 03/2021, 3.2021, M03 2021
+  ['(\\d{4})[-/. ]?m(\\d{1,2})', ([y, m]) => monthOf(yearOf(y!), +m!)],
+  ['m(\\d{1,2})[-/. ](\\d{4})', ([m, y]) => monthOf(yearOf(y!), +m!)],
+  ['(\\d{4})[-/.](\\d{1,2})', ([y, m]) => monthOf(yearOf(y!), +m!)],
+  ['(\\d{1,2})[-/.](\\d{4})', ([m, y]) => monthOf(yearOf(y!), +m!)],
+  // 3/1/2021, 01.03.21, 1-3-2021: which is the day, the whole column decides
+  [
+    `(\\d{1,2})([-/.])(\\d{1,2})\\2${YEAR}${TIME}`,
+    ([a, , b, y], order) => {
+      const [day, month] = order === 'day-first' ? [+a!, +b!] : [+b!, +a!]
+      return dayOf(yearOf(bare(y!)), month, day)
+    },
+  ],
+  // 1 March 2021, 1. März 2021, 31-Mar-21; March 1, 2021
+  [
+    `(\\d{1,2})(?:st|nd|rd|th|er)?[-. ]*(?:de )?${WORD}[-,. ]*(?:de )?${YEAR}${TIME}`,
+    ([d, word, y]) => named(word!, (month) => dayOf(yearOf(bare(y!)), month, +d!)),
+  ],
+  [
+    `${WORD} *(\\d{1,2})(?:st|nd|rd|th)?, *(\\d{4})${TIME}`,
+    ([word, d, y]) => named(word!, (month) => dayOf(yearOf(y!), month, +d!)),
+  ],
+  // Mar 2021, mars-21, März '21, 2021 March
+  [
+    `${WORD}[-/., ]*(?:de )?${YEAR}`,
+    ([word, y]) => named(word!, (m) => monthOf(yearOf(bare(y!)), m)),
+  ],
+  [`(\\d{4})[-/. ]*${WORD}`, ([y, word]) => named(word!, (m) => monthOf(yearOf(y!), m))],
+  // 2021-Q1, 2021 1. Quartal, Q1 2021, 1Q21, T1 2021, 1T2021
+  [`(\\d{4})[-/. ]*${QUARTER_WORD}\\.? ?([1-4])`, ([y, q]) => quarter(y!, q!)],
+  [`${QUARTER_WORD}\\.? ?([1-4])[-/', ]*${YEAR}`, ([q, y]) => quarter(bare(y!), q!)],
+  [
+    `([1-4])\\.?(?:st|nd|rd|th|er|e|o)? ?${QUARTER_WORD}\\.?[-/', ]*${YEAR}`,
+    ([q, y]) => quarter(bare(y!), q!),
+  ],
+  [`(\\d{4})[-/. ]*([1-4])\\.? ?${QUARTER_WORD}`, ([y, q]) => quarter(y!, q!)],
+  // 2021-H1, H1 2021, 1H21, S1 2021, 1. Halbjahr 2021
+  [`(\\d{4})[-/. ]*${HALF_WORD}\\.? ?([12])`, ([y, h]) => half(y!, h!)],
+  [`${HALF_WORD}\\.? ?([12])[-/', ]*${YEAR}`, ([h, y]) => half(bare(y!), h!)],
+  [`([12])\\.?(?:st|nd|er|o)? ?${HALF_WORD}\\.?[-/', ]*${YEAR}`, ([h, y]) => half(bare(y!), h!)],
+  // 2021-W05, 2021 KW 5, W5 2021, week 5, 2021
+  [`(\\d{4})[-/. ]*${WEEK_WORD}\\.? ?(\\d{1,2})(?:-\\d)?`, ([y, w]) => week(y!, w!)],
+  [`${WEEK_WORD}\\.? ?(\\d{1,2})[-/, ]*(\\d{4})`, ([w, y]) => week(y!, w!)],
+  // FY2021 P03, 2021-P3, P03 FY21
+  [`(?:fy|gj)? ?${YEAR}[-/. ]*p(?:er(?:iod)?)?\\.? ?(\\d{1,2})`, ([y, p]) => fiscal(bare(y!), p!)],
+  [`p(?:er(?:iod)?)?\\.? ?(\\d{1,2})[-/, ]*(?:fy|gj)? ?${YEAR}`, ([p, y]) => fiscal(bare(y!), p!)],
+]
+
+const READERS = SPELLINGS.map(([pattern, read]) => ({
+  pattern: new RegExp(`^${pattern}$`, 'iu'),
+  read,
+}))
+
+/** Longer text is no period; it is not searched for one. */
+const LONGEST = 40
+
+/**
+ * Reads one cell as a period in any usual spelling; see the list above.
+ *
+ * A year alone is no period here: {@link yearOf} reads it where the column is one of years.
+ *
+ * @param order which number of `3/1/2021` is the day
+ * @returns null for anything else, a month 13 or 31 April among it
+ * @example readPeriod('1. Quartal 2021', 'day-first') // { kind: 'quarter', year: 2021, quarter: 1 }
+ */
+export function readPeriod(text: string, order: DayOrder): PeriodReading | null {
+  if (text.length > LONGEST || text.length < 4) return null
+  for (const { pattern, read } of READERS) {
+    const match = pattern.exec(text)
+    const reading = match && read(match.slice(1), order)
+    if (reading) return reading
+  }
+  return null
+}
+
+/** Whether a cell is written as three numbers, the year last. */
+export function isSlashedDate(text: string): boolean {
+  return /^\d{1,2}([-/.])\d{1,2}\1(\d{4}|\d{2})(?!\d)/.test(text)
+}
+
+/** Whether the two orders of day and month read a cell differently. */
+export function dependsOnOrder(text: string): boolean {
+  const match = /^(\d{1,2})([-/.])(\d{1,2})\2/.exec(text)
+  return match !== null && match[1] !== match[3] && +match[1]! <= 12 && +match[3]! <= 12
+}
+
+/** A season of the year by itself, beside a year in another place: `Mar`, `3`, `Q1`, `P03`. */
+export type SeasonReading =
+  | { readonly kind: 'month'; readonly at: number }
+  | { readonly kind: 'quarter'; readonly at: number }
+  | { readonly kind: 'half-year'; readonly at: number }
+  | { readonly kind: 'fiscal'; readonly at: number }
+
+const QUARTER_ALONE = new RegExp(
+  `^(?:${QUARTER_WORD}\\.? ?([1-4])|([1-4])\\.? ?${QUARTER_WORD})$`,
+  'iu',
+)
+const HALF_ALONE = new RegExp(`^(?:${HALF_WORD}\\.? ?([12])|([12])\\.? ?${HALF_WORD})$`, 'iu')
+
+/**
+ * Reads a season that stands apart from its year.
+ *
+ * @param plainNumber what a number by itself means; by default the month
+ */
+export function readSeason(
+  text: string,
+  plainNumber: 'month' | 'quarter' = 'month',
+): SeasonReading | null {
+  const number = /^\d{1,2}$/.test(text) ? Number(text) : 0
+  if (number > 0 && number <= (plainNumber === 'month' ? 12 : 4)) {
+    return { kind: plainNumber, at: number }
+  }
+  const month = monthByName(text)
+  if (month) return { kind: 'month', at: month }
+  const quarterMatch = QUARTER_ALONE.exec(text)
+  if (quarterMatch) return { kind: 'quarter', at: Number(quarterMatch[1] ?? quarterMatch[2]) }
+  const halfMatch = HALF_ALONE.exec(text)
+  if (halfMatch) return { kind: 'half-year', at: Number(halfMatch[1] ?? halfMatch[2]) }
+  const period = /^(?:p|per|period)\.? ?(\d{1,2})$/i.exec(text)
+  if (period && +period[1]! >= 1 && +period[1]! <= 12) return { kind: 'fiscal', at: +period[1]! }
+  const monthNumber = /^m(\d{1,2})$/i.exec(text)
+  if (monthNumber && +monthNumber[1]! >= 1 && +monthNumber[1]! <= 12) {
+    return { kind: 'month', at: +monthNumber[1]! }
+  }
+  return null
+}
+
+/** A season in its year. */
+export function inYear(year: number, { kind, at }: SeasonReading): PeriodReading {
+  switch (kind) {
+    case 'month':
+      return { kind, year, month: at }
+    case 'quarter':
+      return { kind, year, quarter: at }
+    case 'half-year':
+      return { kind, year, half: at }
+    case 'fiscal':
+      return { kind, year, period: at }
+  }
+}
+
+function bare(year: string): string {
+  return year.replace("'", '')
+}
+
+function named(word: string, read: (month: number) => PeriodReading | null): PeriodReading | null {
+  const month = monthByName(word)
+  return month ? read(month) : null
+}
+
+function quarter(year: string, at: string): PeriodReading | null {
+  const y = yearOf(year)
+  return y === null ? null : { kind: 'quarter', year: y, quarter: Number(at) }
+}
+
+function half(year: string, at: string): PeriodReading | null {
+  const y = yearOf(year)
+  return y === null ? null : { kind: 'half-year', year: y, half: Number(at) }
+}
+
+function week(year: string, at: string): PeriodReading | null {
+  const [y, w] = [yearOf(year), Number(at)]
+  return y === null || w < 1 || w > 53 ? null : { kind: 'week', year: y, week: w }
+}
+
+function fiscal(year: string, at: string): PeriodReading | null {
+  const [y, p] = [yearOf(year), Number(at)]
+  return y === null || p < 1 || p > 12 ? null : { kind: 'fiscal', year: y, period: p }
+}

@@ -1,0 +1,158 @@
+import { Refusal } from '../core/refusal'
+import { openFile } from './containers/openFile'
+import type { Row, Sheet, Workbook } from './grid'
+import { readSheet, type SheetReading } from './readSheet'
+import type { Answers, Question, Reading } from './reading'
+
+/** A file that is open, so that it can be read again with other answers. */
+export interface OpenFile {
+  readonly workbook: Workbook
+  /** Rows of the sheet that was read, for showing the reading on the file itself. */
+  rowsOf(sheet: string | null): readonly Row[]
+  read(answers: Answers): Reading
+}
+
+/**
+ * Opens a sales file of any kind.
+ *
+ * @throws Refusal for a container that is not read, is damaged, or is larger than the limits
+ */
+export function open(bytes: Uint8Array): OpenFile {
+  const workbook = openFile(bytes)
+  return {
+    workbook,
+    rowsOf: (name) =>
+      workbook.sheets.find((sheet) => sheet.name === name)?.rows ?? workbook.sheets[0]?.rows ?? [],
+    read: (answers) => readWorkbook(workbook, answers),
+  }
+}
+
+/**
+ * Reads a sales file of any kind into series.
+ *
+ * Nothing is dropped without a note, nothing invented: where two readings are possible the outcome is a
+ * question, with the consequence of each answer; what cannot be read refuses the file with its places.
+ *
+ * @param bytes the file
+ * @param answers by the id of their question; also `sheet`, `layout`, `header`, `role.N` and `frequency`,
+ *   where the guess is to be another
+ * @example readFile(bytes of 'month,Sales (litres)\n2021-01,40\n2021-02,42', {}).outcome // 'ok'
+ */
+export function readFile(bytes: Uint8Array, answers: Answers = {}): Reading {
+  try {
+    return open(bytes).read(answers)
+  } catch (error) {
+    if (error instanceof Refusal) return refusedWhole(error)
+    throw error
+  }
+}
+
+/** The reading of a file that could not even be opened. */
+export function refusedWhole({ because, where }: Refusal): Reading {
+  const line = Number(/^line (\d+)/.exec(where)?.[1]) || null
+  return {
+    outcome: 'refused',
+    container: '',
+    sheets: [],
+    sheet: null,
+    shape: { layout: null, rowKinds: [], columnRoles: [] },
+    questions: [],
+    notes: [],
+    problems: [{ line, column: null, because }],
+  }
+}
+
+function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): Reading {
+  const sheets = all.filter((sheet) => sheet.rows.length > 0)
+  const names = sheets.map(({ name }) => name)
+  const finish = (sheet: Sheet, reading: SheetReading, question: readonly Question[]): Reading => {
+    const { shape, inquiry } = reading
+    const common = {
+      container,
+      sheets: names,
+      sheet: sheet.name,
+      shape,
+      questions: [...question, ...inquiry.questions],
+      notes: [...hiddenNotes(sheet, reading), ...inquiry.notes],
+    }
+    switch (reading.outcome) {
+      case 'ok':
+        return { ...common, outcome: 'ok', frequency: reading.frequency, series: reading.series }
+      case 'question':
+        return { ...common, outcome: 'question' }
+      case 'refused':
+        return { ...common, outcome: 'refused', problems: reading.problems }
+    }
+  }
+  if (sheets.length === 0) throw new Refusal('There is nothing in it.', 'file')
+  if (sheets.length === 1) return finish(sheets[0]!, readSheet(sheets[0]!.rows, answers), [])
+
+  const tried = sheets.map((sheet) => ({ sheet, reading: readSheet(sheet.rows, answers) }))
+  const readable = tried.filter(
+    ({ sheet, reading }) => reading.outcome !== 'refused' && !isUndated(reading) && !sheet.isHidden,
+  )
+  const stated = tried.find(({ sheet }) => sheet.name === answers.sheet)
+  const only = readable.length === 1 ? readable[0] : undefined
+  const chosen = stated ?? only
+  const question: Question = {
+    id: 'sheet',
+    ask: 'Which sheet holds the figures?',
+    options: tried.map(({ sheet, reading }) => ({
+      value: sheet.name,
+      consequence: comesTo(sheet, reading),
+    })),
+    answer: chosen?.sheet.name ?? null,
+    lines: [],
+  }
+  if (answers.sheet !== undefined && !stated) {
+    throw new Refusal(
+      `The workbook has no sheet "${answers.sheet}"; it has ${names.join(', ')}.`,
+      'sheet',
+    )
+  }
+  if (chosen) return finish(chosen.sheet, chosen.reading, [question])
+  const first = readable[0] ?? tried[0]!
+  return {
+    outcome: 'question',
+    container,
+    sheets: names,
+    sheet: first.sheet.name,
+    shape: first.reading.shape,
+    questions: [question],
+    notes: [],
+  }
+}
+
+/** A sheet without any dates is not taken for figures of its own accord. */
+function isUndated({ inquiry }: SheetReading): boolean {
+  return (
+    inquiry.questions.some(({ id }) => id === 'start' || id === 'frequency') &&
+    inquiry.answers.frequency === undefined &&
+    inquiry.questions.at(-1)?.answer === null
+  )
+}
+
+function comesTo(sheet: Sheet, reading: SheetReading): string {
+  const hidden = sheet.isHidden ? ', hidden' : ''
+  const rows = `${sheet.rows.length} rows${hidden}`
+  switch (reading.outcome) {
+    case 'ok':
+      return `${rows}: ${reading.series.length} ${reading.frequency} series.`
+    case 'question':
+      return `${rows}: ${reading.inquiry.questions.at(-1)?.ask ?? ''}`
+    case 'refused':
+      return `${rows}: ${reading.problems[0]?.because ?? ''}`
+  }
+}
+
+function hiddenNotes(sheet: Sheet, { shape }: SheetReading) {
+  const hidden = sheet.rows.filter((row, at) => row.isHidden && shape.rowKinds[at] === 'data')
+  if (hidden.length === 0) return []
+  return [
+    {
+      code: 'hidden-rows',
+      text: `${hidden.length} hidden ${hidden.length === 1 ? 'row was' : 'rows were'} read like the others.`,
+      where: `line ${hidden[0]!.line}`,
+    },
+  ]
+}

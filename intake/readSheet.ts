@@ -1,0 +1,137 @@
+import { calendarOf, type Frequency } from '../core/calendar/calendar'
+import { onePeriod, periodLabel } from '../core/calendar/labels'
+import { assemble } from './assemble/assemble'
+import { dayOf, monthsOf, rowFrequency } from './assemble/commonCalendar'
+import type { Row } from './grid'
+import { Inquiry, Unreadable, Waiting } from './inquiry'
+import { extract } from './layouts/extract'
+import type { Extraction } from './layouts/observations'
+import { readValues } from './numbers/readValues'
+import type { DayOrder, PeriodReading } from './periods/periodReading'
+import { dependsOnOrder, isSlashedDate } from './periods/periodText'
+import type { Answers, IntakeProblem, ReadSeries, SheetShape } from './reading'
+
+/** How far the reading of one sheet came. */
+export type SheetReading = { readonly shape: SheetShape; readonly inquiry: Inquiry } & (
+  | {
+      readonly outcome: 'ok'
+      readonly frequency: Frequency
+      readonly series: readonly ReadSeries[]
+    }
+  | { readonly outcome: 'question' }
+  | { readonly outcome: 'refused'; readonly problems: readonly IntakeProblem[] }
+)
+
+const UNKNOWN: SheetShape = { layout: null, rowKinds: [], columnRoles: [] }
+
+/**
+ * Reads one sheet into series: finds its layout, its periods and its numbers, and puts them on a time
+ * axis. Where two readings are possible it asks, unless the answer was given.
+ */
+export function readSheet(rows: readonly Row[], answers: Answers): SheetReading {
+  const inquiry = new Inquiry(answers)
+  let shape = UNKNOWN
+  try {
+    const extraction = extractInOrder(rows, inquiry)
+    shape = extraction
+    const valued = readValues(extraction.series, inquiry)
+    const { frequency, series } = assemble(valued, inquiry)
+    return { outcome: 'ok', shape: shapeOf(shape), inquiry, frequency, series }
+  } catch (error) {
+    if (error instanceof Waiting) return { outcome: 'question', shape: shapeOf(shape), inquiry }
+    if (error instanceof Unreadable) {
+      return { outcome: 'refused', shape: shapeOf(shape), inquiry, problems: error.problems }
+    }
+    throw error
+  }
+}
+
+function shapeOf({ layout, rowKinds, columnRoles }: SheetShape): SheetShape {
+  return { layout, rowKinds, columnRoles }
+}
+
+/** Takes the sheet apart with the day before the month or after it, whichever leaves no gaps. */
+function extractInOrder(rows: readonly Row[], inquiry: Inquiry): Extraction {
+  const example = dayOrderExample(rows)
+  if (example === null) return extract(rows, 'day-first', inquiry)
+  const orders: readonly DayOrder[] = ['day-first', 'month-first']
+  const [dayFirst, monthFirst] = orders.map((order) => tryOrder(rows, order, inquiry.answers))
+  if (dayFirst!.periods === monthFirst!.periods) return extract(rows, 'day-first', inquiry)
+  const order = inquiry.ask({
+    id: 'dates',
+    ask: `Does "${example}" begin with the day or with the month?`,
+    options: [
+      { value: 'day-first', consequence: dayFirst!.consequence },
+      { value: 'month-first', consequence: monthFirst!.consequence },
+    ],
+    ...(dayFirst!.rank === monthFirst!.rank
+      ? {}
+      : { otherwise: dayFirst!.rank < monthFirst!.rank ? 'day-first' : 'month-first' }),
+  }) as DayOrder
+  return extract(rows, order, inquiry)
+}
+
+/** A cell whose day and month could be exchanged, or one that shows which is which. */
+function dayOrderExample(rows: readonly Row[]): string | null {
+  let example: string | null = null
+  for (const { cells } of rows) {
+    for (const cell of cells) {
+      if (typeof cell !== 'string' || !isSlashedDate(cell)) continue
+      if (dependsOnOrder(cell)) return cell
+      example ??= cell
+    }
+  }
+  return example
+}
+
+interface Tried {
+  /** 0 an unbroken series, more the worse. */
+  readonly rank: number
+  readonly consequence: string
+  /** All periods read, to see whether the order matters at all. */
+  readonly periods: string
+}
+
+/** What a reading of the days would come to, with nothing kept of it. */
+function tryOrder(rows: readonly Row[], order: DayOrder, answers: Answers): Tried {
+  const trial = new Inquiry({ 'unread-rows': 'leave-out', ...answers })
+  try {
+    const { series } = extract(rows, order, trial)
+    const readings = [
+      ...new Set(series.flatMap((own) => own.observations.map(({ period }) => period))),
+    ]
+    const periods = JSON.stringify(readings)
+    const rest = { periods, ...describeAxis(readings) }
+    const leftOut = trial.notes.find(({ code }) => code === 'rows-left-out')
+    return leftOut ? { ...rest, rank: 3, consequence: `${rest.consequence} ${leftOut.text}` } : rest
+  } catch (error) {
+    if (!(error instanceof Unreadable || error instanceof Waiting)) throw error
+    return { rank: 4, consequence: 'The periods cannot be read so.', periods: '' }
+  }
+}
+
+/** `60 months in a row, Jan 2021 to Dec 2025`, or how many places are empty. */
+function describeAxis(readings: readonly PeriodReading[]): { rank: number; consequence: string } {
+  const frequency = rowFrequency(readings)
+  if (frequency === null) return { rank: 3, consequence: 'Its periods do not go together.' }
+  const isByDay = frequency === 'daily' || frequency === 'weekly'
+  const places = [...new Set(readings.map(isByDay ? dayOf : monthsOf))].sort((a, b) => a - b)
+  const step =
+    frequency === 'daily' ? 1 : frequency === 'weekly' ? 7 : 12 / calendarOf(frequency).seasons
+  // Shops rest on Sundays and holidays: four days without a row are no gap.
+  const longest = frequency === 'daily' ? 5 : step
+  const gaps = places.filter((place, i) => i > 0 && place - places[i - 1]! > longest).length
+  const word = isByDay ? (frequency === 'daily' ? 'day' : 'week') : onePeriod(calendarOf(frequency))
+  const label = (place: number) => {
+    if (isByDay) return new Date(place * 86_400_000).toISOString().slice(0, 10)
+    return periodLabel(
+      { year: Math.floor(place / 12), season: (place % 12) + 1 },
+      calendarOf('monthly'),
+    )
+  }
+  const span = `${label(places[0]!)} to ${label(places.at(-1)!)}`
+  const count = `${places.length} ${word}s`
+  return gaps === 0
+    ? { rank: 0, consequence: `${count} in a row, ${span}.` }
+    : { rank: 2, consequence: `${count} with ${gaps} ${gaps === 1 ? 'gap' : 'gaps'}, ${span}.` }
+}
