@@ -4,7 +4,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
 /** Folders whose sources end up in the command line. */
-const SOURCES = ['bin', 'core', 'intake', 'shared', 'handover']
+const SOURCES = ['bin', 'core', 'intake', 'shared', 'handover', 'server']
 /** As deep below the root as `bin/commands`, so that paths from a module mean the same. */
 const COMPILED = join(ROOT, '.cache', 'cli', 'elvant.mjs')
 
@@ -26,6 +26,8 @@ export async function compiledProgram() {
       entryPoints: [join(ROOT, 'bin', 'program.ts')],
       outfile: draft,
       bundle: true,
+      // Loaded only by the commands that open the database: it is native code.
+      external: ['better-sqlite3'],
       platform: 'node',
       target: 'node20',
       format: 'esm',

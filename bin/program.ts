@@ -43,6 +43,16 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .argument('<file>', 'JSON array of inputs')
     .action(calc)
   program
+    .command('backup')
+    .description('write the whole database into one file')
+    .argument('<file>')
+    .action(async (file: string) => (await import('./commands/backup')).backup(file))
+  program
+    .command('restore')
+    .description('put a backup in the place of the database; stop the server first')
+    .argument('<file>')
+    .action(async (file: string) => (await import('./commands/backup')).restore(file))
+  program
     .command('example')
     .description('run the demo series through the whole path and print a short report')
     .action(example)

@@ -29,6 +29,15 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await expectNoSeriousViolation(page)
     })
 
+    test('shelf with a selection, and the trash', async ({ page }) => {
+      await page.goto('/')
+      await page.getByLabel('Select Wood stain').check()
+      await expectNoSeriousViolation(page)
+      await page.goto('/trash')
+      await expect(page.getByRole('heading', { name: 'Trash' })).toBeVisible()
+      await expectNoSeriousViolation(page)
+    })
+
     test('intake, empty, read and refused', async ({ page }) => {
       await page.goto('/intake')
       await expectNoSeriousViolation(page)
@@ -80,6 +89,6 @@ test('nothing on the pages runs against their security policy, or fails in silen
   }
   await page.goto('/intake')
   await page.locator('input[type=file]').setInputFiles('demo/files/contract-work.csv')
-  await expect(page.getByRole('button', { name: 'Keep this series' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Keep/ })).toBeVisible()
   expect(complaints).toEqual([])
 })

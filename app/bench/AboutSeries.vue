@@ -1,6 +1,11 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
+import { api } from '~/api/client'
+import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
+import { tableAsCsv } from '~~/handover/tableText'
+import type { Vintage } from '~~/shared/api/series'
 import { useBench } from './benchStore'
+import { fileName, saveText } from './handover/takeAway'
 
 /** Name, unit, group and notes of the series, opened from its name. */
 const bench = useBench()
@@ -9,14 +14,40 @@ const name = ref('')
 const unit = ref('')
 const group = ref('')
 const notes = ref('')
+/** The values as they came in each time, the newest first; null while they are fetched. */
+const vintages = shallowRef<readonly Vintage[] | null>(null)
 watch(open, (isOpen) => {
   if (!isOpen) return
+  vintages.value = null
+  void loadVintages()
   const { about } = bench.content
   name.value = about.name
   unit.value = about.unit
   group.value = about.group
   notes.value = about.notes
 })
+
+async function loadVintages() {
+  const { seriesId } = bench.study!
+  vintages.value = (await api<{ vintages: Vintage[] }>(`/series/${seriesId}/vintages`)).vintages
+}
+
+/** The values of a vintage as they came in, for a spreadsheet. */
+function saveVintage(vintage: Vintage) {
+  const { calendar } = bench.series!
+  const start = parsePeriod(vintage.start, calendar)!
+  const { name, unit } = bench.content.about
+  saveText(
+    tableAsCsv({
+      header: ['period', unit ? `${name} (${unit})` : name],
+      rows: vintage.values.map((value, i) => [
+        formatPeriod(periodAt(start, i + 1, calendar.seasons), calendar),
+        value,
+      ]),
+    }),
+    `${fileName(name)}, as of ${vintage.createdAt.slice(0, 10)}.csv`,
+  )
+}
 
 function keep() {
   if (name.value.trim() === '') return
@@ -57,6 +88,25 @@ function keep() {
         >Notes <textarea v-model="notes" class="text-input" rows="4" maxlength="20000" />
       </label>
       <button type="submit" class="solid-button">Keep</button>
+      <section v-if="vintages" class="vintages small">
+        <h2>As it came in</h2>
+        <ul>
+          <li v-for="vintage in vintages" :key="vintage.id">
+            {{ new Date(vintage.createdAt).toLocaleDateString() }}: {{ vintage.values.length }}
+            periods from
+            <a
+              v-if="vintage.fileId"
+              :href="`/api/v1/files/${vintage.fileId}`"
+              :title="`Save ${vintage.source.file} as it was brought in`"
+              >{{ vintage.source.file.slice(0, 60) }}</a><template v-else>{{
+              vintage.source.file.slice(0, 60)
+            }}</template>
+            <button type="button" class="plain-button strong" @click="saveVintage(vintage)">
+              save as CSV
+            </button>
+          </li>
+        </ul>
+      </section>
     </form>
   </v-menu>
 </template>
@@ -101,5 +151,17 @@ label {
 
 .solid-button {
   justify-self: end;
+}
+
+.vintages ul {
+  overflow-y: auto;
+  max-height: 160px;
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+h2 {
+  font-size: 13px;
 }
 </style>

@@ -2,6 +2,7 @@
 import { countPeriods, periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 import type { Series } from '~~/core/series'
+import RevisionView from './RevisionView.vue'
 import SmallChart from '~/shelf/SmallChart.vue'
 import { computed, ref } from 'vue'
 import { useIntake, type Candidate } from './intakeStore'
@@ -80,6 +81,32 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           </label>
           <SmallChart :values="candidate.series.values" />
         </div>
+        <p v-if="candidate.known" class="known small">
+          A series of this name is kept already.
+          <label>
+            <input
+              type="radio"
+              :name="`update-${i}`"
+              :checked="candidate.updates"
+              @change="intake.change(i, { updates: true })"
+            />
+            bring it up to date
+          </label>
+          <label>
+            <input
+              type="radio"
+              :name="`update-${i}`"
+              :checked="!candidate.updates"
+              @change="intake.change(i, { updates: false })"
+            />
+            keep this as another
+          </label>
+        </p>
+        <RevisionView
+          v-if="candidate.known && candidate.updates"
+          :revision="candidate.known.revision"
+          :series="candidate.series"
+        />
         <p :id="`span-${i}`" class="muted small">
           {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
           {{ count(candidate)
@@ -108,6 +135,10 @@ li {
   gap: 12px;
   padding: 10px 0;
   border-bottom: 1px solid var(--rule);
+}
+
+.known label {
+  margin-left: 10px;
 }
 
 .all {

@@ -1,12 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { api } from '~/api/client'
+import { useShelf } from '~/shelf/shelfStore'
 import { FileInWorker, type FileReading } from '~/workers/readFile'
 import type { Series } from '~~/core/series'
 import { LIMITS } from '~~/intake/limits'
 import type { Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
-import { documentFromSeries } from '~~/shared/seriesSchema'
+import { revisionOf, type Revision } from '~~/intake/update/revision'
+import { documentFromSeries, seriesFromDocument } from '~~/shared/seriesSchema'
 import type { NewSeries } from '~~/shared/api/series'
+import { keepFile } from './keepFile'
 import { rememberedAnswers, rememberAnswers, shapeKey } from './remembered'
 
 /** What will be kept of one series that was read; name and unit may be changed first. */
@@ -19,6 +23,17 @@ export interface Candidate {
   name: string
   unit: string
   wanted: boolean
+  /** The kept series of the same name that these values can bring up to date. */
+  readonly known: KnownSeries | null
+  /** Whether they do, or become a series of their own. */
+  updates: boolean
+}
+
+/** A kept series with what the file would change in it. */
+export interface KnownSeries {
+  readonly id: string
+  readonly studyId: string
+  readonly revision: Revision
 }
 
 /** A file on its way in: nothing is kept until the analyst says so. */
@@ -33,7 +48,9 @@ export const useIntake = defineStore('intake', () => {
   const isRemembered = ref(false)
   const isReadingAgain = ref(false)
   const candidates = shallowRef<Candidate[]>([])
+  const shelf = useShelf()
   let file: FileInWorker | null = null
+  let original: Blob | null = null
   let firstRow: Row | null = null
 
   /** What an analyst must still say before anything can be kept. */
@@ -45,6 +62,7 @@ export const useIntake = defineStore('intake', () => {
     file?.close()
     file = null
     firstRow = null
+    original = null
     state.value = 'empty'
     fileName.value = ''
     failure.value = ''
@@ -73,6 +91,7 @@ export const useIntake = defineStore('intake', () => {
     clear()
     fileName.value = name
     state.value = 'reading'
+    original = new Blob([bytes as Uint8Array<ArrayBuffer>])
     const own = (file = new FileInWorker())
     try {
       const first = await own.open(bytes, {})
@@ -129,23 +148,48 @@ export const useIntake = defineStore('intake', () => {
     candidates.value =
       found.outcome === 'ok'
         ? found.series.map(({ series, column, missing, duplicates }) => {
-            const known = before.get(series.name)
+            const earlier = before.get(series.name)
+            const known = knownSeries(series)
             return {
               column,
               series,
               missing,
               duplicates,
-              name: known?.name ?? series.name,
-              unit: known?.unit || series.unit,
-              wanted: known?.wanted ?? true,
+              name: earlier?.name ?? series.name,
+              unit: earlier?.unit || series.unit,
+              wanted: earlier?.wanted ?? true,
+              known,
+              updates: earlier?.updates ?? known !== null,
             }
           })
         : []
     state.value = 'read'
   }
 
-  function change(at: number, change: Partial<Pick<Candidate, 'name' | 'unit' | 'wanted'>>): void {
-    candidates.value = candidates.value.map((one, i) => (i === at ? { ...one, ...change } : one))
+  function knownSeries(series: Series): KnownSeries | null {
+    const row = shelf.rows.find(
+      (one) => one.name === series.name && one.frequency === series.calendar.frequency,
+    )
+    if (!row) return null
+    const kept = seriesFromDocument({
+      name: row.name,
+      unit: row.unit,
+      frequency: row.frequency,
+      start: row.start,
+      values: row.values,
+    })
+    return { id: row.id, studyId: row.studyId, revision: revisionOf(kept, series) }
+  }
+
+  type Change = Partial<Pick<Candidate, 'name' | 'unit' | 'wanted' | 'updates'>>
+
+  function change(at: number, change: Change): void {
+    candidates.value = candidates.value.map((one, i) => {
+      if (i !== at) return one
+      // Under another name it is another series.
+      const isRenamed = change.name !== undefined && change.name.trim() !== one.series.name
+      return { ...one, ...change, ...(isRenamed ? { updates: false } : {}) }
+    })
   }
 
   function wantAll(wanted: boolean): void {
@@ -156,15 +200,31 @@ export const useIntake = defineStore('intake', () => {
     return file ? file.rows(from, to) : []
   }
 
-  /** What to keep, as the server takes it; the answers are remembered for the next such file. */
-  function wanted(): NewSeries[] {
+  /**
+   * Keeps what is wanted, with the file itself: new series, and newer values of known ones. The answers
+   * are remembered for the next such file.
+   *
+   * @returns the studies of what was kept
+   */
+  async function keep(): Promise<string[]> {
     if (reading.value) rememberAnswers(shapeKey(reading.value, firstRow), answers.value)
-    return candidates.value
-      .filter((candidate) => candidate.wanted)
-      .map(({ series, name, unit, column }) => ({
-        series: documentFromSeries({ ...series, name: name.trim(), unit: unit.trim() }),
-        source: { file: fileName.value, ...(column === null ? {} : { column: column + 1 }) },
-      }))
+    const fileId = await keepFile(fileName.value, original!)
+    const chosen = candidates.value.filter((candidate) => candidate.wanted)
+    const updates = chosen.filter((one) => one.known !== null && one.updates)
+    const fresh = chosen.filter((one) => !updates.includes(one))
+    const kept = fresh.length > 0 ? await shelf.keep(fresh.map((one) => asNew(one, fileId))) : []
+    for (const one of updates) {
+      await api(`/series/${one.known!.id}/vintages`, { method: 'POST', body: asNew(one, fileId) })
+    }
+    return [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)]
+  }
+
+  function asNew({ series, name, unit, column }: Candidate, fileId: string): NewSeries {
+    return {
+      series: documentFromSeries({ ...series, name: name.trim(), unit: unit.trim() }),
+      source: { file: fileName.value, ...(column === null ? {} : { column: column + 1 }) },
+      fileId,
+    }
   }
 
   return {
@@ -186,6 +246,6 @@ export const useIntake = defineStore('intake', () => {
     change,
     wantAll,
     rows,
-    wanted,
+    keep,
   }
 })

@@ -1,11 +1,20 @@
 <script setup lang="ts">
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import PageHead from '~/shell/PageHead.vue'
+import BackupMenu from '~/shelf/BackupMenu.vue'
+import SelectionBar from '~/shelf/SelectionBar.vue'
 import ShelfRows from '~/shelf/ShelfRows.vue'
 import { useShelf } from '~/shelf/shelfStore'
 import { isTyping } from '~/shell/isTyping'
 
 const shelf = useShelf()
+/** Stands for all groups in the list; no group can be called so. */
+const ALL = '\u0000'
+function chooseGroup(event: Event) {
+  const { value } = event.target as HTMLSelectElement
+  shelf.group = value === ALL ? null : value
+}
+
 const searchField = ref<HTMLInputElement | null>(null)
 
 function onKey(event: KeyboardEvent) {
@@ -24,6 +33,8 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
   <PageHead>
     <template #actions>
       <NuxtLink to="/intake" class="plain-button strong">Bring in a file</NuxtLink>
+      <BackupMenu />
+      <NuxtLink to="/trash" class="plain-button">Trash</NuxtLink>
     </template>
   </PageHead>
   <main class="shelf">
@@ -34,9 +45,21 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         v-model="shelf.search"
         type="search"
         class="text-input search"
-        placeholder="Search by name"
-        aria-label="Search series by name"
+        placeholder="Search"
+        aria-label="Search series by name, group, unit or note"
       />
+      <select
+        v-if="shelf.groups.length > 1 || shelf.group !== null"
+        class="text-input"
+        aria-label="Group"
+        :value="shelf.group ?? ALL"
+        @change="chooseGroup"
+      >
+        <option :value="ALL">all groups</option>
+        <option v-for="group in shelf.groups" :key="group" :value="group">
+          {{ group || 'no group' }}
+        </option>
+      </select>
       <p v-if="shelf.state === 'ready'" class="muted count">
         {{ shelf.shown.length }}
         {{ shelf.shown.length === shelf.rows.length ? '' : `of ${shelf.rows.length}` }}
@@ -52,22 +75,31 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
     <div v-else-if="shelf.rows.length === 0" class="empty">
       <p class="serif lead">Nothing here yet.</p>
       <p>
-        Bring in a CSV with a column of months or quarters and one or more columns of sales. It
-        stays on this machine.
+        Bring in a sales file as you have it: CSV, XLSX, ODS or JSON, in any usual layout. It stays
+        on this machine.
       </p>
       <NuxtLink to="/intake" class="solid-button">Bring in a file</NuxtLink>
     </div>
     <p v-else-if="shelf.shown.length === 0" class="muted" role="status">
       No series is called “{{ shelf.search }}”.
-      <button type="button" class="plain-button strong" @click="shelf.search = ''">Show all</button>
+      <button
+        type="button"
+        class="plain-button strong"
+        @click="((shelf.search = ''), (shelf.group = null))"
+      >
+        Show all
+      </button>
     </p>
-    <ShelfRows v-else />
+    <template v-else>
+      <SelectionBar v-if="shelf.selected.size > 0" />
+      <ShelfRows />
+    </template>
   </main>
 </template>
 
 <style scoped>
 .shelf {
-  max-width: 1120px;
+  max-width: 1180px;
   margin: 0 auto;
   padding: 32px 24px 64px;
 }

@@ -33,7 +33,11 @@ function onPaste(event: ClipboardEvent) {
   const text = event.clipboardData?.getData('text/plain')
   if (text) void intake.readText(text)
 }
-onMounted(() => addEventListener('paste', onPaste))
+onMounted(() => {
+  addEventListener('paste', onPaste)
+  // A file can hold newer values of series that are kept already.
+  void shelf.load()
+})
 onBeforeUnmount(() => {
   removeEventListener('paste', onPaste)
   intake.clear()
@@ -42,8 +46,8 @@ onBeforeUnmount(() => {
 async function keep() {
   keeping.value = true
   try {
-    const rows = await shelf.keep(intake.wanted())
-    await router.push(rows.length === 1 ? `/study/${rows[0]!.studyId}` : '/')
+    const studies = await intake.keep()
+    await router.push(studies.length === 1 ? `/study/${studies[0]}` : '/')
   } catch (error) {
     useNotices().show({ text: (error as Error).message })
   } finally {
@@ -124,7 +128,9 @@ async function keep() {
             >
               {{
                 chosen.length === 1
-                  ? 'Keep this series'
+                  ? chosen[0]!.known && chosen[0]!.updates
+                    ? 'Keep and bring it up to date'
+                    : 'Keep this series'
                   : `Keep ${chosen.length} of ${intake.candidates.length} series`
               }}
             </button>

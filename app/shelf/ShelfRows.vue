@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
 import type { ShelfRow } from '~~/shared/api/series'
 import { changeOnYear } from './changeOnYear'
@@ -12,10 +12,40 @@ const renaming = ref<string | null>(null)
 
 const COLUMNS: readonly { key: SortKey; label: string; number?: boolean }[] = [
   { key: 'name', label: 'Series' },
+  { key: 'group', label: 'Group' },
   { key: 'span', label: 'Span' },
   { key: 'last', label: 'Last value', number: true },
   { key: 'change', label: 'On the year before', number: true },
 ]
+
+/** Every row is as high as this, so that those out of sight need not be there. */
+const ROW_HEIGHT = 57
+const MARGIN = 12
+const body = ref<HTMLElement | null>(null)
+const first = ref(0)
+const last = ref(40)
+
+function look() {
+  if (!body.value) return
+  const above = -body.value.getBoundingClientRect().top
+  first.value = Math.max(0, Math.floor(above / ROW_HEIGHT) - MARGIN)
+  last.value = Math.ceil((above + innerHeight) / ROW_HEIGHT) + MARGIN
+}
+onMounted(() => {
+  look()
+  addEventListener('scroll', look, { passive: true })
+  addEventListener('resize', look)
+})
+onBeforeUnmount(() => {
+  removeEventListener('scroll', look)
+  removeEventListener('resize', look)
+})
+const start = computed(() => Math.min(first.value, Math.max(0, shelf.shown.length - 1)))
+const inSight = computed(() => shelf.shown.slice(start.value, last.value))
+const below = computed(() => Math.max(0, shelf.shown.length - start.value - inSight.value.length))
+const isEverySelected = computed(
+  () => shelf.shown.length > 0 && shelf.shown.every(({ id }) => shelf.selected.has(id)),
+)
 
 function period(row: ShelfRow, code: string): string {
   return formatPeriodCode(code, row.frequency, row.seasons)
@@ -36,6 +66,14 @@ function rename(row: ShelfRow, name: string) {
   <table class="rows">
     <thead>
       <tr>
+        <th scope="col" class="pick">
+          <input
+            type="checkbox"
+            aria-label="Select every series shown"
+            :checked="isEverySelected"
+            @change="shelf.selectShown(!isEverySelected)"
+          />
+        </th>
         <template v-for="column in COLUMNS" :key="column.key">
           <th :class="{ number: column.number }" :aria-sort="ariaSort(column.key)" scope="col">
             <button type="button" class="sort" @click="shelf.sortBy(column.key)">
@@ -52,8 +90,22 @@ function rename(row: ShelfRow, name: string) {
         <th scope="col"><span class="visually-hidden">Actions</span></th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="row in shelf.shown" :key="row.id">
+    <tbody ref="body">
+      <tr v-if="start > 0" class="space" :style="{ height: `${start * ROW_HEIGHT}px` }" />
+      <tr
+        v-for="row in inSight"
+        :key="row.id"
+        class="series"
+        :style="{ height: `${ROW_HEIGHT}px` }"
+      >
+        <td class="pick">
+          <input
+            type="checkbox"
+            :aria-label="`Select ${row.name.slice(0, 200)}`"
+            :checked="shelf.selected.has(row.id)"
+            @change="shelf.select(row.id, !shelf.selected.has(row.id))"
+          />
+        </td>
         <td class="name-cell">
           <EditableName
             v-if="renaming === row.id"
@@ -69,17 +121,20 @@ function rename(row: ShelfRow, name: string) {
           </template>
         </td>
         <td><SmallChart :values="row.values" /></td>
+        <td class="cut" :title="row.group">{{ row.group }}</td>
         <td>
           {{ period(row, row.start) }} – {{ period(row, row.end) }}
           <div class="muted small">
             {{ row.frequency === 'seasons' ? `${row.seasons} seasons a year` : row.frequency }},
-            {{ row.periods }} periods{{ row.missing ? `, ${row.missing} missing` : '' }}
+            {{ row.missing ? `${row.periods - row.missing} of ` : '' }}{{ row.periods }} periods
           </div>
         </td>
         <td class="number">
           <template v-if="row.last">
             {{ formatFigure(row.last.value) }}
-            <div class="muted small">{{ row.unit }}, {{ period(row, row.last.period) }}</div>
+            <div class="muted small cut">
+              {{ row.unit ? `${row.unit}, ` : '' }}{{ period(row, row.last.period) }}
+            </div>
           </template>
         </td>
         <td class="number">
@@ -102,12 +157,13 @@ function rename(row: ShelfRow, name: string) {
             type="button"
             class="plain-button"
             :aria-label="`Delete ${row.name}`"
-            @click="shelf.discard(row)"
+            @click="shelf.discard([row.id])"
           >
             Delete
           </button>
         </td>
       </tr>
+      <tr v-if="below > 0" class="space" :style="{ height: `${below * ROW_HEIGHT}px` }" />
     </tbody>
   </table>
 </template>
@@ -127,17 +183,25 @@ th {
   text-align: left;
 }
 
-th:nth-child(2) {
-  width: 200px;
+.pick {
+  width: 18px;
 }
 
 th:nth-child(3) {
   width: 190px;
 }
 
-th:nth-child(4),
+th:nth-child(4) {
+  width: 130px;
+}
+
 th:nth-child(5) {
-  width: 150px;
+  width: 184px;
+}
+
+th:nth-child(6),
+th:nth-child(7) {
+  width: 132px;
 }
 
 th:last-child {
@@ -162,7 +226,8 @@ th.number {
 }
 
 td {
-  padding: 9px 10px;
+  box-sizing: border-box;
+  padding: 0 10px;
   border-bottom: 1px solid var(--rule);
   vertical-align: middle;
 }
@@ -195,6 +260,16 @@ tbody tr:hover {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.cut {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.space:hover {
+  background: none;
 }
 
 .row-actions {

@@ -1,27 +1,38 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
-import type { NewSeries, SeriesChange, ShelfRow } from '~~/shared/api/series'
+import type { NewSeries, SeriesAct, SeriesChange, ShelfRow } from '~~/shared/api/series'
 import { changeOnYear } from './changeOnYear'
 
 /** The columns the shelf can be sorted by. */
-export type SortKey = 'name' | 'span' | 'last' | 'change'
+export type SortKey = 'name' | 'group' | 'span' | 'last' | 'change'
 
 /** All series, as the server has them. */
 export const useShelf = defineStore('shelf', () => {
-  const rows = ref<ShelfRow[]>([])
+  const rows = shallowRef<readonly ShelfRow[]>([])
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
   const search = ref('')
+  /** The group that is shown; null for all, empty for series without one. */
+  const group = ref<string | null>(null)
+  const selected = shallowRef<ReadonlySet<string>>(new Set())
   const sort = ref<{ key: SortKey; descending: boolean }>({ key: 'name', descending: false })
 
   const shown = computed(() => {
     const words = search.value.trim().toLowerCase()
-    const found = rows.value.filter((row) => row.name.toLowerCase().includes(words))
+    const found = rows.value.filter(
+      (row) =>
+        (group.value === null || row.group === group.value) &&
+        [row.name, row.group, row.unit, row.notes].some((text) =>
+          text.toLowerCase().includes(words),
+        ),
+    )
     const direction = sort.value.descending ? -1 : 1
     return found.sort((a, b) => direction * COMPARE[sort.value.key](a, b) || byName(a, b))
   })
+
+  const groups = computed(() => [...new Set(rows.value.map((row) => row.group))].sort())
 
   async function load(): Promise<void> {
     try {
@@ -35,12 +46,15 @@ export const useShelf = defineStore('shelf', () => {
 
   function sortBy(key: SortKey): void {
     const again = sort.value.key === key
-    sort.value = { key, descending: again ? !sort.value.descending : key !== 'name' }
+    sort.value = {
+      key,
+      descending: again ? !sort.value.descending : key === 'last' || key === 'change',
+    }
   }
 
   async function keep(series: readonly NewSeries[]): Promise<ShelfRow[]> {
     const kept = await api<{ series: ShelfRow[] }>('/series', { method: 'POST', body: { series } })
-    rows.value.push(...kept.series)
+    rows.value = [...rows.value, ...kept.series]
     return kept.series
   }
 
@@ -60,25 +74,81 @@ export const useShelf = defineStore('shelf', () => {
     }
   }
 
-  async function discard(row: ShelfRow): Promise<void> {
+  function select(id: string, isSelected: boolean): void {
+    const next = new Set(selected.value)
+    if (isSelected) next.add(id)
+    else next.delete(id)
+    selected.value = next
+  }
+
+  function selectShown(isSelected: boolean): void {
+    selected.value = new Set(isSelected ? shown.value.map(({ id }) => id) : [])
+  }
+
+  /** Does the same to several series on the server, and reads the shelf again. */
+  async function act(what: SeriesAct, text: string, back: readonly SeriesAct[]): Promise<void> {
     const notices = useNotices()
     try {
-      await api(`/series/${row.id}`, { method: 'DELETE' })
+      await api('/series/acts', { method: 'POST', body: what })
     } catch (error) {
       notices.show({ text: (error as Error).message })
       return
     }
-    rows.value = rows.value.filter(({ id }) => id !== row.id)
+    selected.value = new Set()
+    await load()
     notices.show({
-      text: `${shortened(row.name)} was deleted.`,
+      text,
       undo: async () => {
-        await api(`/series/${row.id}/restore`, { method: 'POST' })
+        for (const one of back) await api('/series/acts', { method: 'POST', body: one })
         await load()
       },
     })
   }
 
-  return { rows, shown, state, failure, search, sort, load, sortBy, keep, change, discard }
+  function discard(ids: readonly string[]): Promise<void> {
+    const [only] = rows.value.filter(({ id }) => id === ids[0])
+    const text =
+      ids.length === 1 && only
+        ? `${shortened(only.name)} was deleted.`
+        : `${ids.length} series were deleted.`
+    return act({ act: 'discard', ids: [...ids] }, text, [{ act: 'restore', ids: [...ids] }])
+  }
+
+  function putIntoGroup(ids: readonly string[], name: string): Promise<void> {
+    const wanted = new Set(ids)
+    const before = new Map<string, string[]>()
+    for (const row of rows.value) {
+      if (wanted.has(row.id)) before.set(row.group, [...(before.get(row.group) ?? []), row.id])
+    }
+    const back = [...before].map(([was, own]): SeriesAct => ({
+      act: 'group',
+      group: was,
+      ids: own,
+    }))
+    const words = name ? `in the group ${shortened(name)}` : 'in no group'
+    const text = `${ids.length} series ${ids.length === 1 ? 'is' : 'are'} now ${words}.`
+    return act({ act: 'group', ids: [...ids], group: name }, text, back)
+  }
+
+  return {
+    rows,
+    shown,
+    groups,
+    state,
+    failure,
+    search,
+    group,
+    selected,
+    sort,
+    load,
+    sortBy,
+    keep,
+    change,
+    select,
+    selectShown,
+    discard,
+    putIntoGroup,
+  }
 })
 
 function byName(a: ShelfRow, b: ShelfRow): number {
@@ -87,6 +157,7 @@ function byName(a: ShelfRow, b: ShelfRow): number {
 
 const COMPARE: Record<SortKey, (a: ShelfRow, b: ShelfRow) => number> = {
   name: byName,
+  group: (a, b) => a.group.localeCompare(b.group),
   span: (a, b) => a.start.localeCompare(b.start) || a.periods - b.periods,
   last: (a, b) => (a.last?.value ?? -Infinity) - (b.last?.value ?? -Infinity),
   change: (a, b) => (changeOnYear(a) ?? -Infinity) - (changeOnYear(b) ?? -Infinity),

@@ -29,7 +29,8 @@ export function cutIntoCells(text: string): { rows: Row[]; delimiter: string } {
     let breaks = 0
     const cells = record.map((cell) => {
       if (cell.includes('\n') || cell.includes('\r')) breaks += cell.match(/\r\n|\r|\n/g)!.length
-      return cell.trim()
+      // An apostrophe before = + - @ keeps a spreadsheet from calculating; it is not part of the text.
+      return cell.trim().replace(/^'(?=[=+\-@])/, '')
     })
     rows.push({ line, cells })
     line += 1 + breaks

@@ -37,8 +37,8 @@ export function readOds(bytes: Uint8Array): Sheet[] {
     while (row.cells.at(-1) === '') row.cells.pop()
     const { cells, isHidden } = row
     if (cells.length > 0) {
+      count(cells.length * row.repeat)
       for (let i = 0; i < row.repeat; i++) {
-        count(cells.length)
         sheets.at(-1)!.rows.push({ line: line + i, cells, ...(isHidden ? { isHidden } : {}) })
       }
     }

@@ -6,6 +6,7 @@ import { cutIntoCells } from './delimited'
 import { looksLikeJson, recordsAsRows } from './jsonRecords'
 import { readOds } from './ods'
 import { readXlsx } from './xlsx'
+import { unpack } from './zip'
 
 /**
  * Takes a file out of its container: delimited text, JSON records, XLSX or ODS, known by its bytes and not
@@ -35,6 +36,8 @@ export function openFile(bytes: Uint8Array): Workbook {
 }
 
 function openZip(bytes: Uint8Array): Workbook {
+  const csv = unpack(bytes, (name) => /\.csv$/i.test(name))
+  if (Object.keys(csv).length > 0) return openTexts(csv)
   const isOds = new TextDecoder('latin1')
     .decode(bytes.subarray(0, 200))
     .includes('opendocument.spreadsheet')
@@ -42,6 +45,17 @@ function openZip(bytes: Uint8Array): Workbook {
   return {
     container: isOds ? 'ODS' : 'XLSX',
     sheets: sheets.map((sheet) => ({ ...sheet, rows: sheet.rows.filter((row) => !isBlank(row)) })),
+  }
+}
+
+/** A zip of delimited texts, such as a data package: each is a sheet. */
+function openTexts(texts: Readonly<Record<string, Uint8Array>>): Workbook {
+  return {
+    container: 'zip of texts',
+    sheets: Object.entries(texts).map(([path, bytes]) => ({
+      name: path.replace(/^.*\//, '').replace(/\.csv$/i, ''),
+      rows: cutIntoCells(decodeText(bytes).text).rows.filter((row) => !isBlank(row)),
+    })),
   }
 }
 

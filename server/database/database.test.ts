@@ -11,7 +11,15 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { discardSeries, findSeries, keepSeries, listShelf } from '../series/seriesStore'
+import {
+  actOnSeries,
+  addVintage,
+  findSeries,
+  keepSeries,
+  listShelf,
+  listTrash,
+  listVintages,
+} from '../series/seriesStore'
 import { findStudy, saveStudy } from '../studies/studyStore'
 import { openDatabase } from './open'
 
@@ -171,10 +179,53 @@ describe('the store', () => {
     const [id] = keepSeries(db, [incoming])
     const { studyId } = listShelf(db)[0]!
     expect(findStudy(db, studyId)?.series).toEqual(incoming.series)
-    expect(discardSeries(db, id!)).toBe(true)
+    expect(actOnSeries(db, { act: 'discard', ids: [id!] })).toBe(1)
     expect(findStudy(db, studyId)).toBeUndefined()
     expect(findSeries(db, id!)).toBeUndefined()
-    expect(discardSeries(db, id!)).toBe(false)
+    expect(actOnSeries(db, { act: 'discard', ids: [id!] })).toBe(0)
+    expect(listTrash(db).map(({ name }) => name)).toEqual(['Primer'])
+    expect(actOnSeries(db, { act: 'restore', ids: [id!] })).toBe(1)
+    expect(findStudy(db, studyId)).toBeDefined()
+    close()
+  })
+
+  it('keeps adjustments beside the values, and refuses one that does not fit', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    keepSeries(db, [incoming])
+    const { studyId } = listShelf(db)[0]!
+    const save = (version: number, period: string) =>
+      saveStudy(db, studyId, {
+        method: { format: 'elvant-method/1' },
+        adjustments: [{ period, value: null, reason: 'strike' }],
+        version,
+      })
+    expect(() => save(1, '1999-01')).toThrow('outside')
+    expect(findStudy(db, studyId)).toMatchObject({ version: 1 })
+    expect(save(1, incoming.series.start).kind).toBe('saved')
+    expect(findStudy(db, studyId)!.series).toMatchObject({
+      values: incoming.series.values,
+      adjustments: [{ period: incoming.series.start, value: null, reason: 'strike' }],
+    })
+    close()
+  })
+
+  it('takes a newer vintage over an older one, which stays', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming])
+    const { studyId } = listShelf(db)[0]!
+    const values = [...incoming.series.values.with(0, 99), 7]
+    const newer = { ...incoming, series: { ...incoming.series, values } }
+    expect(addVintage(db, id!, newer)).toBe(true)
+    expect(findStudy(db, studyId)).toMatchObject({ version: 2, series: { values } })
+    expect(listVintages(db, id!).map((vintage) => vintage.values)).toEqual([
+      values,
+      incoming.series.values,
+    ])
+    const yearly = {
+      ...newer,
+      series: { ...newer.series, frequency: 'yearly', start: '2020' } as const,
+    }
+    expect(() => addVintage(db, id!, yearly)).toThrow('the new values are yearly')
     close()
   })
 

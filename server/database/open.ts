@@ -10,6 +10,7 @@ export type Database = BetterSQLite3Database<typeof schema>
 /** An open database. */
 export interface OpenDatabase {
   readonly db: Database
+  readonly path: string
   /** Whether this opening made the file. */
   readonly isNew: boolean
   close(): void
@@ -46,5 +47,5 @@ export function openDatabase(path: string, migrations: string): OpenDatabase {
   const db = drizzle(sqlite, { schema })
   const { isNew } = bringUpToDate(db, sqlite, migrations)
   const opened = sqlite
-  return { db, isNew, close: () => opened.close() }
+  return { db, path, isNew, close: () => opened.close() }
 }

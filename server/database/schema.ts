@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
 import type { MethodDocument } from '../../core/method/method'
 import type { Value } from '../../core/series'
@@ -21,6 +21,15 @@ export const series = sqliteTable('series', {
   deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
 })
 
+/** Files as they were brought in, packed, to be had back. */
+export const files = sqliteTable('files', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  /** Gzip. */
+  packed: blob({ mode: 'buffer' }).notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})
+
 /** The values of a series as they came in. A trigger refuses every later change. */
 export const vintages = sqliteTable(
   'vintages',
@@ -33,6 +42,8 @@ export const vintages = sqliteTable(
     start: text().notNull(),
     values: text({ mode: 'json' }).$type<Value[]>().notNull(),
     source: text({ mode: 'json' }).$type<Source>().notNull(),
+    /** The file they were read from, where it was kept. */
+    fileId: text('file_id').references(() => files.id),
     createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   },
   (table) => [index('vintages_of_series').on(table.seriesId)],

@@ -34,15 +34,22 @@ export function apiRoute<Params = unknown, Query = unknown, Body = unknown, Answ
   shape: Shape<Params, Query, Body, Answer>,
   handle: (input: { params: Params; query: Query; body: Body }) => Answer,
 ) {
+  return bytesRoute(async (event) => {
+    const params = check(shape.params, getRouterParams(event), 404)
+    const query = check(shape.query, getQuery(event), 400)
+    const body = check(shape.body, shape.body ? await readJsonBody(event) : undefined, 400)
+    const answer = handle({ params, query, body })
+    setResponseStatus(event, shape.status ?? (shape.answer ? 200 : 204))
+    return shape.answer ? shape.answer.parse(answer) : null
+  })
+}
+
+/** A route that takes or gives bytes; its failures are answered as problem details too. */
+export function bytesRoute(handle: (event: H3Event) => unknown) {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
-      const params = check(shape.params, getRouterParams(event), 404)
-      const query = check(shape.query, getQuery(event), 400)
-      const body = check(shape.body, shape.body ? await readJsonBody(event) : undefined, 400)
-      const answer = handle({ params, query, body })
-      setResponseStatus(event, shape.status ?? (shape.answer ? 200 : 204))
-      return shape.answer ? shape.answer.parse(answer) : null
+      return await handle(event)
     } catch (error) {
       return answerProblem(event, asProblem(error, event))
     }
@@ -56,7 +63,8 @@ export function answerProblem(event: H3Event, { problem: details }: HttpProblem)
   return JSON.stringify(details)
 }
 
-function check<T>(schema: z.ZodType<T> | undefined, given: unknown, status: number): T {
+/** @throws HttpProblem for what a schema does not take, naming the field */
+export function check<T>(schema: z.ZodType<T> | undefined, given: unknown, status: number): T {
   if (!schema) return undefined as T
   const read = schema.safeParse(given)
   if (read.success) return read.data

@@ -10,22 +10,31 @@ const MOST_BYTES = 25 * 1024 * 1024
  * @throws HttpProblem 413 for too many bytes, 400 for what is no JSON
  */
 export async function readJsonBody(event: H3Event): Promise<unknown> {
+  const body = await readBytes(event, MOST_BYTES, 'Send fewer series at once.')
+  try {
+    return JSON.parse(body.toString('utf8'))
+  } catch (error) {
+    throw problem(400, `The request is not JSON: ${(error as Error).message}.`)
+  }
+}
+
+/**
+ * Reads the body of a request as bytes.
+ *
+ * @param most bytes that are taken
+ * @param advice what to do when there are more
+ * @throws HttpProblem 413 for too many bytes, before they are all in memory
+ */
+export async function readBytes(event: H3Event, most: number, advice: string): Promise<Buffer> {
   const tooLarge = () =>
-    problem(
-      413,
-      `The request is larger than ${MOST_BYTES / 1024 / 1024} MB. Send fewer series at once.`,
-    )
-  if (Number(event.node.req.headers['content-length'] ?? 0) > MOST_BYTES) throw tooLarge()
+    problem(413, `The request is larger than ${most / 1024 / 1024} MB. ${advice}`)
+  if (Number(event.node.req.headers['content-length'] ?? 0) > most) throw tooLarge()
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
     size += chunk.length
-    if (size > MOST_BYTES) throw tooLarge()
+    if (size > most) throw tooLarge()
     chunks.push(chunk)
   }
-  try {
-    return JSON.parse(Buffer.concat(chunks).toString('utf8'))
-  } catch (error) {
-    throw problem(400, `The request is not JSON: ${(error as Error).message}.`)
-  }
+  return Buffer.concat(chunks)
 }

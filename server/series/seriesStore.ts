@@ -1,10 +1,18 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import { calendarOf } from '../../core/calendar/calendar'
-import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
+import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
 import type { Adjustment } from '../../core/care/adjustment'
+import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series'
-import type { NewSeries, SeriesChange, ShelfRow } from '../../shared/api/series'
+import type {
+  NewSeries,
+  SeriesAct,
+  SeriesChange,
+  ShelfRow,
+  TrashedSeries,
+  Vintage,
+} from '../../shared/api/series'
 import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { adjustments, series, studies, vintages } from '../database/schema'
@@ -19,7 +27,7 @@ import { startStudy } from '../studies/studyStore'
 export function keepSeries(db: Database, incoming: readonly NewSeries[]): string[] {
   const read = incoming.map((item) => ({ ...item, read: seriesFromDocument(item.series) }))
   return db.transaction((tx) =>
-    read.map(({ series: document, source, read: { calendar } }) => {
+    read.map(({ series: document, source, fileId, read: { calendar } }) => {
       const id = randomUUID()
       const now = new Date()
       tx.insert(series)
@@ -34,21 +42,71 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
           updatedAt: now,
         })
         .run()
-      tx.insert(vintages)
-        .values({
-          id: randomUUID(),
-          seriesId: id,
-          start: document.start,
-          values: document.values,
-          source,
-          createdAt: now,
-        })
-        .run()
+      writeVintage(tx, id, { series: document, source, fileId }, now)
       writeAdjustments(tx, id, document.adjustments ?? [])
       startStudy(tx, id)
       return id
     }),
   )
+}
+
+function writeVintage(
+  db: Pick<Database, 'insert'>,
+  seriesId: string,
+  { series: { start, values }, source, fileId }: NewSeries,
+  createdAt: Date,
+): void {
+  db.insert(vintages)
+    .values({ id: randomUUID(), seriesId, start, values, source, fileId, createdAt })
+    .run()
+}
+
+/**
+ * Brings a series up to date: the values become its newest vintage, the earlier ones stay. Copies of its
+ * studies that are open elsewhere are stale from then on.
+ *
+ * @returns whether there is such a series
+ * @throws Refusal when the values are counted differently from the series
+ */
+export function addVintage(db: Database, id: string, incoming: NewSeries): boolean {
+  const stored = findSeries(db, id)
+  if (!stored) return false
+  const { calendar } = seriesFromDocument(incoming.series)
+  if (calendar.frequency !== stored.frequency || calendar.seasons !== stored.seasons) {
+    throw new Refusal(
+      `The series is ${stored.frequency}, and the new values are ${calendar.frequency}.`,
+      'series.frequency',
+    )
+  }
+  db.transaction((tx) => {
+    // A second in the same millisecond must still be the newer one.
+    const now = new Date(Math.max(Date.now(), stored.vintage.createdAt.getTime() + 1))
+    writeVintage(tx, id, incoming, now)
+    tx.update(series).set({ updatedAt: now }).where(eq(series.id, id)).run()
+    tx.update(studies)
+      .set({ version: sql`${studies.version} + 1` })
+      .where(eq(studies.seriesId, id))
+      .run()
+  })
+  return true
+}
+
+/** Every vintage of a series, the newest first. */
+export function listVintages(db: Database, id: string): Vintage[] {
+  return db
+    .select()
+    .from(vintages)
+    .where(eq(vintages.seriesId, id))
+    .orderBy(desc(vintages.createdAt))
+    .all()
+    .map(({ id: vintageId, start, values, source, fileId, createdAt }) => ({
+      id: vintageId,
+      start,
+      values,
+      source,
+      fileId,
+      createdAt: createdAt.toISOString(),
+    }))
 }
 
 /** A stored row of a series with its newest values and what was adjusted since. */
@@ -105,16 +163,30 @@ export function toSeries(stored: StoredSeries): Series {
     calendar,
     start: parsePeriod(stored.vintage.start, calendar)!,
     values: stored.vintage.values,
-    adjustments: stored.adjustments,
+    adjustments: stored.adjustments.filter(({ period }) => isInside(stored, period)),
   }
+}
+
+/** A newer vintage can be without a period that was adjusted; the adjustment then waits for it. */
+function isInside({ vintage, ...stored }: StoredSeries, code: string): boolean {
+  const calendar = calendarOf(stored.frequency, stored)
+  const [start, period] = [parsePeriod(vintage.start, calendar)!, parsePeriod(code, calendar)!]
+  const t = timeCodeOf(start, period, calendar.seasons)
+  return t >= 1 && t <= vintage.values.length
 }
 
 /** All series that are not in the trash, by name. */
 export function listShelf(db: Database): ShelfRow[] {
+  const newest = db
+    .select({ seriesId: vintages.seriesId, at: max(vintages.createdAt).as('at') })
+    .from(vintages)
+    .groupBy(vintages.seriesId)
+    .as('newest')
   const rows = db
     .select()
     .from(series)
-    .innerJoin(vintages, eq(vintages.seriesId, series.id))
+    .innerJoin(newest, eq(newest.seriesId, series.id))
+    .innerJoin(vintages, and(eq(vintages.seriesId, series.id), eq(vintages.createdAt, newest.at)))
     .innerJoin(studies, eq(studies.seriesId, series.id))
     .where(isNull(series.deletedAt))
     .orderBy(series.name)
@@ -137,24 +209,39 @@ export function changeSeries(
   return findSeries(db, id)
 }
 
-/** Puts a series into the trash, from where {@link restoreSeries} brings it back. */
-export function discardSeries(db: Database, id: string): boolean {
-  const { changes } = db
-    .update(series)
-    .set({ deletedAt: new Date() })
-    .where(and(eq(series.id, id), isNull(series.deletedAt)))
-    .run()
-  return changes > 0
+/**
+ * Does the same to several series: all of them, or none.
+ *
+ * @returns how many there were; what is not there, or is there already, is passed over
+ */
+export function actOnSeries(db: Database, { ids, ...what }: SeriesAct): number {
+  const now = new Date()
+  const change =
+    what.act === 'group'
+      ? { group: what.group, updatedAt: now }
+      : { deletedAt: what.act === 'discard' ? now : null }
+  const isInTrash = what.act === 'restore' ? isNotNull(series.deletedAt) : isNull(series.deletedAt)
+  return db.transaction((tx) =>
+    ids.reduce((count, id) => {
+      const { changes } = tx
+        .update(series)
+        .set(change)
+        .where(and(eq(series.id, id), isInTrash))
+        .run()
+      return count + changes
+    }, 0),
+  )
 }
 
-/** Takes a series out of the trash again. */
-export function restoreSeries(db: Database, id: string): boolean {
-  const { changes } = db
-    .update(series)
-    .set({ deletedAt: null })
-    .where(and(eq(series.id, id), isNotNull(series.deletedAt)))
-    .run()
-  return changes > 0
+/** What lies in the trash, the newest first. */
+export function listTrash(db: Database): TrashedSeries[] {
+  return db
+    .select({ id: series.id, name: series.name, group: series.group, deletedAt: series.deletedAt })
+    .from(series)
+    .where(isNotNull(series.deletedAt))
+    .orderBy(desc(series.deletedAt))
+    .all()
+    .map((row) => ({ ...row, deletedAt: row.deletedAt!.toISOString() }))
 }
 
 function shelfRow(stored: StoredSeries, studyId: string): ShelfRow {

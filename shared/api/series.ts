@@ -17,6 +17,8 @@ export type Source = z.infer<typeof sourceSchema>
 export const newSeriesSchema = z.strictObject({
   series: seriesDocumentSchema,
   source: sourceSchema,
+  /** The kept file it was read from. */
+  fileId: idSchema.optional(),
 })
 export type NewSeries = z.infer<typeof newSeriesSchema>
 
@@ -35,6 +37,18 @@ export type About = z.infer<typeof aboutSchema>
 
 export const changeSeriesSchema = aboutSchema.partial()
 export type SeriesChange = z.infer<typeof changeSeriesSchema>
+
+/** The values of a series as they came in once. */
+export const vintageSchema = z.strictObject({
+  id: idSchema,
+  start: z.string(),
+  values: z.array(z.number().nullable()),
+  source: sourceSchema,
+  fileId: idSchema.nullable(),
+  createdAt: z.iso.datetime(),
+})
+export type Vintage = z.infer<typeof vintageSchema>
+export const vintagesSchema = z.strictObject({ vintages: z.array(vintageSchema) })
 
 /** A row of the shelf. */
 export const shelfRowSchema = z.strictObject({
@@ -65,6 +79,38 @@ export const shelfRowSchema = z.strictObject({
   createdAt: z.iso.datetime(),
 })
 export type ShelfRow = z.infer<typeof shelfRowSchema>
+
+/** What is done to several series at once. */
+export const seriesActSchema = z.discriminatedUnion('act', [
+  z.strictObject({ act: z.literal('discard'), ids: z.array(idSchema).min(1).max(10_000) }),
+  z.strictObject({ act: z.literal('restore'), ids: z.array(idSchema).min(1).max(10_000) }),
+  z.strictObject({
+    act: z.literal('group'),
+    ids: z.array(idSchema).min(1).max(10_000),
+    group: aboutSchema.shape.group,
+  }),
+])
+export type SeriesAct = z.infer<typeof seriesActSchema>
+
+export const EXPORT_KINDS = ['csv', 'xlsx', 'package'] as const
+export type ExportKind = (typeof EXPORT_KINDS)[number]
+export const exportRequestSchema = z.strictObject({
+  ids: z.array(idSchema).min(1).max(10_000),
+  as: z.enum(EXPORT_KINDS),
+})
+
+/** A series in the trash. */
+export const trashSchema = z.strictObject({
+  series: z.array(
+    z.strictObject({
+      id: idSchema,
+      name: z.string(),
+      group: z.string(),
+      deletedAt: z.iso.datetime(),
+    }),
+  ),
+})
+export type TrashedSeries = z.infer<typeof trashSchema>['series'][number]
 
 export const shelfSchema = z.strictObject({ series: z.array(shelfRowSchema) })
 

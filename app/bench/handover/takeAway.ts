@@ -11,11 +11,21 @@ export type TableName = keyof typeof TABLES
 
 /** Hands a table to the browser as a CSV file; a byte-order mark tells spreadsheets its encoding. */
 export function saveAsCsv(result: Result, name: TableName): void {
-  const text = '\uFEFF' + tableAsCsv(TABLES[name].of(result))
-  const address = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }))
+  const text = tableAsCsv(TABLES[name].of(result))
+  saveText(text, `${fileName(result.series.name)} - ${name}.csv`)
+}
+
+/** Hands CSV to the browser as a file. */
+export function saveText(csv: string, name: string): void {
+  saveBlob(new Blob(['\uFEFF', csv], { type: 'text/csv;charset=utf-8' }), name)
+}
+
+/** Hands bytes to the browser as a file. */
+export function saveBlob(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob)
   const link = document.createElement('a')
   link.href = address
-  link.download = `${fileName(result.series.name)} - ${name}.csv`
+  link.download = name
   link.click()
   setTimeout(() => URL.revokeObjectURL(address), 1000)
 }

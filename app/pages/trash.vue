@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { onMounted, shallowRef, ref } from 'vue'
+import { api } from '~/api/client'
+import { useNotices } from '~/shell/noticeStore'
+import PageHead from '~/shell/PageHead.vue'
+import type { TrashedSeries } from '~~/shared/api/series'
+
+/** What was deleted, to be brought back. */
+const series = shallowRef<readonly TrashedSeries[] | null>(null)
+const failure = ref('')
+
+async function load() {
+  try {
+    series.value = (await api<{ series: TrashedSeries[] }>('/series/trash')).series
+  } catch (error) {
+    failure.value = (error as Error).message
+  }
+}
+onMounted(load)
+
+async function restore(ids: readonly string[]) {
+  try {
+    await api('/series/acts', { method: 'POST', body: { act: 'restore', ids } })
+    useNotices().show({ text: `${ids.length} series back on the shelf.` })
+  } catch (error) {
+    useNotices().show({ text: (error as Error).message })
+  }
+  await load()
+}
+</script>
+
+<template>
+  <PageHead>
+    <template #actions><NuxtLink to="/" class="plain-button">To the shelf</NuxtLink></template>
+  </PageHead>
+  <main class="trash">
+    <h1 class="serif">Trash</h1>
+    <p v-if="failure" role="alert">{{ failure }}</p>
+    <p v-else-if="series === null" class="muted" role="status">Looking…</p>
+    <p v-else-if="series.length === 0" class="muted">Nothing was deleted.</p>
+    <template v-else>
+      <p>
+        Deleted series keep their values, adjustments and method here.
+        <button
+          type="button"
+          class="plain-button strong"
+          @click="restore(series.map(({ id }) => id))"
+        >
+          Bring all {{ series.length }} back
+        </button>
+      </p>
+      <ul>
+        <li v-for="row in series.slice(0, 500)" :key="row.id">
+          <span class="name" dir="auto">{{ row.name }}</span>
+          <span class="muted small">{{ row.group }}</span>
+          <span class="muted small">deleted {{ new Date(row.deletedAt).toLocaleString() }}</span>
+          <button
+            type="button"
+            class="plain-button strong"
+            :aria-label="`Bring ${row.name.slice(0, 200)} back`"
+            @click="restore([row.id])"
+          >
+            Bring back
+          </button>
+        </li>
+      </ul>
+      <p v-if="series.length > 500" class="muted">… and {{ series.length - 500 }} more.</p>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.trash {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 32px 24px 64px;
+}
+
+ul {
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  align-items: center;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+  gap: 14px;
+  grid-template-columns: minmax(0, 1fr) 120px 200px auto;
+}
+
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+a {
+  text-decoration: none;
+}
+</style>

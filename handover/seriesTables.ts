@@ -1,0 +1,79 @@
+import { FREQUENCIES, type Frequency } from '../core/calendar/calendar'
+import { addPeriods, formatPeriod, periodsBetween, type Period } from '../core/calendar/period'
+import { adjustedValues } from '../core/care/adjustment'
+import type { FigureTable } from '../core/ledger/table'
+import type { Series, Value } from '../core/series'
+
+/** Series that are counted alike, side by side. */
+export interface SeriesTable extends FigureTable {
+  /** What they are counted by, and a name for a sheet or file: `monthly`. */
+  readonly name: string
+}
+
+/**
+ * Series as tables for a spreadsheet: periods downwards, a column a series, one table for each way of
+ * counting. Values are as the calculation uses them; a series with adjustments has a second column with
+ * what came in.
+ *
+ * @param series with their adjustments
+ */
+export function seriesTables(series: readonly Series[]): SeriesTable[] {
+  const kinds = new Map<string, Series[]>()
+  for (const own of series) {
+    const name = kindOf(own)
+    kinds.set(name, [...(kinds.get(name) ?? []), own])
+  }
+  return [...kinds]
+    .sort(([, [a]], [, [b]]) => rank(a!.calendar.frequency) - rank(b!.calendar.frequency))
+    .map(([name, own]) => ({ name, ...sideBySide(own) }))
+}
+
+/** Every adjustment of the series, one a row. */
+export function adjustmentTable(series: readonly Series[]): FigureTable {
+  return {
+    header: ['series', 'period', 'came in', 'used', 'reason'],
+    rows: series.flatMap((own) => {
+      const { calendar, start, values, adjustments = [] } = own
+      return adjustments.map(({ period, value, reason }) => {
+        const at = values.findIndex(
+          (_, i) => formatPeriod(addPeriods(start, i, calendar.seasons), calendar) === period,
+        )
+        return [own.name, period, values[at] ?? null, value, reason]
+      })
+    }),
+  }
+}
+
+function kindOf({ calendar: { frequency, seasons } }: Series): string {
+  return frequency === 'seasons' ? `${seasons} seasons` : frequency
+}
+
+function rank(frequency: Frequency): number {
+  return FREQUENCIES.indexOf(frequency)
+}
+
+function sideBySide(series: readonly Series[]): FigureTable {
+  const { calendar } = series[0]!
+  const { seasons } = calendar
+  const columns = series.flatMap(
+    (own): { heading: string; start: Period; values: readonly Value[] }[] => {
+      const unit = own.unit ? ` (${own.unit})` : ''
+      const used = { heading: own.name + unit, start: own.start, values: adjustedValues(own) }
+      if ((own.adjustments ?? []).length === 0) return [used]
+      return [used, { ...used, heading: `${own.name}, as it came in${unit}`, values: own.values }]
+    },
+  )
+  const first = columns.reduce(
+    (earliest, { start }) => (periodsBetween(start, earliest, seasons) > 0 ? start : earliest),
+    columns[0]!.start,
+  )
+  const shifts = columns.map(({ start }) => periodsBetween(first, start, seasons))
+  const length = Math.max(...columns.map(({ values }, i) => shifts[i]! + values.length))
+  return {
+    header: ['period', ...columns.map(({ heading }) => heading)],
+    rows: Array.from({ length }, (_, t) => [
+      formatPeriod(addPeriods(first, t, seasons), calendar),
+      ...columns.map(({ values }, i) => values[t - shifts[i]!] ?? null),
+    ]),
+  }
+}
