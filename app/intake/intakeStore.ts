@@ -34,6 +34,8 @@ export interface KnownSeries {
   readonly id: string
   readonly studyId: string
   readonly revision: Revision
+  /** Whether most of what is kept stays as it is: else it is rather another series of that name. */
+  readonly isLikely: boolean
 }
 
 /** A file on its way in: nothing is kept until the analyst says so. */
@@ -159,7 +161,7 @@ export const useIntake = defineStore('intake', () => {
               unit: earlier?.unit || series.unit,
               wanted: earlier?.wanted ?? true,
               known,
-              updates: earlier?.updates ?? known !== null,
+              updates: earlier?.updates ?? known?.isLikely ?? false,
             }
           })
         : []
@@ -178,7 +180,9 @@ export const useIntake = defineStore('intake', () => {
       start: row.start,
       values: row.values,
     })
-    return { id: row.id, studyId: row.studyId, revision: revisionOf(kept, series) }
+    const revision = revisionOf(kept, series)
+    const changed = revision.revised.length + revision.vanished.length
+    return { id: row.id, studyId: row.studyId, revision, isLikely: 2 * changed <= row.periods }
   }
 
   type Change = Partial<Pick<Candidate, 'name' | 'unit' | 'wanted' | 'updates'>>
