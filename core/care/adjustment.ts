@@ -1,6 +1,6 @@
-import { exampleCode, parsePeriod, timeCodeOf } from '../calendar/period'
 import { Refusal } from '../refusal'
 import type { Series, Value } from '../series'
+import { timeCodeIn } from '../timeCodeIn'
 
 /** A value of a series that the analyst replaced or left out, and why. The original stays beside it. */
 export interface Adjustment {
@@ -19,23 +19,13 @@ export interface Adjustment {
  * @throws Refusal for an adjustment of a period that the series does not have, or of one twice
  * @example [10, 999, 12] with { period: '2021-02', value: 9.99, reason: 'typed' } // [10, 9.99, 12]
  */
-export function adjustedValues({ calendar, start, values, adjustments = [] }: Series): Value[] {
-  const used = [...values]
+export function adjustedValues(series: Series): Value[] {
+  const used = [...series.values]
   const seen = new Set<number>()
-  adjustments.forEach(({ period: code, value }, i) => {
+  series.adjustments?.forEach(({ period, value }, i) => {
     const where = `adjustments.${i}.period`
-    const period = parsePeriod(code, calendar)
-    if (!period) {
-      throw new Refusal(
-        `"${code}" is not a period of this series; periods are written ${exampleCode(calendar)}.`,
-        where,
-      )
-    }
-    const t = timeCodeOf(start, period, calendar.seasons)
-    if (t < 1 || t > values.length) {
-      throw new Refusal(`The adjusted period ${code} lies outside the series.`, where)
-    }
-    if (seen.has(t)) throw new Refusal(`The period ${code} is adjusted twice.`, where)
+    const t = timeCodeIn(series, period, where)
+    if (seen.has(t)) throw new Refusal(`The period ${period} is adjusted twice.`, where)
     seen.add(t)
     used[t - 1] = value
   })

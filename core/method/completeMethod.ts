@@ -1,8 +1,8 @@
-import { exampleCode, formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../calendar/period'
-import { periodLabel } from '../calendar/labels'
+import { formatPeriod, periodAt } from '../calendar/period'
 import { adjustedValues } from '../care/adjustment'
 import { Refusal } from '../refusal'
 import type { Series, Value } from '../series'
+import { timeCodeIn } from '../timeCodeIn'
 import type { Method, MethodDocument } from './method'
 import { refuseUnbuilt } from './unbuilt'
 
@@ -64,27 +64,6 @@ function classicalWay(
   by: NonNullable<MethodDocument['decompose']>['by'],
 ): Method['decompose']['by'] {
   return by === undefined || by === 'stl' ? 'ratio-to-moving-average' : by
-}
-
-/** The time code of a period code, which must lie in the series. */
-function timeCodeIn(series: Series, code: string, where: string): number {
-  const { calendar, start, values } = series
-  const period = parsePeriod(code, calendar)
-  if (!period) {
-    throw new Refusal(
-      `"${code}" is not a period of this series; periods are written ${exampleCode(calendar)}.`,
-      where,
-    )
-  }
-  const t = timeCodeOf(start, period, calendar.seasons)
-  if (t < 1 || t > values.length) {
-    const label = (at: number) => periodLabel(periodAt(start, at, calendar.seasons), calendar)
-    throw new Refusal(
-      `${periodLabel(period, calendar)} lies outside the series, which runs from ${label(1)} to ${label(values.length)}.`,
-      where,
-    )
-  }
-  return t
 }
 
 function requireWhole(value: number, lowest: number, highest: number, where: string): void {

@@ -16,7 +16,7 @@ import { unpack } from './zip'
  */
 export function openFile(bytes: Uint8Array): Workbook {
   requireBytes(bytes.length)
-  if (startsWith(bytes, 'PK')) return openZip(bytes)
+  if (startsWith(bytes, ZIP)) return openZip(bytes)
   refuseOther(bytes)
   const { text, encoding } = decodeText(bytes)
   if (looksLikeJson(text)) {
@@ -59,13 +59,15 @@ function openTexts(texts: Readonly<Record<string, Uint8Array>>): Workbook {
   }
 }
 
-const OTHERS: readonly (readonly [start: string, what: string])[] = [
-  ['%PDF', 'a PDF'],
-  ['\xD0\xCF\x11\xE0', 'a workbook of the old XLS kind'],
-  ['\x1F\x8B', 'a packed file'],
-  ['\x89PNG', 'a picture'],
-  ['\xFF\xD8\xFF', 'a picture'],
+/** First bytes of files that people bring and that hold no table to be read. */
+const OTHERS: readonly (readonly [start: readonly number[], what: string])[] = [
+  [[0x25, 0x50, 0x44, 0x46], 'a PDF'],
+  [[0xd0, 0xcf, 0x11, 0xe0], 'a workbook of the old XLS kind'],
+  [[0x1f, 0x8b], 'a packed file'],
+  [[0x89, 0x50, 0x4e, 0x47], 'a picture'],
+  [[0xff, 0xd8, 0xff], 'a picture'],
 ]
+const ZIP = [0x50, 0x4b]
 
 function refuseOther(bytes: Uint8Array): void {
   for (const [start, what] of OTHERS) {
@@ -77,6 +79,6 @@ function refuseOther(bytes: Uint8Array): void {
   }
 }
 
-function startsWith(bytes: Uint8Array, start: string): boolean {
-  return [...start].every((letter, i) => bytes[i] === letter.charCodeAt(0))
+function startsWith(bytes: Uint8Array, start: readonly number[]): boolean {
+  return start.every((byte, i) => bytes[i] === byte)
 }
