@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { request as httpRequest } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -49,6 +49,69 @@ function put(path: string, body: unknown, method = 'PUT') {
 const series = (name: string) => ({
   series: { name, unit: 'litres', frequency: 'monthly', start: '2020-01', values: [1, 2, null] },
   source: { file: 'test.csv' },
+})
+
+test('everything is backed up and restored over HTTP, and survives the next start', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'elvant-restore-'))
+  const data = join(folder, 'elvant.sqlite')
+  const names = async () => {
+    const answer = (await (await fetch(`${BASE}/series`)).json()) as { series: { name: string }[] }
+    return answer.series.map(({ name }) => name)
+  }
+  let server = await start(data)
+  try {
+    await put('/series', { series: [series('Before')] }, 'POST')
+    const backup = Buffer.from(await (await fetch(`${BASE}/backup`)).arrayBuffer())
+    await put('/series', { series: [series('After')] }, 'POST')
+    const send = (body: Buffer) =>
+      fetch(`${BASE}/backup`, { method: 'POST', body: new Uint8Array(body) })
+    const damaged = await send(backup.subarray(0, backup.length - 5000))
+    expect(damaged.status).toBe(422)
+    expect(await damaged.text()).not.toContain(folder)
+    expect(await names()).toEqual(['After', 'Before'])
+    expect((await send(backup)).status).toBe(204)
+    expect(await names()).toEqual(['Before'])
+    await put('/series', { series: [series('Later')] }, 'POST')
+    await kill(server)
+    server = await start(data)
+    expect(await names()).toEqual(['Before', 'Later'])
+    expect(readdirSync(folder).filter((name) => /backup|upload/.test(name))).toEqual([])
+    expect(readdirSync(folder).filter((name) => name.includes('before-restore'))).toHaveLength(1)
+  } finally {
+    await kill(server)
+    rmSync(folder, { recursive: true, force: true })
+  }
+})
+
+test('what the routes do not understand is answered as a problem, never a 500 or a page', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'elvant-bad-'))
+  const server = await start(join(folder, 'elvant.sqlite'))
+  const gone = '00000000-0000-4000-8000-000000000000'
+  try {
+    for (const [method, path, body, status] of [
+      ['POST', '/series/acts', { act: 'discard', ids: ['x'] }, 400],
+      ['POST', '/series/acts', { act: 'burn', ids: [gone] }, 400],
+      ['POST', '/series/acts', { act: 'restore', ids: [gone] }, 404],
+      ['POST', '/series/export', { ids: [gone], as: 'csv' }, 404],
+      ['POST', '/series/export', { ids: [gone], as: 'pdf' }, 400],
+      ['POST', `/series/${gone}/vintages`, series('Gone'), 404],
+      ['POST', `/series/${gone}/vintages`, {}, 400],
+      ['POST', '/files?name=a.csv', 'not packed', 400],
+      ['POST', '/files', 'x', 400],
+      ['POST', '/backup', 'x', 422],
+      ['DELETE', '/backup', {}, 405],
+      ['PUT', '/nothing/here', {}, 404],
+    ] as const) {
+      const answer = await put(path, body, method)
+      expect([method, path, answer.status]).toEqual([method, path, status])
+      expect(answer.headers.get('content-type')).toContain('application/problem+json')
+      const details = (await answer.json()) as { detail: string }
+      expect(details.detail.length).toBeGreaterThan(10)
+    }
+  } finally {
+    await kill(server)
+    rmSync(folder, { recursive: true, force: true })
+  }
 })
 
 test('every answered write outlives a server that is killed at any moment', async () => {

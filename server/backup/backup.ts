@@ -40,10 +40,10 @@ export function requireBackup(path: string, migrationsFolder: string): void {
       .pluck()
       .all() as string[]
     if (!TABLES.every((name) => tables.includes(name))) {
-      throw new Refusal('This is a database, but not one of Elvant.', path)
+      throw new Refusal('This is a database, but not one of Elvant.', 'backup')
     }
     if (sqlite.pragma('integrity_check', { simple: true }) !== 'ok') {
-      throw new Refusal('The backup is damaged; nothing was changed.', path)
+      throw new Refusal('The backup is damaged; nothing was changed.', 'backup')
     }
     const known = new Set(
       readMigrationFiles({ migrationsFolder }).map(({ folderMillis }) => folderMillis),
@@ -53,11 +53,14 @@ export function requireBackup(path: string, migrationsFolder: string): void {
       .pluck()
       .all() as number[]
     if (!applied.every((at) => known.has(at))) {
-      throw new Refusal('The backup was made by a newer version of Elvant. Start that one.', path)
+      throw new Refusal(
+        'The backup was made by a newer version of Elvant. Start that one.',
+        'backup',
+      )
     }
   } catch (error) {
     if (error instanceof Refusal) throw error
-    throw new Refusal('This file is no backup of Elvant, or it is damaged.', path)
+    throw new Refusal('This file is no backup of Elvant, or it is damaged.', 'backup')
   } finally {
     sqlite?.close()
   }

@@ -217,7 +217,7 @@ describe('the store', () => {
     const newer = { ...incoming, series: { ...incoming.series, values } }
     expect(addVintage(db, id!, newer)).toBe(true)
     expect(findStudy(db, studyId)).toMatchObject({ version: 2, series: { values } })
-    expect(listVintages(db, id!).map((vintage) => vintage.values)).toEqual([
+    expect(listVintages(db, id!)!.map((vintage) => vintage.values)).toEqual([
       values,
       incoming.series.values,
     ])

@@ -11,6 +11,7 @@ const TITLES: Record<number, string> = {
   400: 'Not understood',
   403: 'Not allowed',
   404: 'Not found',
+  405: 'Not possible here',
   409: 'Changed in the meantime',
   413: 'Too large',
   422: 'Refused',

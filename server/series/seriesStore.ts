@@ -91,8 +91,9 @@ export function addVintage(db: Database, id: string, incoming: NewSeries): boole
   return true
 }
 
-/** Every vintage of a series, the newest first. */
-export function listVintages(db: Database, id: string): Vintage[] {
+/** Every vintage of a series, the newest first; undefined when there is no such series. */
+export function listVintages(db: Database, id: string): Vintage[] | undefined {
+  if (!findSeries(db, id)) return undefined
   return db
     .select()
     .from(vintages)

@@ -30,7 +30,7 @@ const lines = computed<readonly (readonly [name: string, value: string])[]>(() =
       In the sample: the line and the indices have seen these values. Out of sample the errors are
       larger.
     </p>
-    <dl>
+    <dl class="figures">
       <template v-for="[name, value] in lines" :key="name">
         <dt>{{ name }}</dt>
         <dd>{{ value }}</dd>
@@ -48,23 +48,5 @@ const lines = computed<readonly (readonly [name: string, value: string])[]>(() =
 
 h3 {
   font-size: 13px;
-}
-
-dl {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 3px 10px;
-  margin: 8px 0 0;
-  font-size: 12px;
-}
-
-dt {
-  color: var(--muted);
-}
-
-dd {
-  margin: 0;
-  font-variant-numeric: tabular-nums;
-  text-align: right;
 }
 </style>

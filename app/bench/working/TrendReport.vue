@@ -36,7 +36,7 @@ function figure(value: Value, decimals?: number): string {
         </tr>
       </tbody>
     </table>
-    <dl>
+    <dl class="figures">
       <dt>R² before deseasonalizing</dt>
       <dd>{{ figure(fit.r2Before, 4) }}</dd>
       <dt>R² after</dt>
@@ -101,24 +101,6 @@ th.number {
 
 td {
   padding: 2px 0 2px 6px;
-}
-
-dl {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 10px;
-  margin: 10px 0 0;
-  font-size: 12px;
-}
-
-dt {
-  color: var(--muted);
-}
-
-dd {
-  margin: 0;
-  font-variant-numeric: tabular-nums;
-  text-align: right;
 }
 
 .strong {
