@@ -190,6 +190,18 @@ const FILES: readonly File[] = [
     { 'monthly columns': [['Column 2', '2021-01', [5, 7]]], notes: ['no-header'] },
   ],
   [
+    'headings on a line that the analyst names',
+    'a,b\nmonth,Sales\nkg,pieces\n2021-01,5\n2021-02,7',
+    { 'monthly columns': [['Sales', '2021-01', [5, 7]]], notes: ['title-rows'] },
+    { header: '2' },
+  ],
+  [
+    'headings on a line that is not there',
+    'month,Sales\n2021-01,5\n2021-02,7',
+    { refused: [[null, null]] },
+    { header: '99' },
+  ],
+  [
     'a comment column beside the figures',
     'month,Sales,Remark\n2021-01,5,flood\n2021-02,7,',
     { 'monthly columns': [['Sales', '2021-01', [5, 7]]], notes: ['ignored-columns'] },

@@ -43,8 +43,11 @@ export const useIntake = defineStore('intake', () => {
   const state = ref<'empty' | 'reading' | 'read'>('empty')
   const fileName = ref('')
   const failure = ref('')
+  /** What is done while a file is read. */
+  const progress = ref('')
   const reading = shallowRef<Reading | null>(null)
   const rowCount = ref(0)
+  const headerLine = ref<number | null>(null)
   const answers = shallowRef<Answers>({})
   /** Whether answers were taken over from an earlier file of the same shape. */
   const isRemembered = ref(false)
@@ -94,7 +97,8 @@ export const useIntake = defineStore('intake', () => {
     fileName.value = name
     state.value = 'reading'
     original = new Blob([bytes as Uint8Array<ArrayBuffer>])
-    const own = (file = new FileInWorker())
+    progress.value = 'Taking the file apart…'
+    const own = (file = new FileInWorker((text) => (progress.value = text)))
     try {
       const first = await own.open(bytes, {})
       if (file !== own) return
@@ -143,10 +147,11 @@ export const useIntake = defineStore('intake', () => {
     show(found)
   }
 
-  function show({ reading: found, rowCount: count }: FileReading): void {
+  function show({ reading: found, rowCount: count, headerLine: line }: FileReading): void {
     const before = new Map(candidates.value.map((one) => [one.series.name, one]))
     reading.value = found
     rowCount.value = count
+    headerLine.value = line
     candidates.value =
       found.outcome === 'ok'
         ? found.series.map(({ series, column, missing, duplicates }) => {
@@ -235,8 +240,10 @@ export const useIntake = defineStore('intake', () => {
     state,
     fileName,
     failure,
+    progress,
     reading,
     rowCount,
+    headerLine,
     answers,
     isRemembered,
     isReadingAgain,

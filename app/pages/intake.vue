@@ -23,6 +23,19 @@ const LAYOUTS: Record<Layout, string> = {
   across: 'periods across',
   undated: 'figures without dates',
 }
+/** Layouts whose headings are found by what stands in them. */
+const TURNED: readonly Layout[] = ['matrix', 'across', 'undated']
+/** The line of the headings as the analyst said it, or as it was found. */
+const headerLine = computed(() => {
+  const said = intake.answers.header
+  if (said !== undefined) return said === 'none' ? '' : said
+  return intake.headerLine === null ? '' : String(intake.headerLine)
+})
+function sayHeader(event: Event) {
+  const line = (event.target as HTMLInputElement).value.trim()
+  void intake.answer('header', /^\d+$/.test(line) ? line : 'none')
+}
+
 const OTHER_LAYOUTS = Object.keys(LAYOUTS) as Layout[]
 const chosen = computed(() => intake.candidates.filter((candidate) => candidate.wanted))
 const nameless = computed(() => chosen.value.some(({ name }) => name.trim() === ''))
@@ -66,7 +79,7 @@ async function keep() {
   <main class="intake">
     <DropPlace v-if="intake.state === 'empty'" />
     <p v-else-if="intake.state === 'reading'" class="muted" role="status">
-      Reading {{ intake.fileName }}…
+      Reading {{ intake.fileName }}: {{ intake.progress }}
       <button type="button" class="plain-button strong" @click="intake.clear()">Cancel</button>
     </p>
     <div v-else-if="intake.reading" class="halves">
@@ -88,6 +101,16 @@ async function keep() {
                 {{ LAYOUTS[layout] }}
               </option>
             </select>
+            <template v-if="!TURNED.includes(intake.reading.shape.layout)">
+              · headings on line
+              <input
+                class="layout line"
+                aria-label="Line of the headings"
+                placeholder="none"
+                :value="headerLine"
+                @change="sayHeader"
+              />
+            </template>
           </template>
         </p>
         <RawRows :reading="intake.reading" :row-count="intake.rowCount" />
@@ -201,6 +224,10 @@ h2 {
   margin: 2px 0 10px;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.line {
+  width: 42px;
 }
 
 .layout {

@@ -12,6 +12,8 @@ self.onmessage = ({ data }: MessageEvent<ReadRequest>) => {
     case 'open':
       return answer(data.id, () => {
         file = open(data.bytes)
+        const count = file.rowsOf(null).length.toLocaleString()
+        post({ id: data.id, kind: 'progress', text: `Finding the series in ${count} rows…` })
         return readAgain(data.answers)
       })
     case 'read':
@@ -28,7 +30,9 @@ self.onmessage = ({ data }: MessageEvent<ReadRequest>) => {
 function readAgain(answers: Answers): ReadAnswer & { kind: 'reading' } {
   const reading = file!.read(answers)
   sheet = reading.sheet
-  return { id: 0, kind: 'reading', reading, rowCount: file!.rowsOf(sheet).length }
+  const rows = file!.rowsOf(sheet)
+  const headerLine = rows[reading.shape.rowKinds.indexOf('header')]?.line ?? null
+  return { id: 0, kind: 'reading', reading, rowCount: rows.length, headerLine }
 }
 
 function answer(id: number, work: () => ReadAnswer): void {
@@ -37,7 +41,7 @@ function answer(id: number, work: () => ReadAnswer): void {
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
     file = null
-    post({ id, kind: 'reading', reading: refusedWhole(error), rowCount: 0 })
+    post({ id, kind: 'reading', reading: refusedWhole(error), rowCount: 0, headerLine: null })
   }
 }
 

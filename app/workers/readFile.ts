@@ -8,14 +8,23 @@ export type ReadRequest = { readonly id: number } & (
 )
 
 export type ReadAnswer = { readonly id: number } & (
-  | { readonly kind: 'reading'; readonly reading: Reading; readonly rowCount: number }
+  | {
+      readonly kind: 'reading'
+      readonly reading: Reading
+      readonly rowCount: number
+      readonly headerLine: number | null
+    }
   | { readonly kind: 'rows'; readonly rows: readonly Row[] }
+  /** On the way to the answer: what is done now. */
+  | { readonly kind: 'progress'; readonly text: string }
 )
 
 /** A reading with the number of rows of the sheet it is about. */
 export interface FileReading {
   readonly reading: Reading
   readonly rowCount: number
+  /** Line of the headings, where there are any. */
+  readonly headerLine: number | null
 }
 
 type Request = ReadRequest extends infer One
@@ -35,8 +44,10 @@ export class FileInWorker {
   >()
   private lastId = 0
 
-  constructor() {
+  /** @param onProgress told what is done, while a large file is read */
+  constructor(onProgress: (text: string) => void) {
     this.worker.addEventListener('message', ({ data }: MessageEvent<ReadAnswer>) => {
+      if (data.kind === 'progress') return onProgress(data.text)
       this.waiting.get(data.id)?.settle(data)
       this.waiting.delete(data.id)
     })

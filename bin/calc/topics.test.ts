@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { disagreements } from '../../reference/agreement'
 import classical from '../../reference/classical.json'
+import stl from '../../reference/stl.json'
 import { calculateAll } from './topics'
 
 /** Kinds and options of the reference that are not built yet; each must be refused by name. */
@@ -30,5 +31,16 @@ describe('calc classical against the reference figures', () => {
     } else {
       it(id, () => expect(disagreements(answers[i], want, tolerance)).toEqual([]))
     }
+  })
+})
+
+describe('calc stl against the reference figures', () => {
+  const answers = calculateAll(
+    'stl',
+    stl.cases.map(({ input }) => input),
+  )
+  it.each(stl.cases.map(({ id }, i) => [id, i] as const))('%s', (_, i) => {
+    const { expect: want, tolerance } = stl.cases[i]!
+    expect(disagreements(answers[i], want, tolerance)).toEqual([])
   })
 })

@@ -4,19 +4,23 @@ import { answer } from './answer'
 import { calcClassical } from './classical'
 import { calcForecast } from './forecast'
 import { calcMovingAverage } from './movingAverage'
+import { calcLoess, calcStl } from './stl'
 
 type Calculate = (input: unknown) => unknown
 
-/** What each topic can calculate, by the `kind` of an input. */
+/** What each topic can calculate, by the `kind` of an input (in the topic of loess, its `method`). */
 const TOPICS: Record<string, Record<string, Calculate>> = {
   classical: {
     'moving-average': calcMovingAverage,
     classical: calcClassical,
     forecast: calcForecast,
   },
+  stl: { loess: calcLoess, stl: calcStl },
 }
 
-const kinds = z.object({ kind: z.string() })
+const kinds = z
+  .object({ kind: z.string().optional(), method: z.string().optional() })
+  .transform(({ kind, method }) => ({ kind: kind ?? method }))
 
 /**
  * Answers the inputs of a topic in their order. What a topic or version cannot do is a refusal in
@@ -35,10 +39,11 @@ export function calculateAll(topic: string, inputs: readonly unknown[]): unknown
   return inputs.map((input) =>
     answer(() => {
       const read = kinds.safeParse(input)
-      const calculate = read.success ? kindsOfTopic[read.data.kind] : undefined
+      const kind = read.success ? read.data.kind : undefined
+      const calculate = kind === undefined ? undefined : kindsOfTopic[kind]
       if (!calculate) {
-        const kind = read.success ? `"${read.data.kind}"` : 'without a kind'
-        throw new Refusal(`An input ${kind} is not available in this version.`, 'kind')
+        const which = kind === undefined ? 'without a kind' : `"${kind}"`
+        throw new Refusal(`An input ${which} is not available in this version.`, 'kind')
       }
       return calculate(input)
     }),

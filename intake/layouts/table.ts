@@ -120,7 +120,13 @@ function headerAbove(
 ): Row | null {
   const stated = answers.header
   if (stated === 'none') return null
-  if (stated !== undefined) return rows.find(({ line }) => String(line) === stated) ?? null
+  if (stated !== undefined) {
+    const row = rows.find(({ line }) => String(line) === stated)
+    if (row) return row
+    throw new Unreadable([
+      whole(`The sheet has no line ${stated} with headings; say a line, or none.`),
+    ])
+  }
   for (let at = first - 1; at >= 0; at--) {
     const row = rows[at]!
     if (isUnreadData(row, periods)) continue
