@@ -1,4 +1,4 @@
-import { fixedFilters, spacedLoess } from './spacedLoess'
+import { fixedFilters, spacedLoess, type SpacedLoess } from './spacedLoess'
 
 /** What a seasonal smooth holds of the level, prepared for one length. */
 export interface LowPass {
@@ -21,34 +21,54 @@ export interface LowPass {
  */
 export function lowPass(n: number, seasons: number, window: number, degree: 0 | 1): LowPass {
   const kernel = averagesOf(seasons)
-  const middle = seasons
   const geometry = spacedLoess(n, window, degree, false)
-  const { first, size, table } = geometry
   const factors = fixedFilters(geometry)
   const averaged = new Float64Array(n)
   return {
     apply(c, to) {
-      for (let i = 0; i < n; i++) {
-        // The kernel is symmetric: one factor for two periods.
-        let sum = kernel[middle]! * c[i + middle]!
-        for (let k = 0; k < middle; k++) {
-          sum += kernel[k]! * (c[i + k]! + c[i + 2 * middle - k]!)
-        }
-        averaged[i] = sum
-      }
-      for (let i = 0; i < n; i++) {
-        const from = first[i]!
-        const shift = table[i]!
-        const count = size[i]!
-        let sum = 0
-        for (let k = 0; k < count; k++) sum += factors[shift + k]! * averaged[from + k]!
-        to[i] = sum
-      }
+      average(c, kernel, averaged)
+      filter(averaged, geometry, factors, to)
     },
   }
 }
 
-/** Weights of the averages of m, m and 3 terms one after the other: 2m + 1 of them. */
+/** A symmetric average, folded: its factors from the middle outwards. */
+function average(c: Float64Array, kernel: Float64Array, to: Float64Array): void {
+  const reach = kernel.length - 1
+  const n = to.length
+  for (let i = 0; i < n; i++) {
+    let sum = kernel[0]! * c[i + reach]!
+    for (let k = 1, left = i + reach - 1, right = i + reach + 1; k <= reach; k++, left--, right++) {
+      sum += kernel[k]! * (c[left]! + c[right]!)
+    }
+    to[i] = sum
+  }
+}
+
+/** Fixed filters, folded where the window lies in the middle and its factors are symmetric. */
+function filter(
+  from: Float64Array,
+  { n, first, size, shift, middleFrom, middleTo }: SpacedLoess,
+  factors: Float64Array,
+  to: Float64Array,
+): void {
+  const half = size >> 1
+  for (let i = 0; i < n; i++) {
+    const start = shift[i]!
+    const at = first[i]!
+    let sum = 0
+    if (i >= middleFrom && i < middleTo) {
+      const centre = start + half
+      sum = factors[centre]! * from[i]!
+      for (let k = 1; k <= half; k++) sum += factors[centre + k]! * (from[i - k]! + from[i + k]!)
+    } else {
+      for (let k = 0; k < size; k++) sum += factors[start + k]! * from[at + k]!
+    }
+    to[i] = sum
+  }
+}
+
+/** Weights of the averages of m, m and 3 terms one after the other, from the middle outwards. */
 function averagesOf(seasons: number): Float64Array {
   let weights = [1]
   for (const order of [seasons, seasons, 3]) {
@@ -58,5 +78,5 @@ function averagesOf(seasons: number): Float64Array {
     })
     weights = next
   }
-  return Float64Array.from(weights)
+  return new Float64Array(weights.slice(seasons))
 }

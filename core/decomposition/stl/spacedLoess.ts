@@ -9,14 +9,17 @@ export interface SpacedLoess {
   readonly places: number
   /** First point of the window of each place, from 0. */
   readonly first: Int32Array
-  /** Points in the window of each place. */
-  readonly size: Int32Array
-  /** Where the tables of a place begin in the three lists. */
-  readonly table: Int32Array
-  /** Tricube weights w of the windows, and w·d and w·d² with d the distance to the right. */
-  readonly w: Float64Array
-  readonly wd: Float64Array
-  readonly wdd: Float64Array
+  /** Points in every window. */
+  readonly size: number
+  /** Where the weights of a place begin in the table. */
+  readonly shift: Int32Array
+  /** Tricube weights w of the windows. */
+  readonly table: Float64Array
+  /** For the window in the middle w, w·d and w·d² by the distance d from 0. */
+  readonly middle: readonly [w: Float64Array, wd: Float64Array, wdd: Float64Array]
+  /** Places from here up to `middleTo`, from 0, have their window in the middle: the same for all. */
+  readonly middleFrom: number
+  readonly middleTo: number
   readonly degree: 0 | 1
   /** Smallest spread, squared, at which a slope is fitted. */
   readonly leastSpread: number
@@ -38,51 +41,57 @@ export function spacedLoess(n: number, q: number, degree: 0 | 1, beyond: boolean
   const places = beyond ? n + 2 : n
   const reach = Math.min(q, n)
   const first = new Int32Array(places)
-  const size = new Int32Array(places)
-  const table = new Int32Array(places)
-  const w: number[] = []
-  const wd: number[] = []
-  const wdd: number[] = []
+  const shift = new Int32Array(places)
   const half = reach >> 1
-  let middle = -1
+  const beside = beyond ? 1 : 0
+  // A window in the middle reaches as far to either side and holds q points.
+  const middleFrom = q <= n ? half + beside : places
+  const middleTo = q <= n ? n - half + beside : places
+  const own = places - Math.max(0, middleTo - middleFrom - 1)
+  const table = new Float64Array(own * reach)
+  let filled = 0
   for (let i = 0; i < places; i++) {
-    const place = beyond ? i : i + 1
+    const place = i + 1 - beside
     const start = Math.min(Math.max(place - half, 1), n - reach + 1)
+    first[i] = start - 1
+    if (i > middleFrom && i < middleTo) {
+      shift[i] = shift[middleFrom]!
+      continue
+    }
+    shift[i] = filled
     const end = start + reach - 1
     const farthest = Math.max(place - start, end - place)
     const h = q > n ? farthest + Math.floor((q - n) / 2) : farthest
-    first[i] = start - 1
-    size[i] = reach
-    // Away from the ends every window is the same.
-    const isMiddle = q <= n && place - start === half && end - place === half
-    if (isMiddle && middle >= 0) {
-      table[i] = middle
-      continue
-    }
-    table[i] = w.length
-    if (isMiddle) middle = w.length
-    for (let at = start; at <= end; at++) {
-      const d = at - place
-      const distance = Math.abs(d)
-      const weight =
-        distance > OUTER * h ? 0 : distance <= INNER * h ? 1 : (1 - (distance / h) ** 3) ** 3
-      w.push(weight)
-      wd.push(weight * d)
-      wdd.push(weight * d * d)
-    }
+    for (let at = start; at <= end; at++) table[filled++] = tricube(Math.abs(at - place), h)
   }
+  const leastSpread = (0.001 * (n - 1)) ** 2
+  const w = Float64Array.from({ length: half + 1 }, (_, d) => tricube(d, half))
+  const middle = [
+    w,
+    w.map((weight, d) => weight * d),
+    w.map((weight, d) => weight * d * d),
+  ] as const
   return {
     n,
     places,
     first,
-    size,
+    size: reach,
+    shift,
     table,
-    w: Float64Array.from(w),
-    wd: Float64Array.from(wd),
-    wdd: Float64Array.from(wdd),
+    middle,
+    middleFrom,
+    middleTo,
     degree,
-    leastSpread: (0.001 * (n - 1)) ** 2,
+    leastSpread,
   }
+}
+
+function tricube(distance: number, h: number): number {
+  if (distance > OUTER * h) return 0
+  if (distance <= INNER * h) return 1
+  const share = distance / h
+  const rest = 1 - share * share * share
+  return rest * rest * rest
 }
 
 /**
@@ -95,80 +104,149 @@ export function spacedLoess(n: number, q: number, degree: 0 | 1, beyond: boolean
  * @returns whether every place had a weight
  */
 export function smoothWeighted(
-  { places, first, size, table, w, wd, wdd, degree, leastSpread }: SpacedLoess,
+  prepared: SpacedLoess,
   rho: Float64Array,
   rhoY: Float64Array,
   to: Float64Array,
 ): boolean {
+  const { places, middleFrom, middleTo } = prepared
+  const from = Math.min(middleFrom, places)
+  const until = Math.max(from, Math.min(middleTo, places))
+  const atStart = smoothEdges(prepared, rho, rhoY, to, 0, from)
+  const inMiddle = smoothMiddle(prepared, ...prepared.middle, rho, rhoY, to, from, until)
+  const atEnd = smoothEdges(prepared, rho, rhoY, to, until, places)
+  return atStart && inMiddle && atEnd
+}
+
+/** Windows that are cut at an end: each has weights of its own. */
+function smoothEdges(
+  { n, places, first, size, shift, table, degree, leastSpread }: SpacedLoess,
+  rho: Float64Array,
+  rhoY: Float64Array,
+  to: Float64Array,
+  from: number,
+  until: number,
+): boolean {
+  const beside = places > n ? 1 : 0
   let complete = true
-  for (let i = 0; i < places; i++) {
-    const from = first[i]!
-    const shift = table[i]!
-    const count = size[i]!
+  for (let i = from; i < until; i++) {
+    const start = first[i]!
+    const own = shift[i]!
+    let d = start - i + beside
     let s0 = 0
     let s1 = 0
     let s2 = 0
     let t0 = 0
     let t1 = 0
-    for (let k = 0; k < count; k++) {
-      const prior = rho[from + k]!
-      const value = rhoY[from + k]!
-      const a = w[shift + k]!
-      const b = wd[shift + k]!
-      s0 += a * prior
-      s1 += b * prior
-      s2 += wdd[shift + k]! * prior
-      t0 += a * value
-      t1 += b * value
+    for (let k = 0; k < size; k++) {
+      const w = table[own + k]!
+      const prior = w * rho[start + k]!
+      const value = w * rhoY[start + k]!
+      const moment = prior * d
+      s0 += prior
+      s1 += moment
+      s2 += moment * d
+      t0 += value
+      t1 += value * d
+      d += 1
     }
-    if (!(s0 > 0)) {
-      to[i] = NaN
-      complete = false
-      continue
-    }
-    const centre = s1 / s0
-    const level = t0 / s0
-    const spread = s2 / s0 - centre * centre
-    to[i] =
-      degree === 0 || spread <= leastSpread
-        ? level
-        : level - (centre * (t1 / s0 - centre * level)) / spread
+    to[i] = fitOf(s0, s1, s2, t0, t1, degree, leastSpread)
+    if (!(s0 > 0)) complete = false
   }
   return complete
 }
 
+/** Windows in the middle, folded: points as far to the left and right share their weight. */
+function smoothMiddle(
+  { n, places, degree, leastSpread }: SpacedLoess,
+  w: Float64Array,
+  wd: Float64Array,
+  wdd: Float64Array,
+  rho: Float64Array,
+  rhoY: Float64Array,
+  to: Float64Array,
+  from: number,
+  until: number,
+): boolean {
+  const beside = places > n ? 1 : 0
+  const half = w.length - 1
+  let complete = true
+  for (let place = from; place < until; place++) {
+    const i = place - beside
+    let s0 = rho[i]!
+    let s1 = 0
+    let s2 = 0
+    let t0 = rhoY[i]!
+    let t1 = 0
+    for (let d = 1; d <= half; d++) {
+      const left = rho[i - d]!
+      const right = rho[i + d]!
+      const valueLeft = rhoY[i - d]!
+      const valueRight = rhoY[i + d]!
+      const prior = left + right
+      s0 += w[d]! * prior
+      s2 += wdd[d]! * prior
+      s1 += wd[d]! * (right - left)
+      t0 += w[d]! * (valueLeft + valueRight)
+      t1 += wd[d]! * (valueRight - valueLeft)
+    }
+    to[place] = fitOf(s0, s1, s2, t0, t1, degree, leastSpread)
+    if (!(s0 > 0)) complete = false
+  }
+  return complete
+}
+
+/** The local line, or constant, at distance 0, from the weighted sums; NaN without any weight. */
+function fitOf(
+  s0: number,
+  s1: number,
+  s2: number,
+  t0: number,
+  t1: number,
+  degree: 0 | 1,
+  leastSpread: number,
+): number {
+  if (!(s0 > 0)) return NaN
+  const centre = s1 / s0
+  const level = t0 / s0
+  const spread = s2 / s0 - centre * centre
+  if (degree === 0 || spread <= leastSpread) return level
+  return level - (centre * (t1 / s0 - centre * level)) / spread
+}
+
 /**
- * The same without prior weights as fixed filters: for each place the factors of the points of its window.
+ * The same without prior weights as fixed filters: for each window the factors of its points, in the
+ * order of the table.
  */
 export function fixedFilters({
+  n,
   places,
+  first,
   size,
+  shift,
   table,
-  w,
-  wd,
-  wdd,
   degree,
   leastSpread,
 }: SpacedLoess): Float64Array {
-  const factors = new Float64Array(w.length)
-  const done = new Set<number>()
+  const beside = places > n ? 1 : 0
+  const factors = new Float64Array(table.length)
   for (let i = 0; i < places; i++) {
-    const shift = table[i]!
-    if (done.has(shift)) continue
-    done.add(shift)
+    const own = shift[i]!
+    if (factors[own + (size >> 1)] !== 0) continue
+    const d = first[i]! - i + beside
     let s0 = 0
     let s1 = 0
     let s2 = 0
-    for (let k = 0; k < size[i]!; k++) {
-      s0 += w[shift + k]!
-      s1 += wd[shift + k]!
-      s2 += wdd[shift + k]!
+    for (let k = 0; k < size; k++) {
+      s0 += table[own + k]!
+      s1 += table[own + k]! * (d + k)
+      s2 += table[own + k]! * (d + k) ** 2
     }
     const centre = s1 / s0
     const spread = s2 / s0 - centre * centre
     const slope = degree === 0 || spread <= leastSpread ? 0 : centre / spread
-    for (let k = 0; k < size[i]!; k++) {
-      factors[shift + k] = (w[shift + k]! * (1 + slope * centre) - slope * wd[shift + k]!) / s0
+    for (let k = 0; k < size; k++) {
+      factors[own + k] = (table[own + k]! * (1 + slope * (centre - d - k))) / s0
     }
   }
   return factors

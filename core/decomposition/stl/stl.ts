@@ -35,9 +35,16 @@ export function stl(
   { isPeriodic, windows, degrees, inner, outer }: StlParameters,
 ): StlComponents {
   const n = y.length
-  const isPresent = Uint8Array.from(y, (value) => (value === null ? 0 : 1))
-  const given = Float64Array.from(y, (value) => value ?? 0)
-  const rho = Float64Array.from(isPresent)
+  const isPresent = new Uint8Array(n)
+  const given = new Float64Array(n)
+  const rho = new Float64Array(n)
+  let largest = 0
+  y.forEach((value, i) => {
+    if (value === null) return
+    isPresent[i] = rho[i] = 1
+    given[i] = value
+    largest = Math.max(largest, Math.abs(value))
+  })
   const trend = new Float64Array(n)
   const seasonal = new Float64Array(n)
   const remainder = new Float64Array(n)
@@ -45,46 +52,77 @@ export function stl(
   const season = subseries(n, seasons, windows.seasonal, degrees.seasonal)
   const level = lowPass(n, seasons, windows.lowPass, degrees.lowPass)
   const trendLoess = spacedLoess(n, windows.trend, degrees.trend, false)
-  let largest = 0
-  for (const value of given) largest = Math.max(largest, Math.abs(value))
   let hadEmptyWindow = false
 
   for (let run = 0; ; run++) {
     for (let pass = 0; pass < inner; pass++) {
-      for (let i = 0; i < n; i++) work.input[i] = given[i]! - trend[i]!
+      difference(given, trend, work.input)
       if (!smoothSeasons(season, work, rho, isPresent)) hadEmptyWindow = true
       level.apply(work.smooth, work.level)
-      for (let i = 0; i < n; i++) {
-        seasonal[i] = work.smooth[i + seasons]! - work.level[i]!
-        work.input[i] = given[i]! - seasonal[i]!
-        work.weighted[i] = rho[i]! * work.input[i]!
-      }
+      takeSeason(given, work, seasons, rho, seasonal)
       if (!smoothWeighted(trendLoess, rho, work.weighted, trend)) {
         hadEmptyWindow = true
         standIn(trend, work.input, isPresent, 0)
       }
     }
     if (run >= outer) break
-    let count = 0
-    for (let i = 0; i < n; i++) {
-      remainder[i] = given[i]! - trend[i]! - seasonal[i]!
-      if (isPresent[i] === 1) work.size[count++] = Math.abs(remainder[i]!)
-    }
+    const count = remainders(given, trend, seasonal, isPresent, remainder, work.size)
     if (!bisquareWeights(work.size, count, remainder, isPresent, largest, rho)) break
   }
   if (isPeriodic) averageSeasons(seasonal, seasons)
   return {
-    trend: [...trend],
-    seasonal: [...seasonal],
+    trend: Array.from(trend),
+    seasonal: Array.from(seasonal),
     remainder: y.map((value, i) => (value === null ? null : value - trend[i]! - seasonal[i]!)),
-    weights: [...rho],
+    weights: Array.from(rho),
     hadEmptyWindow,
   }
+}
+
+/** a − b. */
+function difference(a: Float64Array, b: Float64Array, to: Float64Array): void {
+  for (let i = 0; i < to.length; i++) to[i] = a[i]! - b[i]!
+}
+
+/** S = C − L, and what is left without it, ready for the trend. */
+function takeSeason(
+  given: Float64Array,
+  { smooth, level, input, weighted }: Workspace,
+  seasons: number,
+  rho: Float64Array,
+  seasonal: Float64Array,
+): void {
+  for (let i = 0; i < seasonal.length; i++) {
+    const season = smooth[i + seasons]! - level[i]!
+    const rest = given[i]! - season
+    seasonal[i] = season
+    input[i] = rest
+    weighted[i] = rho[i]! * rest
+  }
+}
+
+/** R = y − T − S, and |R| of the observed periods at the head of a list; how many those are. */
+function remainders(
+  given: Float64Array,
+  trend: Float64Array,
+  seasonal: Float64Array,
+  isPresent: Uint8Array,
+  remainder: Float64Array,
+  size: Float64Array,
+): number {
+  let count = 0
+  for (let i = 0; i < remainder.length; i++) {
+    const rest = given[i]! - trend[i]! - seasonal[i]!
+    remainder[i] = rest
+    if (isPresent[i] === 1) size[count++] = Math.abs(rest)
+  }
+  return count
 }
 
 /** Lists that every pass writes over: nothing is allocated inside the loops. */
 interface Workspace {
   readonly input: Float64Array
+  /** ρ·y. */
   readonly weighted: Float64Array
   readonly size: Float64Array
   /** C: the seasonal smooth with a year before and a year after. */
@@ -108,8 +146,9 @@ interface Subseries {
   /** Loess for the first `longer` seasons and for the rest. */
   readonly loess: readonly [SpacedLoess, SpacedLoess]
   readonly longer: number
+  /** ρ and ρ·y of one season. */
   readonly rho: Float64Array
-  readonly rhoY: Float64Array
+  readonly weighted: Float64Array
   readonly input: Float64Array
   readonly isPresent: Uint8Array
   readonly fitted: Float64Array
@@ -124,7 +163,7 @@ function subseries(n: number, seasons: number, window: number, degree: 0 | 1): S
     loess: [long, longer === seasons ? long : spacedLoess(years - 1, window, degree, true)],
     longer,
     rho: new Float64Array(years),
-    rhoY: new Float64Array(years),
+    weighted: new Float64Array(years),
     input: new Float64Array(years),
     isPresent: new Uint8Array(years),
     fitted: new Float64Array(years + 2),
@@ -138,16 +177,16 @@ function smoothSeasons(
   rho: Float64Array,
   isPresent: Uint8Array,
 ): boolean {
-  const { seasons, longer, fitted } = own
+  const { seasons, longer, fitted, weighted } = own
   let complete = true
   for (let season = 0; season < seasons; season++) {
     const geometry = own.loess[season < longer ? 0 : 1]
     const years = geometry.n
     for (let j = 0, i = season; j < years; j++, i += seasons) {
       own.rho[j] = rho[i]!
-      own.rhoY[j] = rho[i]! * input[i]!
+      weighted[j] = rho[i]! * input[i]!
     }
-    if (!smoothWeighted(geometry, own.rho, own.rhoY, fitted)) {
+    if (!smoothWeighted(geometry, own.rho, weighted, fitted)) {
       complete = false
       for (let j = 0, i = season; j < years; j++, i += seasons) {
         own.input[j] = input[i]!
