@@ -88,29 +88,29 @@ async function keep() {
         <p class="muted small file-name" dir="auto">
           {{ intake.fileName }}
           <template v-if="intake.reading.container">· {{ intake.reading.container }}</template>
-          <template v-if="intake.reading.shape.layout">
-            · read as
-            <select
-              class="layout"
-              aria-label="Layout of the file"
-              :value="intake.answers.layout ?? ''"
-              @change="intake.answer('layout', ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="">{{ LAYOUTS[intake.reading.shape.layout] }}</option>
-              <option v-for="layout in OTHER_LAYOUTS" :key="layout" :value="layout">
-                {{ LAYOUTS[layout] }}
-              </option>
-            </select>
-            <template v-if="!TURNED.includes(intake.reading.shape.layout)">
-              · headings on line
-              <input
-                class="layout line"
-                aria-label="Line of the headings"
-                placeholder="none"
-                :value="headerLine"
-                @change="sayHeader"
-              />
-            </template>
+        </p>
+        <p v-if="intake.reading.shape.layout" class="muted small choices">
+          Read as
+          <select
+            class="layout"
+            aria-label="Layout of the file"
+            :value="intake.answers.layout ?? ''"
+            @change="intake.answer('layout', ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">{{ LAYOUTS[intake.reading.shape.layout] }}</option>
+            <option v-for="layout in OTHER_LAYOUTS" :key="layout" :value="layout">
+              {{ LAYOUTS[layout] }}
+            </option>
+          </select>
+          <template v-if="!TURNED.includes(intake.reading.shape.layout)">
+            · headings on line
+            <input
+              class="layout line"
+              aria-label="Line of the headings"
+              placeholder="none"
+              :value="headerLine"
+              @change="sayHeader"
+            />
           </template>
         </p>
         <RawRows :reading="intake.reading" :row-count="intake.rowCount" />
@@ -221,9 +221,13 @@ h2 {
 
 .file-name {
   overflow: hidden;
-  margin: 2px 0 10px;
+  margin: 2px 0 6px;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.choices {
+  margin: 0 0 8px;
 }
 
 .line {
