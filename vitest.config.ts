@@ -6,6 +6,8 @@ const root = fileURLToPath(new URL('.', import.meta.url))
 export default defineConfig({
   resolve: { alias: { '~~': root, '~': `${root}app` } },
   test: {
+    // Properties run hundreds of times and some tests start programs: a busy machine needs its time.
+    testTimeout: 60_000,
     include: ['{core,intake,shared,server,app,bin,demo}/**/*.test.ts'],
   },
 })

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
 import type { Result } from '../core/result'
@@ -10,9 +10,6 @@ import type { Result } from '../core/result'
 const EXTERIOR = 'demo/files/exterior-paint.csv'
 const REGIONS = 'demo/files/exterior-paint-by-region.csv'
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
-
-// Each call starts a program, and the first compiles it: on a busy machine that takes seconds.
-vi.setConfig({ testTimeout: 60_000 })
 
 let folder: string
 beforeAll(() => (folder = mkdtempSync(join(tmpdir(), 'elvant-cli-'))))
