@@ -17,12 +17,12 @@ describe('tables as text', () => {
 
   it('make formulas harmless and leave negative numbers alone', () => {
     expect(tableAsCsv(table)).toBe(
-      "period,'=cmd()\r\n'@x,-5.5\r\n'+a,\r\n'-b,0.30000000000000004\r\n",
+      'period,"\'=cmd()"\r\n"\'@x",-5.5\r\n"\'+a",\r\n"\'-b",0.30000000000000004\r\n',
     )
   })
 
   it('paste cell by cell', () => {
-    expect(tableAsTabs(table).split('\n')[1]).toBe("'@x\t-5.5")
+    expect(tableAsTabs(table).split('\n')[1]).toBe('"\'@x"\t-5.5')
   })
 
   it('keep names with commas, quotes and line breaks in their cell', () => {
