@@ -1,5 +1,4 @@
-import { readFile } from '../intake/readFile'
-import { open } from '../intake/readFile'
+import { open, readFile } from '../intake/readFile'
 import { textAt } from '../intake/grid'
 import type { Answers, Reading } from '../intake/reading'
 

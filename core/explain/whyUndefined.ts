@@ -52,8 +52,8 @@ function whyNoValue(result: Result, t: number): string {
   const code = result.columns.period[t - result.columns.t[0]!]
   const leftOut = result.adjustments.find(({ period }) => period === code)
   if (leftOut) return `Left out by the analyst: ${leftOut.reason}.`
-  const isAtEnd = result.method.missing !== 'leave'
-  return isAtEnd
+  const isFilling = result.method.missing !== 'leave'
+  return isFilling
     ? 'No value came in for this period, and at the end of a series there is nothing to interpolate between.'
     : 'No value came in for this period.'
 }

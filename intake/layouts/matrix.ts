@@ -121,7 +121,6 @@ function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquir
     if (data.every((row) => textAt(row, column) === '')) return 'empty'
     return TOTAL.test(textAt(rows[at]!, column)) ? 'total' : 'ignored'
   })
-  const spoken: Partial<Record<RowKind | ColumnRole, string>> = {}
   const linesOf = (kind: RowKind) =>
     rows.filter((row, i) => rowKinds[i] === kind && !isBlank(row)).map(({ line }) => line)
   for (const [kind, words] of [
@@ -136,7 +135,6 @@ function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquir
         `${lines.length} ${lines.length === 1 ? 'line' : 'lines'} ${words}.`,
         `line ${lines[0]}`,
       )
-      spoken[kind] = words
     }
   }
   columnRoles.forEach((role, column) => {

@@ -232,12 +232,7 @@ function rolesOfColumns(
     const stated = wanted.get(column)
     if (stated && stated !== 'period') return stated
     const filled = sample.filter((at) => textAt(rows[at]!, column) !== '')
-    if (filled.length === 0) {
-      return heading === '' ||
-        (!data.some((at) => textAt(rows[at]!, column) !== '') && heading === '')
-        ? 'empty'
-        : 'value'
-    }
+    if (filled.length === 0) return heading === '' ? 'empty' : 'value'
     const numbers = filled.filter((at) => isNumber(rows[at]!, column)).length
     const isId =
       ID_HEADING.test(heading) && filled.every((at) => /^\w+$/.test(textAt(rows[at]!, column)))
