@@ -3,7 +3,10 @@ import { Refusal } from '../../core/refusal'
 import { answer } from './answer'
 import { calcClassical } from './classical'
 import { calcForecast } from './forecast'
+import { calcGrowth } from './growth'
 import { calcMovingAverage } from './movingAverage'
+import { calcPeakSpacing, calcWhichModel } from './seasonality'
+import { calcAutocorrelation, calcDetrend, calcTest } from './stationarity'
 import { calcLoess, calcStl } from './stl'
 
 type Calculate = (input: unknown) => unknown
@@ -14,7 +17,11 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     'moving-average': calcMovingAverage,
     classical: calcClassical,
     forecast: calcForecast,
+    growth: calcGrowth,
+    'which-model': calcWhichModel,
+    'peak-spacing': calcPeakSpacing,
   },
+  regression: { detrend: calcDetrend, acf: calcAutocorrelation, test: calcTest },
   stl: { loess: calcLoess, stl: calcStl },
 }
 

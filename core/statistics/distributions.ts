@@ -1,5 +1,6 @@
 import betainc from '@stdlib/math-base-special-betainc'
 import betaincinv from '@stdlib/math-base-special-betaincinv'
+import gammainc from '@stdlib/math-base-special-gammainc'
 
 /**
  * Two-sided tail probability of Student's t, taken in the tail itself: I_x(ν/2, ½) with
@@ -37,4 +38,16 @@ export function upperF(f: number, numeratorDf: number, denominatorDf: number): n
     denominatorDf / 2,
     numeratorDf / 2,
   )
+}
+
+/**
+ * Upper tail probability of chi-squared, taken in the tail: Q(df/2, x/2).
+ *
+ * @param x statistic, not negative
+ * @param df degrees of freedom, above 0
+ * @see Abramowitz & Stegun (1964), 26.4.19
+ * @example upperChiSquared(3.841459, 1) // 0.05
+ */
+export function upperChiSquared(x: number, df: number): number {
+  return gammainc(x / 2, df / 2, true, true)
 }
