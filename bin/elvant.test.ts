@@ -89,14 +89,14 @@ describe('run', () => {
   })
 
   it('refuses what the method names and this version has not built', () => {
-    const method = file('loess.json', { format: 'elvant-method/1', decompose: { by: 'stl' } })
+    const method = file('cubic.json', { format: 'elvant-method/1', trend: { form: 'cubic' } })
     const answer = elvant('run', '--method', method, '--values', values())
     expect(refusalOf(answer)).toEqual({
       format: 'elvant-refusal/1',
-      because: 'Robust loess decomposition is not available in this version.',
-      where: 'decompose.by',
+      because: 'The trend form cubic is not available in this version.',
+      where: 'trend.form',
     })
-    expect(answer.stderr).toBe('Robust loess decomposition is not available in this version.\n')
+    expect(answer.stderr).toBe('The trend form cubic is not available in this version.\n')
   })
 
   it.each<[string, string, () => string[]]>([

@@ -106,7 +106,12 @@ describe('refusals name their place', () => {
   }
 
   it.each<[string, MethodDocument]>([
-    ['decompose.by', { ...FORMAT, decompose: { by: 'stl' } }],
+    ['decompose.average', { ...FORMAT, decompose: { by: 'stl', average: 'median' } }],
+    ['decompose.seasonalWindow', { ...FORMAT, decompose: { by: 'stl', seasonalWindow: 8 } }],
+    ['decompose.seasonalWindow', { ...FORMAT, decompose: { by: 'stl', seasonalWindow: 401 } }],
+    ['decompose.trendWindow', { ...FORMAT, decompose: { by: 'stl', trendWindow: 333 } }],
+    ['decompose.lowPassWindow', { ...FORMAT, decompose: { by: 'stl', lowPassWindow: 2 } }],
+    ['decompose.trendDegree', { ...FORMAT, decompose: { by: 'stl', trendDegree: 2 } }],
     ['decompose.robust', { ...FORMAT, decompose: { robust: true } }],
     ['decompose.seasonalWindow', { ...FORMAT, decompose: { seasonalWindow: 13 } }],
     ['trend.form', { ...FORMAT, trend: { form: 'cubic' } }],
@@ -193,7 +198,7 @@ describe('findings', () => {
     }
     const { findings, forecast } = analyse(series(quarters), method)
     expect(findings.find(({ code }) => code === 'left-out')?.text).toBe(
-      '2021 Q3 is left out of its index: strike at the mill.',
+      '2021 Q3 is left out of its season: strike at the mill.',
     )
     expect(findings.find(({ code }) => code === 'no-limits')?.severity).toBe('caution')
     expect(forecast.limits['95']!.upper).toEqual([null, null, null, null])
@@ -250,5 +255,91 @@ describe('tables', () => {
     ])
     const [, , deseasonalized, index, forecast] = rows[0] as [string, ...number[]]
     expect(forecast).toBeCloseTo(deseasonalized! * index!, 10)
+  })
+})
+
+describe('robust loess', () => {
+  const loess = (more: MethodDocument['decompose'] = {}): MethodDocument => ({
+    ...FORMAT,
+    decompose: { by: 'stl', ...more },
+  })
+  const monthly: Series = {
+    name: 'Varnish',
+    unit: 'litres',
+    calendar: calendarOf('monthly'),
+    start: { year: 2016, season: 1 },
+    values: Array.from({ length: 96 }, (_, i) => {
+      const season = 1 + 0.3 * Math.cos((2 * Math.PI * (i - (i % 12) * 0.01 - i / 48)) / 12)
+      return (5000 + 20 * i) * season * (i === 40 ? 0.4 : 1 + 0.01 * Math.sin(i * 7))
+    }),
+  }
+
+  it('states every default in the method that was run', () => {
+    expect(analyse(monthly, loess()).method.decompose).toEqual({
+      by: 'stl',
+      model: 'multiplicative',
+      exclude: [],
+      seasonalWindow: 13,
+      trendWindow: 21,
+      lowPassWindow: 13,
+      seasonalDegree: 1,
+      trendDegree: 1,
+      lowPassDegree: 1,
+      robust: true,
+      inner: 1,
+      outer: 15,
+    })
+  })
+
+  it('distrusts the one freak month and says so, with both strengths', () => {
+    const { columns, findings, strength } = analyse(monthly, loess())
+    expect(columns.weight[40]).toBe(0)
+    const told = findings.find(({ code }) => code === 'distrusted')
+    expect(told?.text).toContain('May 2019')
+    expect(told?.period).toBe('2019-05')
+    expect(strength.withoutDistrusted!.season!).toBeGreaterThan(strength.season! + 0.02)
+  })
+
+  it('recomposes, and repeats the season of the last year in the forecast', () => {
+    const { columns, forecast } = analyse(monthly, loess())
+    columns.value.forEach((value, i) => {
+      const whole = columns.trendCycle[i]! * columns.index[i]! * columns.irregular[i]!
+      expect(whole).toBeCloseTo(value!, 6)
+    })
+    expect(forecast.index).toEqual(columns.index.slice(-12))
+  })
+
+  it('tells how an index moves when the first or last year is left out', () => {
+    const { seasons } = analyse(monthly, loess())
+    const shorter = analyse(monthly, { ...loess(), span: { from: '2016-01', to: '2022-12' } })
+    expect(seasons[3]!.withoutLast).toBeCloseTo(shorter.seasons[3]!.index, 9)
+    expect(seasons[3]!.withoutFirst).not.toBeNull()
+  })
+
+  it('fills a gap with the season of loess', () => {
+    const gap = { ...monthly, values: monthly.values.with(60, null) }
+    const { columns } = analyse(gap, { ...loess(), missing: 'seasonal' })
+    expect(columns.value[60]! / monthly.values[60]!).toBeCloseTo(1, 1)
+  })
+})
+
+describe('how steady the indices are', () => {
+  it('is what they come to without each season’s first or last ratio', () => {
+    const { seasons, columns } = analyse(series(quarters), FORMAT)
+    const own = (season: number) =>
+      columns.seasonalIrregular.filter(
+        (value, i): value is number => value !== null && columns.season[i] === season,
+      )
+    const raw = [1, 2, 3, 4].map((season) => {
+      const kept = own(season).slice(1)
+      return kept.reduce((sum, value) => sum + value, 0) / kept.length
+    })
+    const mean = raw.reduce((sum, value) => sum + value, 0) / 4
+    seasons.forEach((row, k) => expect(row.withoutFirst).toBeCloseTo(raw[k]! / mean, 12))
+  })
+
+  it('is not told where one year is all there is', () => {
+    const { seasons } = analyse(series(quarters.slice(0, 9)), FORMAT)
+    expect(seasons.map(({ withoutLast }) => withoutLast)).toEqual([null, null, null, null])
   })
 })

@@ -2,20 +2,30 @@ import { errorFigures, seasonalNaiveScale } from './accuracy/errorFigures'
 import { seasonLabel } from './calendar/labels'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from './calendar/period'
 import { prepareStretch } from './care/prepare'
-import { decomposeClassically, type ClassicalDecomposition } from './decomposition/classical'
+import { decompose, type AnyDecomposition } from './decomposition/decompose'
+import { indexStability } from './decomposition/indexStability'
 import { putBack, takeOut } from './decomposition/model'
+import { strengthsOf } from './decomposition/strength'
 import { careFindings } from './findings/careFindings'
+import { leftoverFindings } from './findings/leftoverFindings'
+import { loessFindings } from './findings/loessFindings'
+import { lookFindings } from './findings/lookFindings'
 import { methodFindings } from './findings/methodFindings'
 import { seasonFindings } from './findings/seasonFindings'
 import { spanFindings } from './findings/spanFindings'
 import { forecastByDecomposition } from './forecast/byDecomposition'
+import { examineLeftover } from './leftover/leftover'
 import { completeMethod } from './method/completeMethod'
 import type { Method, MethodDocument } from './method/method'
 import { equation } from './regression/equation'
+import type { Model } from './decomposition/model'
+import { Refusal } from './refusal'
 import { regressionFigures } from './regression/report'
 import { fitTrend } from './regression/fitTrend'
 import type { TrendLine } from './regression/trendLine'
 import { RESULT_FORMAT, type Result, type SeasonRow, type StraightLine } from './result'
+import { testSeason } from './seasonality/seasonTests'
+import { whichModel, type WhichModel } from './seasonality/whichModel'
 import type { Series, Value } from './series'
 import { standardErrorOfMean } from './statistics/spread'
 import type { Stretch } from './stretch'
@@ -49,7 +59,7 @@ export function analyse(series: Series, document: MethodDocument): Result {
   const { values } = stretch
   const t = values.map((_, i) => firstT + i)
 
-  const decomposition = decomposeClassically(stretch, { ...method.decompose, exclude: excluded })
+  const decomposition = decompose(stretch, method.decompose, excluded)
   const { deseasonalized, straightTrend, trendCycle, index } = decomposition
 
   const { line: trend, from: fitFrom } = fitTrend(deseasonalized, firstT, method.trend.last)
@@ -58,6 +68,13 @@ export function analyse(series: Series, document: MethodDocument): Result {
   const fitted = trendColumn.map((value, i) =>
     value === null ? null : putBack(model, value, index[i]!),
   )
+
+  const weights = decomposition.loess?.weights
+  const counts = (i: number) => !excluded.has(firstT + i) && weights?.[i] !== 0
+  const seasonTests = testSeason(stretch, decomposition.seasonalIrregular, counts, model)
+  const leftover = examineLeftover(stretch, decomposition.irregular, counts)
+  const strength = strengthOf(decomposition, model, excluded, firstT)
+  const comparison = compareModels(stretch, series)
 
   const seasonOf = (at: number) => periodAt(start, at, calendar.seasons).season
   const forecast = forecastByDecomposition(
@@ -98,7 +115,7 @@ export function analyse(series: Series, document: MethodDocument): Result {
       trend: trendColumn,
       // Against a line, a trend-cycle that is itself a line has no cycle to show.
       cycle:
-        method.decompose.by === 'ratio-to-moving-average'
+        method.decompose.by === 'ratio-to-moving-average' || method.decompose.by === 'stl'
           ? trendCycle.map((value, i) =>
               value === null ? null : takeOut(model, value, straightTrend.at(firstT + i)),
             )
@@ -109,9 +126,15 @@ export function analyse(series: Series, document: MethodDocument): Result {
       residual: values.map((value, i) =>
         value === null || fitted[i] === null ? null : value - fitted[i]!,
       ),
+      weight: weights ?? undefinedEverywhere(values),
     },
     seasons,
     rawIndexMean: decomposition.indices.rawIndexMean,
+    strength,
+    seasonTests,
+    whichModel: comparison,
+    leftover,
+    lastPass: decomposition.loess?.lastPass ?? null,
     straightTrend: lineOf(straightTrend),
     trendOfOriginal: decomposition.trendOfOriginal && lineOf(decomposition.trendOfOriginal),
     overallMean: decomposition.seasonMeans?.overall ?? null,
@@ -132,33 +155,74 @@ export function analyse(series: Series, document: MethodDocument): Result {
       fitted: errorFigures(values, fitted, seasonalNaiveScale(values, calendar.seasons)),
     },
     findings: [
-      ...seasonFindings(seasons, model, values),
+      ...lookFindings(stretch, decomposition, comparison, model, series.unit),
+      ...seasonFindings(seasons, model, values, seasonTests, strength),
+      ...leftoverFindings(leftover, method),
       ...careFindings(stretch, series.adjustments ?? [], filled, method, series.unit),
       ...spanFindings(stretch, method, trendCycle, forecast),
       ...methodFindings(stretch, decomposition, forecast),
+      ...loessFindings(stretch, decomposition, model),
     ],
   }
 }
 
-/** Each season's index with its spread over the years and its reading. */
+/** Each season's index with its spread over the years, how it hangs on either end, and its reading. */
 function seasonRows(
   stretch: Stretch,
-  decomposition: ClassicalDecomposition,
+  decomposition: AnyDecomposition,
   method: Method,
   excluded: ReadonlySet<number>,
   unit: string,
 ): SeasonRow[] {
-  return decomposition.indices.seasons.map((row) => ({
-    ...row,
-    label: seasonLabel(row.season, stretch.calendar),
-    standardError: standardErrorOfMean(
+  const { withoutFirst, withoutLast } = indexStability(
+    stretch,
+    decomposition,
+    method.decompose,
+    excluded,
+  )
+  const errorOf = (season: number) =>
+    standardErrorOfMean(
       decomposition.seasonalIrregular.filter(
         (value, i): value is number =>
-          value !== null && stretch.seasonOf[i] === row.season && !excluded.has(stretch.firstT + i),
+          value !== null && stretch.seasonOf[i] === season && !excluded.has(stretch.firstT + i),
       ),
-    ),
+    )
+  return decomposition.indices.seasons.map((row, k) => ({
+    ...row,
+    label: seasonLabel(row.season, stretch.calendar),
+    withoutFirst: withoutFirst?.[k] ?? null,
+    withoutLast: withoutLast?.[k] ?? null,
+    standardError: decomposition.loess ? null : errorOf(row.season),
     reading: readIndex(row.index, method.decompose.model, unit),
   }))
+}
+
+/** Strengths over the periods that have an irregular and are not left out. */
+function strengthOf(
+  { trendCycle, index, irregular, loess }: AnyDecomposition,
+  model: Model,
+  excluded: ReadonlySet<number>,
+  firstT: number,
+): Result['strength'] {
+  const kept = irregular.map((value, i) => (excluded.has(firstT + i) ? null : value))
+  const over = (remainder: readonly Value[]) =>
+    strengthsOf(model, { trend: trendCycle, seasonal: index, remainder })
+  const believed = kept.map((value, i) => (loess?.weights[i] === 0 ? null : value))
+  const distrusts = believed.some((value, i) => value !== kept[i])
+  return { ...over(kept), withoutDistrusted: distrusts ? over(believed) : null }
+}
+
+/** Which model fits; null where the comparison needs more full years than there are. */
+function compareModels(
+  { values, firstT }: Stretch,
+  { start, calendar }: Series,
+): WhichModel | null {
+  try {
+    return whichModel(values, periodAt(start, firstT, calendar.seasons), calendar.seasons)
+  } catch (error) {
+    if (error instanceof Refusal) return null
+    throw error
+  }
 }
 
 function figuresOf(line: TrendLine) {

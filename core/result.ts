@@ -2,10 +2,15 @@ import type { Adjustment } from './care/adjustment'
 import type { FilledValue } from './care/fillMissing'
 import type { ErrorFigures } from './accuracy/errorFigures'
 import type { Frequency } from './calendar/calendar'
+import type { LastPass } from './decomposition/stl/stl'
+import type { Strength } from './decomposition/strength'
 import type { Finding } from './findings/finding'
 import type { DecompositionForecast } from './forecast/byDecomposition'
+import type { Leftover } from './leftover/leftover'
 import type { Method } from './method/method'
 import type { RegressionFigures } from './regression/report'
+import type { SeasonTests } from './seasonality/seasonTests'
+import type { WhichModel } from './seasonality/whichModel'
 import type { Value } from './series'
 
 export const RESULT_FORMAT = 'elvant-result/1'
@@ -38,7 +43,19 @@ export interface Result {
     readonly season: readonly number[]
   } & Readonly<Record<FigureColumn, readonly Value[]>>
   readonly seasons: readonly SeasonRow[]
-  readonly rawIndexMean: number
+  /** What the raw indices were adjusted by; null by loess, whose indices are not averages. */
+  readonly rawIndexMean: Value
+  /** How much of what varies is trend and how much season. */
+  readonly strength: Strength & {
+    /** The same without the periods that a robust fit gave no weight; null when it believed them all. */
+    readonly withoutDistrusted: Strength | null
+  }
+  readonly seasonTests: SeasonTests
+  /** Which model has the more even swing; null for too short a series. */
+  readonly whichModel: WhichModel | null
+  readonly leftover: Leftover
+  /** Robust loess only: what the last inner pass worked with, in logarithms for a multiplicative model. */
+  readonly lastPass: LastPass | null
   /** The line through the deseasonalized series, all periods of the span; the cycle is read against it. */
   readonly straightTrend: StraightLine
   /** Ratio to trend only: the line through the series itself. */
@@ -71,6 +88,8 @@ export const FIGURE_COLUMNS = [
   'recomposed',
   'fitted',
   'residual',
+  /** Robust loess only: how far the fit believed each period, from 0 to 1. */
+  'weight',
 ] as const
 export type FigureColumn = (typeof FIGURE_COLUMNS)[number]
 
@@ -81,9 +100,14 @@ export interface SeasonRow {
   readonly label: string
   /** Values behind the index. */
   readonly count: number
+  /** Before adjustment; by loess, the mean over the years. */
   readonly raw: number
+  /** By loess, that of the last year, which the forecast repeats. */
   readonly index: number
-  /** Standard error of the average over the years; undefined for fewer than two values. */
+  /** The same without the first, and without the last, year; undefined when too little is left. */
+  readonly withoutFirst: Value
+  readonly withoutLast: Value
+  /** Standard error of the average over the years; undefined for fewer than two values, and by loess. */
   readonly standardError: Value
   /** `32% above the baseline`, `430 litres below the baseline`. */
   readonly reading: string

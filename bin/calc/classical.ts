@@ -1,11 +1,8 @@
 import { z } from 'zod'
 import { periodAt } from '../../core/calendar/period'
 import { seasonColumn, seasonOrder, tableYear } from '../../core/calendar/tableYear'
-import {
-  CLASSICAL_WAYS,
-  decomposeClassically,
-  type ClassicalDecomposition,
-} from '../../core/decomposition/classical'
+import { CLASSICAL_WAYS, decomposeClassically } from '../../core/decomposition/classical'
+import type { Decomposition } from '../../core/decomposition/decomposition'
 import { MODELS, takeOut, type Model } from '../../core/decomposition/model'
 import { regressionFigures } from '../../core/regression/report'
 import { trendLine, type TrendLine } from '../../core/regression/trendLine'
@@ -36,7 +33,7 @@ export function calcClassical(input: unknown): unknown {
 }
 
 /** Runs the decomposition that an input asks for. */
-export function decompose(series: Series, input: DecompositionInput): ClassicalDecomposition {
+export function decompose(series: Series, input: DecompositionInput): Decomposition {
   return decomposeClassically(stretchOfInput(series, input), {
     by: input.method,
     model: input.model,
@@ -50,7 +47,7 @@ export function decompose(series: Series, input: DecompositionInput): ClassicalD
 export function describe(
   series: Series,
   input: DecompositionInput,
-  decomposition: ClassicalDecomposition,
+  decomposition: Decomposition,
 ): Record<string, unknown> {
   const stretch = stretchOfInput(series, input)
   const { firstT, values, seasonOf } = stretch

@@ -1,9 +1,10 @@
 import { z } from 'zod'
-import { decomposeByLoess } from '../../core/decomposition/stl/decomposeByLoess'
+import { decomposeByLoess } from '../../core/decomposition/byLoess'
 import { stlParameters } from '../../core/decomposition/stl/windows'
 import { loess } from '../../core/smoothing/loess'
 import { Refusal } from '../../core/refusal'
-import { readInput } from './input'
+import { stretchOf } from '../../core/stretch'
+import { readInput, seriesOf } from './input'
 
 const loessSchema = z.object({
   x: z.array(z.number()).min(1),
@@ -66,22 +67,24 @@ export function calcStl(input: unknown): unknown {
     read.y.length,
     read.m,
   )
-  const { trend, seasonal, remainder, weights, strength } = decomposeByLoess(
-    read.y,
-    read.m,
-    read.model,
-    parameters,
-  )
+  const series = seriesOf({ unit: 'units', m: read.m, start: { year: 1, season: 1 }, y: read.y })
+  const stretch = stretchOf(series, 1, read.y.length)
+  const {
+    trendCycle,
+    index,
+    irregular,
+    loess: detail,
+  } = decomposeByLoess(stretch, read.model, parameters)
   const { windows, degrees, inner, outer } = parameters
   return {
     windows: { seasonal: windows.seasonal, trend: windows.trend, lowpass: windows.lowPass },
     degrees: { seasonal: degrees.seasonal, trend: degrees.trend, lowpass: degrees.lowPass },
     inner,
     outer,
-    trend,
-    seasonal,
-    remainder,
-    weights,
-    strength: { trend: strength.trend, seasonal: strength.season },
+    trend: trendCycle,
+    seasonal: index,
+    remainder: irregular,
+    weights: detail.weights,
+    strength: { trend: detail.strength.trend, seasonal: detail.strength.season },
   }
 }

@@ -3,6 +3,7 @@ import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/period'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
+import type { Method } from '../../core/method/method'
 import type { Result } from '../../core/result'
 import { readFile } from '../../intake/readFile'
 import { readBytes } from '../files'
@@ -26,11 +27,11 @@ export function report(result: Result): string {
   const limits = widest === undefined ? null : forecast.limits[widest]!
   const lines = [
     `${series.name}, ${series.unit}, ${series.frequency}, ${label(series.start)} to ${label(series.end)}: ${series.periods} periods, ${series.missing} missing`,
-    `Decomposed as ${method.decompose.model} by ${method.decompose.by.replaceAll('-', ' ')}, indices by ${method.decompose.average}`,
+    `Decomposed as ${method.decompose.model} by ${decompositionWords(method.decompose)}`,
     '',
     'Seasonal indices',
     ...seasons.map((row) => `  ${row.label.padEnd(4)} ${fixed(row.index, 4, 9)}  ${row.reading}`),
-    `  mean of the raw indices ${rawIndexMean.toFixed(4)}`,
+    ...(rawIndexMean === null ? [] : [`  mean of the raw indices ${rawIndexMean.toFixed(4)}`]),
     '',
     'Trend of the deseasonalized series',
     `  ${trendFit.equation}   (t = 1 in ${label(series.start)})`,
@@ -56,4 +57,10 @@ function fixed(value: number | null, digits: number, width: number): string {
 
 function percent(share: number | null): string {
   return share === null ? 'undefined' : `${(share * 100).toFixed(1)}%`
+}
+
+function decompositionWords(decompose: Method['decompose']): string {
+  return decompose.by === 'stl'
+    ? 'robust loess'
+    : `${decompose.by.replaceAll('-', ' ')}, indices by ${decompose.average}`
 }

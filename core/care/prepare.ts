@@ -1,4 +1,4 @@
-import { decomposeClassically } from '../decomposition/classical'
+import { decompose } from '../decomposition/decompose'
 import type { Method } from '../method/method'
 import type { Series } from '../series'
 import { stretchOf, type Stretch } from '../stretch'
@@ -37,7 +37,7 @@ export function prepareStretch(
     method.missing === 'seasonal' && before.values.includes(null)
       ? {
           model: method.decompose.model,
-          index: decomposeClassically(before, { ...method.decompose, exclude }).index,
+          index: decompose(before, method.decompose, exclude).index,
         }
       : null
   const filled = fillMissing(before.values, firstT, method.missing, season)

@@ -92,7 +92,7 @@ describe('ratio to moving average, by hand', () => {
       '1.3359',
       '0.6651',
     ])
-    expect(got.indices.rawIndexMean.toFixed(6)).toBe('1.000263')
+    expect(got.indices.rawIndexMean!.toFixed(6)).toBe('1.000263')
     expect(got.indices.seasons.map(({ index }) => index.toFixed(4))).toEqual([
       '0.7827',
       '1.2167',

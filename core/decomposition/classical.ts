@@ -1,16 +1,12 @@
-import { trendLine, type TrendLine } from '../regression/trendLine'
+import { trendLine } from '../regression/trendLine'
 import type { Value } from '../series'
 import { offCentreAverages } from '../smoothing/movingAverage'
 import type { Stretch } from '../stretch'
-import { departure, type Departure } from './departure'
+import type { Decomposition } from './decomposition'
+import { departure } from './departure'
 import { putBack, takeOut, type Model } from './model'
 import { requirePositive, requireTwoYears } from './requirements'
-import {
-  adjustIndices,
-  averageOfEverySeason,
-  type IndexAverage,
-  type SeasonalIndices,
-} from './seasonalIndices'
+import { adjustIndices, averageOfEverySeason, type IndexAverage } from './seasonalIndices'
 
 /** The three ways to find what the season departs from. */
 export const CLASSICAL_WAYS = [
@@ -29,24 +25,6 @@ export interface ClassicalChoices {
   readonly adjust: boolean
   /** Time codes whose value is left out of its season's average. */
   readonly exclude: ReadonlySet<number>
-}
-
-/** A series taken apart. Every list has one entry a period of the stretch. */
-export interface ClassicalDecomposition {
-  /** Averages before centring, entry i over the m values from i; none for an odd m or without averages. */
-  readonly movingAverage: readonly Value[] | null
-  readonly trendCycle: readonly Value[]
-  readonly seasonalIrregular: readonly Value[]
-  readonly indices: SeasonalIndices
-  /** The index of each period's season. */
-  readonly index: readonly number[]
-  readonly deseasonalized: readonly Value[]
-  readonly irregular: readonly Value[]
-  readonly recomposed: readonly Value[]
-  /** The line through the deseasonalized series, all periods. */
-  readonly straightTrend: TrendLine
-  readonly trendOfOriginal: Departure['trendOfOriginal']
-  readonly seasonMeans: Departure['seasonMeans']
 }
 
 /**
@@ -72,10 +50,7 @@ export interface ClassicalDecomposition {
  * @example On the quarters 46, 74, 83, 41 of 2021 with averages 59.5, 60.75, 61.5, 62.625 the
  *   ratios are 0.7731, 1.2181, 1.3496, 0.6547.
  */
-export function decomposeClassically(
-  stretch: Stretch,
-  choices: ClassicalChoices,
-): ClassicalDecomposition {
+export function decomposeClassically(stretch: Stretch, choices: ClassicalChoices): Decomposition {
   const { values, firstT, seasonOf, calendar } = stretch
   const { by, model } = choices
   requireTwoYears(stretch)

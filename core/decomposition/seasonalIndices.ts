@@ -29,8 +29,8 @@ export interface SeasonalIndex {
 export interface SeasonalIndices {
   /** Season 1 first. */
   readonly seasons: readonly SeasonalIndex[]
-  /** What every raw index is divided by (multiplicative) or lessened by (additive). */
-  readonly rawIndexMean: number
+  /** What every raw index is divided by (multiplicative) or lessened by (additive); null by loess. */
+  readonly rawIndexMean: Value
   readonly untrimmed: SeasonAverages['untrimmed']
 }
 

@@ -5,6 +5,7 @@ import { calendarOfResult, startOfResult } from '../ledger/calendarOfResult'
 import { cellValue, lastActualT, limitOf, type Cell, type CellColumn } from '../ledger/cell'
 import { ledgerRows } from '../ledger/rows'
 import type { Result, StraightLine } from '../result'
+import { loessSeason, loessTrend, weightArithmetic } from './loessArithmetic'
 import { figureOf, operation, plain, type Expression } from './expression'
 
 /** The arithmetic of a defined cell, and cells that shaped it without standing in it. */
@@ -38,7 +39,10 @@ export function arithmetic(result: Result, cell: Cell): Arithmetic {
       return made(usedValue(result, cell))
     case 'movingAverage':
       return made(averageOf(series.seasons, (i) => source('value', t + i)))
+    case 'weight':
+      return made(weightArithmetic(result, t))
     case 'trendCycle': {
+      if (by === 'stl') return made(loessTrend(result, t))
       if (by === 'ratio-to-trend') return lineAt(result, result.trendOfOriginal!, t, 'value')
       if (by === 'simple-averages') return lineAt(result, result.straightTrend, t, 'deseasonalized')
       const half = Math.floor(series.seasons / 2)
@@ -63,7 +67,7 @@ export function arithmetic(result: Result, cell: Cell): Arithmetic {
         ),
       )
     case 'index':
-      return made(indexArithmetic(result, t))
+      return made(by === 'stl' ? loessIndex(result, t) : indexArithmetic(result, t))
     case 'deseasonalized':
       return made(operation(source('value'), remove, source('index')))
     case 'trend':
@@ -180,9 +184,19 @@ function lineAt(
   }
 }
 
+/** With loess, a forecast repeats the index of the season's last year. */
+function loessIndex(result: Result, t: number): Expression {
+  const last = lastActualT(result)
+  const { seasons } = result.series
+  return t <= last
+    ? loessSeason(result, t)
+    : cellOf(result, 'index', t - Math.ceil((t - last) / seasons) * seasons)
+}
+
 /** The average of a season's included values, adjusted by the mean of all raw indices. */
 function indexArithmetic(result: Result, t: number): Expression {
   const { columns, method } = result
+  if (method.decompose.by === 'stl') throw new RangeError('Indices by loess are not averages.')
   const { average, adjust, model } = method.decompose
   const calendar = calendarOfResult(result)
   const season = periodAt(startOfResult(result), t, calendar.seasons).season
@@ -204,7 +218,7 @@ function indexArithmetic(result: Result, t: number): Expression {
   return operation(
     raw,
     model === 'multiplicative' ? '÷' : '−',
-    figureOf(`mean of the ${calendar.seasons} raw indices`, result.rawIndexMean),
+    figureOf(`mean of the ${calendar.seasons} raw indices`, result.rawIndexMean!),
   )
 }
 

@@ -46,6 +46,23 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
     decompose({ by: 'simple-averages', model: 'additive' }),
   ],
   ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
+  ['robust loess', series(quarters), decompose({ by: 'stl', seasonalWindow: 7 })],
+  [
+    'loess, additive, not robust, with a missing quarter and a wide trend',
+    series(quarters.with(6, null)),
+    decompose({
+      by: 'stl',
+      model: 'additive',
+      robust: false,
+      trendWindow: 19,
+      exclude: [{ period: '2022-Q1', reason: 'strike' }],
+    }),
+  ],
+  [
+    'a season that never changes',
+    series([...quarters, 52, 80, 97, 48]),
+    decompose({ by: 'stl', seasonalWindow: 'periodic' }),
+  ],
   ['an odd number of seasons', five, { format: 'elvant-method/1' }],
   ['a missing quarter', series(quarters.with(6, null)), { format: 'elvant-method/1' }],
   [

@@ -6,7 +6,8 @@ import { ledgerRows } from '../ledger/rows'
 import type { Result } from '../result'
 import { readIndex } from '../words/reading'
 import { arithmetic } from './arithmetic'
-import { cellsOf, type Expression } from './expression'
+import { cellsOf, localFitOf, type Expression } from './expression'
+import type { LocalFitPicture } from './localFit'
 import { whyUndefined } from './whyUndefined'
 
 /** How a cell of the ledger came about. */
@@ -26,6 +27,8 @@ export type Explanation = {
       readonly sources: readonly Cell[]
       /** `31% above the baseline`, for what is read against one. */
       readonly reading: string | null
+      /** The local regression behind a loess value, to be drawn; null for any other. */
+      readonly localFit: LocalFitPicture | null
     }
   | { readonly defined: false; readonly because: string }
 )
@@ -63,6 +66,7 @@ export function explain(result: Result, column: CellColumn, t: number): Explanat
     value,
     expression,
     sources: [...cellsOf(expression), ...alsoFrom],
+    localFit: localFitOf(expression),
     reading:
       row.component === 'season'
         ? readIndex(value, result.method.decompose.model, result.series.unit)

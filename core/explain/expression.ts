@@ -1,5 +1,6 @@
 import { AVERAGE, type IndexAverage } from '../decomposition/seasonalIndices'
 import type { Cell } from '../ledger/cell'
+import type { LocalFitPicture } from './localFit'
 
 /** An operation between two parts of a calculation, as it is printed. */
 export type Operator = '+' | '−' | '×' | '÷'
@@ -10,14 +11,20 @@ export type Expression =
   | { readonly kind: 'cell'; readonly cell: Cell; readonly symbol: string; readonly value: number }
   /** A figure of the method that is not in the ledger, such as a slope; or a plain number. */
   | { readonly kind: 'figure'; readonly symbol: string; readonly value: number }
-  | { readonly kind: 'average'; readonly how: IndexAverage; readonly terms: readonly Expression[] }
+  | {
+      readonly kind: 'average'
+      readonly how: IndexAverage | 'geometric-mean'
+      readonly terms: readonly Expression[]
+    }
+  /** A local regression, drawn beside the arithmetic. */
+  | { readonly kind: 'local-fit'; readonly symbol: string; readonly fit: LocalFitPicture }
   | {
       readonly kind: 'operation'
       readonly operator: Operator
       readonly left: Expression
       readonly right: Expression
     }
-  | { readonly kind: 'root'; readonly of: Expression }
+  | { readonly kind: 'root' | 'square'; readonly of: Expression }
 
 export function figureOf(symbol: string, value: number): Expression {
   return { kind: 'figure', symbol, value }
@@ -43,7 +50,11 @@ export function evaluate(expression: Expression): number {
     case 'figure':
       return expression.value
     case 'average':
-      return AVERAGE[expression.how](expression.terms.map(evaluate))!
+      return averageOf(expression.how, expression.terms.map(evaluate))
+    case 'local-fit':
+      return expression.fit.value
+    case 'square':
+      return evaluate(expression.of) ** 2
     case 'root':
       return Math.sqrt(evaluate(expression.of))
     case 'operation': {
@@ -63,6 +74,23 @@ export function evaluate(expression: Expression): number {
   }
 }
 
+function averageOf(how: IndexAverage | 'geometric-mean', values: readonly number[]): number {
+  if (how === 'geometric-mean') return Math.exp(AVERAGE.mean(values.map(Math.log))!)
+  return AVERAGE[how](values)!
+}
+
+/** The local regression inside an expression, if there is one. */
+export function localFitOf(expression: Expression): LocalFitPicture | null {
+  switch (expression.kind) {
+    case 'local-fit':
+      return expression.fit
+    case 'operation':
+      return localFitOf(expression.left) ?? localFitOf(expression.right)
+    default:
+      return null
+  }
+}
+
 /** The ledger cells an expression was made from, in the order they are read. */
 export function cellsOf(expression: Expression): Cell[] {
   switch (expression.kind) {
@@ -72,7 +100,10 @@ export function cellsOf(expression: Expression): Cell[] {
       return []
     case 'average':
       return expression.terms.flatMap(cellsOf)
+    case 'local-fit':
+      return [...expression.fit.sources]
     case 'root':
+    case 'square':
       return cellsOf(expression.of)
     case 'operation':
       return [...cellsOf(expression.left), ...cellsOf(expression.right)]

@@ -1,4 +1,4 @@
-import type { Expression, Operator } from './expression'
+import { evaluate, type Expression, type Operator } from './expression'
 
 const RANK: Record<Operator, number> = { '+': 1, '−': 1, '×': 2, '÷': 2 }
 /** Longer lists than this are shortened in the middle when they are printed. */
@@ -14,15 +14,18 @@ const LONGEST_LIST = 13
 export function write(expression: Expression, number?: (value: number) => string): string {
   switch (expression.kind) {
     case 'cell':
-    case 'figure': {
+    case 'figure':
+    case 'local-fit': {
       if (!number) return expression.symbol
-      const text = number(expression.value)
-      return expression.value < 0 ? `(${text})` : text
+      const value = evaluate(expression)
+      return value < 0 ? `(${number(value)})` : number(value)
     }
     case 'average':
       return `${expression.how.replace('-', ' ')} of (${shortened(expression.terms.map((term) => write(term, number)))})`
     case 'root':
       return `√(${write(expression.of, number)})`
+    case 'square':
+      return `(${write(expression.of, number)})²`
     case 'operation': {
       const { operator, left, right } = expression
       return `${inside(left, operator, false, number)} ${operator} ${inside(right, operator, true, number)}`

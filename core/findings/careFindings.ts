@@ -47,6 +47,7 @@ function looksMistyped(
   return {
     code: suspicion,
     severity: 'caution',
+    topic: 'data',
     text: `${label}, ${figure(value)} ${unit}, is ${WORDS[suspicion]} (${figure(usual)} ${unit}). Is it right? Its working replaces it or leaves it out.`,
     period: code,
     figure: value,
@@ -63,6 +64,7 @@ function adjusted(
   return {
     code: value === null ? 'value-left-out' : 'value-replaced',
     severity: 'note',
+    topic: 'data',
     text: `${periodLabel(parsed, calendar)} is ${done}: ${reason}.`,
     period: formatPeriod(parsed, calendar),
     figure: value,
@@ -80,6 +82,7 @@ function filledIn(filled: readonly FilledValue[], stretch: Stretch, { missing }:
   return {
     code: 'filled',
     severity: 'note',
+    topic: 'data',
     text: `${countPeriods(filled.length, stretch.calendar)} without a value filled ${HOW[missing]}, the first ${first.label}.`,
     period: first.code,
     figure: filled.length,

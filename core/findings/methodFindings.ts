@@ -1,5 +1,5 @@
 import { seasonLabel } from '../calendar/labels'
-import type { ClassicalDecomposition } from '../decomposition/classical'
+import type { AnyDecomposition } from '../decomposition/decompose'
 import type { DecompositionForecast } from '../forecast/byDecomposition'
 import type { Stretch } from '../stretch'
 import type { Finding } from './finding'
@@ -7,7 +7,7 @@ import type { Finding } from './finding'
 /** What the method did that the reader of its figures must know. */
 export function methodFindings(
   stretch: Stretch,
-  decomposition: ClassicalDecomposition,
+  decomposition: AnyDecomposition,
   forecast: DecompositionForecast,
 ): Finding[] {
   const about = (
@@ -18,6 +18,7 @@ export function methodFindings(
   ) => ({
     code,
     severity,
+    topic: 'forecast' as const,
     text,
     period: null,
     figure,

@@ -1,12 +1,20 @@
 import type { Model } from '../decomposition/model'
-import type { SeasonRow } from '../result'
+import type { Result, SeasonRow } from '../result'
+import type { SeasonTests } from '../seasonality/seasonTests'
+import type { Strength } from '../decomposition/strength'
 import type { Value } from '../series'
 import { mean } from '../statistics/average'
-import { figure, percent } from '../words/figure'
+import { figure, percent, probability } from '../words/figure'
 import type { Finding } from './finding'
 
 /** An index resting on fewer values than this moves with every single one of them. */
 const ENOUGH_VALUES = 3
+/** A test at this level. */
+const SIGNIFICANT = 0.05
+/** With the many values of a season, only a clear movement is worth a caution. */
+const MOVES = 0.01
+/** An index that moves by more than this share of the whole swing hangs on one year. */
+const UNSTEADY = 0.1
 /** A season whose indices range over less than this share of the level is too small to matter. */
 const NEGLIGIBLE_RANGE = 0.02
 
@@ -19,11 +27,15 @@ const NEGLIGIBLE_RANGE = 0.02
  *
  * @param seasons one row a season
  * @param values the analysed values, for the level of an additive season
+ * @param tests of season, said in words with their figures
+ * @param strength of trend and season, likewise
  */
 export function seasonFindings(
   seasons: readonly SeasonRow[],
   model: Model,
   values: readonly Value[],
+  tests: SeasonTests,
+  strength: Result['strength'],
 ): Finding[] {
   const peak = seasons.reduce((best, row) => (row.index > best.index ? row : best))
   const trough = seasons.reduce((worst, row) => (row.index < worst.index ? row : worst))
@@ -34,6 +46,7 @@ export function seasonFindings(
   const about = (code: string, text: string, at: number | null): Finding => ({
     code,
     severity: 'note',
+    topic: 'season',
     text,
     period: null,
     figure: at,
@@ -44,15 +57,43 @@ export function seasonFindings(
       about('season-trough', `Lowest season: ${trough.label}, ${trough.reading}.`, trough.index),
     )
   }
+  const { stable, moving } = tests
   if (range !== null && range < NEGLIGIBLE_RANGE) {
     findings.push({
       code: 'season-negligible',
       severity: 'caution',
+      topic: 'season',
       text: `The season is negligible in size: from lowest to highest it moves ${percent(range)} of the level, less than 2%.`,
       period: null,
       figure: range,
     })
   }
+  if (stable.p !== null) {
+    const test = `F(${stable.df.join(', ')}) = ${figure(stable.f!)}, p ${probability(stable.p)}`
+    findings.push(
+      stable.p > SIGNIFICANT
+        ? {
+            code: 'no-stable-season',
+            severity: 'caution',
+            topic: 'season',
+            text: `No season can be told from chance: the seasons differ by no more than the years within them (${test}).`,
+            period: null,
+            figure: stable.p,
+          }
+        : about('stable-season', `The seasons differ beyond chance (${test}).`, stable.p),
+    )
+  }
+  if (moving.p !== null && moving.p < MOVES) {
+    findings.push({
+      code: 'season-moves',
+      severity: 'caution',
+      topic: 'season',
+      text: `The size of the season changes over the years (moving seasonality F(${moving.df.join(', ')}) = ${figure(moving.f!)}, p ${probability(moving.p)}). Robust loess lets it change.`,
+      period: null,
+      figure: moving.p,
+    })
+  }
+  findings.push(...strengthFinding(strength), ...unsteady(seasons))
   const thin = seasons.filter((row) => row.count < ENOUGH_VALUES)
   if (thin.length > 0) {
     const fewest = Math.min(...thin.map((row) => row.count))
@@ -61,10 +102,69 @@ export function seasonFindings(
     findings.push({
       code: 'index-unreliable',
       severity: 'caution',
+      topic: 'season',
       text: `${which}: unreliable, ${thin.length === 1 ? 'it rests' : 'resting'} on fewer than three values (${figure(fewest)} at the least). One odd year moves it.`,
       period: null,
       figure: fewest,
     })
   }
   return findings
+}
+
+/** How strong trend and season are, from 0 to 1, in words. */
+function strengthFinding(strength: Result['strength']): Finding[] {
+  const { trend, season } = strength.withoutDistrusted ?? strength
+  if (trend === null || season === null) return []
+  const both = (of: Strength) =>
+    `season ${figureOfStrength(of.season)}, trend ${figureOfStrength(of.trend)}`
+  const all = strength.withoutDistrusted
+    ? ` Over every period, distrusted ones too: ${both(strength)}.`
+    : ''
+  return [
+    {
+      code: 'strength',
+      severity: 'note',
+      topic: 'season',
+      text: `The season is ${inWords(season)}, the trend ${inWords(trend)} (strength from 0 to 1: ${both({ trend, season })}).${all}`,
+      period: null,
+      figure: season,
+    },
+  ]
+}
+
+function figureOfStrength(value: Value): string {
+  return value === null ? 'undefined' : value.toFixed(2)
+}
+
+function inWords(strength: number): string {
+  if (strength >= 0.8) return 'strong'
+  if (strength >= 0.5) return 'clear'
+  return strength >= 0.2 ? 'weak' : 'hardly there'
+}
+
+/** Indices that hang on the first or the last year. */
+function unsteady(seasons: readonly SeasonRow[]): Finding[] {
+  const indices = seasons.map(({ index }) => index)
+  const swing = Math.max(...indices) - Math.min(...indices)
+  const moved = seasons.flatMap((row) => {
+    const ways = [row.withoutFirst, row.withoutLast].map((value) =>
+      value === null ? 0 : Math.abs(value - row.index),
+    )
+    const most = Math.max(...ways)
+    return swing > 0 && most > UNSTEADY * swing
+      ? [{ row, most, year: ways[0]! > ways[1]! ? 'first' : 'last' }]
+      : []
+  })
+  if (moved.length === 0) return []
+  const worst = moved.reduce((a, b) => (b.most > a.most ? b : a))
+  return [
+    {
+      code: 'index-unsteady',
+      severity: 'caution',
+      topic: 'season',
+      text: `Not to be trusted: ${moved.map(({ row }) => row.label).join(', ')}. Without the ${worst.year} year the index of ${worst.row.label} moves by ${percent(worst.most / swing)} of the whole swing.`,
+      period: null,
+      figure: worst.most,
+    },
+  ]
 }

@@ -30,6 +30,7 @@ export function spanFindings(
     findings.push({
       code: 'last-actual',
       severity: 'note',
+      topic: 'data',
       text: `The last actual period is ${actual.label}; ${range} ${forecast.t.length === 1 ? 'is' : 'are'} forecast from it.`,
       period: actual.code,
       figure: values[lastActual]!,
@@ -42,6 +43,7 @@ export function spanFindings(
     findings.push({
       code: 'trend-cycle-ends',
       severity: 'note',
+      topic: 'data',
       text: `The moving average ends in ${at.label}: the last ${countPeriods(without, calendar)} have none.`,
       period: at.code,
       figure: without,
@@ -53,6 +55,7 @@ export function spanFindings(
     findings.push({
       code: 'missing-values',
       severity: 'caution',
+      topic: 'data',
       text: `${countPeriods(missing.length, calendar)} without a value, the first in ${at.label}. No average is taken over a gap.`,
       period: at.code,
       figure: missing.length,
@@ -70,7 +73,8 @@ function leftOut(
   return {
     code: 'left-out',
     severity: 'note',
-    text: `${periodLabel(parsed, calendar)} is left out of its index: ${reason}.`,
+    topic: 'season',
+    text: `${periodLabel(parsed, calendar)} is left out of its season: ${reason}.`,
     period: formatPeriod(parsed, calendar),
     figure: null,
   }

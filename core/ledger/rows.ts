@@ -1,4 +1,5 @@
 import { onePeriod } from '../calendar/labels'
+import type { Method } from '../method/method'
 import type { Result } from '../result'
 import { calendarOfResult } from './calendarOfResult'
 import type { CellColumn } from './cell'
@@ -32,7 +33,8 @@ const FACTOR = 'factor'
  */
 export function ledgerRows(result: Result): LedgerRow[] {
   const { unit, seasons } = result.series
-  const { by, model, average, adjust } = result.method.decompose
+  const { decompose } = result.method
+  const { by, model } = decompose
   const multiplicative = model === 'multiplicative'
   const per = onePeriod(calendarOfResult(result))
   const sign = multiplicative ? '÷' : '−'
@@ -79,7 +81,7 @@ export function ledgerRows(result: Result): LedgerRow[] {
   rows.push({
     column: 'trendCycle',
     label: averages ? 'Centred average' : 'Trend-cycle',
-    means: averages ? (seasons % 2 === 0 ? `2×${seasons}` : `${seasons} terms`) : TREND_CYCLE[by],
+    means: trendCycleWords(decompose, seasons, per),
     component: 'trendCycle',
     ...level,
   })
@@ -87,14 +89,14 @@ export function ledgerRows(result: Result): LedgerRow[] {
     {
       column: 'seasonalIrregular',
       label: multiplicative ? 'Ratio' : 'Difference',
-      means: `sales ${sign} ${averages ? 'average' : by === 'ratio-to-trend' ? 'trend-cycle' : 'overall mean'}`,
+      means: `sales ${sign} ${averages ? 'average' : by === 'simple-averages' ? 'overall mean' : 'trend-cycle'}`,
       component: 'season',
       ...part,
     },
     {
       column: 'index',
       label: 'Index',
-      means: `${average.replace('-', ' ')}, ${adjust ? 'adjusted' : 'not adjusted'}`,
+      means: indexWords(decompose),
       component: 'season',
       ...part,
     },
@@ -113,11 +115,11 @@ export function ledgerRows(result: Result): LedgerRow[] {
       ...level,
     },
   )
-  if (averages) {
+  if (averages || by === 'stl') {
     rows.push({
       column: 'cycle',
       label: 'Cycle',
-      means: `average ${sign} trend`,
+      means: `${averages ? 'average' : 'trend-cycle'} ${sign} trend`,
       component: 'trendCycle',
       ...part,
     })
@@ -167,6 +169,17 @@ export function ledgerRows(result: Result): LedgerRow[] {
       ...level,
     },
   )
+  if (by === 'stl') {
+    rows.push({
+      column: 'weight',
+      label: 'Weight',
+      means: 'how far believed',
+      unit: 'from 0 to 1',
+      component: 'irregular',
+      offset: 0,
+      baseline: 1,
+    })
+  }
   for (const wanted of result.method.forecast.levels) {
     for (const side of ['lower', 'upper'] as const) {
       rows.push({
@@ -181,7 +194,26 @@ export function ledgerRows(result: Result): LedgerRow[] {
   return rows
 }
 
-const TREND_CYCLE = {
-  'ratio-to-trend': 'line through sales',
-  'simple-averages': 'line through deseas.',
+function trendCycleWords(decompose: Method['decompose'], seasons: number, per: string): string {
+  switch (decompose.by) {
+    case 'ratio-to-moving-average':
+      return seasons % 2 === 0 ? `2×${seasons}` : `${seasons} terms`
+    case 'ratio-to-trend':
+      return 'line through sales'
+    case 'simple-averages':
+      return 'line through deseas.'
+    case 'stl':
+      return `loess, ${decompose.trendWindow} ${per}s`
+  }
+}
+
+function indexWords(decompose: Method['decompose']): string {
+  if (decompose.by !== 'stl') {
+    const { average, adjust } = decompose
+    return `${average.replace('-', ' ')}, ${adjust ? 'adjusted' : 'not adjusted'}`
+  }
+  const { seasonalWindow } = decompose
+  return seasonalWindow === 'periodic'
+    ? 'loess, the same every year'
+    : `loess, ${seasonalWindow} years`
 }

@@ -4,6 +4,7 @@ import { Refusal } from '../refusal'
 import type { Series, Value } from '../series'
 import { timeCodeIn } from '../timeCodeIn'
 import type { Method, MethodDocument } from './method'
+import { completeDecomposition } from './completeDecomposition'
 import { refuseUnbuilt } from './unbuilt'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
@@ -12,9 +13,9 @@ const LONGEST_HORIZON = 1200
 /**
  * Fills in every default of a method for a series.
  *
- * The defaults: the whole series; ratio to moving average; multiplicative where every value is
- * above 0, else additive; missing values left missing; indices by mean, adjusted; a straight line through all periods; one
- * year ahead with 80% and 95% limits.
+ * The defaults: the whole series; missing values left missing; a decomposition as
+ * {@link completeDecomposition} has it; a straight line through all periods; one year ahead with 80%
+ * and 95% limits.
  *
  * @throws Refusal for what is not built, for a period that the series does not have, and for a
  *   horizon or level out of range; `where` is the path in the document
@@ -47,23 +48,14 @@ export function completeMethod(document: MethodDocument, series: Series): Method
     format: document.format,
     span,
     missing,
-    decompose: {
-      by: classicalWay(decompose.by),
-      model: decompose.model ?? (inSpan.every(isPositive) ? 'multiplicative' : 'additive'),
-      average: decompose.average ?? 'mean',
-      adjust: decompose.adjust ?? true,
-      exclude: decompose.exclude ?? [],
-    },
+    decompose: completeDecomposition(decompose, {
+      model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
+      periods: inSpan.length,
+      seasons: calendar.seasons,
+    }),
     trend: { form: 'linear', ...(trend.last === undefined ? {} : { last: trend.last }) },
     forecast: { by: 'decomposition', horizon, levels },
   }
-}
-
-/** Robust loess has been refused by name before this. */
-function classicalWay(
-  by: NonNullable<MethodDocument['decompose']>['by'],
-): Method['decompose']['by'] {
-  return by === undefined || by === 'stl' ? 'ratio-to-moving-average' : by
 }
 
 function requireWhole(value: number, lowest: number, highest: number, where: string): void {

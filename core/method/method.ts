@@ -95,18 +95,40 @@ export interface MethodDocument {
   }
 }
 
+/** Decomposition by averages, as it was run. */
+export interface ClassicalMethod {
+  readonly by: ClassicalName
+  readonly model: Model
+  readonly average: IndexAverage
+  readonly adjust: boolean
+  readonly exclude: readonly Exclusion[]
+}
+
+/** Decomposition by robust loess, as it was run. */
+export interface LoessMethod {
+  readonly by: 'stl'
+  readonly model: Model
+  readonly exclude: readonly Exclusion[]
+  /** n_s, odd and at least 7, in years; `periodic` for a season that never changes. */
+  readonly seasonalWindow: number | 'periodic'
+  /** n_t and n_l, odd, in periods. */
+  readonly trendWindow: number
+  readonly lowPassWindow: number
+  readonly seasonalDegree: 0 | 1
+  readonly trendDegree: 0 | 1
+  readonly lowPassDegree: 0 | 1
+  /** Whether outliers lose weight. */
+  readonly robust: boolean
+  readonly inner: number
+  readonly outer: number
+}
+
 /** A method as it was run: every default filled in, and nothing in it that is not built. */
 export interface Method {
   readonly format: typeof METHOD_FORMAT
   readonly span: Span
   readonly missing: (typeof MISSING_RULES)[number]
-  readonly decompose: {
-    readonly by: ClassicalName
-    readonly model: Model
-    readonly average: IndexAverage
-    readonly adjust: boolean
-    readonly exclude: readonly Exclusion[]
-  }
+  readonly decompose: ClassicalMethod | LoessMethod
   readonly trend: { readonly form: 'linear'; readonly last?: number }
   readonly forecast: {
     readonly by: 'decomposition'

@@ -1,18 +1,6 @@
 import { Refusal } from '../refusal'
 import type { MethodDocument } from './method'
 
-const LOESS_KEYS = [
-  'seasonalWindow',
-  'trendWindow',
-  'lowPassWindow',
-  'seasonalDegree',
-  'trendDegree',
-  'lowPassDegree',
-  'robust',
-  'inner',
-  'outer',
-] as const
-
 const REGRESSION_KEYS = [
   'season',
   'base',
@@ -30,16 +18,7 @@ const REGRESSION_KEYS = [
  * @throws Refusal whose `where` is the path of the first such part
  */
 export function refuseUnbuilt(document: MethodDocument): void {
-  const { decompose = {}, trend = {}, forecast = {}, check } = document
-  if (decompose.by === 'stl') notBuilt('Robust loess decomposition', 'decompose.by')
-  for (const key of LOESS_KEYS) {
-    if (decompose[key] !== undefined) {
-      throw new Refusal(
-        `${key} belongs to robust loess, and the decomposition is by ${decompose.by ?? 'ratio-to-moving-average'}. Take it out.`,
-        `decompose.${key}`,
-      )
-    }
-  }
+  const { trend = {}, forecast = {}, check } = document
   if (trend.form !== undefined && trend.form !== 'linear') {
     notBuilt(`The trend form ${trend.form}`, 'trend.form')
   }

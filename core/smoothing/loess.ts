@@ -16,6 +16,8 @@ export interface LoessPoints {
 export interface LocalFit {
   /** The fitted value, in units of y; undefined when every weight is 0. */
   readonly value: Value
+  /** Rise of the local polynomial there, in units of y per unit of x; 0 for a constant. */
+  readonly slope: number
   /** h, the distance at which weights end, in units of x. */
   readonly bandwidth: number
   /** The weight of each point. */
@@ -52,7 +54,7 @@ export function loess(points: LoessPoints, at: number, q: number, degree: LoessD
     const prior = points.weights?.[i] ?? 1
     return distance <= INNER * bandwidth ? prior : prior * (1 - (distance / bandwidth) ** 3) ** 3
   })
-  return { value: fitAt(x, y, weights, at, degree), bandwidth, weights }
+  return { ...fitAt(x, y, weights, at, degree), bandwidth, weights }
 }
 
 /** Distance of the q-th nearest point, or beyond the farthest when there are not so many. */
@@ -73,9 +75,9 @@ function fitAt(
   weights: readonly number[],
   at: number,
   degree: LoessDegree,
-): Value {
+): Pick<LocalFit, 'value' | 'slope'> {
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  if (!(total > 0)) return null
+  if (!(total > 0)) return { value: null, slope: 0 }
   const meanOf = (values: readonly number[]) =>
     values.reduce((sum, value, i) => sum + weights[i]! * value, 0) / total
   const level = meanOf(y)
@@ -83,16 +85,22 @@ function fitAt(
   const line = x.map((value) => value - centre)
   const spread = meanOf(line.map((value) => value * value))
   const range = x.at(-1)! - x[0]!
-  if (degree === 0 || Math.sqrt(spread) <= NO_SPREAD * range) return level
+  if (degree === 0 || Math.sqrt(spread) <= NO_SPREAD * range) {
+    return { value: level, slope: 0 }
+  }
   const slope = meanOf(line.map((value, i) => value * y[i]!)) / spread
   const straight = level + slope * (at - centre)
   const distinct = new Set(x.filter((_, i) => weights[i]! > 0)).size
-  if (degree === 1 || distinct < 3) return straight
+  if (degree === 1 || distinct < 3) return { value: straight, slope }
   // x² without what a constant and a line already say.
   const skew = meanOf(line.map((value) => value ** 3)) / spread
   const bend = (distance: number) => distance * distance - spread - skew * distance
   const bent = line.map(bend)
   const curvature =
     meanOf(bent.map((value, i) => value * y[i]!)) / meanOf(bent.map((value) => value * value))
-  return straight + curvature * bend(at - centre)
+  const place = at - centre
+  return {
+    value: straight + curvature * bend(place),
+    slope: slope + curvature * (2 * place - skew),
+  }
 }

@@ -15,6 +15,11 @@ export function percent(share: number): string {
   return `${formatterOf(value < 9.95 ? 1 : 0).format(value)}%`
 }
 
+/** A probability in a sentence: `= 0.03`, and below one in ten thousand `< 0.0001`. */
+export function probability(p: number): string {
+  return p < 1e-4 ? '< 0.0001' : `= ${formatterOf(p < 0.1 ? 4 : 2).format(p)}`
+}
+
 /** One formatter for each number of decimals: making one takes far longer than using it. */
 const FORMATTERS: Intl.NumberFormat[] = []
 

@@ -14,7 +14,7 @@ const EXACT = 1e-9
  * @param isPresent 1 for an observed period, 0 for a missing one
  * @param largest the largest |y|
  * @param to receives the weights; 0 for a missing period
- * @returns whether weights were formed: not when the fit is exact
+ * @returns h; null when the fit is exact, and no weights were formed
  * @see Cleveland et al. (1990), Journal of Official Statistics 6, 3–73, sec. 2.3
  */
 export function bisquareWeights(
@@ -24,9 +24,9 @@ export function bisquareWeights(
   isPresent: Uint8Array,
   largest: number,
   to: Float64Array,
-): boolean {
+): number | null {
   const h = MEDIANS * medianOf(size, count)
-  if (h <= EXACT * largest) return false
+  if (h <= EXACT * largest) return null
   for (let i = 0; i < remainder.length; i++) {
     const distance = Math.abs(remainder[i]!)
     if (isPresent[i] === 0 || distance > OUTER * h) to[i] = 0
@@ -37,7 +37,7 @@ export function bisquareWeights(
       to[i] = rest * rest
     }
   }
-  return true
+  return h
 }
 
 /** The median of the first entries, found by partition: sorting would take longer than a whole pass. */

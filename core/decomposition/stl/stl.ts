@@ -12,8 +12,22 @@ export interface StlComponents {
   readonly remainder: readonly Value[]
   /** The robustness weights that the last run used; 0 at a missing period. */
   readonly weights: readonly number[]
+  /** What the last inner pass worked with, for retracing its figures. */
+  readonly lastPass: LastPass
   /** Whether a window had lost all its weight, and the series' own value stood in. */
   readonly hadEmptyWindow: boolean
+}
+
+/** The steps of one inner pass, on the decomposed scale. One entry a period in every list. */
+export interface LastPass {
+  /** T as it went in: it was taken out of the series before the seasons were smoothed. */
+  readonly trendBefore: readonly number[]
+  /** C: each season's own values, smoothed over the years. */
+  readonly smooth: readonly number[]
+  /** L: the level that C still holds. */
+  readonly level: readonly number[]
+  /** The remainder that the weights were formed from, and h; null when every weight stayed 1. */
+  readonly weighing: { readonly remainder: readonly number[]; readonly bandwidth: number } | null
 }
 
 /**
@@ -53,9 +67,11 @@ export function stl(
   const level = lowPass(n, seasons, windows.lowPass, degrees.lowPass)
   const trendLoess = spacedLoess(n, windows.trend, degrees.trend, false)
   let hadEmptyWindow = false
+  let weighing: { remainder: Float64Array; bandwidth: number } | null = null
 
   for (let run = 0; ; run++) {
     for (let pass = 0; pass < inner; pass++) {
+      work.trendBefore.set(trend)
       difference(given, trend, work.input)
       if (!smoothSeasons(season, work, rho, isPresent)) hadEmptyWindow = true
       level.apply(work.smooth, work.level)
@@ -67,7 +83,10 @@ export function stl(
     }
     if (run >= outer) break
     const count = remainders(given, trend, seasonal, isPresent, remainder, work.size)
-    if (!bisquareWeights(work.size, count, remainder, isPresent, largest, rho)) break
+    const bandwidth = bisquareWeights(work.size, count, remainder, isPresent, largest, rho)
+    if (bandwidth === null) break
+    work.weighed.set(remainder)
+    weighing = { remainder: work.weighed, bandwidth }
   }
   if (isPeriodic) averageSeasons(seasonal, seasons)
   return {
@@ -75,6 +94,12 @@ export function stl(
     seasonal: Array.from(seasonal),
     remainder: y.map((value, i) => (value === null ? null : value - trend[i]! - seasonal[i]!)),
     weights: Array.from(rho),
+    lastPass: {
+      trendBefore: Array.from(work.trendBefore),
+      smooth: Array.from(work.smooth.subarray(seasons, seasons + n)),
+      level: Array.from(work.level),
+      weighing: weighing && { ...weighing, remainder: Array.from(weighing.remainder) },
+    },
     hadEmptyWindow,
   }
 }
@@ -128,6 +153,8 @@ interface Workspace {
   /** C: the seasonal smooth with a year before and a year after. */
   readonly smooth: Float64Array
   readonly level: Float64Array
+  readonly trendBefore: Float64Array
+  readonly weighed: Float64Array
 }
 
 function workspace(n: number, seasons: number): Workspace {
@@ -137,6 +164,8 @@ function workspace(n: number, seasons: number): Workspace {
     size: new Float64Array(n),
     smooth: new Float64Array(n + 2 * seasons),
     level: new Float64Array(n),
+    trendBefore: new Float64Array(n),
+    weighed: new Float64Array(n),
   }
 }
 

@@ -1,0 +1,62 @@
+import type { Leftover } from '../leftover/leftover'
+import type { Method } from '../method/method'
+import { figure, probability } from '../words/figure'
+import type { Finding } from './finding'
+
+/**
+ * Whether what is left over still holds a pattern, with what to try: a model is only as good as its leftover
+ * is dull.
+ */
+export function leftoverFindings(leftover: Leftover, { decompose }: Method): Finding[] {
+  const { waves, fan, autocorrelation: r, limit } = leftover
+  const findings: Finding[] = []
+  const caution = (code: string, text: string, at: number): Finding => ({
+    code,
+    severity: 'caution',
+    topic: 'leftover',
+    text,
+    period: null,
+    figure: at,
+  })
+  if (waves !== null) {
+    const lag = waves === 'slowly' ? 1 : r!.length >> 1
+    const own = r![lag - 1]!
+    const advice =
+      decompose.by === 'stl'
+        ? waves === 'slowly'
+          ? 'Try a shorter trend window.'
+          : 'Try a shorter season window.'
+        : waves === 'slowly'
+          ? 'Try the ratio to a moving average, or robust loess with a short trend window.'
+          : 'Try robust loess, where the season may change over the years.'
+    findings.push(
+      caution(
+        'leftover-waves',
+        `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${advice}`,
+        own,
+      ),
+    )
+  }
+  if (fan !== null && fan.verdict !== 'even') {
+    const other = decompose.model === 'multiplicative' ? 'additive' : 'multiplicative'
+    const fits = (fan.verdict === 'out') === (decompose.model === 'additive')
+    findings.push(
+      caution(
+        'leftover-fans',
+        `What is left over fans ${fan.verdict}: its spread goes from ${figure(fan.first)} in the first third to ${figure(fan.last)} in the last (p ${probability(fan.p)}). ${fits ? `Try the ${other} model.` : 'Look at which years are noisy, and why.'}`,
+        fan.last,
+      ),
+    )
+  }
+  if (findings.length === 0 && r !== null) {
+    findings.push({
+      ...caution(
+        'leftover-dull',
+        `What is left over looks random: it neither waves nor fans out (autocorrelation at lag 1 ${figure(r[0]!)}, noise stays within ±${figure(limit!)}).`,
+        r[0]!,
+      ),
+      severity: 'note',
+    })
+  }
+  return findings
+}

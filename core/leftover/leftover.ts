@@ -1,0 +1,115 @@
+import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
+import { periodAt } from '../calendar/period'
+import type { Value } from '../series'
+import { upperF } from '../statistics/distributions'
+import { standardDeviation } from '../statistics/spread'
+import type { Stretch } from '../stretch'
+
+/** Spread of the leftover in one year or one season. */
+export interface SpreadOf {
+  /** Calendar year, or season from 1. */
+  readonly of: number
+  /** Standard deviation; undefined with fewer than two values. */
+  readonly spread: Value
+}
+
+/** What is left when trend-cycle and season are out, looked at for a pattern that should not be there. */
+export interface Leftover {
+  /** Standard deviation, in units of the series or as a factor. */
+  readonly spread: Value
+  readonly byYear: readonly SpreadOf[]
+  readonly bySeason: readonly SpreadOf[]
+  /** From lag 1; null with a gap inside, or when nothing is left over. */
+  readonly autocorrelation: readonly number[] | null
+  readonly limit: Value
+  /** Whether it still waves: slowly from period to period, or with the season. */
+  readonly waves: 'slowly' | 'with the season' | null
+  /** Whether its spread changes from the first third to the last. */
+  readonly fan: Fan | null
+}
+
+/** The spread of the first and of the last third, with an F test of their ratio. */
+export interface Fan {
+  readonly first: number
+  readonly last: number
+  /** Two-sided. */
+  readonly p: number
+  /** At 5%. */
+  readonly verdict: 'out' | 'in' | 'even'
+}
+
+/** Autocorrelations are shown this many years back. */
+const YEARS_BACK = 2
+const SIGNIFICANT = 0.05
+/** A third with fewer values says nothing of its spread. */
+const FEWEST = 5
+
+/**
+ * Looks at a leftover as an analyst should: against time, by year and season, and against itself.
+ *
+ * It still waves when its autocorrelation at lag 1, or one year back, is above the limit of noise. A moving
+ * average leaves negative ones at short lags by itself; those are no fault of the model.
+ *
+ * @param stretch tells the season and year of each entry
+ * @param irregular one a period, null = undefined
+ * @param counts whether an entry counts in the spreads: it is neither left out nor distrusted
+ */
+export function examineLeftover(
+  stretch: Stretch,
+  irregular: readonly Value[],
+  counts: (entry: number) => boolean,
+): Leftover {
+  const counted = irregular.map((value, i) => (counts(i) ? value : null))
+  const { calendar, seasonOf, periodOf } = stretch
+  const { names } = periodOf(0)
+  const start = { year: names.year!, season: names.season! }
+  const yearOf = irregular.map((_, i) => periodAt(start, i + 1, calendar.seasons).year)
+  const from = irregular.findIndex((value) => value !== null)
+  const inner = irregular.slice(from, irregular.findLastIndex((value) => value !== null) + 1)
+  const r =
+    from < 0 || inner.includes(null)
+      ? null
+      : autocorrelation(inner as readonly number[], YEARS_BACK * calendar.seasons)
+  const limit = r && autocorrelationLimit(inner.length)
+  return {
+    spread: standardDeviation(present(counted)),
+    byYear: spreads(counted, yearOf),
+    bySeason: spreads(counted, seasonOf),
+    autocorrelation: r,
+    limit,
+    waves: r && limit !== null ? wavesOf(r, limit, calendar.seasons) : null,
+    fan: fanOf(counted.slice(Math.max(0, from), from + inner.length)),
+  }
+}
+
+function wavesOf(r: readonly number[], limit: number, seasons: number): Leftover['waves'] {
+  if (r[0] !== undefined && r[0] > limit) return 'slowly'
+  const yearBack = r[seasons - 1]
+  return yearBack !== undefined && yearBack > limit ? 'with the season' : null
+}
+
+function spreads(values: readonly Value[], groupOf: readonly number[]): SpreadOf[] {
+  return [...new Set(groupOf)]
+    .sort((a, b) => a - b)
+    .map((of) => ({
+      of,
+      spread: standardDeviation(present(values.filter((_, i) => groupOf[i] === of))),
+    }))
+}
+
+function fanOf(inner: readonly Value[]): Fan | null {
+  const third = Math.floor(inner.length / 3)
+  const [start, end] = [present(inner.slice(0, third)), present(inner.slice(-third))]
+  if (third === 0 || Math.min(start.length, end.length) < FEWEST) return null
+  const first = standardDeviation(start)!
+  const last = standardDeviation(end)!
+  if (first === 0 || last === 0) return null
+  const [small, large] = first < last ? [start, end] : [end, start]
+  const ratio = (Math.max(first, last) / Math.min(first, last)) ** 2
+  const p = Math.min(1, 2 * upperF(ratio, large.length - 1, small.length - 1))
+  return { first, last, p, verdict: p >= SIGNIFICANT ? 'even' : last > first ? 'out' : 'in' }
+}
+
+function present(values: readonly Value[]): number[] {
+  return values.filter((value) => value !== null)
+}
