@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import AxisLabels from './axis/AxisLabels.vue'
 import { axisTicks } from './axis/axisTicks'
 import { GUTTER } from './axis/gutter'
@@ -9,20 +10,37 @@ import { useBench } from './benchStore'
 import FoldedPlane from './fold/FoldedPlane.vue'
 import LedgerTable from './ledger/LedgerTable.vue'
 import StripView from './strips/StripView.vue'
-import { salesStrip, stripsOf } from './strips/strips'
+import SmallMultiples from './inspect/SmallMultiples.vue'
+import StageBar from './inspect/StageBar.vue'
+import { useInspection } from './inspect/inspectionStore'
+import { usePins } from './compare/pinStore'
+import { stripsOf } from './strips/stageStrips'
+import { salesStrip } from './strips/strips'
 import { useView } from './viewStore'
 
 /** Room at the right edge, so that the last column does not touch the working. */
 const RIGHT_MARGIN = 8
 const bench = useBench()
 const view = useView()
+const inspection = useInspection()
+const pins = usePins()
 const frame = ref<HTMLElement | null>(null)
 const plane = ref<HTMLElement | null>(null)
 const frameHeight = ref(640)
 
+const peaks = computed(() =>
+  bench.result && view.stage === 'look'
+    ? peakSpacing(bench.result.columns.value, bench.result.series.seasons, inspection.halfWidth)
+    : null,
+)
 const strips = computed(() =>
   bench.result
-    ? stripsOf(view.stage, bench.result, view.scale.unit)
+    ? stripsOf(view.stage, bench.result, {
+        scale: view.scale,
+        inspected: view.inspected,
+        peaks: peaks.value,
+        ghost: pins.ghost?.result ?? null,
+      })
     : [salesStrip(bench.series!.values, view.scale.unit)],
 )
 const ticks = computed(() => axisTicks(view.axis, bench.series!, view.lastActual))
@@ -98,10 +116,14 @@ onBeforeUnmount(() => observer?.disconnect())
 <template>
   <div ref="frame" class="frame">
     <OverviewStrip />
+    <StageBar v-if="bench.result" :peaks="peaks" />
     <p v-if="bench.refusal" class="refusal" role="alert">
       <strong>Refused.</strong> {{ bench.refusal.because }}
     </p>
     <FoldedPlane v-if="view.folded" :height-for="foldedHeightFor" />
+    <SmallMultiples
+      v-else-if="view.stage === 'smooth' && inspection.showsMultiples && bench.result"
+    />
     <div
       v-else
       ref="plane"

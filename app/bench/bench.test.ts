@@ -21,7 +21,9 @@ import { cssShade, rangeOf, shadeOf } from './ledger/shade'
 import { stageResults } from './path/stageResults'
 import { optionsOf } from './sentence/options'
 import { methodSentence } from './sentence/words'
-import { rangeOfStrip, stripsOf } from './strips/strips'
+import { displayScale } from '~/figures/displayScale'
+import { stripsOf } from './strips/stageStrips'
+import { rangeOfStrip } from './strips/strips'
 import { STAGES } from './path/stages'
 import { leaveOutOfIndex, putBackIntoIndex } from './working/exclusion'
 
@@ -202,7 +204,12 @@ describe('stages', () => {
     for (const document of documents) {
       const result = analyse(series, document)
       for (const stage of STAGES) {
-        const strips = stripsOf(stage, result, 'jobs')
+        const strips = stripsOf(stage, result, {
+          scale: displayScale(quarters, 'jobs'),
+          inspected: [],
+          peaks: null,
+          ghost: null,
+        })
         expect(strips.length).toBeGreaterThan(0)
         expect(new Set(strips.map(({ id }) => id)).size).toBe(strips.length)
         for (const strip of strips) expect(rangeOfStrip(strip)).not.toBeNull()

@@ -54,6 +54,8 @@ export const useBench = defineStore('bench', () => {
   const result = shallowRef<Result | null>(null)
   const refusal = shallowRef<{ because: string; where: string } | null>(null)
 
+  const calculating = ref(false)
+
   const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
   const saveFailure = ref('')
   /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
@@ -80,18 +82,23 @@ export const useBench = defineStore('bench', () => {
 
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
-   * back, and is done at once, so that the change and its figures are one repaint; a long one goes
-   * to the worker, where a later change overtakes it.
+   * back, and is done at once, so that the change and its figures are one repaint; a long one, and
+   * robust loess, goes to the worker, where a later change overtakes it.
    */
   async function run(): Promise<void> {
     const own = series.value!
     dropWaiting()
-    if (own.values.length <= LONGEST_AT_ONCE) return show(outcomeOf(own, method.value))
+    if (own.values.length <= LONGEST_AT_ONCE && method.value.decompose?.by !== 'stl') {
+      return show(outcomeOf(own, method.value))
+    }
+    calculating.value = true
     const outcome = await analyseInWorker(own, method.value)
-    if (outcome) show(outcome)
+    if (!outcome) return
+    show(outcome)
   }
 
   function show(outcome: Outcome): void {
+    calculating.value = false
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
@@ -209,6 +216,7 @@ export const useBench = defineStore('bench', () => {
     method,
     result,
     refusal,
+    calculating,
     saving,
     saveFailure,
     conflict,

@@ -2,12 +2,14 @@ import { onBeforeUnmount, onMounted } from 'vue'
 import { isTyping } from '~/shell/isTyping'
 import { useBench } from './benchStore'
 import { STAGES } from './path/stages'
+import { usePins } from './compare/pinStore'
 import { useView } from './viewStore'
 
 /** The keyboard of the Bench, for as long as it is on the screen. */
 export function useShortcuts(): void {
   const bench = useBench()
   const view = useView()
+  const pins = usePins()
 
   function step(by: number) {
     const cell = view.selected ?? { column: 'value' as const, t: view.cursor ?? view.lastActual }
@@ -30,6 +32,8 @@ export function useShortcuts(): void {
     Home: () => step(-Infinity),
     End: () => step(Infinity),
     f: () => (view.folded = !view.folded),
+    p: () => pins.toggle(),
+    c: () => void pins.show(),
     a: () => (view.allSteps = !view.allSteps),
     '+': () => view.zoom(0.7),
     '=': () => view.zoom(0.7),

@@ -3,10 +3,15 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { displayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { explain } from '~~/core/explain/explain'
-import { cellValue, type Cell, type CellColumn } from '~~/core/ledger/cell'
+import { explainBeside } from '~~/core/beside/explainBeside'
+import { rowValues, type Cell, type CellColumn } from '~~/core/ledger/cell'
+import { limitOf } from '~~/core/ledger/cell'
 import { ledgerRows, type LedgerRow } from '~~/core/ledger/rows'
+import type { Value } from '~~/core/series'
 import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
 import { useBench } from './benchStore'
+import { pinnedValues, usePins } from './compare/pinStore'
+import { useInspection } from './inspect/inspectionStore'
 import { STAGE_VIEWS, type Stage } from './path/stages'
 
 /** Pixels of a character of a figure in the ledger, and what a cell keeps free beside it. */
@@ -18,6 +23,8 @@ const FACTOR_PX = 26
 /** What of a study is on the screen: stage, window, cursor, the selected cell, folded or not. */
 export const useView = defineStore('bench-view', () => {
   const bench = useBench()
+  const inspection = useInspection()
+  const pins = usePins()
   const stage = ref<Stage>('season')
   const folded = ref(false)
   const allSteps = ref(false)
@@ -54,26 +61,88 @@ export const useView = defineStore('bench-view', () => {
     return Math.max(FACTOR_PX, Math.ceil(characters * CHARACTER_PX + CELL_MARGIN_PX))
   })
 
-  const everyRow = computed<LedgerRow[]>(() =>
+  /** What is looked at beside the ledger at this stage. */
+  const inspected = computed(() => inspection.inspect(stage.value))
+  const ownRows = computed<LedgerRow[]>(() =>
     bench.result ? ledgerRows(bench.result) : onlySales(bench.series?.unit || 'units'),
   )
+  const everyRow = computed<LedgerRow[]>(() => [
+    ...ownRows.value.flatMap((row) => [row, ...pinnedRow(row)]),
+    ...inspected.value.flatMap((column) => (column.problem === null ? [column.row] : [])),
+  ])
   const rows = computed(() => {
     const wanted = STAGE_VIEWS[stage.value].rows
     if (allSteps.value || !bench.result) return everyRow.value
-    return everyRow.value.filter(
-      ({ column }) =>
-        wanted.includes(column) || (wanted.includes('limits') && column.includes(':')),
-    )
+    return everyRow.value.filter(({ column }) => {
+      const own = pinnedColumn(column) ?? column
+      return (
+        wanted.includes(own) ||
+        (wanted.includes('limits') && limitOf(own) !== null) ||
+        (own === column && column.startsWith('beside:'))
+      )
+    })
   })
+
+  /** The second line of a row: the same of the pinned result, where that is another. */
+  function pinnedRow(row: LedgerRow): LedgerRow[] {
+    const { ghost } = pins
+    if (!ghost || row.column === 'original' || row.column === 'value') return []
+    const pinned = ledgerRows(ghost.result).find(({ column }) => column === row.column)
+    if (!pinned) return []
+    return [{ ...pinned, column: `${PINNED}${row.column}`, label: 'pinned', means: pinned.means }]
+  }
+
+  /** The figures of every row shown, from the first period to the last of the forecast. */
+  const figures = computed(() => {
+    const all = new Map<CellColumn, readonly Value[]>()
+    const { result } = bench
+    if (!result) {
+      return all
+        .set('value', bench.series?.values ?? [])
+        .set('original', bench.series?.values ?? [])
+    }
+    const span = { first: firstT.value, last: lastT.value }
+    all.set('original', rowValues(result, 'original'))
+    for (const { column } of everyRow.value) {
+      const pinned = pinnedColumn(column)
+      if (pinned) all.set(column, pinnedValues(pins.ghost!, pinned, span))
+      else if (!column.startsWith('beside:')) all.set(column, rowValues(result, column))
+    }
+    for (const column of inspected.value) {
+      if (column.problem === null) all.set(column.row.column, column.values)
+    }
+    return all
+  })
+
+  function valueAt(column: CellColumn, t: number): Value {
+    return figures.value.get(column)?.[t - firstT.value] ?? null
+  }
 
   const explanation = computed(() => {
     const cell = selected.value
-    if (!cell || !bench.result || !everyRow.value.some((row) => row.column === cell.column)) {
-      return null
-    }
+    const { result } = bench
+    if (!cell || !result || !everyRow.value.some((row) => row.column === cell.column)) return null
     if (cell.t < firstT.value || cell.t > lastT.value) return null
-    return explain(bench.result, cell.column, cell.t)
+    const pinned = pinnedColumn(cell.column)
+    if (pinned) return explainPinned(pinned, cell.t)
+    const beside = inspected.value.find(
+      (column) => column.problem === null && column.row.column === cell.column,
+    )
+    return beside
+      ? explainBeside(result, beside.beside, cell.t)
+      : explain(result, cell.column, cell.t)
   })
+
+  function explainPinned(column: CellColumn, t: number) {
+    const { result } = pins.ghost!
+    const last = result.forecast.t.at(-1) ?? result.columns.t.at(-1)!
+    if (t < result.columns.t[0]! || t > last) return null
+    const explained = explain(result, column, t)
+    // Its sources are cells of the pinned result, which are not all in the ledger.
+    return explained.defined
+      ? { ...explained, title: `Pinned: ${explained.title}`, sources: [] }
+      : { ...explained, title: `Pinned: ${explained.title}` }
+  }
   /** The cells the selected one was made from, by row. */
   const sources = computed(() => {
     const byRow = new Map<CellColumn, Set<number>>()
@@ -150,7 +219,7 @@ export const useView = defineStore('bench-view', () => {
     for (let distance = 0; distance <= lastT.value; distance++) {
       for (const t of [from - distance, from + distance]) {
         if (t < firstT.value || t > lastT.value) continue
-        if (cellValue(bench.result, { column, t }) !== null) return { column, t }
+        if (valueAt(column, t) !== null) return { column, t }
       }
     }
     return null
@@ -161,6 +230,8 @@ export const useView = defineStore('bench-view', () => {
     folded.value = false
     selected.value = cursor.value = null
     windowIsOwn.value = false
+    inspection.reset()
+    pins.clear()
     if (bench.result) chooseStage('season')
     else showForStage()
   }
@@ -191,6 +262,9 @@ export const useView = defineStore('bench-view', () => {
     numbersFrom,
     everyRow,
     rows,
+    inspected,
+    figures,
+    valueAt,
     explanation,
     sources,
     setWindow,
@@ -205,6 +279,14 @@ export const useView = defineStore('bench-view', () => {
     nearestDefined,
   }
 })
+
+/** Rows of the pinned result are told by this before their own name. */
+const PINNED = 'beside:pinned.'
+
+/** The row that a line of the pinned result belongs to; null for any other row. */
+function pinnedColumn(column: CellColumn): CellColumn | null {
+  return column.startsWith(PINNED) ? (column.slice(PINNED.length) as CellColumn) : null
+}
 
 /** The ledger of a series that the method refuses: its values alone. */
 function onlySales(unit: string): LedgerRow[] {

@@ -12,6 +12,8 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['+ −', 'zoom the time axis in and out'],
   ['0', 'show the whole series'],
   ['A', 'all steps in the ledger, or those of the stage'],
+  ['P', 'pin the present result, or unpin it'],
+  ['C', 'compare methods side by side, and back'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['/', 'search the shelf'],

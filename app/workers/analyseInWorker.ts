@@ -13,29 +13,44 @@ export interface AnalyseAnswer {
   readonly outcome: Outcome
 }
 
-let worker: Worker | null = null
-let lastId = 0
-let waiting: {
-  readonly id: number
+interface Waiting {
+  readonly request: AnalyseRequest
   settle(outcome: Outcome | null): void
   fail(error: Error): void
-} | null = null
+}
+
+let worker: Worker | null = null
+let lastId = 0
+/** What the worker is at, whether or not its outcome is still wanted. */
+let busyWith: number | null = null
+/** The analysis whose outcome is wanted; the worker may still be at an earlier one. */
+let waiting: Waiting | null = null
 
 function ownWorker(): Worker {
   if (worker) return worker
   worker = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
   worker.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
-    if (data.id !== waiting?.id) return
-    waiting.settle(data.outcome)
-    waiting = null
+    busyWith = null
+    if (data.id === waiting?.request.id) {
+      waiting.settle(data.outcome)
+      waiting = null
+    }
+    sendNext()
   })
   worker.addEventListener('error', (event) => {
     waiting?.fail(new Error(event.message || 'The calculation failed.'))
-    waiting = null
+    waiting = busyWith = null
     worker?.terminate()
     worker = null
   })
   return worker
+}
+
+/** Hands the wanted analysis to the worker once that is free: what was overtaken is never begun. */
+function sendNext(): void {
+  if (!waiting || busyWith !== null) return
+  busyWith = waiting.request.id
+  ownWorker().postMessage(waiting.request)
 }
 
 /**
@@ -47,8 +62,8 @@ export function analyseInWorker(series: Series, method: MethodDocument): Promise
   dropWaiting()
   const id = ++lastId
   return new Promise((resolve, reject) => {
-    waiting = { id, settle: resolve, fail: reject }
-    ownWorker().postMessage({ id, series, method } satisfies AnalyseRequest)
+    waiting = { request: { id, series, method }, settle: resolve, fail: reject }
+    sendNext()
   })
 }
 
@@ -56,4 +71,25 @@ export function analyseInWorker(series: Series, method: MethodDocument): Promise
 export function dropWaiting(): void {
   waiting?.settle(null)
   waiting = null
+}
+
+/**
+ * Runs a method in a worker of its own, for a result that is compared with the one on the screen; neither
+ * waits for the other.
+ */
+export function analyseApart(series: Series, method: MethodDocument): Promise<Outcome> {
+  const id = ++lastId
+  return new Promise((resolve, reject) => {
+    const apart = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
+    const end = () => apart.terminate()
+    apart.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
+      end()
+      resolve(data.outcome)
+    })
+    apart.addEventListener('error', (event) => {
+      end()
+      reject(new Error(event.message || 'The calculation failed.'))
+    })
+    apart.postMessage({ id, series, method } satisfies AnalyseRequest)
+  })
 }

@@ -1,4 +1,5 @@
 import { AVERAGE, type IndexAverage } from '../decomposition/seasonalIndices'
+import { standardDeviation } from '../statistics/spread'
 import type { Cell } from '../ledger/cell'
 import type { LocalFitPicture } from './localFit'
 
@@ -13,7 +14,7 @@ export type Expression =
   | { readonly kind: 'figure'; readonly symbol: string; readonly value: number }
   | {
       readonly kind: 'average'
-      readonly how: IndexAverage | 'geometric-mean'
+      readonly how: AverageHow
       readonly terms: readonly Expression[]
     }
   /** A local regression, drawn beside the arithmetic. */
@@ -24,7 +25,11 @@ export type Expression =
       readonly left: Expression
       readonly right: Expression
     }
-  | { readonly kind: 'root' | 'square'; readonly of: Expression }
+  | { readonly kind: 'root'; readonly of: Expression }
+  | { readonly kind: 'power'; readonly of: Expression; readonly power: number }
+
+/** How a list of terms becomes one figure. */
+export type AverageHow = IndexAverage | 'geometric-mean' | 'standard-deviation'
 
 export function figureOf(symbol: string, value: number): Expression {
   return { kind: 'figure', symbol, value }
@@ -53,8 +58,8 @@ export function evaluate(expression: Expression): number {
       return averageOf(expression.how, expression.terms.map(evaluate))
     case 'local-fit':
       return expression.fit.value
-    case 'square':
-      return evaluate(expression.of) ** 2
+    case 'power':
+      return evaluate(expression.of) ** expression.power
     case 'root':
       return Math.sqrt(evaluate(expression.of))
     case 'operation': {
@@ -74,7 +79,8 @@ export function evaluate(expression: Expression): number {
   }
 }
 
-function averageOf(how: IndexAverage | 'geometric-mean', values: readonly number[]): number {
+function averageOf(how: AverageHow, values: readonly number[]): number {
+  if (how === 'standard-deviation') return standardDeviation(values)!
   if (how === 'geometric-mean') return Math.exp(AVERAGE.mean(values.map(Math.log))!)
   return AVERAGE[how](values)!
 }
@@ -103,7 +109,7 @@ export function cellsOf(expression: Expression): Cell[] {
     case 'local-fit':
       return [...expression.fit.sources]
     case 'root':
-    case 'square':
+    case 'power':
       return cellsOf(expression.of)
     case 'operation':
       return [...cellsOf(expression.left), ...cellsOf(expression.right)]

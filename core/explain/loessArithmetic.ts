@@ -91,8 +91,9 @@ export function weightArithmetic(result: Result, t: number): Expression {
   }
   const share = operation(figureOf('|r|', size), '÷', figureOf('h', weighing.bandwidth))
   return {
-    kind: 'square',
-    of: operation(plain(1), '−', { kind: 'square', of: share }),
+    kind: 'power',
+    power: 2,
+    of: operation(plain(1), '−', { kind: 'power', power: 2, of: share }),
   }
 }
 

@@ -24,13 +24,19 @@ export function write(expression: Expression, number?: (value: number) => string
       return `${expression.how.replace('-', ' ')} of (${shortened(expression.terms.map((term) => write(term, number)))})`
     case 'root':
       return `√(${write(expression.of, number)})`
-    case 'square':
-      return `(${write(expression.of, number)})²`
+    case 'power':
+      return `(${write(expression.of, number)})${superscript(expression.power)}`
     case 'operation': {
       const { operator, left, right } = expression
       return `${inside(left, operator, false, number)} ${operator} ${inside(right, operator, true, number)}`
     }
   }
+}
+
+const DIGITS = '⁰¹²³⁴⁵⁶⁷⁸⁹'
+
+function superscript(power: number): string {
+  return [...String(power)].map((digit) => DIGITS[Number(digit)]).join('')
 }
 
 function inside(

@@ -5,8 +5,11 @@ import type { Value } from '../series'
 export type ForecastColumn =
   'forecastDeseasonalized' | 'forecast' | `lower:${number}` | `upper:${number}`
 
+/** A row that is looked at beside the ledger; the result itself has no figures for it. */
+export type BesideRowColumn = `beside:${string}`
+
 /** Any row of figures in the ledger. */
-export type CellColumn = FigureColumn | ForecastColumn
+export type CellColumn = FigureColumn | ForecastColumn | BesideRowColumn
 
 /** One cell of the ledger. */
 export interface Cell {
@@ -70,5 +73,6 @@ function partsOf({ columns, forecast }: Result, column: CellColumn): RowParts {
   }
   const limit = limitOf(column)
   if (limit) return { actual: null, ahead: forecast.limits[limit.level]?.[limit.side] ?? null }
+  if (column.startsWith('beside:')) return { actual: null, ahead: null }
   return { actual: columns[column as FigureColumn], ahead: null }
 }

@@ -2,7 +2,12 @@
 import { computed } from 'vue'
 import { periodAt } from '~~/core/calendar/period'
 import { seasonColumn } from '~~/core/calendar/tableYear'
-import { cellValue, type CellColumn } from '~~/core/ledger/cell'
+import { seasonLabel } from '~~/core/calendar/labels'
+import type { CellColumn } from '~~/core/ledger/cell'
+import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Value } from '~~/core/series'
+import { withinSeasonMean } from '~~/core/smoothing/rolling'
+import { useInspection } from '../inspect/inspectionStore'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
@@ -16,8 +21,14 @@ import SeasonGrid from './SeasonGrid.vue'
 const props = defineProps<{ heightFor: (share: number, shares: number) => number }>()
 const bench = useBench()
 const view = useView()
+const inspection = useInspection()
 
-const series = computed(() => bench.series!)
+/** The series with the year laid out from the season that the analyst chose. */
+const series = computed(() => {
+  const own = bench.series!
+  const yearStart = inspection.yearStart ?? own.calendar.yearStart
+  return { ...own, calendar: { ...own.calendar, yearStart } }
+})
 const axis = computed<TimeAxis>(() => ({
   from: 0.5,
   to: series.value.calendar.seasons + 0.5,
@@ -36,16 +47,45 @@ const row = computed(
 )
 
 function grid(column: CellColumn) {
-  const valueAt = (t: number) =>
-    bench.result ? cellValue(bench.result, { column, t }) : (series.value.values[t - 1] ?? null)
+  return gridOf((t) => view.valueAt(column, t))
+}
+
+function gridOf(valueAt: (t: number) => Value) {
   return foldGrid(series.value, valueAt, { first: view.firstT, last: view.lastActual })
 }
+
+/** The row smoothed along each season's own values, so that noisy seasons can be told apart. */
+const smoothed = computed(() => {
+  if (inspection.seasonYears < 2) return null
+  const values = periodsOfSpan.value.map((t) => view.valueAt(row.value.column, t))
+  const smooth = withinSeasonMean(
+    values,
+    series.value.calendar.seasons,
+    inspection.seasonYears,
+    inspection.seasonAlignment,
+  )
+  return gridOf((t) => smooth[t - view.firstT] ?? null)
+})
+const periodsOfSpan = computed(() =>
+  Array.from({ length: view.lastActual - view.firstT + 1 }, (_, i) => view.firstT + i),
+)
+const seasonNames = computed(() =>
+  Array.from({ length: series.value.calendar.seasons }, (_, k) => ({
+    season: k + 1,
+    label: seasonLabel(k + 1, series.value.calendar),
+  })),
+)
 
 const folded = computed(() => grid(row.value.column))
 const strips = computed(() => [
   yearsStrip(grid('value'), 'Sales', view.scale.unit),
-  historiesStrip(folded.value, row.value, isFactor(row.value) ? 'factor' : view.scale.unit),
+  historiesStrip(folded.value, row.value, unitOf(row.value), smoothed.value),
 ])
+
+function unitOf(shown: LedgerRow): string {
+  if (isFactor(shown)) return 'factor'
+  return shown.unit === bench.series!.unit ? view.scale.unit : shown.unit
+}
 
 const cursorSeason = computed(() =>
   view.cursor === null
@@ -78,14 +118,43 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       :gutter="GUTTER"
       :height="props.heightFor(strip.share, shares)"
     />
-    <label class="choice small">
-      <span class="muted">years down, seasons across:</span>
-      <select v-model="view.foldColumn" class="text-input">
-        <option v-for="choice in choices" :key="choice.column" :value="choice.column">
-          {{ choice.label }} ({{ choice.means }})
-        </option>
-      </select>
-    </label>
+    <div class="choices">
+      <label class="choice small">
+        <span class="muted">years down, seasons across:</span>
+        <select v-model="view.foldColumn" class="text-input">
+          <option v-for="choice in choices" :key="choice.column" :value="choice.column">
+            {{ choice.label }} ({{ choice.means }})
+          </option>
+        </select>
+      </label>
+      <label class="choice small">
+        <span class="muted">a year begins in</span>
+        <select v-model.number="inspection.yearStart" class="text-input">
+          <option :value="null">its usual season</option>
+          <option v-for="one in seasonNames" :key="one.season" :value="one.season">
+            {{ one.label }}
+          </option>
+        </select>
+      </label>
+      <label class="choice small">
+        <span class="muted">smooth each season over</span>
+        <select v-model.number="inspection.seasonYears" class="text-input">
+          <option :value="0">no years</option>
+          <option v-for="years in [2, 3, 4, 5, 7, 9]" :key="years" :value="years">
+            {{ years }} years
+          </option>
+        </select>
+        <select
+          v-if="inspection.seasonYears > 0"
+          v-model="inspection.seasonAlignment"
+          class="text-input"
+          aria-label="Which years"
+        >
+          <option value="centred">around each</option>
+          <option value="trailing">up to each</option>
+        </select>
+      </label>
+    </div>
     <SeasonGrid :grid="folded" :row="row" :cursor-season="cursorSeason" />
   </div>
 </template>
@@ -104,11 +173,18 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
   pointer-events: none;
 }
 
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  padding: 4px 12px;
+}
+
 .choice {
   display: flex;
   align-items: center;
-  gap: 8px;
-  padding: 6px 12px;
+  gap: 6px;
+  min-height: 28px;
 }
 
 .choice select {

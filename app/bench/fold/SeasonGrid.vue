@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { formatDecimals } from '~/figures/format'
 import type { LedgerRow } from '~~/core/ledger/rows'
+import type { SeasonRow } from '~~/core/result'
 import type { Value } from '~~/core/series'
 import { useBench } from '../benchStore'
 import { cellText, isFactor } from '../ledger/cellText'
@@ -44,19 +45,50 @@ function isSelected({ t }: FoldCell): boolean {
   return view.selected?.t === t && view.selected?.column === props.row.column
 }
 
-/** What the indices came to, season by season in the order of the columns. */
-const summary = computed(() => {
-  const result = bench.result
-  if (!result || props.row.column !== 'seasonalIrregular') return null
+interface SummaryRow {
+  readonly name: string
+  readonly cells: readonly string[]
+  readonly kind?: 'quiet' | 'index' | 'plain'
+}
+
+/** What the indices came to, season by season in the order of the columns, and how steady they are. */
+const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
+  const { result } = bench
+  const { column } = props.row
+  if (!result || (column !== 'seasonalIrregular' && column !== 'index')) return null
+  const { decompose } = result.method
+  if (column === 'index' && decompose.by !== 'stl') return null
   const rows = props.grid.seasons.map(({ season }) => result.seasons[season - 1]!)
-  const part = (value: number) => text(value)
+  const of = (name: string, value: (row: SeasonRow) => Value, kind?: SummaryRow['kind']) => ({
+    name,
+    kind,
+    cells: rows.map((row) => text(value(row))),
+  })
+  const ends = [
+    of('without first year', ({ withoutFirst }) => withoutFirst, 'quiet'),
+    of('without last year', ({ withoutLast }) => withoutLast, 'quiet'),
+  ]
+  const reads = { name: 'reads', cells: rows.map(({ index }) => reading(index)) }
+  if (decompose.by === 'stl') {
+    return {
+      rows: [
+        of('mean of the years', ({ raw }) => raw),
+        of('last year’s index', ({ index }) => index, 'index'),
+        reads,
+        ...ends,
+      ],
+      words: 'The season may change from year to year; the forecast repeats that of the last year.',
+    }
+  }
   return {
-    average: rows.map(({ raw }) => part(raw)),
-    error: rows.map(({ standardError }) => (standardError === null ? '' : part(standardError))),
-    index: rows.map(({ index }) => part(index)),
-    reads: rows.map(({ index }) => reading(index)),
-    averageName: result.method.decompose.average.replace('-', ' '),
-    adjustment: adjustmentWords(result.rawIndexMean),
+    rows: [
+      of(decompose.average.replace('-', ' '), ({ raw }) => raw),
+      of('standard error', ({ standardError }) => standardError, 'quiet'),
+      of('index', ({ index }) => index, 'index'),
+      reads,
+      ...ends,
+    ],
+    words: adjustmentWords(result.rawIndexMean!, decompose.adjust),
   }
 })
 
@@ -68,9 +100,8 @@ function reading(index: number): string {
   return `${percent < 0 ? '−' : '+'}${formatDecimals(Math.abs(percent), 0)}%`
 }
 
-function adjustmentWords(rawMean: number): string {
+function adjustmentWords(rawMean: number, adjusted: boolean): string {
   const m = props.grid.seasons.length
-  const adjusted = bench.result!.method.decompose.adjust
   const factor = isFactor(props.row)
   const figure = factor
     ? formatDecimals(rawMean, 4)
@@ -126,21 +157,17 @@ function adjustmentWords(rawMean: number): string {
       </tbody>
       <tfoot>
         <template v-if="summary">
-          <tr class="first">
-            <th scope="row">{{ summary.averageName }}</th>
-            <td v-for="(value, i) in summary.average" :key="i">{{ value }}</td>
-          </tr>
-          <tr class="muted">
-            <th scope="row">standard error</th>
-            <td v-for="(value, i) in summary.error" :key="i">{{ value }}</td>
-          </tr>
-          <tr class="index">
-            <th scope="row">index</th>
-            <td v-for="(value, i) in summary.index" :key="i">{{ value }}</td>
-          </tr>
-          <tr>
-            <th scope="row">reads</th>
-            <td v-for="(value, i) in summary.reads" :key="i">{{ value }}</td>
+          <tr
+            v-for="(line, i) in summary.rows"
+            :key="line.name"
+            :class="{
+              first: i === 0,
+              muted: line.kind === 'quiet',
+              index: line.kind === 'index',
+            }"
+          >
+            <th scope="row">{{ line.name }}</th>
+            <td v-for="(cell, k) in line.cells" :key="k">{{ cell }}</td>
           </tr>
         </template>
         <tr v-else class="first">
@@ -149,7 +176,7 @@ function adjustmentWords(rawMean: number): string {
         </tr>
       </tfoot>
     </table>
-    <p v-if="summary" class="muted adjustment">{{ summary.adjustment }}</p>
+    <p v-if="summary" class="muted adjustment">{{ summary.words }}</p>
   </div>
 </template>
 

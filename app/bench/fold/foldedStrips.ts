@@ -26,17 +26,30 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
   }
 }
 
-/** Each season's own history from year to year, with its mean. */
-export function historiesStrip(grid: FoldGrid, row: LedgerRow, unit: string): Strip {
+/**
+ * Each season's own history from year to year, with its mean.
+ *
+ * @param smooth the same row smoothed along each season, drawn over its history
+ */
+export function historiesStrip(
+  grid: FoldGrid,
+  row: LedgerRow,
+  unit: string,
+  smooth: FoldGrid | null = null,
+): Strip {
   const step = HISTORY_WIDTH / Math.max(1, grid.years.length)
   const history: Point[] = []
   const means: Point[] = []
+  const smoothed: Point[] = []
   grid.seasons.forEach(({ mean }, column) => {
     const left = column + 1 - HISTORY_WIDTH / 2
     grid.years.forEach(({ cells }, year) => {
-      history.push({ x: left + (year + 0.5) * step, y: cells[column]!.value })
+      const x = left + (year + 0.5) * step
+      history.push({ x, y: cells[column]!.value })
+      if (smooth) smoothed.push({ x, y: smooth.years[year]!.cells[column]!.value })
     })
     history.push({ x: left + HISTORY_WIDTH, y: null })
+    smoothed.push({ x: left + HISTORY_WIDTH, y: null })
     means.push(
       { x: left, y: mean },
       { x: left + HISTORY_WIDTH, y: mean },
@@ -58,7 +71,19 @@ export function historiesStrip(grid: FoldGrid, row: LedgerRow, unit: string): St
         component: row.component,
         mark: 'line-points',
         points: history,
+        ...(smooth ? { opacity: 0.4 } : {}),
       },
+      ...(smooth
+        ? [
+            {
+              kind: 'series' as const,
+              label: 'smoothed along the season',
+              component: row.component,
+              mark: 'line-thick' as const,
+              points: smoothed,
+            },
+          ]
+        : []),
       {
         kind: 'series',
         label: 'its mean',

@@ -3,9 +3,8 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
-import { rowValues, type CellColumn } from '~~/core/ledger/cell'
+import type { CellColumn } from '~~/core/ledger/cell'
 import type { LedgerRow } from '~~/core/ledger/rows'
-import type { Value } from '~~/core/series'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
@@ -27,30 +26,10 @@ const excluded = computed(
   () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
 )
 
-/** Every row, and what came in, against which a changed value is known. */
-const shownColumns = computed<CellColumn[]>(() => [
-  ...new Set<CellColumn>(['original', ...view.everyRow.map(({ column }) => column)]),
-])
-
-/** The figures of every row, from the first period to the last of the forecast. */
-const figures = computed(
-  () =>
-    new Map<CellColumn, readonly Value[]>(
-      (bench.result ? shownColumns.value : (['value', 'original'] as const)).map((column) => [
-        column,
-        bench.result ? rowValues(bench.result, column) : bench.series!.values,
-      ]),
-    ),
-)
-
-function valueAt(column: CellColumn, t: number): Value {
-  return figures.value.get(column)?.[t - view.firstT] ?? null
-}
-
 const ranges = computed(
   () =>
     new Map<CellColumn, Range | null>(
-      [...figures.value].map(([column, values]) => [column, rangeOf(values)]),
+      [...view.figures].map(([column, values]) => [column, rangeOf(values)]),
     ),
 )
 
@@ -70,7 +49,7 @@ function cellsOf(row: LedgerRow): ShownCell[] {
   const first = periods.value[0]! - Math.ceil(row.offset)
   const cells: ShownCell[] = []
   for (let t = first; t <= periods.value.at(-1)! - shift; t++) {
-    const value = valueAt(row.column, t)
+    const value = view.valueAt(row.column, t)
     if (value === null) continue
     const isExcluded = row.column === 'seasonalIrregular' && excluded.value.has(periodCode(t))
     cells.push({
@@ -84,7 +63,7 @@ function cellsOf(row: LedgerRow): ShownCell[] {
           : undefined,
       kinds: [
         isExcluded ? 'excluded' : '',
-        row.column === 'value' && value !== valueAt('original', t) ? 'changed' : '',
+        row.column === 'value' && value !== view.valueAt('original', t) ? 'changed' : '',
         view.selected?.column === row.column && view.selected.t === t ? 'selected' : '',
         view.sources.get(row.column)?.has(t) ? 'source' : '',
       ],
@@ -98,7 +77,7 @@ function periodCode(t: number): string {
 }
 
 function cellId(column: CellColumn, t: number): string {
-  return `cell-${column.replace(':', '-')}-${t}`
+  return `cell-${column.replace(/[^\w]/g, '-')}-${t}`
 }
 
 const activeId = computed(() =>
@@ -122,7 +101,7 @@ function redraw() {
     rows: view.rows,
     rowHeight: ROW_HEIGHT,
     firstT: view.firstT,
-    figures: figures.value,
+    figures: view.figures,
     ranges: ranges.value,
     palette: theme.palette,
     selected: view.selected,
@@ -148,7 +127,7 @@ const selectedWords = computed(() => {
   if (!cell || !bench.series) return ''
   const { calendar, start } = bench.series
   const row = view.everyRow.find(({ column }) => column === cell.column)
-  const value = valueAt(cell.column, cell.t)
+  const value = view.valueAt(cell.column, cell.t)
   const period = periodLabel(periodAt(start, cell.t, calendar.seasons), calendar)
   return `${row?.label}, ${period}: ${row && value !== null ? cellText(row, value, view.scale, 60) : 'undefined'}`
 })
@@ -168,7 +147,7 @@ const selectedWords = computed(() => {
         v-for="row in view.rows"
         :key="row.column"
         class="row"
-        :class="row.component"
+        :class="[row.component, { pinned: row.column.startsWith('beside:pinned.') }]"
         :data-row="row.column"
         role="row"
         :style="{ height: `${ROW_HEIGHT}px` }"
@@ -314,6 +293,15 @@ const selectedWords = computed(() => {
 
 .shaded {
   color: var(--ink);
+}
+
+.pinned {
+  opacity: 0.72;
+}
+
+.pinned .label {
+  font-style: italic;
+  font-weight: 400;
 }
 
 .head .label {

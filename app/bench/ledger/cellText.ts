@@ -15,6 +15,7 @@ export function isFactor(row: LedgerRow): boolean {
 export function cellText(row: LedgerRow, value: Value, scale: DisplayScale, width: number): string {
   if (value === null) return ''
   if (isFactor(row)) return formatDecimals(value, width >= THIRD_DECIMAL_FROM_PX ? 3 : 2)
+  if (row.unit === '%') return formatDecimals(value, 1)
   const decimals = row.column === 'value' ? scale.valueDecimals : scale.decimals
   return formatDecimals(value / scale.divisor, decimals)
 }

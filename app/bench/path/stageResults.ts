@@ -1,7 +1,7 @@
-import { formatChange, formatDecimals, formatPeriodCode, formatRough } from '~/figures/format'
+import { formatChange, formatDecimals, formatRough } from '~/figures/format'
 import { displayScale } from '~/figures/displayScale'
 import { onePeriod, countPeriods } from '~~/core/calendar/labels'
-import { takeOut } from '~~/core/decomposition/model'
+import { furthestFromTrend } from '~~/core/beside/furthest'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import type { Stage } from './stages'
@@ -26,6 +26,7 @@ export function stageResults(result: Result): Record<Stage, string> {
 
 function smoothResult({ method, series }: Result): string {
   const m = series.seasons
+  if (method.decompose.by === 'stl') return `loess over ${method.decompose.trendWindow}, ends kept`
   if (method.decompose.by !== 'ratio-to-moving-average') return 'by a line'
   return `${m % 2 === 0 ? `2×${m}` : m}; ${Math.floor(m / 2)} lost at each end`
 }
@@ -43,22 +44,15 @@ function seasonResult({ seasons, method, columns, series }: Result): string {
 
 /** The period that stands furthest from the trend once the season is out. */
 function furthest(result: Result): string {
-  const { columns, series, method } = result
-  const multiplicative = method.decompose.model === 'multiplicative'
-  const distances = columns.deseasonalized.flatMap((value, i) => {
-    const trend = columns.trend[i]!
-    if (value === null || trend === null || (multiplicative && trend <= 0)) return []
-    const distance = takeOut(method.decompose.model, value, trend) - (multiplicative ? 1 : 0)
-    return [{ i, distance }]
-  })
-  if (distances.length === 0) return 'no trend to stand against'
-  const most = distances.reduce((a, b) => (Math.abs(b.distance) > Math.abs(a.distance) ? b : a))
-  const period = formatPeriodCode(columns.period[most.i]!, series.frequency, series.seasons)
-  const scale = displayScale(columns.value, series.unit)
-  const size = multiplicative
-    ? formatChange(most.distance * 100)
-    : `${most.distance < 0 ? '−' : '+'}${formatDecimals(Math.abs(most.distance) / scale.divisor, scale.decimals)} ${scale.unit}`
-  return `furthest off: ${period}, ${size}`
+  const { over, under } = furthestFromTrend(result, 1)
+  const [most] = [...over, ...under].sort((a, b) => Math.abs(b.distance) - Math.abs(a.distance))
+  if (!most) return 'no trend to stand against'
+  const scale = displayScale(result.columns.value, result.series.unit)
+  const size =
+    result.method.decompose.model === 'multiplicative'
+      ? formatChange(most.distance * 100)
+      : `${most.distance < 0 ? '−' : '+'}${formatDecimals(Math.abs(most.distance) / scale.divisor, scale.decimals)} ${scale.unit}`
+  return `furthest off: ${most.label}, ${size}`
 }
 
 function checkResult(mase: number | null): string {

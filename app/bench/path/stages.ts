@@ -40,6 +40,7 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
       'index',
       'irregular',
       'recomposed',
+      'weight',
     ],
     focus: 'seasonalIrregular',
   },

@@ -6,6 +6,7 @@ import { useBench } from '../benchStore'
 import ExclusionList from './ExclusionList.vue'
 import HorizonWord from './HorizonWord.vue'
 import LevelsWord from './LevelsWord.vue'
+import LoessWord from './LoessWord.vue'
 import { optionsOf } from './options'
 import TrendWord from './TrendWord.vue'
 import { methodSentence, type WordId } from './words'
@@ -37,6 +38,7 @@ const options = (word: WordId) =>
             <HorizonWord v-if="piece.id === 'horizon'" :method="method" @done="close" />
             <LevelsWord v-else-if="piece.id === 'levels'" :method="method" @done="close" />
             <TrendWord v-else-if="piece.id === 'trend'" :method="method" @done="close" />
+            <LoessWord v-else-if="piece.id === 'loess'" @done="close" />
             <ExclusionList v-else-if="piece.id === 'exclude'" :method="method" @done="close" />
             <ul v-else class="options" role="listbox" :aria-label="piece.text">
               <li v-for="option in options(piece.id)" :key="option.text" role="presentation">

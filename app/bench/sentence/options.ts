@@ -25,6 +25,12 @@ export function optionsOf(
   calendar: Calendar,
 ): Option[] {
   const { decompose } = method
+  const way = (by: Method['decompose']['by'], means: string): Option => ({
+    text: wayWords(by, calendar),
+    means,
+    chosen: decompose.by === by,
+    method: { ...document, decompose: decomposeBy(by, document.decompose) },
+  })
   const option = (
     text: string,
     means: string,
@@ -62,20 +68,21 @@ export function optionsOf(
       ]
     case 'by':
       return [
-        option(
-          wayWords('ratio-to-moving-average', calendar),
+        way(
+          'ratio-to-moving-average',
           'Compares each value with the average of the year around it; half a year is lost at each end.',
-          { by: 'ratio-to-moving-average' },
         ),
-        option(
-          wayWords('ratio-to-trend', calendar),
+        way(
+          'stl',
+          'Smooths trend and season locally: the season may change over the years, and outliers do no harm.',
+        ),
+        way(
+          'ratio-to-trend',
           'Compares each value with one line through the whole series; a cycle stays in the ratios.',
-          { by: 'ratio-to-trend' },
         ),
-        option(
-          wayWords('simple-averages', calendar),
+        way(
+          'simple-averages',
           'Compares each season’s average with that of all seasons; right only without a trend.',
-          { by: 'simple-averages' },
         ),
       ]
     case 'average':
@@ -99,5 +106,19 @@ export function optionsOf(
       ]
     default:
       return []
+  }
+}
+
+/** The same decomposition another way: choices that only the present way has are left behind. */
+export function decomposeBy(
+  by: Method['decompose']['by'],
+  { model, exclude, average, adjust, ...loess }: NonNullable<MethodDocument['decompose']> = {},
+): NonNullable<MethodDocument['decompose']> {
+  const common = { by, ...(model ? { model } : {}), ...(exclude ? { exclude } : {}) }
+  if (by === 'stl') return { ...loess, ...common }
+  return {
+    ...common,
+    ...(average ? { average } : {}),
+    ...(adjust === undefined ? {} : { adjust }),
   }
 }

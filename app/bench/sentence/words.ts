@@ -1,12 +1,21 @@
 import { countPeriods } from '~~/core/calendar/labels'
 import type { Calendar } from '~~/core/calendar/calendar'
 import { adjustedValues } from '~~/core/care/adjustment'
-import type { Method } from '~~/core/method/method'
+import type { LoessMethod, Method } from '~~/core/method/method'
 import type { Series } from '~~/core/series'
 
 /** A choice in the method sentence. */
 export type WordId =
-  'missing' | 'model' | 'by' | 'average' | 'adjust' | 'exclude' | 'trend' | 'horizon' | 'levels'
+  | 'missing'
+  | 'model'
+  | 'by'
+  | 'loess'
+  | 'average'
+  | 'adjust'
+  | 'exclude'
+  | 'trend'
+  | 'horizon'
+  | 'levels'
 
 /** A piece of the sentence: plain text, or a word that can be changed. */
 export type Piece = string | { readonly id: WordId; readonly text: string }
@@ -28,10 +37,7 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     { id: 'model', text: decompose.model },
     ', by ',
     { id: 'by', text: wayWords(decompose.by, calendar) },
-    '; indices by ',
-    { id: 'average', text: decompose.average.replace('-', ' ') },
-    ', ',
-    { id: 'adjust', text: adjustWords(decompose.adjust, decompose.model) },
+    ...decompositionPieces(decompose, calendar),
     ...(leftOut === 0
       ? []
       : [
@@ -49,6 +55,28 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     { id: 'levels', text: levelWords(forecast.levels) },
     ' limits.',
   ]
+}
+
+/** How the indices are formed, or how local loess is. */
+function decompositionPieces(decompose: Method['decompose'], calendar: Calendar): Piece[] {
+  if (decompose.by === 'stl') return [', ', { id: 'loess', text: loessWords(decompose, calendar) }]
+  return [
+    '; indices by ',
+    { id: 'average', text: decompose.average.replace('-', ' ') },
+    ', ',
+    { id: 'adjust', text: adjustWords(decompose.adjust, decompose.model) },
+  ]
+}
+
+/** `season free to change over 13 years, trend over 21 months, outliers distrusted` */
+export function loessWords(decompose: LoessMethod, calendar: Calendar): string {
+  const { seasonalWindow, trendWindow, robust } = decompose
+  const season =
+    seasonalWindow === 'periodic'
+      ? 'the same season every year'
+      : `season free to change over ${seasonalWindow} years`
+  const outliers = robust ? 'outliers distrusted' : 'every value believed alike'
+  return `${season}, trend over ${countPeriods(trendWindow, calendar)}, ${outliers}`
 }
 
 /** Only a series with gaps has to be told what to do with them. */
@@ -75,6 +103,8 @@ export function wayWords(by: Method['decompose']['by'], { seasons }: Calendar): 
       return 'simple averages'
     case 'ratio-to-trend':
       return 'ratio to trend'
+    case 'stl':
+      return 'robust loess'
   }
 }
 

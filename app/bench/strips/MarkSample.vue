@@ -47,6 +47,8 @@ const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props
       stroke-width="1.3"
     />
     <circle v-if="mark === 'dots'" cx="10" cy="6" r="2.6" fill="currentColor" opacity="0.45" />
+    <path v-if="mark === 'peaks'" d="M10 10 L5.5 3 H14.5 Z" fill="currentColor" />
+    <path v-if="mark === 'troughs'" d="M10 2 L5.5 9 H14.5 Z" fill="currentColor" />
     <rect
       v-if="mark === 'band'"
       x="1"

@@ -51,12 +51,19 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
       <ul v-else-if="named.length > 1" class="layers">
         <li v-for="layer in named" :key="layer.label">
           <MarkSample
-            :mark="layer.kind === 'band' ? 'band' : layer.mark"
-            :component="layer.kind === 'band' ? 'forecast' : layer.component"
+            :mark="layer.kind === 'series' ? layer.mark : 'band'"
+            :component="layer.kind === 'series' ? layer.component : 'forecast'"
           />
           {{ layer.label }}
         </li>
       </ul>
+      <span
+        v-if="strip.yardstick"
+        class="unit yardstick"
+        title="A mark of the same size on every strip"
+      >
+        <span class="yardstick-mark" aria-hidden="true" /> {{ strip.yardstick.label }}
+      </span>
     </figcaption>
     <canvas
       ref="canvas"
@@ -96,6 +103,15 @@ canvas {
   color: var(--muted);
   font-size: 10.5px;
   line-height: 1.25;
+}
+
+.yardstick-mark {
+  display: inline-block;
+  width: 4px;
+  height: 9px;
+  margin-right: 2px;
+  background: var(--ink);
+  opacity: 0.55;
 }
 
 .layers {

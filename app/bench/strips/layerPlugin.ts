@@ -82,7 +82,10 @@ function drawLayers(canvas: Canvas) {
     if (layer.kind !== 'series') continue
     if (STROKE[layer.mark]) drawLine(canvas, layer)
     if (layer.mark === 'rings' || layer.mark === 'dots') drawLone(canvas, layer)
+    if (layer.mark === 'peaks' || layer.mark === 'troughs') drawTurns(canvas, layer)
   }
+  for (const layer of layers) if (layer.kind === 'gaps') drawGaps(canvas, layer)
+  drawYardstick(canvas)
 }
 
 type SeriesLayer = Layer & { kind: 'series' }
@@ -114,6 +117,60 @@ function drawLone(canvas: Canvas, { points, mark, component, opacity }: SeriesLa
   context.setLineDash([])
   pathAround(canvas, shown, RING.radius)
   context.stroke()
+}
+
+const TURN = { size: 4.5, distance: 9 }
+
+/** Triangles that point at peaks from above and at troughs from below. */
+function drawTurns(canvas: Canvas, { points, mark, component }: SeriesLayer) {
+  const { context, palette, axis, x, y } = canvas
+  const up = mark === 'peaks' ? -1 : 1
+  context.fillStyle = palette[component]
+  context.beginPath()
+  for (const point of inWindow(points, axis)) {
+    if (point.y === null) continue
+    const [left, tip] = [x(point.x), y(point.y) + up * (TURN.distance - TURN.size)]
+    context.moveTo(left, tip)
+    context.lineTo(left - TURN.size, tip + up * TURN.size * 1.4)
+    context.lineTo(left + TURN.size, tip + up * TURN.size * 1.4)
+    context.closePath()
+  }
+  context.fill()
+}
+
+const GAP_TEXT = { font: '10.5px "Inter Variable", sans-serif', distance: 12, fewestPixels: 16 }
+
+/** The number of periods between two turns, half way between them. */
+function drawGaps(canvas: Canvas, { gaps, side }: Layer & { kind: 'gaps' }) {
+  const { context, palette, axis, top, bottom, x, y } = canvas
+  context.font = GAP_TEXT.font
+  context.fillStyle = palette.muted
+  context.textAlign = 'center'
+  context.textBaseline = 'middle'
+  for (const { from, to, text } of gaps) {
+    const middle = (from.x + to.x) / 2
+    if (x(to.x) - x(from.x) < GAP_TEXT.fewestPixels || middle < axis.from || middle > axis.to) {
+      continue
+    }
+    const heights = [y(from.y!), y(to.y!)]
+    const height =
+      side === 'above'
+        ? Math.max(top + 6, Math.min(...heights) - GAP_TEXT.distance)
+        : Math.min(bottom - 6, Math.max(...heights) + GAP_TEXT.distance)
+    context.fillText(text, x(middle), height)
+  }
+}
+
+const YARDSTICK = { width: 4, right: 9 }
+
+/** The mark of equal real size, at the right edge, in the middle of the height. */
+function drawYardstick({ context, strip, palette, top, bottom, x, y, axis }: Canvas) {
+  if (!strip.yardstick) return
+  const height = Math.max(1, Math.abs(y(strip.yardstick.size) - y(0)))
+  const middle = (top + bottom) / 2
+  const right = x(axis.to) - YARDSTICK.right
+  context.fillStyle = faded(palette.ink, 0.55)
+  context.fillRect(right, middle - height / 2, YARDSTICK.width, height)
 }
 
 /** What lies beyond the scale stands at its edge. */

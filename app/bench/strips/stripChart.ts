@@ -99,6 +99,7 @@ function verticalRange({ strip }: StripDrawing) {
 function tickLabel({ strip, scale }: StripDrawing): (value: string | number) => string {
   return (value) => {
     if (strip.isFactor) return formatFactor(Number(value))
+    if (strip.inPercent) return `${formatDecimals(Number(value), 0)}%`
     const shown = Number(value) / scale.divisor
     return formatDecimals(shown, Number.isInteger(shown) ? 0 : scale.decimals)
   }

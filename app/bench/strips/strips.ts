@@ -1,8 +1,5 @@
 import type { Component } from '~~/core/ledger/rows'
-import { baseline } from '~~/core/decomposition/model'
-import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series'
-import type { Stage } from '../path/stages'
 
 /** A value at a time code. */
 export interface Point {
@@ -21,6 +18,8 @@ export type Mark =
   | 'stems'
   | 'rings'
   | 'dots'
+  | 'peaks'
+  | 'troughs'
 
 /** One component in a strip. */
 export type Layer =
@@ -42,6 +41,14 @@ export type Layer =
       readonly lower: readonly Point[]
       readonly upper: readonly Point[]
     }
+  /** Distances between neighbours, written between them. */
+  | {
+      readonly kind: 'gaps'
+      readonly label: string
+      /** Above the points, or below them. */
+      readonly side: 'above' | 'below'
+      readonly gaps: readonly { readonly from: Point; readonly to: Point; readonly text: string }[]
+    }
 
 /** One chart of the stack. */
 export interface Strip {
@@ -55,146 +62,12 @@ export interface Strip {
   readonly baseline: number | null
   /** Said in place of the layers' names, where there are too many to name. */
   readonly legend?: string
+  /** A mark of the same real size on every strip, so that different scales can be compared. */
+  readonly yardstick?: { readonly size: number; readonly label: string }
   /** Whether figures are shown on the display scale of the series, or as factors. */
   readonly isFactor: boolean
-}
-
-/**
- * The strips of a stage.
- *
- * @param result the result on the Bench
- * @param unit unit of the display scale: `thousand litres`
- */
-export function stripsOf(stage: Stage, result: Result, unit: string): Strip[] {
-  const { columns, forecast, method } = result
-  const { t } = columns
-  const { model } = method.decompose
-  const multiplicative = model === 'multiplicative'
-  const across = (values: readonly Value[]): Point[] => values.map((y, i) => ({ x: t[i]!, y }))
-  const ahead = (values: readonly Value[]): Point[] =>
-    values.map((y, i) => ({ x: forecast.t[i]!, y }))
-  const level = { unit, baseline: null, isFactor: false }
-  const part = {
-    unit: multiplicative ? 'factor of the baseline' : unit,
-    baseline: baseline(model),
-    isFactor: multiplicative,
-  }
-
-  const sales = [
-    layer('sales', 'original', 'line-points', across(columns.value)),
-    ...careLayers(result),
-  ]
-  const average: Layer = layer(
-    method.decompose.by === 'ratio-to-moving-average' ? 'centred average' : 'trend-cycle',
-    'trendCycle',
-    'line-thick',
-    across(columns.trendCycle),
-  )
-  const deseasonalized = layer(
-    'deseasonalized',
-    'deseasonalized',
-    'line-thin',
-    across(columns.deseasonalized),
-  )
-  const trend = layer('trend', 'deseasonalized', 'line-dashed', across(columns.trend))
-  const projected: Layer[] = [
-    ...[...method.forecast.levels].reverse().map((wanted, i): Layer => ({
-      kind: 'band',
-      label: i === 0 ? `${method.forecast.levels.join('%, ')}% limits` : '',
-      lower: ahead(forecast.limits[wanted]!.lower),
-      upper: ahead(forecast.limits[wanted]!.upper),
-    })),
-    layer('deseas. forecast', 'deseasonalized', 'line-dotted', ahead(forecast.deseasonalized)),
-    layer('forecast', 'forecast', 'line-dashed', [
-      { x: t.at(-1)!, y: columns.value.at(-1)! },
-      ...ahead(forecast.forecast),
-    ]),
-  ]
-  const season: Strip = {
-    id: 'season',
-    title: 'Season',
-    share: 2,
-    ...part,
-    layers: [
-      {
-        ...layer('index', 'season', 'bars', [...across(columns.index), ...ahead(forecast.index)]),
-        paleFrom: forecast.t[0]!,
-      },
-    ],
-  }
-  const irregular: Strip = {
-    id: 'irregular',
-    title: 'Irregular',
-    share: 1.6,
-    ...part,
-    unit: multiplicative ? 'factor; what is left' : unit,
-    layers: [layer('irregular', 'irregular', 'stems', across(columns.irregular))],
-  }
-  const cycle: Strip = {
-    id: 'cycle',
-    title: 'Cycle',
-    share: 1.6,
-    ...part,
-    unit: multiplicative ? 'factor of the trend' : unit,
-    layers: [layer('average against trend', 'trendCycle', 'line-thick', across(columns.cycle))],
-  }
-  const main = (title: string, layers: readonly Layer[], share = 4): Strip => ({
-    id: 'main',
-    title,
-    share,
-    ...level,
-    layers,
-  })
-
-  switch (stage) {
-    case 'look':
-      return [main('Sales', sales)]
-    case 'smooth':
-      return [main('Sales', [...sales, average])]
-    case 'season':
-      return [main('Sales', [...sales, average, ...projected]), season, irregular]
-    case 'deseasonalize':
-      return [main('Sales', [...sales, deseasonalized]), irregular]
-    case 'trend': {
-      const lines = main('Trend', [deseasonalized, trend, average])
-      return columns.cycle.some((value) => value !== null) ? [lines, cycle] : [lines]
-    }
-    case 'project':
-      return [main('Forecast', [...sales, trend, ...projected]), season]
-    case 'check':
-      return [
-        main('Fitted', [
-          ...sales,
-          layer('fitted', 'forecast', 'line-dashed', across(columns.fitted)),
-        ]),
-        {
-          id: 'residual',
-          title: 'Residual',
-          share: 2,
-          ...level,
-          baseline: 0,
-          layers: [layer('sales − fitted', 'irregular', 'stems', across(columns.residual))],
-        },
-      ]
-  }
-}
-
-/** Values that are not as they came in, ringed, and what came in in their place. */
-function careLayers({ columns }: Result): Layer[] {
-  const changed = columns.t.flatMap((x, i) =>
-    columns.value[i] === columns.original[i]
-      ? []
-      : [{ x, used: columns.value[i]!, original: columns.original[i]! }],
-  )
-  if (changed.length === 0) return []
-  const used = changed.map(({ x, used }) => ({ x, y: used }))
-  const original = changed.map(({ x, original }) => ({ x, y: original }))
-  return [
-    layer('adjusted or filled', 'original', 'rings', used),
-    ...(original.some(({ y }) => y !== null)
-      ? [{ ...layer('', 'original', 'dots', original), opacity: 0.45 }]
-      : []),
-  ]
+  /** Whether they are per cent, whatever the unit of the series. */
+  readonly inPercent?: boolean
 }
 
 /**
@@ -205,7 +78,9 @@ export function rangeOfStrip({
   layers,
   baseline: base,
 }: Strip): { low: number; high: number } | null {
-  const counted = layers.filter((layer) => layer.kind === 'band' || layer.mark !== 'dots')
+  const counted = layers.flatMap((layer) =>
+    layer.kind === 'gaps' || (layer.kind === 'series' && layer.mark === 'dots') ? [] : [layer],
+  )
   const figures = counted.flatMap((layer) =>
     (layer.kind === 'band' ? [...layer.lower, ...layer.upper] : layer.points).flatMap(({ y }) =>
       y === null ? [] : [y],
@@ -239,7 +114,8 @@ export function salesStrip(values: readonly Value[], unit: string): Strip {
   }
 }
 
-function layer(
+/** A layer of one component. */
+export function layer(
   label: string,
   component: Component,
   mark: Mark,

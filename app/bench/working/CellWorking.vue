@@ -6,6 +6,7 @@ import { write } from '~~/core/explain/write'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { leaveOutOfIndex, putBackIntoIndex } from './exclusion'
+import LocalFitChart from './LocalFitChart.vue'
 import ValueCare from './ValueCare.vue'
 
 const props = defineProps<{ explanation: Explanation }>()
@@ -65,13 +66,18 @@ function leaveOut() {
         = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
       </p>
       <p v-if="explanation.reading" class="reading">{{ explanation.reading }}</p>
+      <LocalFitChart
+        v-if="explanation.localFit"
+        :fit="explanation.localFit"
+        :result="bench.result!"
+      />
     </template>
     <p v-else class="because">{{ explanation.because }}</p>
 
     <ValueCare v-if="canCare" :period="period!" :original="original" />
     <template v-if="canLeaveOut">
       <p v-if="exclusion" class="excluded">
-        Left out of its index: {{ exclusion.reason }}.
+        Left out of its season: {{ exclusion.reason }}.
         <button
           type="button"
           class="plain-button strong"
@@ -84,7 +90,7 @@ function leaveOut() {
         <input
           v-model="reason"
           class="text-input"
-          placeholder="reason to leave it out of its index"
+          placeholder="reason to leave it out of its season"
           aria-label="Reason to leave this value out of its season’s index"
           maxlength="500"
         />

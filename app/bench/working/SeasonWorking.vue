@@ -42,7 +42,10 @@ const years = computed(() => {
     share: item.value === null ? 0 : Math.abs(item.value - zero) / (longest || 1),
   }))
 })
-const averageName = computed(() => props.result.method.decompose.average.replace('-', ' '))
+const classical = computed(() => {
+  const { decompose } = props.result.method
+  return decompose.by === 'stl' ? null : decompose
+})
 </script>
 
 <template>
@@ -68,13 +71,19 @@ const averageName = computed(() => props.result.method.decompose.average.replace
       </tbody>
     </table>
     <dl>
-      <dt>{{ averageName }} of {{ row.count }}</dt>
-      <dd>{{ formatFigure(row.raw) }}</dd>
-      <template v-if="result.method.decompose.adjust">
-        <dt>{{ multiplicative ? '÷' : '−' }} mean of the {{ calendar.seasons }} raw indices</dt>
-        <dd>{{ formatFigure(result.rawIndexMean) }}</dd>
+      <template v-if="classical">
+        <dt>{{ classical.average.replace('-', ' ') }} of {{ row.count }}</dt>
+        <dd>{{ formatFigure(row.raw) }}</dd>
+        <template v-if="classical.adjust">
+          <dt>{{ multiplicative ? '÷' : '−' }} mean of the {{ calendar.seasons }} raw indices</dt>
+          <dd>{{ formatFigure(result.rawIndexMean!) }}</dd>
+        </template>
       </template>
-      <dt class="index">index for {{ row.label }}</dt>
+      <template v-else>
+        <dt>mean of the smoothed years</dt>
+        <dd>{{ formatFigure(row.raw) }}</dd>
+      </template>
+      <dt class="index">{{ classical ? 'index' : 'last year’s index' }} for {{ row.label }}</dt>
       <dd class="index">{{ formatFigure(row.index) }}</dd>
     </dl>
     <p class="muted small">
@@ -82,6 +91,10 @@ const averageName = computed(() => props.result.method.decompose.average.replace
       }}<template v-if="row.standardError !== null"
         >; ± {{ formatFigure(row.standardError) }} standard error over the years</template
       >
+    </p>
+    <p v-if="row.withoutFirst !== null && row.withoutLast !== null" class="muted small">
+      Without the first year {{ formatFigure(row.withoutFirst) }}, without the last
+      {{ formatFigure(row.withoutLast) }}.
     </p>
   </section>
 </template>

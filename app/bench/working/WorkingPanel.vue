@@ -5,6 +5,12 @@ import { useView } from '../viewStore'
 import CellWorking from './CellWorking.vue'
 import ErrorFigures from './ErrorFigures.vue'
 import FindingList from './FindingList.vue'
+import FurthestPeriods from './FurthestPeriods.vue'
+import LeftoverWorking from './LeftoverWorking.vue'
+import LookWorking from './LookWorking.vue'
+import SeasonTests from './SeasonTests.vue'
+import SmoothWorking from './SmoothWorking.vue'
+import { TOPICS_OF } from './topics'
 import SeasonWorking from './SeasonWorking.vue'
 import TrendReport from './TrendReport.vue'
 
@@ -15,6 +21,10 @@ const showsSeason = computed(() => column.value === 'seasonalIrregular' || colum
 const showsTrend = computed(
   () =>
     view.stage === 'trend' || column.value === 'trend' || column.value === 'forecastDeseasonalized',
+)
+/** What is about this stage, and whatever needs care at any. */
+const findings = computed(() =>
+  (bench.result?.findings ?? []).filter(({ topic }) => TOPICS_OF[view.stage].includes(topic)),
 )
 </script>
 
@@ -28,13 +38,20 @@ const showsTrend = computed(
         :result="bench.result"
         :t="view.selected.t"
       />
+      <LookWorking v-if="view.stage === 'look'" :result="bench.result" />
+      <SmoothWorking v-if="view.stage === 'smooth'" :result="bench.result" />
+      <template v-if="view.stage === 'season'">
+        <LeftoverWorking v-if="column === 'irregular'" :result="bench.result" />
+        <SeasonTests :result="bench.result" />
+      </template>
+      <FurthestPeriods v-if="view.stage === 'deseasonalize'" :result="bench.result" />
       <TrendReport
         v-if="showsTrend"
         :fit="bench.result.trendFit"
         :unit="bench.result.series.unit"
       />
       <ErrorFigures v-if="view.stage === 'check'" :result="bench.result" />
-      <FindingList :findings="bench.result.findings" />
+      <FindingList :findings="findings" />
     </template>
     <p v-else class="muted">There is nothing to work out until the method fits the series.</p>
   </aside>

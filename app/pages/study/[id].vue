@@ -3,6 +3,8 @@ import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
 import { useHead, useRoute } from '#app'
 import AboutSeries from '~/bench/AboutSeries.vue'
 import { useBench } from '~/bench/benchStore'
+import CompareView from '~/bench/compare/CompareView.vue'
+import { usePins } from '~/bench/compare/pinStore'
 import ConflictDialog from '~/bench/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/path/StagePath.vue'
@@ -18,6 +20,7 @@ import { periodAt } from '~~/core/calendar/period'
 const route = useRoute()
 const bench = useBench()
 const view = useView()
+const pins = usePins()
 useShortcuts()
 
 async function open(id: string) {
@@ -90,6 +93,29 @@ onBeforeUnmount(() => {
         <button type="button" class="plain-button" :disabled="!bench.canRedo" @click="bench.redo()">
           Redo
         </button>
+        <button
+          type="button"
+          class="plain-button"
+          :aria-pressed="pins.isPinned"
+          :disabled="!bench.result"
+          title="Keep this result to compare with (P)"
+          @click="pins.toggle()"
+        >
+          {{ pins.isPinned ? 'Unpin' : 'Pin' }}
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="!bench.series"
+          :title="
+            pins.pins.length === 0
+              ? 'Additive, multiplicative and robust loess side by side (C)'
+              : 'Pinned methods side by side (C)'
+          "
+          @click="pins.show()"
+        >
+          Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
+        </button>
         <HandOverMenu />
       </template>
     </PageHead>
@@ -102,8 +128,11 @@ onBeforeUnmount(() => {
       <MethodSentence />
       <main class="columns">
         <StagePath />
-        <TimePlane />
-        <WorkingPanel />
+        <CompareView v-if="pins.comparing" class="across" />
+        <template v-else>
+          <TimePlane />
+          <WorkingPanel />
+        </template>
       </main>
     </template>
     <ConflictDialog />
@@ -128,6 +157,10 @@ onBeforeUnmount(() => {
 .columns > * {
   min-height: 0;
   overflow-y: auto;
+}
+
+.across {
+  grid-column: span 2;
 }
 
 .about {

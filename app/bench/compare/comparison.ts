@@ -1,0 +1,111 @@
+import { baseline } from '~~/core/decomposition/model'
+import type { MethodDocument } from '~~/core/method/method'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series'
+import { mean } from '~~/core/statistics/average'
+import { standardDeviation } from '~~/core/statistics/spread'
+import { countPeriods } from '~~/core/calendar/labels'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import {
+  adjustWords,
+  levelWords,
+  loessWords,
+  missingWords,
+  trendWords,
+  wayWords,
+} from '../sentence/words'
+
+/** A method and its result, beside others. */
+export interface Compared {
+  readonly document: MethodDocument
+  readonly result: Result
+  /** null for the method on the Bench, when it is not pinned. */
+  readonly pin: number | null
+}
+
+/** The components of a result in units of the series, whatever its model: the only fair common scale. */
+export interface ComparableComponents {
+  readonly sales: readonly Value[]
+  readonly trendCycle: readonly Value[]
+  /** What the season adds. */
+  readonly season: readonly Value[]
+  /** What neither explains. */
+  readonly irregular: readonly Value[]
+}
+
+export function comparableComponents({ columns }: Result): ComparableComponents {
+  const less = (a: readonly Value[], b: readonly Value[]): Value[] =>
+    a.map((value, i) => (value === null || b[i] === null ? null : value - b[i]!))
+  return {
+    sales: columns.value,
+    trendCycle: columns.trendCycle,
+    season: less(columns.recomposed, columns.trendCycle),
+    irregular: less(columns.value, columns.recomposed),
+  }
+}
+
+/** Standard deviation of what trend-cycle and season leave, in units of the series. */
+export function leftoverSpread(result: Result): Value {
+  return standardDeviation(comparableComponents(result).irregular.filter((value) => value !== null))
+}
+
+/** An index as a share of the level, so that amounts and factors stand side by side. */
+export function indexShare(result: Result, season: number): Value {
+  const { model } = result.method.decompose
+  const departure = result.seasons[season - 1]!.index - baseline(model)
+  if (model === 'multiplicative') return departure
+  const level = mean(result.columns.trendCycle.filter((value) => value !== null))
+  return level ? departure / level : null
+}
+
+/** Lowest and highest figure of several lists. */
+export function boundsOf(lists: readonly (readonly Value[])[]): { low: number; high: number } {
+  let [low, high] = [Infinity, -Infinity]
+  for (const list of lists) {
+    for (const value of list) {
+      if (value === null) continue
+      low = Math.min(low, value)
+      high = Math.max(high, value)
+    }
+  }
+  return low <= high ? { low, high } : { low: 0, high: 1 }
+}
+
+/** The choices of a method in words, by what they decide. */
+export function choicesOf(result: Result): ReadonlyMap<string, string> {
+  const { decompose, trend, forecast, missing, span } = result.method
+  const calendar = calendarOfResult(result)
+  return new Map([
+    ['model', decompose.model],
+    ['by', wayWords(decompose.by, calendar)],
+    ...(decompose.by === 'stl'
+      ? ([['loess', loessWords(decompose, calendar)]] as const)
+      : ([
+          [
+            'indices',
+            `by ${decompose.average.replace('-', ' ')}, ${adjustWords(decompose.adjust, decompose.model)}`,
+          ],
+        ] as const)),
+    [
+      'left out',
+      decompose.exclude.length === 0
+        ? 'nothing'
+        : decompose.exclude.map(({ period }) => period).join(', '),
+    ],
+    ['missing values', missingWords(missing)],
+    ['span', `${span.from} to ${span.to}`],
+    ['trend', trendWords(trend.last, calendar)],
+    ['forecast', `${countPeriods(forecast.horizon, calendar)}, ${levelWords(forecast.levels)}`],
+  ])
+}
+
+/** What is not the same in all methods, with the word of each; undefined where a method has no such choice. */
+export function differencesOf(
+  results: readonly Result[],
+): { what: string; words: (string | undefined)[] }[] {
+  const all = results.map(choicesOf)
+  const names = [...new Set(all.flatMap((choices) => [...choices.keys()]))]
+  return names
+    .map((what) => ({ what, words: all.map((choices) => choices.get(what)) }))
+    .filter(({ words }) => new Set(words).size > 1)
+}

@@ -1,0 +1,114 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { analyseApart } from '~/workers/analyseInWorker'
+import type { CellColumn } from '~~/core/ledger/cell'
+import { rowValues } from '~~/core/ledger/cell'
+import type { Model } from '~~/core/decomposition/model'
+import type { MethodDocument } from '~~/core/method/method'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series'
+import { useBench } from '../benchStore'
+import { decomposeBy } from '../sentence/options'
+
+/** Methods side by side at the most. */
+export const MOST_PINS = 4
+
+/** A result that was kept to compare others with. */
+export interface Pin {
+  readonly id: number
+  readonly document: MethodDocument
+  readonly result: Result
+}
+
+/** Pinned results of the series on the Bench: the last is the ghost in strips and ledger. */
+export const usePins = defineStore('pins', () => {
+  const bench = useBench()
+  const pins = shallowRef<readonly Pin[]>([])
+  /** Models that could not be compared, and why. */
+  const refused = shallowRef<readonly { name: string; because: string }[]>([])
+  const comparing = shallowRef(false)
+  let lastId = 0
+
+  const ghost = computed<Pin | null>(() => {
+    const last = pins.value.at(-1)
+    return last && !isSame(last.document, bench.method) ? last : null
+  })
+  const isPinned = computed(() => pins.value.some(({ document }) => isSame(document, bench.method)))
+
+  function add(document: MethodDocument, result: Result): void {
+    const others = pins.value.filter((pin) => !isSame(pin.document, document))
+    pins.value = [...others, { id: ++lastId, document, result }].slice(-MOST_PINS)
+  }
+
+  /** Keeps the present result; pressed again, lets it go. */
+  function toggle(): void {
+    if (isPinned.value) {
+      pins.value = pins.value.filter(({ document }) => !isSame(document, bench.method))
+    } else if (bench.result) add(bench.method, bench.result)
+  }
+
+  function remove(id: number): void {
+    pins.value = pins.value.filter((pin) => pin.id !== id)
+  }
+
+  function clear(): void {
+    pins.value = refused.value = []
+    comparing.value = false
+  }
+
+  /** Shows what is pinned side by side; with nothing pinned, the models. */
+  async function show(): Promise<void> {
+    if (comparing.value) comparing.value = false
+    else if (pins.value.length === 0) await compareModels()
+    else comparing.value = true
+  }
+
+  /** Additive, multiplicative and robust loess beside one another, everything else as it is. */
+  async function compareModels(): Promise<void> {
+    const series = bench.series!
+    const { method } = bench
+    const present = bench.result?.method.decompose.model ?? 'multiplicative'
+    const averaged = method.decompose?.by === 'stl' ? undefined : method.decompose?.by
+    const as = (model: Model, by: Parameters<typeof decomposeBy>[0]): MethodDocument => ({
+      ...method,
+      decompose: { ...decomposeBy(by, method.decompose), model },
+    })
+    const wanted = [
+      { name: 'additive', document: as('additive', averaged ?? 'ratio-to-moving-average') },
+      {
+        name: 'multiplicative',
+        document: as('multiplicative', averaged ?? 'ratio-to-moving-average'),
+      },
+      { name: 'robust loess', document: as(present, 'stl') },
+    ]
+    const failed: { name: string; because: string }[] = []
+    pins.value = []
+    comparing.value = true
+    for (const { name, document } of wanted) {
+      const outcome = await analyseApart(series, document)
+      if (outcome.kind === 'result') add(document, outcome.result)
+      else failed.push({ name, because: outcome.because })
+    }
+    refused.value = failed
+  }
+
+  return { pins, refused, comparing, ghost, isPinned, toggle, remove, clear, show, compareModels }
+})
+
+function isSame(a: MethodDocument, b: MethodDocument): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}
+
+/** A pinned row over the periods of another axis; undefined where the pinned span does not reach. */
+export function pinnedValues(
+  { result }: Pin,
+  column: CellColumn,
+  span: { readonly first: number; readonly last: number },
+): Value[] {
+  const values = rowValues(result, column)
+  const from = result.columns.t[0]!
+  return Array.from(
+    { length: span.last - span.first + 1 },
+    (_, i) => values[span.first + i - from] ?? null,
+  )
+}

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { furthestFromTrend } from '~~/core/beside/furthest'
+import type { Result } from '~~/core/result'
+import { useView } from '../viewStore'
+
+/** The periods furthest over and under the trend, once the season is out. */
+const props = defineProps<{ result: Result }>()
+const view = useView()
+const COUNT = 5
+const sides = computed(() => {
+  const { over, under } = furthestFromTrend(props.result, COUNT)
+  return [
+    { title: 'Furthest over trend', list: over },
+    { title: 'Furthest under trend', list: under },
+  ].filter(({ list }) => list.length > 0)
+})
+</script>
+
+<template>
+  <section v-for="side in sides" :key="side.title" class="furthest">
+    <h3>{{ side.title }}</h3>
+    <ol>
+      <li v-for="one in side.list" :key="one.t">
+        <button
+          type="button"
+          :class="{ current: view.cursor === one.t }"
+          @click="view.moveTo({ column: 'deseasonalized', t: one.t })"
+        >
+          {{ one.words }}
+        </button>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.furthest {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+h3 {
+  font-size: 13px;
+}
+
+ol {
+  margin: 2px 0 0;
+  padding: 0 0 0 18px;
+  font-size: 12px;
+}
+
+button {
+  padding: 1px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+button:hover {
+  text-decoration: underline;
+}
+
+.current {
+  font-weight: 600;
+}
+</style>

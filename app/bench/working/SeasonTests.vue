@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatDecimals, formatFigure, formatP } from '~/figures/format'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series'
+
+/** Is there a season, does it stay as it is, how strong is it, and which model fits? */
+const props = defineProps<{ result: Result }>()
+const tests = computed(() => props.result.seasonTests)
+const strength = computed(() => props.result.strength)
+const model = computed(() => props.result.whichModel)
+const p = (value: Value) => (value === null ? '–' : `p ${formatP(value)}`)
+const figure = (value: Value) => (value === null ? '–' : formatFigure(value))
+const share = (value: Value) => (value === null ? '–' : `${formatDecimals(value * 100, 1)}%`)
+const two = (value: Value) => (value === null ? '–' : formatDecimals(value, 2))
+</script>
+
+<template>
+  <details class="tests">
+    <summary><h3>Tests and strengths</h3></summary>
+    <dl class="figures">
+      <dt>
+        stable season, F({{ tests.stable.df.join(', ') }})
+        <span class="hint">do the seasons differ?</span>
+      </dt>
+      <dd>{{ figure(tests.stable.f) }}, {{ p(tests.stable.p) }}</dd>
+      <dt>
+        Kruskal–Wallis, {{ tests.kruskalWallis.df }} df
+        <span class="hint">the same on ranks</span>
+      </dt>
+      <dd>{{ figure(tests.kruskalWallis.h) }}, {{ p(tests.kruskalWallis.p) }}</dd>
+      <dt>
+        moving season, F({{ tests.moving.df.join(', ') }})
+        <span class="hint">does its size change over the years?</span>
+      </dt>
+      <dd>{{ figure(tests.moving.f) }}, {{ p(tests.moving.p) }}</dd>
+      <dt>autocorrelation one and two years back</dt>
+      <dd>{{ two(tests.autocorrelation.oneYear) }}, {{ two(tests.autocorrelation.twoYears) }}</dd>
+      <dt>strength of season, of trend</dt>
+      <dd>{{ two(strength.season) }}, {{ two(strength.trend) }}</dd>
+      <template v-if="strength.withoutDistrusted">
+        <dt>the same without distrusted periods</dt>
+        <dd>
+          {{ two(strength.withoutDistrusted.season) }}, {{ two(strength.withoutDistrusted.trend) }}
+        </dd>
+      </template>
+      <template v-if="model">
+        <dt>
+          yearly swing varies: as an amount, as a share
+          <span class="hint">the smaller fits better</span>
+        </dt>
+        <dd>{{ share(model.variation.additive) }}, {{ share(model.variation.multiplicative) }}</dd>
+      </template>
+    </dl>
+  </details>
+</template>
+
+<style scoped>
+.tests {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+summary {
+  cursor: pointer;
+}
+
+h3 {
+  display: inline;
+  font-size: 13px;
+}
+
+.hint {
+  display: block;
+  font-size: 10.5px;
+  font-style: italic;
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatDecimals } from '~/figures/format'
+import { onePeriod } from '~~/core/calendar/labels'
+import type { Result } from '~~/core/result'
+import { averageName, smoothBy, type AverageKind } from '~~/core/smoothing/averageKinds'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import { useInspection } from '../inspect/inspectionStore'
+
+/** What every average on the strip costs at the ends and leaves of the season. */
+const props = defineProps<{ result: Result }>()
+const inspection = useInspection()
+const seasons = computed(() => props.result.series.seasons)
+const per = computed(() => onePeriod(calendarOfResult(props.result)))
+
+const kinds = computed<readonly AverageKind[]>(() =>
+  inspection.averages.length > 0
+    ? inspection.averages
+    : props.result.method.decompose.by === 'ratio-to-moving-average'
+      ? [{ kind: 'centred', order: seasons.value }]
+      : [],
+)
+const rows = computed(() =>
+  kinds.value.map((kind) => {
+    const { lost, gain, leavesSeason } = smoothBy(props.result.columns.value, kind, seasons.value)
+    return {
+      name: averageName(kind),
+      lost: lost.start === lost.end ? `${lost.start} + ${lost.end}` : `${lost.start} at the start`,
+      gains: gain.map((value) => formatDecimals(value, 2)),
+      largest: gain.length === 0 ? 0 : Math.max(...gain),
+      leavesSeason,
+    }
+  }),
+)
+const warned = computed(() => rows.value.filter(({ leavesSeason }) => leavesSeason))
+const waves = computed(() =>
+  Array.from({ length: Math.floor(seasons.value / 2) }, (_, k) => seasons.value / (k + 1)),
+)
+</script>
+
+<template>
+  <section v-if="rows.length > 0" class="smooth">
+    <h3>What an average costs and leaves</h3>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">average</th>
+          <th scope="col" class="number">lost</th>
+          <th scope="col" class="number">leaves at most</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.name">
+          <th scope="row">{{ row.name }}</th>
+          <td class="number">{{ row.lost }}</td>
+          <td class="number">{{ formatDecimals(row.largest * 100, 1) }}%</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="muted small">
+      Lost: {{ per }}s without an average at the ends. Leaves: the largest share of a seasonal wave
+      that it lets through.
+    </p>
+    <p v-for="row in warned" :key="row.name" class="warning">
+      <strong>{{ row.name }}</strong> is no whole number of years: it still waves with the season,
+      {{ formatDecimals(row.largest * 100, row.largest < 0.1 ? 1 : 0) }}% of a seasonal wave stays.
+    </p>
+    <details>
+      <summary class="small">share left of each seasonal wave</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{{ per }}s a wave</th>
+            <th v-for="row in rows" :key="row.name" scope="col" class="number">{{ row.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(wave, k) in waves" :key="k">
+            <th scope="row">{{ formatDecimals(wave, Number.isInteger(wave) ? 0 : 1) }}</th>
+            <td v-for="row in rows" :key="row.name" class="number">{{ row.gains[k] }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.smooth {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+
+h3 {
+  font-size: 13px;
+}
+
+table {
+  width: 100%;
+  margin-top: 4px;
+  border-collapse: collapse;
+  font-size: 12px;
+}
+
+th {
+  font-weight: 400;
+  text-align: left;
+}
+
+thead th {
+  color: var(--muted);
+  font-size: 11px;
+}
+
+th.number {
+  text-align: right;
+}
+
+p {
+  margin: 4px 0 0;
+}
+
+.warning {
+  padding-left: 8px;
+  border-left: 2px solid var(--danger);
+  font-size: 12px;
+}
+
+summary {
+  margin-top: 6px;
+  cursor: pointer;
+}
+</style>

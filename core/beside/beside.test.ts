@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest'
+import { analyse } from '../analyse'
+import { calendarOf } from '../calendar/calendar'
+import { evaluate } from '../explain/expression'
+import type { Series } from '../series'
+import type { AverageKind } from '../smoothing/averageKinds'
+import { besideColumn, columnOf, GROWTH_KINDS, type Beside } from './besideColumn'
+import { explainBeside } from './explainBeside'
+
+const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, null, 45, 55, 86, 95, 48, 60, 90, 101, 52]
+const series: Series = {
+  name: 'Contract work',
+  unit: 'jobs',
+  calendar: calendarOf('quarterly'),
+  start: { year: 2020, season: 1 },
+  values,
+}
+const result = analyse(series, { format: 'elvant-method/1' })
+
+const AVERAGES: readonly AverageKind[] = [
+  { kind: 'centred', order: 3 },
+  { kind: 'centred', order: 4 },
+  { kind: 'off-centre', order: 4 },
+  { kind: 'composite', p: 3, q: 3 },
+  { kind: 'trailing', order: 4 },
+  { kind: 'henderson', length: 5 },
+  { kind: 'weights', weights: [0.25, 0.5, 0.25] },
+]
+const ALL: readonly Beside[] = [
+  ...AVERAGES.map((by): Beside => ({ kind: 'average', by })),
+  { kind: 'rolling-mean', order: 3 },
+  { kind: 'rolling-deviation', order: 4 },
+  { kind: 'detrended', form: 'quadratic' },
+  { kind: 'detrended', form: 'exponential' },
+  ...(['first', 'second', 'seasonal', 'seasonal-first'] as const).map((how): Beside => ({
+    kind: 'differenced',
+    how,
+  })),
+  ...GROWTH_KINDS.flatMap((rate): Beside[] => [
+    { kind: 'growth', rate, on: 'value' },
+    { kind: 'growth', rate, on: 'deseasonalized' },
+  ]),
+]
+
+describe.each(ALL.map((beside) => [columnOf(beside), beside] as const))('%s', (_, beside) => {
+  const { values: column } = besideColumn(result, beside)
+
+  it('every figure is what its arithmetic comes to, and every gap says why', () => {
+    column.forEach((value, i) => {
+      const explained = explainBeside(result, beside, i + 1)
+      if (value === null) expect(explained).toMatchObject({ defined: false })
+      else {
+        if (!explained.defined) throw new Error('The figure has no arithmetic.')
+        expect(evaluate(explained.expression)).toBeCloseTo(value, 9)
+        for (const { t } of explained.sources) expect(values[t - 1]).not.toBeNull()
+      }
+    })
+    expect(column.some((value) => value !== null)).toBe(true)
+  })
+})
+
+describe('what is beside the ledger', () => {
+  it('has a name of its own', () => {
+    expect(new Set(ALL.map(columnOf)).size).toBe(ALL.length)
+  })
+
+  it('stands where it is said to: an off-centre average between two periods', () => {
+    const off = besideColumn(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } })
+    expect(off.row.offset).toBe(1.5)
+    expect(off.values[0]).toBe(56)
+    expect(
+      explainBeside(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } }, 1).title,
+    ).toBe('4 terms, off-centre, between 2020 Q2 and 2020 Q3')
+  })
+
+  it.each([
+    [{ kind: 'centred', order: 0 }, 'whole number'],
+    [{ kind: 'composite', p: 2, q: 5 }, 'falls between two periods'],
+    [{ kind: 'henderson', length: 8 }, 'odd number'],
+    [{ kind: 'weights', weights: [0.5, 0.2, 0.2] }, 'symmetric'],
+  ] as const)('refuses %j by name', (by, words) => {
+    expect(() => besideColumn(result, { kind: 'average', by })).toThrow(words)
+  })
+})

@@ -1,0 +1,88 @@
+import { periodLabel } from '../calendar/labels'
+import { parsePeriod } from '../calendar/period'
+import { baseline, takeOut } from '../decomposition/model'
+import { calendarOfResult } from '../ledger/calendarOfResult'
+import type { Result } from '../result'
+import { figure, percent } from '../words/figure'
+
+/** How far one period stands from the trend, once its season is out. */
+export interface Distance {
+  readonly t: number
+  readonly label: string
+  /** Share of the trend (multiplicative), or units of the series; above 0 is over the trend. */
+  readonly distance: number
+  /** Place of its sales among all periods, from the highest (over trend) or the lowest (under it). */
+  readonly salesRank: number
+  readonly words: string
+}
+
+/** The periods furthest over and under the trend, the furthest first. */
+export interface Furthest {
+  readonly over: readonly Distance[]
+  readonly under: readonly Distance[]
+}
+
+/**
+ * Which periods were really good or bad: the deseasonalized value against the trend, in both directions.
+ *
+ * @param result with a trend through the deseasonalized series
+ * @param count periods in either direction
+ * @example 'Aug 2023 was really the best: 11% over trend, though its sales were only 3rd.'
+ */
+export function furthestFromTrend(result: Result, count: number): Furthest {
+  const { columns, method, series } = result
+  const { model } = method.decompose
+  const calendar = calendarOfResult(result)
+  const sales = columns.value.filter((value) => value !== null)
+  const all = columns.deseasonalized.flatMap((value, i) => {
+    const trend = columns.trend[i]!
+    // A share of a trend that is not above 0 would turn its sign.
+    if (value === null || trend === null || (model === 'multiplicative' && trend <= 0)) return []
+    const distance = takeOut(model, value, trend) - baseline(model)
+    const own = columns.value[i]!
+    const beyond = sales.filter((other) => (distance > 0 ? other > own : other < own)).length
+    return [
+      {
+        t: columns.t[i]!,
+        label: periodLabel(parsePeriod(columns.period[i]!, calendar)!, calendar),
+        distance,
+        salesRank: beyond + 1,
+      },
+    ]
+  })
+  const side = (sign: 1 | -1) =>
+    all
+      .filter(({ distance }) => distance * sign > 0)
+      .sort((a, b) => sign * (b.distance - a.distance))
+      .slice(0, count)
+      .map((one, place) => ({
+        ...one,
+        words: wordsOf(one, place, sign, model === 'multiplicative' ? null : series.unit),
+      }))
+  return { over: side(1), under: side(-1) }
+}
+
+function wordsOf(
+  { label, distance, salesRank }: Omit<Distance, 'words'>,
+  place: number,
+  sign: 1 | -1,
+  unit: string | null,
+): string {
+  const size = unit === null ? percent(distance) : `${figure(Math.abs(distance))} ${unit}`
+  const side = sign > 0 ? 'over' : 'under'
+  const extreme = sign > 0 ? 'best' : 'worst'
+  const really = place === 0 ? `${label} was really the ${extreme}: ` : `${label}: `
+  const highest = sign > 0 ? 'highest' : 'lowest'
+  const sales =
+    salesRank === 1
+      ? `and its sales were the ${highest} too`
+      : `though its sales were only ${ordinal(salesRank)} ${highest}`
+  return `${really}${size} ${side} trend, ${sales}.`
+}
+
+/** `1st`, `2nd`, `23rd`, `112th` */
+function ordinal(rank: number): string {
+  const teen = rank % 100 >= 11 && rank % 100 <= 13
+  const ending = teen ? 'th' : (['th', 'st', 'nd', 'rd'][rank % 10] ?? 'th')
+  return `${rank}${ending}`
+}
