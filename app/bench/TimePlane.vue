@@ -12,6 +12,7 @@ import LedgerTable from './ledger/LedgerTable.vue'
 import StripView from './strips/StripView.vue'
 import SmallMultiples from './inspect/SmallMultiples.vue'
 import StageBar from './inspect/StageBar.vue'
+import type { Stage } from './path/stages'
 import { useInspection } from './inspect/inspectionStore'
 import { usePins } from './compare/pinStore'
 import { stripsOf } from './strips/stageStrips'
@@ -20,6 +21,8 @@ import { useView } from './viewStore'
 
 /** Room at the right edge, so that the last column does not touch the working. */
 const RIGHT_MARGIN = 8
+/** Of the line of words under the overview, at the stages that have one. */
+const BAR_HEIGHT: Partial<Record<Stage, number>> = { look: 54, smooth: 34, deseasonalize: 34 }
 const bench = useBench()
 const view = useView()
 const inspection = useInspection()
@@ -49,7 +52,8 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
 /** Strips take the height that overview, labels and ledger leave, within reason. */
 const stripsHeight = computed(() => {
   const ledger = Math.min(view.rows.length, 9) * 25
-  return Math.max(240, Math.min(560, frameHeight.value - 52 - 34 - 34 - ledger - 16))
+  const bar = BAR_HEIGHT[view.stage] ?? 0
+  return Math.max(240, Math.min(560, frameHeight.value - 52 - bar - 34 - 34 - ledger - 16))
 })
 function heightFor(share: number, all = shares.value): number {
   return Math.round((stripsHeight.value * share) / all)

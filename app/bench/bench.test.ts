@@ -24,7 +24,10 @@ import { methodSentence } from './sentence/words'
 import { displayScale } from '~/figures/displayScale'
 import { stripsOf } from './strips/stageStrips'
 import { rangeOfStrip } from './strips/strips'
-import { STAGES } from './path/stages'
+import { besideColumn } from '~~/core/beside/besideColumn'
+import type { Result } from '~~/core/result'
+import type { Inspected } from './inspect/inspectionStore'
+import { STAGES, type Stage } from './path/stages'
 import { leaveOutOfIndex, putBackIntoIndex } from './working/exclusion'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
@@ -193,6 +196,15 @@ describe('leaving out and putting back', () => {
   })
 })
 
+/** What the stage Deseasonalize lays beside the ledger. */
+function besideOf(stage: Stage, result: Result): Inspected[] {
+  if (stage !== 'deseasonalize') return []
+  return (['value', 'deseasonalized'] as const).map((on) => {
+    const beside = { kind: 'growth', rate: 'periodOnPeriod', on } as const
+    return { beside, problem: null, ...besideColumn(result, beside) }
+  })
+}
+
 describe('stages', () => {
   const documents: MethodDocument[] = [
     FORMAT,
@@ -206,7 +218,7 @@ describe('stages', () => {
       for (const stage of STAGES) {
         const strips = stripsOf(stage, result, {
           scale: displayScale(quarters, 'jobs'),
-          inspected: [],
+          inspected: besideOf(stage, result),
           peaks: null,
           ghost: null,
         })

@@ -70,7 +70,7 @@ describe('what is beside the ledger', () => {
     expect(off.values[0]).toBe(56)
     expect(
       explainBeside(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } }, 1).title,
-    ).toBe('4 terms, off-centre, between 2020 Q2 and 2020 Q3')
+    ).toBe('4-term average, between 2020 Q2 and 2020 Q3')
   })
 
   it.each([

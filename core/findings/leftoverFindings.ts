@@ -27,7 +27,9 @@ export function leftoverFindings(leftover: Leftover, { decompose }: Method): Fin
           ? 'Try a shorter trend window.'
           : 'Try a shorter season window.'
         : waves === 'slowly'
-          ? 'Try the ratio to a moving average, or robust loess with a short trend window.'
+          ? decompose.by === 'ratio-to-moving-average'
+            ? 'A freak period sways the moving average around it: leave it out, replace it, or try robust loess.'
+            : 'Try the ratio to a moving average, or robust loess: the level is no straight line.'
           : 'Try robust loess, where the season may change over the years.'
     findings.push(
       caution(

@@ -1,6 +1,7 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { periodAt } from '../calendar/period'
 import type { Value } from '../series'
+import { mean } from '../statistics/average'
 import { upperF } from '../statistics/distributions'
 import { standardDeviation } from '../statistics/spread'
 import type { Stretch } from '../stretch'
@@ -52,7 +53,7 @@ const FEWEST = 5
  *
  * @param stretch tells the season and year of each entry
  * @param irregular one a period, null = undefined
- * @param counts whether an entry counts in the spreads: it is neither left out nor distrusted
+ * @param counts whether an entry counts: it is neither left out nor distrusted
  */
 export function examineLeftover(
   stretch: Stretch,
@@ -66,10 +67,13 @@ export function examineLeftover(
   const yearOf = irregular.map((_, i) => periodAt(start, i + 1, calendar.seasons).year)
   const from = irregular.findIndex((value) => value !== null)
   const inner = irregular.slice(from, irregular.findLastIndex((value) => value !== null) + 1)
+  // A flood of two months is no wave: what does not count is taken as no departure at all.
+  const usual = mean(present(counted)) ?? 0
+  const believed = inner.map((value, i) => (counts(Math.max(0, from) + i) ? value : usual))
   const r =
     from < 0 || inner.includes(null)
       ? null
-      : autocorrelation(inner as readonly number[], YEARS_BACK * calendar.seasons)
+      : autocorrelation(believed as readonly number[], YEARS_BACK * calendar.seasons)
   const limit = r && autocorrelationLimit(inner.length)
   return {
     spread: standardDeviation(present(counted)),

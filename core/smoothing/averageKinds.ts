@@ -120,7 +120,7 @@ export function averageName(kind: AverageKind): string {
     case 'centred':
       return kind.order % 2 === 0 ? `2×${kind.order}` : `${kind.order} terms`
     case 'off-centre':
-      return `${kind.order} terms, off-centre`
+      return `${kind.order}-term average`
     case 'composite':
       return `${kind.p}×${kind.q}`
     case 'trailing':

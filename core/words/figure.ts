@@ -6,7 +6,9 @@
  */
 export function figure(value: number): string {
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
-  return formatterOf(Math.min(12, Math.max(0, 3 - magnitude))).format(value)
+  return formatterOf(Math.min(12, Math.max(0, 3 - magnitude)))
+    .format(value)
+    .replace('-', '−')
 }
 
 /** A share as a whole per cent, with one decimal below 10%: `32%`, `4.1%`. */

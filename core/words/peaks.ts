@@ -10,22 +10,21 @@ export const PEAK_WORDS: Record<PeakVerdict, string> = {
   cyclical: 'cyclical, the gaps are not equal',
 }
 
-/** `Peaks stand 12, 12, 13 months apart, troughs 12, 12`. */
+/** `Peaks stand 12 months apart (8 gaps), troughs 11, 12, 13`. */
 export function gapWords(
   { gapsBetweenPeaks, gapsBetweenTroughs }: PeakSpacing,
   calendar: Calendar,
 ): string {
-  const apart = (gaps: readonly number[]) => (gaps.length === 0 ? 'too few to tell' : counted(gaps))
-  return `Peaks stand ${apart(gapsBetweenPeaks)} ${onePeriod(calendar)}s apart, troughs ${apart(gapsBetweenTroughs)}`
+  const [peaks, troughs] = [gapsBetweenPeaks, gapsBetweenTroughs].map((gaps) =>
+    apart(gaps, `${onePeriod(calendar)}s`),
+  )
+  return `Peaks stand ${peaks}, troughs ${troughs}`
 }
 
-/** Equal neighbours are counted: `12 (8 times), 11`. */
-function counted(gaps: readonly number[]): string {
-  const runs: { gap: number; times: number }[] = []
-  for (const gap of gaps) {
-    const last = runs.at(-1)
-    if (last?.gap === gap) last.times += 1
-    else runs.push({ gap, times: 1 })
-  }
-  return runs.map(({ gap, times }) => (times > 1 ? `${gap} (${times} times)` : gap)).join(', ')
+function apart(gaps: readonly number[], periods: string): string {
+  if (gaps.length === 0) return 'too few to tell'
+  const isEven = gaps.length > 1 && gaps.every((gap) => gap === gaps[0])
+  return isEven
+    ? `${gaps[0]} ${periods} apart (${gaps.length} gaps)`
+    : `${gaps.join(', ')} ${periods} apart`
 }

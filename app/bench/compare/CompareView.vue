@@ -109,11 +109,13 @@ const FIGURES: readonly {
 ]
 
 /** The methods whose figure is the best of the row. */
-function isBest({ best, value }: (typeof FIGURES)[number], result: Result): boolean {
-  if (!best || results.value.length < 2) return false
-  const all = results.value.map(value).filter((one) => one !== null)
-  const top = best === 'low' ? Math.min(...all) : Math.max(...all)
-  return value(result) === top
+function isBest({ best, value, of }: (typeof FIGURES)[number], result: Result): boolean {
+  const ranked = results.value
+    .filter((one) => value(one) !== null)
+    .sort((a, b) => (best === 'low' ? 1 : -1) * (value(a)! - value(b)!))
+  // What reads the same is as good; where all do, none stands out.
+  const isTop = (one: Result) => of(one) === of(ranked[0]!)
+  return best !== undefined && ranked.length > 1 && isTop(result) && !ranked.every(isTop)
 }
 
 function title({ result }: Compared): string {

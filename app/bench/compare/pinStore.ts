@@ -31,20 +31,23 @@ export const usePins = defineStore('pins', () => {
 
   const ghost = computed<Pin | null>(() => {
     const last = pins.value.at(-1)
-    return last && !isSame(last.document, bench.method) ? last : null
+    return last && bench.result && !isSame(last.result, bench.result) ? last : null
   })
-  const isPinned = computed(() => pins.value.some(({ document }) => isSame(document, bench.method)))
+  const isPinned = computed(() =>
+    pins.value.some(({ result }) => bench.result !== null && isSame(result, bench.result)),
+  )
 
   function add(document: MethodDocument, result: Result): void {
-    const others = pins.value.filter((pin) => !isSame(pin.document, document))
+    const others = pins.value.filter((pin) => !isSame(pin.result, result))
     pins.value = [...others, { id: ++lastId, document, result }].slice(-MOST_PINS)
   }
 
   /** Keeps the present result; pressed again, lets it go. */
   function toggle(): void {
-    if (isPinned.value) {
-      pins.value = pins.value.filter(({ document }) => !isSame(document, bench.method))
-    } else if (bench.result) add(bench.method, bench.result)
+    const present = bench.result
+    if (!present) return
+    if (isPinned.value) pins.value = pins.value.filter(({ result }) => !isSame(result, present))
+    else add(bench.method, present)
   }
 
   function remove(id: number): void {
@@ -95,8 +98,10 @@ export const usePins = defineStore('pins', () => {
   return { pins, refused, comparing, ghost, isPinned, toggle, remove, clear, show, compareModels }
 })
 
-function isSame(a: MethodDocument, b: MethodDocument): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
+/** Two documents can say the same method; the values may have been cared for in between. */
+function isSame(a: Result, b: Result): boolean {
+  const said = ({ method, adjustments }: Result) => JSON.stringify([method, adjustments])
+  return said(a) === said(b)
 }
 
 /** A pinned row over the periods of another axis; undefined where the pinned span does not reach. */

@@ -54,6 +54,11 @@ function gridOf(valueAt: (t: number) => Value) {
   return foldGrid(series.value, valueAt, { first: view.firstT, last: view.lastActual })
 }
 
+const yearStart = computed({
+  get: () => series.value.calendar.yearStart,
+  set: (season: number) => (inspection.yearStart = season),
+})
+
 /** The row smoothed along each season's own values, so that noisy seasons can be told apart. */
 const smoothed = computed(() => {
   if (inspection.seasonYears < 2) return null
@@ -120,7 +125,7 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
     />
     <div class="choices">
       <label class="choice small">
-        <span class="muted">years down, seasons across:</span>
+        <span class="muted">row</span>
         <select v-model="view.foldColumn" class="text-input">
           <option v-for="choice in choices" :key="choice.column" :value="choice.column">
             {{ choice.label }} ({{ choice.means }})
@@ -129,8 +134,7 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       </label>
       <label class="choice small">
         <span class="muted">a year begins in</span>
-        <select v-model.number="inspection.yearStart" class="text-input">
-          <option :value="null">its usual season</option>
+        <select v-model.number="yearStart" class="text-input">
           <option v-for="one in seasonNames" :key="one.season" :value="one.season">
             {{ one.label }}
           </option>
@@ -175,9 +179,11 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
 
 .choices {
   display: flex;
+  position: relative;
   flex-wrap: wrap;
   gap: 0 16px;
   padding: 4px 12px;
+  background: var(--paper);
 }
 
 .choice {

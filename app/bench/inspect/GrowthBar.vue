@@ -8,6 +8,10 @@ import { useInspection } from './inspectionStore'
 const bench = useBench()
 const inspection = useInspection()
 const per = computed(() => onePeriod(bench.series!.calendar))
+const isTheSame = computed(() => {
+  const { by, model } = bench.result!.method.decompose
+  return inspection.growthRate === 'yearOnYear' && by !== 'stl' && model === 'multiplicative'
+})
 const chosen = (event: Event) => (event.target as HTMLSelectElement).value as GrowthKind
 </script>
 
@@ -25,5 +29,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as Gr
         </option>
       </select>
     </label>
+    <span v-if="isTheSame" class="muted small">
+      Year on year, a season that stays the same cancels out: both grow alike.
+    </span>
   </p>
 </template>

@@ -46,11 +46,7 @@ const pictures = computed(() => {
 </script>
 
 <template>
-  <ul
-    class="multiples"
-    :style="{ paddingLeft: '12px' }"
-    :aria-label="`Averages of ${view.scale.unit}`"
-  >
+  <ul class="multiples" :aria-label="`Averages of ${view.scale.unit}`">
     <li v-for="picture in pictures" :key="picture.name">
       <button
         type="button"
@@ -58,7 +54,12 @@ const pictures = computed(() => {
         @click="(inspection.compare(picture.kind), (inspection.showsMultiples = false))"
       >
         <span class="name">{{ picture.name }}</span>
-        <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :height="HEIGHT" aria-hidden="true">
+        <svg
+          :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+          preserveAspectRatio="none"
+          :height="HEIGHT"
+          aria-hidden="true"
+        >
           <path :d="picture.sales" class="sales" />
           <path :d="picture.average" class="average" />
         </svg>
@@ -111,6 +112,7 @@ svg {
 
 path {
   fill: none;
+  vector-effect: non-scaling-stroke;
 }
 
 .sales {

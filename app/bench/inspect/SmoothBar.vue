@@ -11,11 +11,12 @@ const bench = useBench()
 const inspection = useInspection()
 const orders = computed(() => ordersFor(bench.series!.calendar.seasons))
 
+// A field for numbers hands its number on as one, and an empty one as text.
 const by = ref<Written['by']>('order')
-const order = ref(String(bench.series!.calendar.seasons))
-const p = ref('3')
-const q = ref('3')
-const length = ref('13')
+const order = ref<number | ''>(bench.series!.calendar.seasons)
+const p = ref<number | ''>(3)
+const q = ref<number | ''>(3)
+const length = ref<number | ''>(13)
 const weights = ref('1/4 1/2 1/4')
 const problem = ref('')
 
@@ -23,11 +24,11 @@ function written(): Written {
   switch (by.value) {
     case 'order':
     case 'trailing':
-      return { by: by.value, order: order.value }
+      return { by: by.value, order: String(order.value) }
     case 'composite':
-      return { by: by.value, p: p.value, q: q.value }
+      return { by: by.value, p: String(p.value), q: String(q.value) }
     case 'henderson':
-      return { by: by.value, length: length.value }
+      return { by: by.value, length: String(length.value) }
     case 'weights':
       return { by: by.value, weights: weights.value }
     case 'spencer':

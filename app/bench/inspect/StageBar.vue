@@ -46,7 +46,7 @@ const view = useView()
 }
 
 .bar :deep(input[type='number']) {
-  width: 52px;
+  width: 60px;
 }
 
 .bar :deep(.problem) {

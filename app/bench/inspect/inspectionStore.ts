@@ -50,7 +50,7 @@ export const useInspection = defineStore('inspection', () => {
   const takenOut = shallowRef<TakenOut>({ by: 'nothing' })
   const averages = shallowRef<readonly AverageKind[]>([])
   const showsMultiples = ref(false)
-  const growthRate = ref<GrowthKind>('yearOnYear')
+  const growthRate = ref<GrowthKind>('periodOnPeriod')
   /** Years of the rolling mean along each season, when folded; 0 for none. */
   const seasonYears = ref(0)
   /** The season a folded year begins in; null for the series' own. */
@@ -62,7 +62,7 @@ export const useInspection = defineStore('inspection', () => {
     takenOut.value = { by: 'nothing' }
     averages.value = []
     showsMultiples.value = false
-    growthRate.value = 'yearOnYear'
+    growthRate.value = 'periodOnPeriod'
     seasonYears.value = 0
     yearStart.value = null
   }

@@ -180,7 +180,7 @@ function setRobust(event: Event) {
 
 <style scoped>
 .form {
-  width: 340px;
+  min-width: 340px;
   padding: 12px 16px 14px;
 }
 

@@ -57,13 +57,6 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
           {{ layer.label }}
         </li>
       </ul>
-      <span
-        v-if="strip.yardstick"
-        class="unit yardstick"
-        title="A mark of the same size on every strip"
-      >
-        <span class="yardstick-mark" aria-hidden="true" /> {{ strip.yardstick.label }}
-      </span>
     </figcaption>
     <canvas
       ref="canvas"
@@ -103,15 +96,6 @@ canvas {
   color: var(--muted);
   font-size: 10.5px;
   line-height: 1.25;
-}
-
-.yardstick-mark {
-  display: inline-block;
-  width: 4px;
-  height: 9px;
-  margin-right: 2px;
-  background: var(--ink);
-  opacity: 0.55;
 }
 
 .layers {

@@ -138,12 +138,13 @@ function drawTurns(canvas: Canvas, { points, mark, component }: SeriesLayer) {
   context.fill()
 }
 
-const GAP_TEXT = { font: '10.5px "Inter Variable", sans-serif', distance: 12, fewestPixels: 16 }
+const SMALL_FONT = '10.5px "Inter Variable", sans-serif'
+const GAP_TEXT = { distance: 12, fewestPixels: 16 }
 
 /** The number of periods between two turns, half way between them. */
 function drawGaps(canvas: Canvas, { gaps, side }: Layer & { kind: 'gaps' }) {
   const { context, palette, axis, top, bottom, x, y } = canvas
-  context.font = GAP_TEXT.font
+  context.font = SMALL_FONT
   context.fillStyle = palette.muted
   context.textAlign = 'center'
   context.textBaseline = 'middle'
@@ -171,6 +172,11 @@ function drawYardstick({ context, strip, palette, top, bottom, x, y, axis }: Can
   const right = x(axis.to) - YARDSTICK.right
   context.fillStyle = faded(palette.ink, 0.55)
   context.fillRect(right, middle - height / 2, YARDSTICK.width, height)
+  context.font = SMALL_FONT
+  context.textAlign = 'right'
+  context.textBaseline = 'middle'
+  context.fillStyle = palette.muted
+  context.fillText(strip.yardstick.label, right - 4, middle)
 }
 
 /** What lies beyond the scale stands at its edge. */

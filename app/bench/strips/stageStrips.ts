@@ -189,8 +189,8 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
             {
               id: 'weight',
               title: 'Weight',
-              share: 0.9,
-              unit: '0 to 1; how far believed',
+              share: 1,
+              unit: 'how far believed',
               baseline: 1,
               isFactor: true,
               layers: [layer('weight', 'irregular', 'bars', across(columns.weight))],

@@ -56,7 +56,7 @@ export function stripConfiguration(
           ticks: {
             color: palette.muted,
             font: { family: 'Inter Variable', size: 10.5 },
-            maxTicksLimit: strip.share > 3 ? 6 : 4,
+            maxTicksLimit: strip.share > 3 ? 6 : strip.share > 1.2 ? 4 : 2,
             padding: 8,
             // The gutter is wide enough: nothing to measure, turn or leave out.
             autoSkip: false,

@@ -70,6 +70,9 @@ export interface Strip {
   readonly inPercent?: boolean
 }
 
+/** Share of the range that is kept free above and below for distances. */
+const ROOM_FOR_GAPS = 0.09
+
 /**
  * Lowest and highest figure of a strip over all its periods; null when it has none. What was replaced
  * does not count: one slip of a digit would flatten everything else.
@@ -88,10 +91,11 @@ export function rangeOfStrip({
   )
   if (figures.length === 0) return null
   const all = base === null ? figures : [...figures, base]
-  return {
-    low: all.reduce((a, b) => Math.min(a, b)),
-    high: all.reduce((a, b) => Math.max(a, b)),
-  }
+  const low = all.reduce((a, b) => Math.min(a, b))
+  const high = all.reduce((a, b) => Math.max(a, b))
+  // Marks of turns, and the distances between them, stand beyond the values.
+  const room = layers.some((layer) => layer.kind === 'gaps') ? ROOM_FOR_GAPS * (high - low) : 0
+  return { low: low - room, high: high + room }
 }
 
 /** The one strip of a series that the method refuses. */

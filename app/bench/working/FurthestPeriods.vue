@@ -21,9 +21,11 @@ const sides = computed(() => {
   <section v-for="side in sides" :key="side.title" class="furthest">
     <h3>{{ side.title }}</h3>
     <ol>
-      <li v-for="one in side.list" :key="one.t">
+      <li v-for="(one, place) in side.list" :key="one.t">
+        <span class="muted">{{ place + 1 }}</span>
         <button
           type="button"
+          class="period"
           :class="{ current: view.cursor === one.t }"
           @click="view.moveTo({ column: 'deseasonalized', t: one.t })"
         >
@@ -47,8 +49,14 @@ h3 {
 
 ol {
   margin: 2px 0 0;
-  padding: 0 0 0 18px;
+  padding: 0;
   font-size: 12px;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 8px;
 }
 
 button {
