@@ -18,12 +18,12 @@ const EXACT = 1e-9
  * @see Cleveland et al. (1990), Journal of Official Statistics 6, 3–73, sec. 2.3
  */
 export function bisquareWeights(
-  size: Float64Array,
+  size: number[],
   count: number,
-  remainder: Float64Array,
+  remainder: number[],
   isPresent: Uint8Array,
   largest: number,
-  to: Float64Array,
+  to: number[],
 ): number | null {
   const h = MEDIANS * medianOf(size, count)
   if (h <= EXACT * largest) return null
@@ -41,7 +41,7 @@ export function bisquareWeights(
 }
 
 /** The median of the first entries, found by partition: sorting would take longer than a whole pass. */
-function medianOf(values: Float64Array, count: number): number {
+function medianOf(values: number[], count: number): number {
   const half = count >> 1
   const upper = select(values, count, half)
   if (count % 2 === 1) return upper
@@ -51,7 +51,7 @@ function medianOf(values: Float64Array, count: number): number {
 }
 
 /** Brings the k-th smallest entry (from 0) to its place, smaller ones before it (Hoare 1961). */
-function select(values: Float64Array, count: number, k: number): number {
+function select(values: number[], count: number, k: number): number {
   let left = 0
   let right = count - 1
   while (left < right) {

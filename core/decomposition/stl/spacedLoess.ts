@@ -1,3 +1,4 @@
+import { doubles } from './doubles'
 /**
  * Local regression over equally spaced points, prepared for one length and window: what depends on the
  * places alone is worked out once, and each fit is one pass of sums.
@@ -14,12 +15,14 @@ export interface SpacedLoess {
   /** Where the weights of a place begin in the table. */
   readonly shift: Int32Array
   /** Tricube weights w of the windows. */
-  readonly table: Float64Array
-  /** For the window in the middle w, w·d and w·d² by the distance d from 0. */
-  readonly middle: readonly [w: Float64Array, wd: Float64Array, wdd: Float64Array]
+  readonly table: number[]
+  /** For the window in the middle w, w·d and w·d², one after the other, by the distance d from 0. */
+  readonly middle: number[]
   /** Places from here up to `middleTo`, from 0, have their window in the middle: the same for all. */
   readonly middleFrom: number
   readonly middleTo: number
+  /** 1 when a place before the first point is fitted, else 0. */
+  readonly beside: 0 | 1
   readonly degree: 0 | 1
   /** Smallest spread, squared, at which a slope is fitted. */
   readonly leastSpread: number
@@ -48,7 +51,7 @@ export function spacedLoess(n: number, q: number, degree: 0 | 1, beyond: boolean
   const middleFrom = q <= n ? half + beside : places
   const middleTo = q <= n ? n - half + beside : places
   const own = places - Math.max(0, middleTo - middleFrom - 1)
-  const table = new Float64Array(own * reach)
+  const table = doubles(own * reach)
   let filled = 0
   for (let i = 0; i < places; i++) {
     const place = i + 1 - beside
@@ -65,12 +68,13 @@ export function spacedLoess(n: number, q: number, degree: 0 | 1, beyond: boolean
     for (let at = start; at <= end; at++) table[filled++] = tricube(Math.abs(at - place), h)
   }
   const leastSpread = (0.001 * (n - 1)) ** 2
-  const w = Float64Array.from({ length: half + 1 }, (_, d) => tricube(d, half))
-  const middle = [
-    w,
-    w.map((weight, d) => weight * d),
-    w.map((weight, d) => weight * d * d),
-  ] as const
+  const middle = doubles(3 * (half + 1))
+  for (let d = 0; d <= half; d++) {
+    const w = tricube(d, half)
+    middle[3 * d] = w
+    middle[3 * d + 1] = w * d
+    middle[3 * d + 2] = w * d * d
+  }
   return {
     n,
     places,
@@ -81,6 +85,7 @@ export function spacedLoess(n: number, q: number, degree: 0 | 1, beyond: boolean
     middle,
     middleFrom,
     middleTo,
+    beside,
     degree,
     leastSpread,
   }
@@ -95,53 +100,53 @@ function tricube(distance: number, h: number): number {
 }
 
 /**
- * Smooths points with prior weights.
+ * Points with prior weights, ready to be smoothed: ρ and ρ·y of each point beside one another. A sum that
+ * needs both then reads one list, which the processor keeps up with twice as well as with two.
+ */
+export type WeightedPoints = number[]
+
+/**
+ * Smooths one run of points.
  *
- * @param prepared geometry
- * @param rho prior weights ρ of the n points
- * @param rhoY ρ·y
+ * @param geometry of n points
+ * @param points ρ and ρ·y of the n points
  * @param to receives one value a place; NaN where every weight is 0, for the caller to replace
  * @returns whether every place had a weight
  */
-export function smoothWeighted(
-  prepared: SpacedLoess,
-  rho: Float64Array,
-  rhoY: Float64Array,
-  to: Float64Array,
-): boolean {
-  const { places, middleFrom, middleTo } = prepared
+export function smooth(geometry: SpacedLoess, points: WeightedPoints, to: number[]): boolean {
+  const { places, middle, middleFrom, middleTo } = geometry
   const from = Math.min(middleFrom, places)
   const until = Math.max(from, Math.min(middleTo, places))
-  const atStart = smoothEdges(prepared, rho, rhoY, to, 0, from)
-  const inMiddle = smoothMiddle(prepared, ...prepared.middle, rho, rhoY, to, from, until)
-  const atEnd = smoothEdges(prepared, rho, rhoY, to, until, places)
+  // The middle is smoothed two places at a time; an odd one is left to the end.
+  const even = until - ((until - from) % 2)
+  const atStart = smoothPlaces(geometry, points, to, 0, from)
+  const inMiddle = smoothMiddle(geometry, middle, points, to, from, even)
+  const atEnd = smoothPlaces(geometry, points, to, even, places)
   return atStart && inMiddle && atEnd
 }
 
-/** Windows that are cut at an end: each has weights of its own. */
-function smoothEdges(
-  { n, places, first, size, shift, table, degree, leastSpread }: SpacedLoess,
-  rho: Float64Array,
-  rhoY: Float64Array,
-  to: Float64Array,
+/** Place by place: windows that are cut at an end have weights of their own. */
+function smoothPlaces(
+  { first, size, shift, table, beside, degree, leastSpread }: SpacedLoess,
+  points: WeightedPoints,
+  to: number[],
   from: number,
   until: number,
 ): boolean {
-  const beside = places > n ? 1 : 0
   let complete = true
   for (let i = from; i < until; i++) {
     const start = first[i]!
-    const own = shift[i]!
+    const end = shift[i]! + size
     let d = start - i + beside
     let s0 = 0
     let s1 = 0
     let s2 = 0
     let t0 = 0
     let t1 = 0
-    for (let k = 0; k < size; k++) {
-      const w = table[own + k]!
-      const prior = w * rho[start + k]!
-      const value = w * rhoY[start + k]!
+    for (let k = shift[i]!, at = 2 * start; k < end; k++, at += 2) {
+      const w = table[k]!
+      const prior = w * points[at]!
+      const value = w * points[at + 1]!
       const moment = prior * d
       s0 += prior
       s1 += moment
@@ -156,42 +161,128 @@ function smoothEdges(
   return complete
 }
 
-/** Windows in the middle, folded: points as far to the left and right share their weight. */
+/**
+ * Windows in the middle, folded, two neighbouring places at a time: points as far to the left and right share
+ * their weight, and what one place reads the other has read a step before.
+ */
 function smoothMiddle(
-  { n, places, degree, leastSpread }: SpacedLoess,
-  w: Float64Array,
-  wd: Float64Array,
-  wdd: Float64Array,
-  rho: Float64Array,
-  rhoY: Float64Array,
-  to: Float64Array,
+  { beside, degree, leastSpread }: SpacedLoess,
+  middle: number[],
+  points: WeightedPoints,
+  to: number[],
   from: number,
   until: number,
 ): boolean {
-  const beside = places > n ? 1 : 0
-  const half = w.length - 1
   let complete = true
-  for (let place = from; place < until; place++) {
-    const i = place - beside
-    let s0 = rho[i]!
+  for (let place = from; place < until; place += 2) {
+    const at = 2 * (place - beside)
+    let left = points[at]!
+    let valueLeft = points[at + 1]!
+    let right = points[at + 2]!
+    let valueRight = points[at + 3]!
+    let s0 = left
     let s1 = 0
     let s2 = 0
-    let t0 = rhoY[i]!
+    let t0 = valueLeft
     let t1 = 0
-    for (let d = 1; d <= half; d++) {
-      const left = rho[i - d]!
-      const right = rho[i + d]!
-      const valueLeft = rhoY[i - d]!
-      const valueRight = rhoY[i + d]!
-      const prior = left + right
-      s0 += w[d]! * prior
-      s2 += wdd[d]! * prior
-      s1 += wd[d]! * (right - left)
-      t0 += w[d]! * (valueLeft + valueRight)
-      t1 += wd[d]! * (valueRight - valueLeft)
+    let u0 = right
+    let u1 = 0
+    let u2 = 0
+    let v0 = valueRight
+    let v1 = 0
+    for (let k = 3, l = at - 2, r = at + 4; k < middle.length; k += 3, l -= 2, r += 2) {
+      const w = middle[k]!
+      const wd = middle[k + 1]!
+      const wdd = middle[k + 2]!
+      const nextLeft = points[l]!
+      const nextValueLeft = points[l + 1]!
+      const nextRight = points[r]!
+      const nextValueRight = points[r + 1]!
+      const prior = nextLeft + right
+      s0 += w * prior
+      s1 += wd * (right - nextLeft)
+      s2 += wdd * prior
+      t0 += w * (nextValueLeft + valueRight)
+      t1 += wd * (valueRight - nextValueLeft)
+      const other = left + nextRight
+      u0 += w * other
+      u1 += wd * (nextRight - left)
+      u2 += wdd * other
+      v0 += w * (valueLeft + nextValueRight)
+      v1 += wd * (nextValueRight - valueLeft)
+      left = nextLeft
+      valueLeft = nextValueLeft
+      right = nextRight
+      valueRight = nextValueRight
     }
     to[place] = fitOf(s0, s1, s2, t0, t1, degree, leastSpread)
-    if (!(s0 > 0)) complete = false
+    to[place + 1] = fitOf(u0, u1, u2, v0, v1, degree, leastSpread)
+    if (!(s0 > 0 && u0 > 0)) complete = false
+  }
+  return complete
+}
+
+/**
+ * Smooths two runs of points that lie interleaved with others, such as two seasons of a series: they share
+ * every weight.
+ *
+ * @param geometry of one run
+ * @param points ρ and ρ·y of all runs
+ * @param run the first run, from 0
+ * @param other runs from it to the second; 0 for one run alone
+ * @param runs how many lie interleaved
+ * @param to receives the values, interleaved likewise
+ * @returns whether every place of both had a weight
+ */
+export function smoothInterleaved(
+  { places, first, size, shift, table, beside, degree, leastSpread }: SpacedLoess,
+  points: WeightedPoints,
+  run: number,
+  other: 0 | 1,
+  runs: number,
+  to: number[],
+): boolean {
+  const step = 2 * runs
+  const across = 2 * other
+  let complete = true
+  for (let i = 0; i < places; i++) {
+    const start = first[i]!
+    const end = shift[i]! + size
+    let d = start - i + beside
+    let s0 = 0
+    let s1 = 0
+    let s2 = 0
+    let t0 = 0
+    let t1 = 0
+    let u0 = 0
+    let u1 = 0
+    let u2 = 0
+    let v0 = 0
+    let v1 = 0
+    for (let k = shift[i]!, at = 2 * (run + start * runs); k < end; k++, at += step) {
+      const w = table[k]!
+      const wd = w * d
+      const wdd = wd * d
+      const prior = points[at]!
+      const value = points[at + 1]!
+      const otherPrior = points[at + across]!
+      const otherValue = points[at + across + 1]!
+      s0 += w * prior
+      s1 += wd * prior
+      s2 += wdd * prior
+      t0 += w * value
+      t1 += wd * value
+      u0 += w * otherPrior
+      u1 += wd * otherPrior
+      u2 += wdd * otherPrior
+      v0 += w * otherValue
+      v1 += wd * otherValue
+      d += 1
+    }
+    const at = run + i * runs
+    to[at] = fitOf(s0, s1, s2, t0, t1, degree, leastSpread)
+    to[at + other] = fitOf(u0, u1, u2, v0, v1, degree, leastSpread)
+    if (!(s0 > 0 && u0 > 0)) complete = false
   }
   return complete
 }
@@ -219,17 +310,16 @@ function fitOf(
  * order of the table.
  */
 export function fixedFilters({
-  n,
   places,
   first,
   size,
   shift,
   table,
+  beside,
   degree,
   leastSpread,
-}: SpacedLoess): Float64Array {
-  const beside = places > n ? 1 : 0
-  const factors = new Float64Array(table.length)
+}: SpacedLoess): number[] {
+  const factors = doubles(table.length)
   for (let i = 0; i < places; i++) {
     const own = shift[i]!
     if (factors[own + (size >> 1)] !== 0) continue

@@ -1,7 +1,14 @@
 import type { Value } from '../../series'
 import { bisquareWeights } from './bisquare'
+import { copy, doubles } from './doubles'
 import { lowPass } from './lowPass'
-import { smoothWeighted, spacedLoess, type SpacedLoess } from './spacedLoess'
+import {
+  smooth,
+  smoothInterleaved,
+  spacedLoess,
+  type SpacedLoess,
+  type WeightedPoints,
+} from './spacedLoess'
 import type { StlParameters } from './windows'
 
 /** A series taken apart by loess, on the scale it was given. One entry a period in every list. */
@@ -50,8 +57,8 @@ export function stl(
 ): StlComponents {
   const n = y.length
   const isPresent = new Uint8Array(n)
-  const given = new Float64Array(n)
-  const rho = new Float64Array(n)
+  const given = doubles(n)
+  const rho = doubles(n)
   let largest = 0
   y.forEach((value, i) => {
     if (value === null) return
@@ -59,24 +66,24 @@ export function stl(
     given[i] = value
     largest = Math.max(largest, Math.abs(value))
   })
-  const trend = new Float64Array(n)
-  const seasonal = new Float64Array(n)
-  const remainder = new Float64Array(n)
+  const trend = doubles(n)
+  const seasonal = doubles(n)
+  const remainder = doubles(n)
   const work = workspace(n, seasons)
   const season = subseries(n, seasons, windows.seasonal, degrees.seasonal)
   const level = lowPass(n, seasons, windows.lowPass, degrees.lowPass)
   const trendLoess = spacedLoess(n, windows.trend, degrees.trend, false)
   let hadEmptyWindow = false
-  let weighing: { remainder: Float64Array; bandwidth: number } | null = null
+  let weighing: { remainder: number[]; bandwidth: number } | null = null
 
   for (let run = 0; ; run++) {
     for (let pass = 0; pass < inner; pass++) {
-      work.trendBefore.set(trend)
-      difference(given, trend, work.input)
-      if (!smoothSeasons(season, work, rho, isPresent)) hadEmptyWindow = true
+      copy(trend, work.trendBefore)
+      takeTrend(given, trend, rho, work)
+      if (!smoothSeasons(season, work, isPresent)) hadEmptyWindow = true
       level.apply(work.smooth, work.level)
       takeSeason(given, work, seasons, rho, seasonal)
-      if (!smoothWeighted(trendLoess, rho, work.weighted, trend)) {
+      if (!smooth(trendLoess, work.points, trend)) {
         hadEmptyWindow = true
         standIn(trend, work.input, isPresent, 0)
       }
@@ -85,55 +92,67 @@ export function stl(
     const count = remainders(given, trend, seasonal, isPresent, remainder, work.size)
     const bandwidth = bisquareWeights(work.size, count, remainder, isPresent, largest, rho)
     if (bandwidth === null) break
-    work.weighed.set(remainder)
+    copy(remainder, work.weighed)
     weighing = { remainder: work.weighed, bandwidth }
   }
   if (isPeriodic) averageSeasons(seasonal, seasons)
   return {
-    trend: Array.from(trend),
-    seasonal: Array.from(seasonal),
+    trend: trend,
+    seasonal: seasonal,
     remainder: y.map((value, i) => (value === null ? null : value - trend[i]! - seasonal[i]!)),
-    weights: Array.from(rho),
+    weights: rho,
     lastPass: {
-      trendBefore: Array.from(work.trendBefore),
-      smooth: Array.from(work.smooth.subarray(seasons, seasons + n)),
-      level: Array.from(work.level),
-      weighing: weighing && { ...weighing, remainder: Array.from(weighing.remainder) },
+      trendBefore: work.trendBefore,
+      smooth: work.smooth.slice(seasons, seasons + n),
+      level: work.level,
+      weighing,
     },
     hadEmptyWindow,
   }
 }
 
-/** a − b. */
-function difference(a: Float64Array, b: Float64Array, to: Float64Array): void {
-  for (let i = 0; i < to.length; i++) to[i] = a[i]! - b[i]!
+/** What is left without the trend, ready for the seasons. */
+function takeTrend(
+  given: number[],
+  trend: number[],
+  rho: number[],
+  { input, points }: Workspace,
+): void {
+  for (let i = 0; i < input.length; i++) {
+    const rest = given[i]! - trend[i]!
+    const weight = rho[i]!
+    input[i] = rest
+    points[2 * i] = weight
+    points[2 * i + 1] = weight * rest
+  }
 }
 
 /** S = C − L, and what is left without it, ready for the trend. */
 function takeSeason(
-  given: Float64Array,
-  { smooth, level, input, weighted }: Workspace,
+  given: number[],
+  { smooth, level, input, points }: Workspace,
   seasons: number,
-  rho: Float64Array,
-  seasonal: Float64Array,
+  rho: number[],
+  seasonal: number[],
 ): void {
   for (let i = 0; i < seasonal.length; i++) {
     const season = smooth[i + seasons]! - level[i]!
     const rest = given[i]! - season
     seasonal[i] = season
     input[i] = rest
-    weighted[i] = rho[i]! * rest
+    points[2 * i] = rho[i]!
+    points[2 * i + 1] = rho[i]! * rest
   }
 }
 
 /** R = y − T − S, and |R| of the observed periods at the head of a list; how many those are. */
 function remainders(
-  given: Float64Array,
-  trend: Float64Array,
-  seasonal: Float64Array,
+  given: number[],
+  trend: number[],
+  seasonal: number[],
   isPresent: Uint8Array,
-  remainder: Float64Array,
-  size: Float64Array,
+  remainder: number[],
+  size: number[],
 ): number {
   let count = 0
   for (let i = 0; i < remainder.length; i++) {
@@ -146,26 +165,25 @@ function remainders(
 
 /** Lists that every pass writes over: nothing is allocated inside the loops. */
 interface Workspace {
-  readonly input: Float64Array
-  /** ρ·y. */
-  readonly weighted: Float64Array
-  readonly size: Float64Array
+  readonly input: number[]
+  readonly points: WeightedPoints
+  readonly size: number[]
   /** C: the seasonal smooth with a year before and a year after. */
-  readonly smooth: Float64Array
-  readonly level: Float64Array
-  readonly trendBefore: Float64Array
-  readonly weighed: Float64Array
+  readonly smooth: number[]
+  readonly level: number[]
+  readonly trendBefore: number[]
+  readonly weighed: number[]
 }
 
 function workspace(n: number, seasons: number): Workspace {
   return {
-    input: new Float64Array(n),
-    weighted: new Float64Array(n),
-    size: new Float64Array(n),
-    smooth: new Float64Array(n + 2 * seasons),
-    level: new Float64Array(n),
-    trendBefore: new Float64Array(n),
-    weighed: new Float64Array(n),
+    input: doubles(n),
+    points: doubles(2 * n),
+    size: doubles(n),
+    smooth: doubles(n + 2 * seasons),
+    level: doubles(n),
+    trendBefore: doubles(n),
+    weighed: doubles(n),
   }
 }
 
@@ -175,12 +193,6 @@ interface Subseries {
   /** Loess for the first `longer` seasons and for the rest. */
   readonly loess: readonly [SpacedLoess, SpacedLoess]
   readonly longer: number
-  /** ρ and ρ·y of one season. */
-  readonly rho: Float64Array
-  readonly weighted: Float64Array
-  readonly input: Float64Array
-  readonly isPresent: Uint8Array
-  readonly fitted: Float64Array
 }
 
 function subseries(n: number, seasons: number, window: number, degree: 0 | 1): Subseries {
@@ -191,41 +203,43 @@ function subseries(n: number, seasons: number, window: number, degree: 0 | 1): S
     seasons,
     loess: [long, longer === seasons ? long : spacedLoess(years - 1, window, degree, true)],
     longer,
-    rho: new Float64Array(years),
-    weighted: new Float64Array(years),
-    input: new Float64Array(years),
-    isPresent: new Uint8Array(years),
-    fitted: new Float64Array(years + 2),
   }
 }
 
-/** Smooths every season's own values into C; whether every window had weight. */
+/** Smooths every season's own values into C, two seasons of one length at a time; whether all had weight. */
 function smoothSeasons(
-  own: Subseries,
-  { input, smooth }: Workspace,
-  rho: Float64Array,
+  { seasons, longer, loess }: Subseries,
+  work: Workspace,
   isPresent: Uint8Array,
 ): boolean {
-  const { seasons, longer, fitted, weighted } = own
   let complete = true
-  for (let season = 0; season < seasons; season++) {
-    const geometry = own.loess[season < longer ? 0 : 1]
-    const years = geometry.n
-    for (let j = 0, i = season; j < years; j++, i += seasons) {
-      own.rho[j] = rho[i]!
-      weighted[j] = rho[i]! * input[i]!
-    }
-    if (!smoothWeighted(geometry, own.rho, weighted, fitted)) {
+  for (let season = 0; season < seasons;) {
+    const geometry = loess[season < longer ? 0 : 1]
+    const end = season < longer ? longer : seasons
+    const other = season + 1 < end ? 1 : 0
+    if (!smoothInterleaved(geometry, work.points, season, other, seasons, work.smooth)) {
       complete = false
-      for (let j = 0, i = season; j < years; j++, i += seasons) {
-        own.input[j] = input[i]!
-        own.isPresent[j] = isPresent[i]!
-      }
-      standIn(fitted.subarray(0, years + 2), own.input, own.isPresent, 1)
+      standInSeason(work, season, seasons, geometry.n, isPresent)
+      if (other === 1) standInSeason(work, season + 1, seasons, geometry.n, isPresent)
     }
-    for (let j = 0, i = season; j < years + 2; j++, i += seasons) smooth[i] = fitted[j]!
+    season += 1 + other
   }
   return complete
+}
+
+/** Fills the places of one season whose windows had no weight. */
+function standInSeason(
+  { smooth, input }: Workspace,
+  season: number,
+  seasons: number,
+  years: number,
+  isPresent: Uint8Array,
+): void {
+  const fitted = Array.from({ length: years + 2 }, (_, j) => smooth[season + j * seasons]!)
+  const own = Array.from({ length: years }, (_, j) => input[season + j * seasons]!)
+  const present = Uint8Array.from({ length: years }, (_, j) => isPresent[season + j * seasons]!)
+  standIn(fitted, own, present, 1)
+  fitted.forEach((value, j) => (smooth[season + j * seasons] = value))
 }
 
 /**
@@ -234,12 +248,7 @@ function smoothSeasons(
  *
  * @param beyond places before the first point: 1 when ends were added, else 0
  */
-function standIn(
-  fitted: Float64Array,
-  input: Float64Array,
-  isPresent: Uint8Array,
-  beyond: 0 | 1,
-): void {
+function standIn(fitted: number[], input: number[], isPresent: Uint8Array, beyond: 0 | 1): void {
   const points = fitted.length - 2 * beyond
   const isSmoothed = Array.from({ length: points }, (_, j) => !Number.isNaN(fitted[j + beyond]!))
   for (let j = 0; j < points; j++) {
@@ -261,7 +270,7 @@ function standIn(
 }
 
 /** A periodic season is its mean over the years. */
-function averageSeasons(seasonal: Float64Array, seasons: number): void {
+function averageSeasons(seasonal: number[], seasons: number): void {
   for (let season = 0; season < seasons; season++) {
     let sum = 0
     let count = 0
