@@ -51,14 +51,12 @@ export function leftoverFindings(leftover: Leftover, { decompose }: Method): Fin
     )
   }
   if (findings.length === 0 && r !== null) {
-    findings.push({
-      ...caution(
-        'leftover-dull',
-        `What is left over looks random: it neither waves nor fans out (autocorrelation at lag 1 ${figure(r[0]!)}, noise stays within ±${figure(limit!)}).`,
-        r[0]!,
-      ),
-      severity: 'note',
-    })
+    const first = r[0]!
+    const words =
+      first < -limit!
+        ? `What is left over neither waves slowly nor fans out; neighbours lean to opposite sides (autocorrelation at lag 1 ${figure(first)}), as smoothing makes them.`
+        : `What is left over looks random: it neither waves nor fans out (autocorrelation at lag 1 ${figure(first)}, noise stays within ±${figure(limit!)}).`
+    findings.push({ ...caution('leftover-dull', words, first), severity: 'note' })
   }
   return findings
 }

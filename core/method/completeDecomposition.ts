@@ -1,4 +1,4 @@
-import { stlParameters } from '../decomposition/stl/windows'
+import { stlParameters, WINDOW_NAMES } from '../decomposition/stl/windows'
 import type { Model } from '../decomposition/model'
 import { Refusal } from '../refusal'
 import type { LoessMethod, Method, MethodDocument } from './method'
@@ -106,12 +106,12 @@ function degreeOf(
 function requireShorter(
   window: number | undefined,
   most: number,
-  name: string,
+  name: keyof typeof WINDOW_NAMES,
   advice: string,
 ): void {
   if (window === undefined || window <= most) return
   throw new Refusal(
-    `The window ${name} is ${window}, longer than makes sense for this series (${most} at the most); ${advice}.`,
+    `The ${WINDOW_NAMES[name]} (${name}) is ${window}, longer than makes sense for this series (${most} at the most); ${advice}.`,
     `decompose.${name}`,
   )
 }

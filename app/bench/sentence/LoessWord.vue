@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { completeDecomposition } from '~~/core/method/completeDecomposition'
 import type { LoessMethod, MethodDocument } from '~~/core/method/method'
+import { completeMethod } from '~~/core/method/completeMethod'
+import { Refusal } from '~~/core/refusal'
 import { useBench } from '../benchStore'
 
 /** Every parameter of robust loess, each changed at once: what it does is seen behind this sheet. */
@@ -28,8 +30,24 @@ const shown = computed<LoessMethod>(() => {
 const wished = computed<Choices>(() => bench.method.decompose ?? {})
 const seasonMode = computed(() => (shown.value.seasonalWindow === 'periodic' ? 'same' : 'free'))
 
-function set(change: Choices) {
-  void bench.change({ ...bench.method, decompose: { ...wished.value, ...change } })
+/** What was wished and is refused; the method stays as it is. */
+const problem = ref('')
+
+function change(decompose: Choices) {
+  const wish = { ...bench.method, decompose }
+  try {
+    completeMethod(wish, bench.series!)
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    problem.value = error.because
+    return
+  }
+  problem.value = ''
+  void bench.change(wish)
+}
+
+function set(choices: Choices) {
+  change({ ...wished.value, ...choices })
 }
 
 function setNumber(key: 'seasonalWindow' | 'trendWindow' | 'lowPassWindow' | 'inner' | 'outer') {
@@ -45,19 +63,13 @@ function setDegree(key: 'seasonalDegree' | 'trendDegree' | 'lowPassDegree') {
 
 function usual() {
   const { model, exclude } = wished.value
-  void bench.change({
-    ...bench.method,
-    decompose: { by: 'stl', ...(model ? { model } : {}), ...(exclude ? { exclude } : {}) },
-  })
+  change({ by: 'stl', ...(model ? { model } : {}), ...(exclude ? { exclude } : {}) })
 }
 
 /** Passes go with the choice of outliers, unless they are chosen too. */
 function setRobust(event: Event) {
   const { inner: _, outer: __, ...rest } = wished.value
-  void bench.change({
-    ...bench.method,
-    decompose: { ...rest, robust: (event.target as HTMLInputElement).checked },
-  })
+  change({ ...rest, robust: (event.target as HTMLInputElement).checked })
 }
 </script>
 
@@ -170,7 +182,7 @@ function setRobust(event: Event) {
         </label>
       </div>
     </details>
-    <p v-if="bench.refusal" class="refused" role="alert">{{ bench.refusal.because }}</p>
+    <p v-if="problem" class="refused" role="alert">{{ problem }}</p>
     <p class="ends">
       <button type="button" class="plain-button strong" @click="usual">usual values</button>
       <button type="submit" class="solid-button">Done</button>
@@ -181,6 +193,7 @@ function setRobust(event: Event) {
 <style scoped>
 .form {
   min-width: 340px;
+  max-width: 460px;
   padding: 12px 16px 14px;
 }
 

@@ -4,7 +4,7 @@ import type { Component } from '~~/core/ledger/rows'
 import type { Mark } from './strips'
 
 /** A component's mark beside its name, so that it is known without its colour. */
-const props = defineProps<{ mark: Mark | 'band'; component: Component }>()
+const props = defineProps<{ mark: Mark | 'band'; component: Component; opacity?: number }>()
 
 const CLASSES: Record<Component, string> = {
   original: 'original',
@@ -25,7 +25,14 @@ const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props
 </script>
 
 <template>
-  <svg width="20" height="12" viewBox="0 0 20 12" aria-hidden="true" :class="CLASSES[component]">
+  <svg
+    width="20"
+    height="12"
+    viewBox="0 0 20 12"
+    aria-hidden="true"
+    :class="CLASSES[component]"
+    :opacity="opacity ?? 1"
+  >
     <line
       v-if="stroke"
       x1="1"

@@ -53,6 +53,7 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
           <MarkSample
             :mark="layer.kind === 'series' ? layer.mark : 'band'"
             :component="layer.kind === 'series' ? layer.component : 'forecast'"
+            :opacity="layer.kind === 'series' ? layer.opacity : undefined"
           />
           {{ layer.label }}
         </li>

@@ -175,6 +175,9 @@ function drawYardstick({ context, strip, palette, top, bottom, x, y, axis }: Can
   context.font = SMALL_FONT
   context.textAlign = 'right'
   context.textBaseline = 'middle'
+  const { width } = context.measureText(strip.yardstick.label)
+  context.fillStyle = faded(palette.paper, 0.8)
+  context.fillRect(right - width - 6, middle - 7, width + 4, 14)
   context.fillStyle = palette.muted
   context.fillText(strip.yardstick.label, right - 4, middle)
 }

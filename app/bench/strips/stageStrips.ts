@@ -1,5 +1,6 @@
 import type { Inspected } from '../inspect/inspectionStore'
-import { baseline } from '~~/core/decomposition/model'
+import { baseline, takeOut, type Model } from '~~/core/decomposition/model'
+import type { Component } from '~~/core/ledger/rows'
 import type { Result } from '~~/core/result'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import type { Value } from '~~/core/series'
@@ -43,7 +44,7 @@ export function stripsOf(stage: Stage, result: Result, sources: StripSources): S
       return withYardsticks(
         [
           parts.main('Sales', [
-            ...parts.ghosts,
+            ...parts.pinned.trendCycle,
             ...parts.sales,
             parts.average,
             parts.recomposed,
@@ -59,12 +60,17 @@ export function stripsOf(stage: Stage, result: Result, sources: StripSources): S
       )
     case 'deseasonalize':
       return [
-        parts.main('Sales', [...parts.sales, parts.deseasonalized, parts.trend]),
+        parts.main('Sales', [
+          ...parts.pinned.deseasonalized,
+          ...parts.sales,
+          parts.deseasonalized,
+          parts.trend,
+        ]),
         growthStrip(result, sources.inspected),
       ]
     case 'trend': {
       const lines = parts.main('Trend', [
-        ...parts.ghosts,
+        ...parts.pinned.trendCycle,
         parts.deseasonalized,
         parts.trend,
         parts.average,
@@ -74,6 +80,7 @@ export function stripsOf(stage: Stage, result: Result, sources: StripSources): S
     case 'project':
       return [
         parts.main('Forecast', [
+          ...parts.pinned.forecast,
           ...parts.sales,
           parts.trend,
           ...parts.limits,
@@ -113,7 +120,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
     isFactor: multiplicative,
   }
   const averageName = by === 'ratio-to-moving-average' ? 'centred average' : 'trend-cycle'
-  const comparable = ghost?.method.decompose.model === model ? ghost : null
+  const pinned = ghostLayers(ghost, model)
   const season: Strip = {
     id: 'season',
     title: 'Season',
@@ -130,7 +137,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
         'dots',
         across(columns.seasonalIrregular),
       ),
-      ...ghostLayer(comparable, 'index', 'line-thin', 'season'),
+      ...pinned.season,
     ],
   }
   return {
@@ -154,7 +161,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
     trend: layer('trend', 'deseasonalized', 'line-dashed', across(columns.trend)),
     fitted: layer('fitted', 'forecast', 'line-dashed', across(columns.fitted)),
     residual: layer('sales − fitted', 'irregular', 'stems', across(columns.residual)),
-    ghosts: ghostLayer(ghost, 'trendCycle', 'line-thick', 'trendCycle'),
+    pinned,
     limits: [...method.forecast.levels].reverse().map((wanted, i): Layer => ({
       kind: 'band',
       label: i === 0 ? `${method.forecast.levels.join('%, ')}% limits` : '',
@@ -180,7 +187,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
       unit: multiplicative ? 'factor; what is left' : scale.unit,
       layers: [
         layer('irregular', 'irregular', 'stems', across(columns.irregular)),
-        ...ghostLayer(comparable, 'irregular', 'line-thin', 'irregular'),
+        ...pinned.irregular,
       ],
     } satisfies Strip,
     weights:
@@ -190,7 +197,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
               id: 'weight',
               title: 'Weight',
               share: 1,
-              unit: 'how far believed',
+              unit: '0 to 1',
               baseline: 1,
               isFactor: true,
               layers: [layer('weight', 'irregular', 'bars', across(columns.weight))],
@@ -215,16 +222,32 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
   }
 }
 
-/** A column of the pinned result, pale. */
-function ghostLayer(
-  ghost: Result | null,
-  column: 'trendCycle' | 'index' | 'irregular',
-  mark: Mark,
-  component: 'trendCycle' | 'season' | 'irregular',
-): Layer[] {
-  if (!ghost) return []
-  const points = pointsOf(ghost, ghost.columns[column])
-  return [{ ...layer('pinned', component, mark, points), opacity: GHOST }]
+/**
+ * The components of the pinned result, pale, on the scale of the present model: what its season makes of its
+ * trend-cycle, and what it leaves over, as a share or as an amount.
+ */
+function ghostLayers(ghost: Result | null, model: Model) {
+  const pale = (mark: Mark, component: Component, points: readonly Point[]): Layer[] => [
+    { ...layer('pinned', component, mark, points), opacity: GHOST },
+  ]
+  if (!ghost) return { trendCycle: [], season: [], irregular: [], deseasonalized: [], forecast: [] }
+  const { columns, forecast } = ghost
+  const against = (of: readonly Value[], from: readonly Value[]) =>
+    of.map((value, i) =>
+      value === null || from[i] === null ? null : takeOut(model, value, from[i]!),
+    )
+  const across = (values: readonly Value[]) => pointsOf(ghost, values)
+  return {
+    trendCycle: pale('line-thick', 'trendCycle', across(columns.trendCycle)),
+    season: pale('line-thin', 'season', across(against(columns.recomposed, columns.trendCycle))),
+    irregular: pale('line-thin', 'irregular', across(against(columns.value, columns.recomposed))),
+    deseasonalized: pale('line-thick', 'deseasonalized', across(columns.deseasonalized)),
+    forecast: pale(
+      'line-thick',
+      'forecast',
+      forecast.t.map((x, i) => ({ x, y: forecast.forecast[i]! })),
+    ),
+  }
 }
 
 function pointsOf({ columns }: Result, values: readonly Value[], offset = 0): Point[] {
@@ -346,7 +369,7 @@ function growthStrip(result: Result, inspected: readonly Inspected[]): Strip {
       const average = mean(values.filter((value) => value !== null))
       const name = row.component === 'original' ? 'sales' : 'deseas.'
       return layer(
-        average === null ? name : `${name}, on average ${formatChange(average)}`,
+        average === null ? name : `${name}, mean ${formatChange(average)}`,
         row.component,
         row.component === 'original' ? 'line-thin' : 'line-thick',
         pointsOf(result, values),

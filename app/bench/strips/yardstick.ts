@@ -25,7 +25,7 @@ export function withYardsticks(
   const level = mean(columns.trendCycle.filter((value) => value !== null)) ?? 0
   const label = isShare
     ? `${formatDecimals(size * 100, size < 0.01 ? 1 : 0)}%`
-    : `${formatDecimals(size / scale.divisor, size / scale.divisor < 1 ? scale.decimals : 0)} ${scale.unit}`
+    : formatDecimals(size / scale.divisor, size / scale.divisor < 1 ? scale.decimals : 0)
   return strips.map((strip) =>
     strip.id === 'weight'
       ? strip

@@ -70,10 +70,17 @@ function nextOdd(least: number): number {
   return least % 2 === 1 ? least : least + 1
 }
 
-function requireOdd(window: number, least: number, name: string): void {
+/** What each window is called, before its key. */
+export const WINDOW_NAMES = {
+  seasonalWindow: 'window of the season',
+  trendWindow: 'window of the trend-cycle',
+  lowPassWindow: 'low-pass window',
+} as const
+
+function requireOdd(window: number, least: number, name: keyof typeof WINDOW_NAMES): void {
   if (Number.isInteger(window) && window % 2 === 1 && window >= least) return
   throw new Refusal(
-    `The window ${name} is ${window}; it must be an odd number of at least ${least}.`,
+    `The ${WINDOW_NAMES[name]} (${name}) is ${window}; it must be an odd number of at least ${least}.`,
     `decompose.${name}`,
   )
 }
