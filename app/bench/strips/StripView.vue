@@ -29,6 +29,16 @@ function make() {
   canvas.value!.width = props.gutter + props.axis.width
   canvas.value!.height = props.height
   chart = new Chart(canvas.value!, stripConfiguration(drawing(), drawing))
+  measure()
+}
+
+/** Pixels of the mark that stands for the same real size on every strip. */
+const yardstick = ref(0)
+function measure() {
+  const size = props.strip.yardstick?.size
+  const y = chart?.scales.y
+  yardstick.value =
+    size === undefined || !y ? 0 : Math.abs(y.getPixelForValue(size) - y.getPixelForValue(0))
 }
 onMounted(make)
 onBeforeUnmount(() => chart?.destroy())
@@ -37,7 +47,10 @@ watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]
   if (!chart) return
   // The number of ticks goes with a strip's share of the height.
   if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
-  else redraw(chart, drawing())
+  else {
+    redraw(chart, drawing())
+    measure()
+  }
 })
 watch([() => theme.palette, () => props.scale, () => props.height], make)
 </script>
@@ -45,7 +58,16 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
 <template>
   <figure class="strip" :style="{ height: `${height}px` }">
     <figcaption class="title">
-      <span class="name">{{ strip.title }}</span>
+      <span class="name">
+        {{ strip.title }}
+        <span
+          v-if="strip.yardstick"
+          class="yardstick-label"
+          title="The grey mark at the right edge: the same size on every strip"
+        >
+          <span class="mark" aria-hidden="true" />{{ strip.yardstick.label }}
+        </span>
+      </span>
       <span class="unit">{{ strip.unit }}</span>
       <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
       <ul v-else-if="named.length > 1" class="layers">
@@ -59,6 +81,15 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
         </li>
       </ul>
     </figcaption>
+    <span
+      v-if="strip.yardstick"
+      class="yardstick"
+      aria-hidden="true"
+      :style="{
+        left: `${gutter + axis.width + 2}px`,
+        height: `${Math.max(1, Math.min(height - 4, yardstick))}px`,
+      }"
+    />
     <canvas
       ref="canvas"
       role="img"
@@ -90,6 +121,32 @@ canvas {
   display: block;
   font-size: 12px;
   font-weight: 600;
+}
+
+.yardstick {
+  position: absolute;
+  top: 50%;
+  width: 4px;
+  background: var(--ink);
+  opacity: 0.5;
+  transform: translateY(-50%);
+}
+
+.yardstick-label {
+  margin-left: 3px;
+  color: var(--muted);
+  font-size: 10px;
+  font-weight: 400;
+  white-space: nowrap;
+}
+
+.mark {
+  display: inline-block;
+  width: 4px;
+  height: 8px;
+  margin-right: 3px;
+  background: var(--ink);
+  opacity: 0.5;
 }
 
 .unit {

@@ -85,7 +85,6 @@ function drawLayers(canvas: Canvas) {
     if (layer.mark === 'peaks' || layer.mark === 'troughs') drawTurns(canvas, layer)
   }
   for (const layer of layers) if (layer.kind === 'gaps') drawGaps(canvas, layer)
-  drawYardstick(canvas)
 }
 
 type SeriesLayer = Layer & { kind: 'series' }
@@ -160,26 +159,6 @@ function drawGaps(canvas: Canvas, { gaps, side }: Layer & { kind: 'gaps' }) {
         : Math.min(bottom - 6, Math.max(...heights) + GAP_TEXT.distance)
     context.fillText(text, x(middle), height)
   }
-}
-
-const YARDSTICK = { width: 4, right: 9 }
-
-/** The mark of equal real size, at the right edge, in the middle of the height. */
-function drawYardstick({ context, strip, palette, top, bottom, x, y, axis }: Canvas) {
-  if (!strip.yardstick) return
-  const height = Math.max(1, Math.abs(y(strip.yardstick.size) - y(0)))
-  const middle = (top + bottom) / 2
-  const right = x(axis.to) - YARDSTICK.right
-  context.fillStyle = faded(palette.ink, 0.55)
-  context.fillRect(right, middle - height / 2, YARDSTICK.width, height)
-  context.font = SMALL_FONT
-  context.textAlign = 'right'
-  context.textBaseline = 'middle'
-  const { width } = context.measureText(strip.yardstick.label)
-  context.fillStyle = faded(palette.paper, 0.8)
-  context.fillRect(right - width - 6, middle - 7, width + 4, 14)
-  context.fillStyle = palette.muted
-  context.fillText(strip.yardstick.label, right - 4, middle)
 }
 
 /** What lies beyond the scale stands at its edge. */

@@ -22,14 +22,14 @@ const showsTrend = computed(
   () =>
     view.stage === 'trend' || column.value === 'trend' || column.value === 'forecastDeseasonalized',
 )
-/** What is about this stage, and whatever needs care at any. */
 const findings = computed(() =>
   (bench.result?.findings ?? []).filter(({ topic }) => TOPICS_OF[view.stage].includes(topic)),
 )
 </script>
 
 <template>
-  <aside class="working" aria-label="Working">
+  <!-- It scrolls, so the keyboard must reach it, even where nothing in it can be pressed. -->
+  <aside class="working" aria-label="Working" tabindex="0">
     <template v-if="bench.result">
       <CellWorking v-if="view.explanation" :explanation="view.explanation" />
       <p v-else class="muted">Select a figure in the ledger to see how it came about.</p>

@@ -1,0 +1,161 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { analyse } from '../core/analyse'
+import type { MethodDocument } from '../core/method/method'
+import { readFile } from '../intake/readFile'
+import { chooseWord, expectSaved, openSeries } from './support'
+
+const JUNE_2019 = 42
+
+/** What the core says of a demo file under a method: the screen must show the same figures. */
+function fromCore(file: string, decompose: MethodDocument['decompose'] = {}) {
+  const reading = readFile(readFileSync(`demo/files/${file}`))
+  if (reading.outcome !== 'ok') throw new Error('refused')
+  return analyse(reading.series[0]!.series, { format: 'elvant-method/1', decompose })
+}
+
+test('exterior paint from Look to Deseasonalize', async ({ page }) => {
+  await openSeries(page, 'Exterior paint')
+  const working = page.getByRole('complementary', { name: 'Working' })
+
+  await test.step('look: spacing of peaks, tests, and what is left without a trend', async () => {
+    await page.getByRole('button', { name: /^Look/ }).click()
+    await expect(
+      working.getByText(/Peaks stand 12 months apart \(8 gaps\).* seasonal/),
+    ).toBeVisible()
+    await expect(working.getByText('it does not stay around one level')).toBeVisible()
+    await expect(working.getByText(/The swing grows with the level: multiplicative/)).toBeVisible()
+    await page.getByLabel(/take out/).selectOption({ label: 'seasonal, then first' })
+    await expect(working.getByText('it stays around one level')).toBeVisible()
+    await expect(page.getByRole('rowheader', { name: /Difference/ })).toBeVisible()
+    await page.getByLabel(/peaks over/).fill('1')
+    await page.keyboard.press('Tab')
+    await expect(page.locator('.spacing', { hasText: 'cyclical' })).toBeVisible()
+  })
+
+  await test.step('smooth: averages compared, with what they leave', async () => {
+    await page.getByRole('button', { name: /^Smooth/ }).click()
+    await page.getByLabel('Terms', { exact: true }).fill('9')
+    await page.getByRole('button', { name: 'add', exact: true }).click()
+    await expect(working.getByText(/9 terms is no whole number of years/)).toBeVisible()
+    await page.getByLabel('Terms', { exact: true }).fill('12')
+    await page.getByRole('button', { name: 'add', exact: true }).click()
+    const rows = page.getByRole('rowheader')
+    await expect(rows.filter({ hasText: '12-term average' })).toHaveCount(2)
+    await page.getByLabel('Kind of average').selectOption('composite')
+    await page.getByLabel('Terms of the first').fill('4')
+    await page.getByRole('button', { name: 'add', exact: true }).click()
+    await expect(page.getByText(/3×4 average falls between two periods/)).toBeVisible()
+    await page.getByRole('button', { name: 'small pictures of all orders' }).click()
+    await expect(page.getByText('takes the season out whole')).toHaveCount(2)
+  })
+
+  const before = fromCore('exterior-paint.csv')
+  await test.step('season: leave a flood ratio out of its season', async () => {
+    await page.getByRole('button', { name: /^Season/ }).click()
+    await page.getByRole('button', { name: 'fold by year' }).click()
+    const june = page.locator('.season-grid tbody tr').nth(3).locator('td').nth(5)
+    await expect(june).toHaveText(before.columns.seasonalIrregular[JUNE_2019 - 1]!.toFixed(3))
+    await june.click()
+    await working.getByLabel(/Reason to leave this value out/).fill('flood')
+    await working.getByRole('button', { name: 'leave out' }).click()
+    const after = fromCore('exterior-paint.csv', {
+      exclude: [{ period: '2019-06', reason: 'flood' }],
+    })
+    const index = page.locator('tr.index td')
+    await expect(index).toHaveText(after.seasons.map((row) => row.index.toFixed(3)))
+    expect(after.seasons[5]!.index).toBeGreaterThan(before.seasons[5]!.index + 0.02)
+    await expect(june).toHaveClass(/excluded/)
+    await expect(page.locator('[data-word=exclude]')).toHaveText('1 value left out')
+    await page.getByRole('button', { name: 'folded by year' }).click()
+  })
+
+  await test.step('pin multiplicative, change to additive, and see both', async () => {
+    await page.getByRole('button', { name: 'Pin', exact: true }).click()
+    await chooseWord(page, 'model', 'additive')
+    const pinned = page.locator('[data-row="beside:pinned.index"] .cell').first()
+    await expect(pinned).toHaveText(/^[01]\.\d\d$/)
+    await page.getByRole('button', { name: 'Compare 1' }).click()
+    const compare = page.getByRole('region', { name: 'Methods side by side' })
+    await expect(compare.getByText('on the Bench, not pinned')).toBeVisible()
+    await expect(compare.getByRole('row', { name: /^model multiplicative additive/ })).toBeVisible()
+    await compare.getByRole('button', { name: 'use this method' }).click()
+    await expect(page.locator('[data-word=model]')).toHaveText('multiplicative')
+    await expectSaved(page)
+  })
+
+  await test.step('deseasonalize: what was really good and bad, and growth', async () => {
+    await page.getByRole('button', { name: /^Deseasonalize/ }).click()
+    await expect(
+      working.getByText(/^Jun 2019 was really the worst: 2\d% under trend/),
+    ).toBeVisible()
+    await page.getByLabel(/growth of sales/).selectOption({ label: 'annualized, compounded' })
+    const after = fromCore('exterior-paint.csv', {
+      exclude: [{ period: '2019-06', reason: 'flood' }],
+    })
+    const [november, december] = after.columns.deseasonalized.slice(-2) as [number, number]
+    const growth = 100 * ((december / november) ** 12 - 1)
+    const cell = page.locator('[data-row*="deseasonalized"] .cell[data-t="120"]').last()
+    await expect(cell).toHaveText(growth.toFixed(1).replace('-', '−'))
+    await cell.click()
+    await expect(working.locator('.symbols')).toContainText('100 × ((deseasonalized (Dec 2025)')
+  })
+})
+
+test('wood stain by robust loess shows the season drift', async ({ page }) => {
+  await openSeries(page, 'Wood stain')
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await chooseWord(page, 'by', 'robust loess')
+  const result = fromCore('wood-stain.csv', { by: 'stl' })
+
+  await test.step('the grid shows the index of every year', async () => {
+    await page.getByRole('button', { name: 'fold by year' }).click()
+    await page.getByLabel(/^row/).selectOption({ label: 'Index (loess, 13 years)' })
+    const rows = page.locator('.season-grid tbody tr')
+    const june = (year: number) =>
+      rows
+        .nth(year - 2016)
+        .locator('td')
+        .nth(5)
+    await expect(june(2016)).toHaveText(result.columns.index[5]!.toFixed(3))
+    await expect(june(2025)).toHaveText(result.columns.index[113]!.toFixed(3))
+    expect(result.columns.index[5]! - result.columns.index[113]!).toBeGreaterThan(0.2)
+    await expect(working.getByText(/The season moves over the years/)).toBeVisible()
+  })
+
+  await test.step('a value is explained by its local regression', async () => {
+    await page.locator('.season-grid tbody tr').nth(4).locator('td').nth(5).click()
+    await expect(working.getByRole('img', { name: /Local fit around Jun 2020/ })).toBeVisible()
+    await expect(working.locator('.symbols')).toContainText('local line through 13 years')
+    await page.getByRole('button', { name: 'folded by year' }).click()
+  })
+
+  await test.step('a window changes everything; a wrong one is refused in its place', async () => {
+    await page.locator('[data-word=loess]').click()
+    const years = page.getByLabel('Years of the season’s window')
+    await years.fill('8')
+    await years.press('Tab')
+    await expect(page.getByText(/window of the season .* odd number of at least 7/)).toBeVisible()
+    await years.fill('7')
+    await years.press('Tab')
+    await expect(page.locator('[data-word=loess]')).toContainText('over 7 years')
+    await page.getByRole('button', { name: 'Done' }).click()
+    const seven = fromCore('wood-stain.csv', { by: 'stl', seasonalWindow: 7 })
+    await expect(page.locator('[data-row=index] .cell[data-t="120"]')).toHaveText(
+      seven.columns.index[119]!.toFixed(2),
+    )
+    await expectSaved(page)
+  })
+
+  await test.step('the three models are one click away', async () => {
+    await page.getByRole('button', { name: 'Compare', exact: true }).click()
+    const compare = page.getByRole('region', { name: 'Methods side by side' })
+    for (const name of ['Additive', 'Multiplicative', 'Robust loess, multiplicative']) {
+      await expect(
+        compare.getByRole('columnheader', { name: new RegExp(`^${name}`) }),
+      ).toBeVisible()
+    }
+    await page.keyboard.press('c')
+    await expect(page.getByRole('grid')).toBeVisible()
+  })
+})
