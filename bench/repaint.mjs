@@ -51,6 +51,17 @@ try {
       `median ${at(0.5)} ms, 90% within ${at(0.9)} ms, ${times.length} switches`,
     )
   }
+  await page.locator('[data-word=by]').click()
+  await page.getByRole('option', { name: /^robust loess/ }).click()
+  await page.locator('[data-row=weight]').waitFor()
+  await page.locator('[data-word=loess]').click()
+  const windows = await page.evaluate(measureWindows, SWITCHES)
+  windows.sort((a, b) => a - b)
+  const share = (of) => windows[Math.floor(of * (windows.length - 1))].toFixed(1)
+  report(
+    `robust loess, a change of window, ${MONTHS} months`,
+    `median ${share(0.5)} ms, 90% within ${share(0.9)} ms, ${windows.length} changes`,
+  )
   await browser.close()
 } finally {
   server.kill()
@@ -81,6 +92,33 @@ async function measureSwitches(count) {
     await painted()
     times.push(performance.now() - started)
     while (document.querySelector('[role=option]')) await painted()
+  }
+  return times
+}
+
+/** Changes the window of the trend again and again; a change ends with the frame that shows it. */
+async function measureWindows(count) {
+  const painted = () =>
+    new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
+  const field = document.querySelector('input[aria-label="months of the trend’s window"]')
+  const means = () => document.querySelector('[data-row=trendCycle] .means').textContent
+  const times = []
+  for (let i = 0; i < count; i++) {
+    const before = means()
+    const changed = new Promise((resolve) => {
+      const observer = new MutationObserver(() => {
+        if (means() === before) return
+        observer.disconnect()
+        resolve()
+      })
+      observer.observe(document.body, { subtree: true, childList: true, characterData: true })
+    })
+    field.value = i % 2 === 0 ? '31' : '21'
+    const started = performance.now()
+    field.dispatchEvent(new Event('change', { bubbles: true }))
+    await changed
+    await painted()
+    times.push(performance.now() - started)
   }
   return times
 }

@@ -78,6 +78,55 @@ describe('what was put in is found again', () => {
     expect(range).toBeLessThan(0.03)
   })
 
+  describe('by robust loess', () => {
+    const loess = (file: string, more: MethodDocument['decompose'] = {}) =>
+      analyse(seriesOf(file), { ...FORMAT, decompose: { by: 'stl', ...more } })
+    const truth = TRUTH.exterior
+    const flood = truth.flood.map(({ month }) => month as string)
+    /** In logarithms the factors of a year have the product 1, not the mean 1: the level takes the rest. */
+    const geometric = (factors: readonly number[]) =>
+      Math.exp(factors.reduce((sum, factor) => sum + Math.log(factor), 0) / factors.length)
+
+    it('exterior paint: the flood months are distrusted, and the indices come back', () => {
+      const { columns, seasons } = loess(truth.file, { seasonalWindow: 'periodic' })
+      columns.period.forEach((period, i) => {
+        if (flood.includes(period)) expect(columns.weight[i]).toBe(0)
+      })
+      seasons.forEach(({ raw }, k) => {
+        expect(Math.abs(raw - truth.indices[k]! / geometric(truth.indices))).toBeLessThan(0.03)
+      })
+    })
+
+    it('exterior paint: the trend comes back within 2%, and the flood wrecks the plain fit', () => {
+      const level = geometric(truth.indices)
+      const line = (t: number) => level * (truth.level + truth.slope * t)
+      const error = (robust: boolean) => {
+        const { columns } = loess(truth.file, { robust })
+        const own = columns.t.map((t, i) => Math.abs(columns.trendCycle[i]! / line(t) - 1))
+        const june = columns.period.indexOf('2019-06')
+        return { most: Math.max(...own), atFlood: own[june]! }
+      }
+      expect(error(true).most).toBeLessThan(0.02)
+      expect(error(false).atFlood).toBeGreaterThan(0.03)
+      expect(error(true).atFlood).toBeLessThan(0.01)
+    })
+
+    it('wood stain: the season of every year is the one that was put in', () => {
+      const { columns } = loess(TRUTH.stain.file)
+      const { swing, peak } = TRUTH.stain
+      columns.t.forEach((t, i) => {
+        const at = peak.from + ((peak.to - peak.from) * (t - 1)) / (columns.t.length - 1)
+        const factors = Array.from(
+          { length: 12 },
+          (_, k) => 1 + swing * Math.cos((2 * Math.PI * (k + 1 - at)) / 12),
+        )
+        const season = factors[columns.season[i]! - 1]! / geometric(factors)
+        // Noise of 2%, at the ends fitted by a line through few years of a curve.
+        expect(Math.abs(columns.index[i]! / season - 1)).toBeLessThan(0.06)
+      })
+    })
+  })
+
   it('contract work: the quarters as they were written down', () => {
     expect(seriesOf(TRUTH.contract.file)).toMatchObject({
       values: TRUTH.contract.values,

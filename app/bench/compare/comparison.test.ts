@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest'
+import { analyse } from '~~/core/analyse'
+import { calendarOf } from '~~/core/calendar/calendar'
+import type { MethodDocument } from '~~/core/method/method'
+import { averageFrom, ordersFor } from '../inspect/averageChoices'
+import { decomposeBy } from '../sentence/options'
+import {
+  boundsOf,
+  comparableComponents,
+  differencesOf,
+  indexShare,
+  leftoverSpread,
+} from './comparison'
+
+const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+const run = (decompose: MethodDocument['decompose']) =>
+  analyse(
+    {
+      name: 'Contract work',
+      unit: 'jobs',
+      calendar: calendarOf('quarterly'),
+      start: { year: 2020, season: 1 },
+      values: quarters,
+    },
+    { format: 'elvant-method/1', decompose },
+  )
+const [additive, multiplicative, loess] = [
+  run({ model: 'additive' }),
+  run({ model: 'multiplicative' }),
+  run({ by: 'stl', seasonalWindow: 7 }),
+]
+
+describe('methods on equal scales', () => {
+  it('components add up to the sales, whatever the model', () => {
+    for (const result of [additive, multiplicative, loess]) {
+      const { trendCycle, season, irregular } = comparableComponents(result)
+      quarters.forEach((value, i) => {
+        if (trendCycle[i] === null) return
+        expect(trendCycle[i]! + season[i]! + irregular[i]!).toBeCloseTo(value, 9)
+      })
+    }
+  })
+
+  it('an index is the same share of the level under either model, nearly', () => {
+    for (const season of [1, 2, 3, 4]) {
+      const [amount, share] = [indexShare(additive, season), indexShare(multiplicative, season)]
+      expect(Math.abs(amount! - share!)).toBeLessThan(0.03)
+    }
+    expect(leftoverSpread(multiplicative)!).toBeLessThan(leftoverSpread(additive)!)
+  })
+
+  it('names what differs and nothing else', () => {
+    const names = differencesOf([additive, multiplicative]).map(({ what }) => what)
+    expect(names).toEqual(['model', 'indices'])
+    const [by, words] = differencesOf([multiplicative, loess])
+    expect(by).toEqual({ what: 'by', words: ['ratio to a 2×4 moving average', 'robust loess'] })
+    expect(words!.words[1]).toBeUndefined()
+  })
+
+  it('bounds pass over what is undefined', () => {
+    expect(boundsOf([[null, 3], [1], []])).toEqual({ low: 1, high: 3 })
+    expect(boundsOf([[null]])).toEqual({ low: 0, high: 1 })
+  })
+})
+
+describe('changing the way of a decomposition', () => {
+  it('keeps model and what is left out, and drops what the other way has', () => {
+    const exclude = [{ period: '2021-Q3', reason: 'strike' }]
+    const averaged = { model: 'additive', average: 'median', adjust: false, exclude } as const
+    const smooth = decomposeBy('stl', averaged)
+    expect(smooth).toEqual({ by: 'stl', model: 'additive', exclude })
+    expect(decomposeBy('ratio-to-trend', { ...smooth, seasonalWindow: 9 })).toEqual({
+      by: 'ratio-to-trend',
+      model: 'additive',
+      exclude,
+    })
+  })
+})
+
+describe('averages as they are written', () => {
+  it('reads weights as decimals and fractions', () => {
+    const read = averageFrom({ by: 'weights', weights: '-1/4; 0,5 1 0.5 -1/4' })
+    expect(read).toEqual({ kind: 'weights', weights: [-0.25, 0.5, 1, 0.5, -0.25] })
+  })
+
+  it('an empty field is no number', () => {
+    expect(averageFrom({ by: 'order', order: ' ' })).toEqual({ kind: 'centred', order: NaN })
+  })
+
+  it('compares orders around the season', () => {
+    expect(ordersFor(12)).toEqual([1, 3, 5, 7, 9, 11, 12, 13, 24])
+    expect(ordersFor(4)).toEqual([1, 3, 4, 5, 7, 8, 9])
+  })
+})
