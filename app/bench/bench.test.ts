@@ -210,6 +210,7 @@ describe('stages', () => {
     FORMAT,
     { ...FORMAT, decompose: { model: 'additive' } },
     { ...FORMAT, decompose: { by: 'simple-averages' }, trend: { last: 5 } },
+    { ...FORMAT, decompose: { by: 'stl' } },
   ]
 
   it('each has strips whose figures lie in their range', () => {
@@ -269,5 +270,94 @@ describe('file names', () => {
     ['x'.repeat(200), 'x'.repeat(80)],
   ])('of %j', (name, file) => {
     expect(fileName(name)).toBe(file)
+  })
+})
+
+describe('a pinned result in the strips', () => {
+  const pinned = analyse(series, { ...FORMAT, decompose: { model: 'multiplicative' } })
+  const present = analyse(series, { ...FORMAT, decompose: { model: 'additive' } })
+  const layersOf = (ghost: Result | null, stage: Stage) =>
+    stripsOf(stage, present, {
+      scale: displayScale(quarters, 'jobs'),
+      inspected: besideOf(stage, present),
+      peaks: null,
+      ghost,
+    }).flatMap(({ layers }) => layers.filter(({ label }) => label === 'pinned'))
+
+  it('is pale, in every strip of components, and nowhere without one', () => {
+    expect(layersOf(null, 'season')).toEqual([])
+    const layers = layersOf(pinned, 'season')
+    expect(layers).toHaveLength(3)
+    for (const layer of layers) expect(layer).toMatchObject({ opacity: expect.closeTo(0.38, 6) })
+  })
+
+  it('stands on the scale of the present model: what its season adds, in jobs', () => {
+    const season = layersOf(pinned, 'season')[1]!
+    if (season.kind !== 'series') throw new Error('no series')
+    season.points.forEach(({ y }, i) => {
+      const { recomposed, trendCycle } = pinned.columns
+      if (y !== null) expect(y).toBeCloseTo(recomposed[i]! - trendCycle[i]!, 10)
+    })
+    expect(season.points.some(({ y }) => y !== null && Math.abs(y) > 5)).toBe(true)
+  })
+})
+
+describe('the mark of equal size', () => {
+  const strips = (model: 'multiplicative' | 'additive') =>
+    stripsOf('season', analyse(series, { ...FORMAT, decompose: { model } }), {
+      scale: displayScale(quarters, 'jobs'),
+      inspected: [],
+      peaks: null,
+      ghost: null,
+    })
+
+  it('is the same amount on every strip of an additive model', () => {
+    expect(new Set(strips('additive').map(({ yardstick }) => yardstick!.size))).toEqual(
+      new Set([10]),
+    )
+  })
+
+  it('is the same share: of the level on the strip in jobs, of 1 on those in factors', () => {
+    const [main, season, irregular] = strips('multiplicative')
+    expect(season!.yardstick).toEqual({ size: 0.2, label: '20%' })
+    expect(irregular!.yardstick).toEqual(season!.yardstick)
+    expect(main!.yardstick!.size / 64).toBeCloseTo(0.2, 1)
+  })
+})
+
+describe('robust loess in the sentence', () => {
+  const words = (decompose: MethodDocument['decompose']) =>
+    methodSentence(
+      completeMethod({ ...FORMAT, decompose: { by: 'stl', ...decompose } }, series),
+      series,
+    )
+      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
+      .join('')
+
+  it('says how its season and trend may change, and what it makes of outliers', () => {
+    expect(words({})).toBe(
+      'Sales as multiplicative, by robust loess, season free to change over 13 years, trend over 7 quarters, outliers distrusted; trend a straight line; project 4 quarters with 80% and 95% limits.',
+    )
+    expect(words({ seasonalWindow: 'periodic', robust: false, trendWindow: 9 })).toContain(
+      'the same season every year, trend over 9 quarters, every value believed alike',
+    )
+  })
+
+  it('is one of four ways, and changing the way keeps what is left out', () => {
+    const document: MethodDocument = {
+      ...FORMAT,
+      decompose: { average: 'median', exclude: [{ period: '2021-Q3', reason: 'strike' }] },
+    }
+    const ways = optionsOf('by', document, completeMethod(document, series), series.calendar)
+    expect(ways.map(({ text, chosen }) => [text, chosen])).toEqual([
+      ['ratio to a 2×4 moving average', true],
+      ['robust loess', false],
+      ['ratio to trend', false],
+      ['simple averages', false],
+    ])
+    for (const { method } of ways) {
+      const { decompose } = completeMethod(method, series)
+      expect(decompose.exclude).toHaveLength(1)
+    }
   })
 })

@@ -121,6 +121,7 @@ canvas {
   display: block;
   font-size: 12px;
   font-weight: 600;
+  white-space: nowrap;
 }
 
 .yardstick {

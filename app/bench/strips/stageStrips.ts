@@ -115,7 +115,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
     values.map((y, i) => ({ x: forecast.t[i]!, y }))
   const level = { unit: scale.unit, baseline: null, isFactor: false }
   const part = {
-    unit: multiplicative ? 'factor of the baseline' : scale.unit,
+    unit: multiplicative ? 'factor' : scale.unit,
     baseline: baseline(model),
     isFactor: multiplicative,
   }
@@ -184,7 +184,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
       title: 'Irregular',
       share: 1.6,
       ...part,
-      unit: multiplicative ? 'factor; what is left' : scale.unit,
+      unit: multiplicative ? 'factor' : scale.unit,
       layers: [
         layer('irregular', 'irregular', 'stems', across(columns.irregular)),
         ...pinned.irregular,

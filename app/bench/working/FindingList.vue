@@ -22,7 +22,7 @@ function goTo({ period }: Finding) {
 </script>
 
 <template>
-  <section v-if="findings.length > 0" class="findings">
+  <section v-if="findings.length > 0" class="findings working-part">
     <h3>Worth knowing</h3>
     <ul>
       <li v-for="finding in ordered" :key="finding.code + finding.text" :class="finding.severity">
@@ -42,16 +42,6 @@ function goTo({ period }: Finding) {
 </template>
 
 <style scoped>
-.findings {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
 ul {
   margin: 4px 0 0;
   padding: 0;

@@ -18,7 +18,7 @@ const sides = computed(() => {
 </script>
 
 <template>
-  <section v-for="side in sides" :key="side.title" class="furthest">
+  <section v-for="side in sides" :key="side.title" class="furthest working-part">
     <h3>{{ side.title }}</h3>
     <ol>
       <li v-for="(one, place) in side.list" :key="one.t">
@@ -37,16 +37,6 @@ const sides = computed(() => {
 </template>
 
 <style scoped>
-.furthest {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
 ol {
   margin: 2px 0 0;
   padding: 0;

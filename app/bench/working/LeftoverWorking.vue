@@ -32,7 +32,7 @@ const groups = computed(() => [
 </script>
 
 <template>
-  <section class="leftover">
+  <section class="leftover working-part">
     <h3>What is left over</h3>
     <p v-if="leftover.spread !== null" class="muted small">
       Its standard deviation is {{ formatFigure(leftover.spread) }}
@@ -62,20 +62,6 @@ const groups = computed(() => [
 </template>
 
 <style scoped>
-.leftover {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
-p {
-  margin: 0;
-}
-
 figure {
   margin: 8px 0 0;
 }

@@ -51,7 +51,7 @@ const correlations = computed(() => {
 </script>
 
 <template>
-  <section class="look">
+  <section class="look working-part">
     <h3>Does it stay where it is?</h3>
     <p class="muted small">Tests of {{ looked.name }}</p>
     <p v-if="tests.verdict" class="verdict">{{ tests.verdict }}</p>
@@ -101,20 +101,6 @@ const correlations = computed(() => {
 </template>
 
 <style scoped>
-.look {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
-p {
-  margin: 0;
-}
-
 .verdict {
   margin-top: 4px;
 }

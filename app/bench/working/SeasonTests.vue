@@ -16,7 +16,7 @@ const two = (value: Value) => (value === null ? '–' : formatDecimals(value, 2)
 </script>
 
 <template>
-  <details class="tests">
+  <details class="tests working-part">
     <summary><h3>Tests and strengths</h3></summary>
     <dl class="figures">
       <dt>
@@ -56,12 +56,6 @@ const two = (value: Value) => (value === null ? '–' : formatDecimals(value, 2)
 </template>
 
 <style scoped>
-.tests {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
 summary {
   cursor: pointer;
 }

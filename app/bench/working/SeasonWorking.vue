@@ -49,7 +49,7 @@ const classical = computed(() => {
 </script>
 
 <template>
-  <section class="season">
+  <section class="season working-part">
     <h3>{{ row.label }} over the years</h3>
     <table>
       <tbody>
@@ -100,12 +100,6 @@ const classical = computed(() => {
 </template>
 
 <style scoped>
-.season {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
 h3 {
   margin-bottom: 4px;
   font-size: 13px;
@@ -189,9 +183,5 @@ dd {
 
 dd.index {
   color: var(--accent);
-}
-
-p {
-  margin: 0;
 }
 </style>

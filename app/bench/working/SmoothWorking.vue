@@ -39,7 +39,7 @@ const waves = computed(() =>
 </script>
 
 <template>
-  <section v-if="rows.length > 0" class="smooth">
+  <section v-if="rows.length > 0" class="smooth working-part">
     <h3>What an average costs and leaves</h3>
     <table>
       <thead>
@@ -86,16 +86,6 @@ const waves = computed(() =>
 </template>
 
 <style scoped>
-.smooth {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
 table {
   width: 100%;
   margin-top: 4px;
