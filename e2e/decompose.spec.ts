@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { analyse } from '../core/analyse'
 import type { MethodDocument } from '../core/method/method'
 import { readFile } from '../intake/readFile'
-import { chooseWord, expectSaved, openSeries } from './support'
+import { bringIn, chooseWord, expectSaved } from './support'
 
 const JUNE_2019 = 42
 
@@ -14,8 +14,16 @@ function fromCore(file: string, decompose: MethodDocument['decompose'] = {}) {
   return analyse(reading.series[0]!.series, { format: 'elvant-method/1', decompose })
 }
 
+/** A copy under another name: what is left out of it is no concern of other tests. */
+async function bringInCopy(page: Page, file: string, name: string, copy: string) {
+  const text = readFileSync(`demo/files/${file}`, 'utf8')
+  await bringIn(page, `copy-of-${file}`, text.replace(name, copy))
+  await expect(page.getByRole('heading', { name: copy, exact: true })).toBeVisible()
+  await expect(page.getByRole('grid')).toBeVisible()
+}
+
 test('exterior paint from Look to Deseasonalize', async ({ page }) => {
-  await openSeries(page, 'Exterior paint')
+  await bringInCopy(page, 'exterior-paint.csv', 'Exterior paint', 'Facade paint')
   const working = page.getByRole('complementary', { name: 'Working' })
 
   await test.step('look: spacing of peaks, tests, and what is left without a trend', async () => {
@@ -103,7 +111,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
 })
 
 test('wood stain by robust loess shows the season drift', async ({ page }) => {
-  await openSeries(page, 'Wood stain')
+  await bringInCopy(page, 'wood-stain.csv', 'Wood stain', 'Deck stain')
   const working = page.getByRole('complementary', { name: 'Working' })
   await chooseWord(page, 'by', 'robust loess')
   const result = fromCore('wood-stain.csv', { by: 'stl' })

@@ -39,8 +39,9 @@ export const methodSchema = z.strictObject({
       trendDegree: degree,
       lowPassDegree: degree,
       robust: z.boolean(),
-      inner: z.int().min(1).max(100),
-      outer: z.int().min(0).max(100),
+      // Passes multiply: more of them would hold a server for minutes, and change nothing.
+      inner: z.int().min(1).max(10),
+      outer: z.int().min(0).max(50),
     })
     .partial()
     .optional(),

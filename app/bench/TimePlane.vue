@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { periodLabel } from '~~/core/calendar/labels'
+import { periodAt } from '~~/core/calendar/period'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import AxisLabels from './axis/AxisLabels.vue'
 import { axisTicks } from './axis/axisTicks'
@@ -73,6 +75,14 @@ const cursorLeft = computed(() => {
   if (view.cursor === null) return null
   const left = xOf(view.axis, view.cursor) - columnWidth(view.axis) / 2
   return left > -columnWidth(view.axis) && left < view.plotWidth ? left : null
+})
+
+/** The period under the cursor with its time code, which regressions count in. */
+const cursorWords = computed(() => {
+  const { series } = bench
+  if (view.cursor === null || !series) return ''
+  const { calendar, start } = series
+  return `${periodLabel(periodAt(start, view.cursor, calendar.seasons), calendar)}, t = ${view.cursor}`
 })
 
 function onPointer(event: PointerEvent) {
@@ -160,7 +170,12 @@ onBeforeUnmount(() => observer?.disconnect())
         :gutter="GUTTER"
         :height="heightFor(strip.share)"
       />
-      <AxisLabels :ticks="ticks" :cursor="view.cursor" />
+      <div class="axis-row">
+        <span v-if="cursorWords" class="cursor-words small" aria-hidden="true">
+          {{ cursorWords }}
+        </span>
+        <AxisLabels :ticks="ticks" :cursor="view.cursor" />
+      </div>
       <LedgerTable />
       <div class="below">
         <button
@@ -223,6 +238,18 @@ onBeforeUnmount(() => observer?.disconnect())
 .wash {
   left: 0;
   background: var(--cursor-wash);
+}
+
+.axis-row {
+  position: relative;
+}
+
+.cursor-words {
+  position: absolute;
+  top: 5px;
+  left: 12px;
+  color: var(--muted);
+  white-space: nowrap;
 }
 
 .refusal {

@@ -193,10 +193,22 @@ export const useView = defineStore('bench-view', () => {
   function chooseStage(next: Stage): void {
     stage.value = next
     showForStage()
-    foldColumn.value = STAGE_VIEWS[next].focus
-    if (foldColumn.value.startsWith('forecast')) foldColumn.value = 'value'
+    foldColumn.value = foldedAt(next)
     select(nearestDefined(STAGE_VIEWS[next].focus))
   }
+
+  /** The row that a stage folds; the season by loess is in its indices, which move over the years. */
+  function foldedAt(at: Stage): CellColumn {
+    const { focus } = STAGE_VIEWS[at]
+    if (focus.startsWith('forecast')) return 'value'
+    return at === 'season' && bench.result?.method.decompose.by === 'stl' ? 'index' : focus
+  }
+  watch(
+    () => bench.result?.method.decompose.by,
+    () => {
+      if (stage.value === 'season') foldColumn.value = foldedAt('season')
+    },
+  )
 
   function select(cell: Cell | null): void {
     selected.value = cell

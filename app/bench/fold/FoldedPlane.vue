@@ -8,6 +8,7 @@ import type { LedgerRow } from '~~/core/ledger/rows'
 import type { Value } from '~~/core/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useInspection } from '../inspect/inspectionStore'
+import { wholeFrom } from '../inspect/wholeFrom'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
@@ -142,14 +143,17 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       </label>
       <label class="choice small">
         <span class="muted">smooth each season over</span>
-        <select v-model.number="inspection.seasonYears" class="text-input">
-          <option :value="0">no years</option>
-          <option v-for="years in [2, 3, 4, 5, 7, 9]" :key="years" :value="years">
-            {{ years }} years
-          </option>
-        </select>
+        <input
+          type="number"
+          class="text-input"
+          min="0"
+          max="100"
+          :value="inspection.seasonYears"
+          @change="inspection.seasonYears = wholeFrom($event, 0, inspection.seasonYears)"
+        />
+        years
         <select
-          v-if="inspection.seasonYears > 0"
+          v-if="inspection.seasonYears > 1"
           v-model="inspection.seasonAlignment"
           class="text-input"
           aria-label="Which years"
@@ -191,6 +195,12 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
   align-items: center;
   gap: 6px;
   min-height: 28px;
+}
+
+.choice input {
+  width: 52px;
+  padding: 2px 5px;
+  font-size: 11px;
 }
 
 .choice select {

@@ -52,8 +52,12 @@ function set(choices: Choices) {
 
 function setNumber(key: 'seasonalWindow' | 'trendWindow' | 'lowPassWindow' | 'inner' | 'outer') {
   return (event: Event) => {
-    const value = Number((event.target as HTMLInputElement).value)
-    if (Number.isInteger(value) && value >= 0) set({ [key]: value })
+    const { value: text, min, max } = event.target as HTMLInputElement
+    const value = Number(text)
+    // What a window may be the core says, in its own words; how many passes there may be is said here.
+    const fits = max === '' || (value >= Number(min) && value <= Number(max))
+    if (Number.isInteger(value) && value >= 0 && fits) set({ [key]: value })
+    else problem.value = `This must be a whole number${max === '' ? '' : ` from ${min} to ${max}`}.`
   }
 }
 
@@ -164,7 +168,7 @@ function setRobust(event: Event) {
             type="number"
             class="text-input"
             min="1"
-            max="100"
+            max="10"
             :value="shown.inner"
             @change="setNumber('inner')($event)"
           />
@@ -175,7 +179,7 @@ function setRobust(event: Event) {
             type="number"
             class="text-input"
             min="0"
-            max="100"
+            max="50"
             :value="shown.outer"
             @change="setNumber('outer')($event)"
           />

@@ -57,6 +57,9 @@ const options = (word: WordId) =>
           </template>
         </WordMenu>
       </template>
+      <span v-if="bench.calculating" class="calculating muted small" role="status">
+        calculating…
+      </span>
     </p>
     <p v-else>
       The method of this study does not fit its series.
@@ -81,6 +84,17 @@ const options = (word: WordId) =>
 p {
   margin: 0;
   line-height: 1.6;
+}
+
+/* Shown only when it takes long enough to wonder. */
+.calculating {
+  animation: appear 0s 0.3s both;
+}
+
+@keyframes appear {
+  from {
+    visibility: hidden;
+  }
 }
 
 .options {
