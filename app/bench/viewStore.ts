@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { displayScale } from '~/figures/displayScale'
+import { displayScale, type DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { explain } from '~~/core/explain/explain'
 import { explainBeside } from '~~/core/beside/explainBeside'
@@ -46,9 +46,11 @@ export const useView = defineStore('bench-view', () => {
   const whole = computed<Window>(() => ({ from: firstT.value - 0.5, to: lastT.value + 0.5 }))
   const axis = computed<TimeAxis>(() => ({ ...window.value, width: plotWidth.value }))
 
-  const scale = computed(() =>
-    displayScale(bench.series?.values ?? [], bench.series?.unit || 'units'),
-  )
+  /** The same object as long as it says the same: charts are made anew for another one. */
+  const scale = computed<DisplayScale>((before) => {
+    const next = displayScale(bench.series?.values ?? [], bench.series?.unit || 'units')
+    return before && JSON.stringify(before) === JSON.stringify(next) ? before : next
+  })
 
   /** A column this wide or wider shows its figures as numbers; below, as shaded marks. */
   const numbersFrom = computed(() => {

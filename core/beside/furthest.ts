@@ -33,32 +33,31 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
   const { columns, method, series } = result
   const { model } = method.decompose
   const calendar = calendarOfResult(result)
-  const sales = columns.value.filter((value) => value !== null)
   const all = columns.deseasonalized.flatMap((value, i) => {
     const trend = columns.trend[i]!
     // A share of a trend that is not above 0 would turn its sign.
     if (value === null || trend === null || (model === 'multiplicative' && trend <= 0)) return []
-    const distance = takeOut(model, value, trend) - baseline(model)
-    const own = columns.value[i]!
-    const beyond = sales.filter((other) => (distance > 0 ? other > own : other < own)).length
-    return [
-      {
-        t: columns.t[i]!,
-        label: periodLabel(parsePeriod(columns.period[i]!, calendar)!, calendar),
-        distance,
-        salesRank: beyond + 1,
-      },
-    ]
+    return [{ i, distance: takeOut(model, value, trend) - baseline(model) }]
   })
   const side = (sign: 1 | -1) =>
     all
       .filter(({ distance }) => distance * sign > 0)
       .sort((a, b) => sign * (b.distance - a.distance))
       .slice(0, count)
-      .map((one, place) => ({
-        ...one,
-        words: wordsOf(one, place, sign, model === 'multiplicative' ? null : series.unit),
-      }))
+      .map(({ i, distance }, place): Distance => {
+        const sales = columns.value[i]!
+        const beyond = columns.value.filter(
+          (other) => other !== null && (sign > 0 ? other > sales : other < sales),
+        )
+        const one = {
+          t: columns.t[i]!,
+          label: periodLabel(parsePeriod(columns.period[i]!, calendar)!, calendar),
+          distance,
+          salesRank: beyond.length + 1,
+        }
+        const unit = model === 'multiplicative' ? null : series.unit
+        return { ...one, words: wordsOf(one, place, sign, unit) }
+      })
   return { over: side(1), under: side(-1) }
 }
 
