@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { openSeries } from './support'
+import { chooseWord, expectSaved, openSeries } from './support'
 
 /** In the dark only colours differ, and only they are looked at again. */
 async function expectNoSeriousViolation(page: Page): Promise<void> {
@@ -50,6 +50,33 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.locator('input[type=file]').setInputFiles('demo/files/brushes-and-rollers.csv')
       await expect(page.getByRole('group')).toContainText('May 2020')
       await expectNoSeriousViolation(page)
+    })
+
+    test('bench: looked at, smoothed, deseasonalized, compared, and by robust loess', async ({
+      page,
+    }) => {
+      test.setTimeout(90_000)
+      await openSeries(page, 'Interior paint')
+      for (const key of ['1', '2', '4']) {
+        await page.keyboard.press(key)
+        await expectNoSeriousViolation(page)
+      }
+      await page.keyboard.press('2')
+      await page.getByRole('button', { name: 'small pictures of all orders' }).click()
+      await expectNoSeriousViolation(page)
+      await page.keyboard.press('c')
+      await expect(page.getByRole('columnheader', { name: /^Robust loess/ })).toBeVisible()
+      await expectNoSeriousViolation(page)
+      await page.keyboard.press('c')
+      await page.keyboard.press('3')
+      await chooseWord(page, 'by', 'robust loess')
+      await page.locator('[data-row=weight] .cell').first().click()
+      await page.locator('[data-word=loess]').click()
+      await page.getByText('All parameters').click()
+      await expectNoSeriousViolation(page)
+      await page.getByRole('button', { name: 'Done' }).click()
+      await page.getByRole('button', { name: 'Undo' }).click()
+      await expectSaved(page)
     })
 
     test('bench: stages, zoomed out, folded, with a menu and the list of shortcuts', async ({
