@@ -116,9 +116,12 @@ export function analyse(series: Series, document: MethodDocument): Result {
       // Against a line, a trend-cycle that is itself a line has no cycle to show.
       cycle:
         method.decompose.by === 'ratio-to-moving-average' || method.decompose.by === 'stl'
-          ? trendCycle.map((value, i) =>
-              value === null ? null : takeOut(model, value, straightTrend.at(firstT + i)),
-            )
+          ? trendCycle.map((value, i) => {
+              const line = straightTrend.at(firstT + i)
+              // A share of a line that is not above 0 has no meaning.
+              const isMeaningless = model === 'multiplicative' && !(line > 0)
+              return value === null || isMeaningless ? null : takeOut(model, value, line)
+            })
           : undefinedEverywhere(values),
       irregular: decomposition.irregular,
       recomposed: decomposition.recomposed,

@@ -9,10 +9,8 @@ import type { Result } from '../result'
  * @param cell a cell whose value is undefined
  */
 export function whyUndefined(result: Result, { column, t }: Cell): string {
-  const { forecast, columns, series } = result
-  const first = columns.t[0]!
+  const { forecast, series } = result
   const last = lastActualT(result)
-  const calendar = calendarOfResult(result)
   const isForecast = limitOf(column) !== null || column.startsWith('forecast')
   if (isForecast && t <= last)
     return 'This period has an actual value; the forecast starts after the last one.'
@@ -34,18 +32,29 @@ export function whyUndefined(result: Result, { column, t }: Cell): string {
     case 'fitted':
     case 'residual':
       return 'The trend is fitted to later periods only.'
+    case 'cycle':
+      if (cellValue(result, { column: 'trendCycle', t }) !== null) {
+        return 'The straight trend is not above 0 here, and a share of it has no meaning.'
+      }
+      return noAverage(result, t)
     case 'movingAverage':
       return t + series.seasons - 1 > last
         ? `An average of ${series.seasons} terms from here would run past the last period.`
         : `One of the ${series.seasons} values from here on is missing, and no average is taken over fewer terms.`
-    default: {
-      const half = Math.floor(series.seasons / 2)
-      const short = t - first < half ? 'before' : last - t < half ? 'after' : null
-      return short
-        ? `No average here: it needs ${countPeriods(half, calendar)} on either side, and there are not as many ${short} this one.`
-        : `No average here: a value within ${countPeriods(half, calendar)} on either side is missing.`
-    }
+    default:
+      return noAverage(result, t)
   }
+}
+
+/** A centred average reaches half a year to either side. */
+function noAverage(result: Result, t: number): string {
+  const calendar = calendarOfResult(result)
+  const half = Math.floor(result.series.seasons / 2)
+  const before = t - result.columns.t[0]! < half
+  const short = before ? 'before' : lastActualT(result) - t < half ? 'after' : null
+  return short
+    ? `No average here: it needs ${countPeriods(half, calendar)} on either side, and there are not as many ${short} this one.`
+    : `No average here: a value within ${countPeriods(half, calendar)} on either side is missing.`
 }
 
 function whyNoValue(result: Result, t: number): string {

@@ -133,7 +133,7 @@ function strengthFinding(strength: Result['strength']): Finding[] {
 }
 
 function figureOfStrength(value: Value): string {
-  return value === null ? 'undefined' : value.toFixed(2)
+  return value === null ? 'cannot be told' : value.toFixed(2)
 }
 
 function inWords(strength: number): string {

@@ -83,7 +83,8 @@ export function regressionFigures(
   const constant = y.every((value) => value === y[0])
   let total = 0
   for (const value of y) total += (value - centre) ** 2
-  const r2 = constant ? null : p === 1 ? 0 : 1 - sse / total
+  // Squares of values below 1e-162 are 0, and nothing is left to compare with.
+  const r2 = constant || total === 0 ? null : p === 1 ? 0 : 1 - sse / total
   const f = perfect || r2 === null || p === 1 ? null : (total - sse) / (p - 1) / (sse / df)
 
   const parameters = p + 1

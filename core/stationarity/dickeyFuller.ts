@@ -75,9 +75,11 @@ export function dickeyFuller(values: readonly Value[], deterministic: Determinis
   // Refuses what cannot be told apart, by the name of the column.
   leastSquares(selection.changes, selection.columns)
   const selectionCount = selection.changes.length
-  const aic = nestedResidualSquares(selection.changes, selection.columns)
-    .slice(fixed)
-    .map((sse, k) => selectionCount * Math.log(sse / selectionCount) + 2 * (fixed + 1 + k + 1))
+  const squares = nestedResidualSquares(selection.changes, selection.columns).slice(fixed)
+  if (squares.some((sse) => !(sse > 0))) throw tooRegular()
+  const aic = squares.map(
+    (sse, k) => selectionCount * Math.log(sse / selectionCount) + 2 * (fixed + 1 + k + 1),
+  )
   const lag = aic.reduce((best, value, k) => (value < aic[best]! ? k : best), 0)
 
   const { changes, columns } = regressionOf(y, lag, lag, deterministic)
@@ -85,12 +87,7 @@ export function dickeyFuller(values: readonly Value[], deterministic: Determinis
   const count = changes.length
   const coefficient = fit.coefficients[fixed]!
   const standardError = Math.sqrt(fit.sse / (fit.n - fit.p)) * fit.unitErrors[fixed]!
-  if (standardError === 0) {
-    throw new Refusal(
-      'The Dickey–Fuller test needs a series that is not exactly regular.',
-      'series',
-    )
-  }
+  if (standardError === 0) throw tooRegular()
   const critical = (level: '1' | '5' | '10') =>
     CRITICAL[deterministic][level].reduce((sum, beta, power) => sum + beta / count ** power, 0)
   const statistic = coefficient / standardError
@@ -106,6 +103,13 @@ export function dickeyFuller(values: readonly Value[], deterministic: Determinis
     critical: { '1': critical('1'), '5': critical('5'), '10': critical('10') },
     rejects: statistic < critical('5'),
   }
+}
+
+function tooRegular(): Refusal {
+  return new Refusal(
+    'The Dickey–Fuller test needs a series that is not exactly regular: nothing is left over to test with.',
+    'series',
+  )
 }
 
 /** The changes from period skip + 2 on, and the columns that explain them, the trend first. */
