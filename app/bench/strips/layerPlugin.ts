@@ -24,6 +24,8 @@ const STROKE: Readonly<Partial<Record<Mark, { width: number; dash?: number[] }>>
 
 const RING = { radius: 4.5, width: 1.3 }
 const DOT_RADIUS = 2.6
+/** Side of a point that stands close to others. */
+const SPECK = 1.6
 
 /** What layers are drawn from. */
 export interface LayerDrawing {
@@ -111,7 +113,12 @@ function drawLone(canvas: Canvas, { points, mark, component, opacity }: SeriesLa
   const { context, axis, palette } = canvas
   const shown = inWindow(points, axis)
   context.fillStyle = context.strokeStyle = faded(palette[component], opacity ?? 1)
-  if (mark === 'dots') return drawPoints(insideHeight(canvas), shown, DOT_RADIUS)
+  if (mark === 'dots') {
+    const isDotted = columnWidth(axis) > POINTS_FROM_PX
+    return isDotted
+      ? drawPoints(insideHeight(canvas), shown, DOT_RADIUS)
+      : drawSpecks(insideHeight(canvas), shown)
+  }
   context.lineWidth = RING.width
   context.setLineDash([])
   pathAround(canvas, shown, RING.radius)
@@ -184,6 +191,14 @@ function trace({ context, x, y }: Canvas, points: readonly Point[]) {
 function drawPoints(canvas: Canvas, points: readonly Point[], radius: number) {
   pathAround(canvas, points, radius)
   canvas.context.fill()
+}
+
+/** Points that stand too close for circles, which would hide each other and what lies beneath. */
+function drawSpecks({ context, x, y }: Canvas, points: readonly Point[]) {
+  for (const point of points) {
+    if (point.y === null) continue
+    context.fillRect(x(point.x) - SPECK / 2, y(point.y) - SPECK / 2, SPECK, SPECK)
+  }
 }
 
 /** Begins a path of one circle a defined point. */
