@@ -8,6 +8,14 @@ export interface Unbroken {
   readonly skipped: number
 }
 
+/** A list without its undefined ends; it may still have gaps inside. */
+export function withoutEnds(values: readonly Value[]): { inner: Value[]; skipped: number } {
+  const skipped = values.findIndex((value) => value !== null)
+  if (skipped < 0) return { inner: [], skipped: values.length }
+  const last = values.findLastIndex((value) => value !== null)
+  return { inner: values.slice(skipped, last + 1), skipped }
+}
+
 /**
  * Cuts undefined ends off a list. What compares a value with the one before it cannot pass over a gap
  * inside, so that is refused.
@@ -17,9 +25,7 @@ export interface Unbroken {
  * @throws Refusal naming the first gap inside
  */
 export function withoutGap(values: readonly Value[], what: string): Unbroken {
-  const skipped = values.findIndex((value) => value !== null)
-  if (skipped < 0) return { values: [], skipped: values.length }
-  const inner = values.slice(skipped, values.findLastIndex((value) => value !== null) + 1)
+  const { inner, skipped } = withoutEnds(values)
   const gap = inner.indexOf(null)
   if (gap >= 0) {
     throw new Refusal(

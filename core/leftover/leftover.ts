@@ -1,4 +1,5 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
+import { withoutEnds } from '../autocorrelation/withoutGap'
 import { periodAt } from '../calendar/period'
 import type { Value } from '../series'
 import { mean } from '../statistics/average'
@@ -65,13 +66,12 @@ export function examineLeftover(
   const { names } = periodOf(0)
   const start = { year: names.year!, season: names.season! }
   const yearOf = irregular.map((_, i) => periodAt(start, i + 1, calendar.seasons).year)
-  const from = irregular.findIndex((value) => value !== null)
-  const inner = irregular.slice(from, irregular.findLastIndex((value) => value !== null) + 1)
+  const { inner, skipped } = withoutEnds(irregular)
   // A flood of two months is no wave: what does not count is taken as no departure at all.
   const usual = mean(present(counted)) ?? 0
-  const believed = inner.map((value, i) => (counts(Math.max(0, from) + i) ? value : usual))
+  const believed = inner.map((value, i) => (counts(skipped + i) ? value : usual))
   const r =
-    from < 0 || inner.includes(null)
+    inner.length === 0 || inner.includes(null)
       ? null
       : autocorrelation(believed as readonly number[], YEARS_BACK * calendar.seasons)
   const limit = r && autocorrelationLimit(inner.length)
@@ -82,7 +82,7 @@ export function examineLeftover(
     autocorrelation: r,
     limit,
     waves: r && limit !== null ? wavesOf(r, limit, calendar.seasons) : null,
-    fan: fanOf(counted.slice(Math.max(0, from), from + inner.length)),
+    fan: fanOf(counted.slice(skipped, skipped + inner.length)),
   }
 }
 

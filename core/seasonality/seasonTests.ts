@@ -1,4 +1,5 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
+import { withoutEnds } from '../autocorrelation/withoutGap'
 import { baseline, type Model } from '../decomposition/model'
 import type { Value } from '../series'
 import type { Stretch } from '../stretch'
@@ -48,9 +49,10 @@ export function testSeason(
 }
 
 function yearsBack(values: readonly Value[], seasons: number): SeasonTests['autocorrelation'] {
-  const from = values.findIndex((value) => value !== null)
-  const inner = values.slice(from, values.findLastIndex((value) => value !== null) + 1)
-  if (from < 0 || inner.includes(null)) return { oneYear: null, twoYears: null, limit: null }
+  const { inner } = withoutEnds(values)
+  if (inner.length === 0 || inner.includes(null)) {
+    return { oneYear: null, twoYears: null, limit: null }
+  }
   const r = autocorrelation(inner as readonly number[], 2 * seasons)
   return {
     oneYear: r?.[seasons - 1] ?? null,
