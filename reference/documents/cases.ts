@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import type { Adjustment } from '../../core/care/adjustment'
+import type { MethodDocument } from '../../core/method/method'
+import type { Series } from '../../core/series'
+import { readFile } from '../../intake/readFile'
+
+/** A series of the demo under a method, whose result is kept as a file. */
+export interface DocumentCase {
+  readonly name: string
+  readonly file: string
+  readonly series: number
+  readonly adjustments: readonly Adjustment[]
+  readonly method: MethodDocument
+}
+
+const FILES = [
+  'exterior-paint',
+  'interior-paint',
+  'wood-stain',
+  'primer',
+  'brushes-and-rollers',
+  'contract-work',
+  'trade-counter-takings',
+  'exterior-paint-by-region',
+] as const
+type File = (typeof FILES)[number]
+
+const FORMAT = { format: 'elvant-method/1' } as const
+const WAYS = ['ratio-to-moving-average', 'simple-averages', 'ratio-to-trend', 'stl'] as const
+const MODELS = ['multiplicative', 'additive'] as const
+const FLOOD = [
+  { period: '2019-06', reason: 'flood' },
+  { period: '2019-07', reason: 'flood' },
+]
+
+function one(
+  file: File,
+  name: string,
+  method: Omit<MethodDocument, 'format'>,
+  adjustments: readonly Adjustment[] = [],
+): DocumentCase {
+  const series = file === 'exterior-paint-by-region' ? 1 : 0
+  return { name, file, series, adjustments, method: { ...FORMAT, ...method } }
+}
+
+/** Every demo series under every way and model, and every other choice at least once. */
+export const DOCUMENT_CASES: readonly DocumentCase[] = [
+  ...FILES.flatMap((file) =>
+    WAYS.flatMap((by) =>
+      MODELS.map((model) => one(file, `${by}, ${model}`, { decompose: { by, model } })),
+    ),
+  ),
+  one('exterior-paint', 'nothing said', {}),
+  one('exterior-paint', 'median, two left out', {
+    decompose: { average: 'median', exclude: FLOOD },
+  }),
+  one('exterior-paint', 'trimmed mean, not adjusted, five years', {
+    span: { from: '2018-04', to: '2023-09' },
+    decompose: { average: 'trimmed-mean', adjust: false },
+    trend: { last: 36 },
+    forecast: { horizon: 5, levels: [50, 99] },
+  }),
+  one(
+    'exterior-paint',
+    'one replaced, one taken out',
+    { decompose: { by: 'ratio-to-trend' } },
+    [
+      { period: '2019-06', value: 30_000, reason: 'flood' },
+      { period: '2019-07', value: null, reason: 'flood' },
+    ],
+  ),
+  one('wood-stain', 'loess of seven years, two left out', {
+    decompose: { by: 'stl', seasonalWindow: 7, exclude: FLOOD },
+  }),
+  one('wood-stain', 'loess, every option', {
+    span: { from: '2017-01', to: '2024-05' },
+    decompose: {
+      ...{ by: 'stl', model: 'multiplicative', seasonalWindow: 9, trendWindow: 25 },
+      ...{ lowPassWindow: 15, seasonalDegree: 0, trendDegree: 0, lowPassDegree: 1 },
+      ...{ robust: false, inner: 3, outer: 2 },
+    },
+  }),
+  one('interior-paint', 'loess, the same season every year', {
+    decompose: { by: 'stl', seasonalWindow: 'periodic', robust: false },
+    forecast: { levels: [] },
+  }),
+  one('primer', 'two years and a quarter', {
+    span: { from: '2020-01', to: '2022-03' },
+    decompose: { average: 'trimmed-mean' },
+  }),
+  ...(['interpolate', 'seasonal', 'zero'] as const).map((missing) =>
+    one('brushes-and-rollers', `gaps: ${missing}`, { missing }),
+  ),
+  one('brushes-and-rollers', 'gaps: seasonal, loess', {
+    missing: 'seasonal',
+    decompose: { by: 'stl' },
+  }),
+  one('contract-work', 'last two years of it', { trend: { last: 8 }, forecast: { horizon: 9 } }),
+  one('contract-work', 'two years alone', { span: { from: '2021-Q1', to: '2022-Q4' } }),
+  one('contract-work', 'too short', { span: { from: '2021-Q2', to: '2022-Q3' } }),
+]
+
+/** The series of a case, with its adjustments. */
+export function seriesOfCase({ file, series, adjustments }: DocumentCase): Series {
+  const path = fileURLToPath(new URL(`../../demo/files/${file}.csv`, import.meta.url))
+  const reading = readFile(readFileSync(path), { duplicates: 'first' })
+  if (reading.outcome !== 'ok') throw new Error(`${file} cannot be read.`)
+  return { ...reading.series[series]!.series, adjustments }
+}
