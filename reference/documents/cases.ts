@@ -61,15 +61,10 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
     trend: { last: 36 },
     forecast: { horizon: 5, levels: [50, 99] },
   }),
-  one(
-    'exterior-paint',
-    'one replaced, one taken out',
-    { decompose: { by: 'ratio-to-trend' } },
-    [
-      { period: '2019-06', value: 30_000, reason: 'flood' },
-      { period: '2019-07', value: null, reason: 'flood' },
-    ],
-  ),
+  one('exterior-paint', 'one replaced, one taken out', { decompose: { by: 'ratio-to-trend' } }, [
+    { period: '2019-06', value: 30_000, reason: 'flood' },
+    { period: '2019-07', value: null, reason: 'flood' },
+  ]),
   one('wood-stain', 'loess of seven years, two left out', {
     decompose: { by: 'stl', seasonalWindow: 7, exclude: FLOOD },
   }),
