@@ -1,6 +1,6 @@
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
-import type { Series } from '../core/series'
+import type { Series } from '../core/series/series'
 
 /** Time of the whole analysis of one series in the core, by its length. */
 const REPEATS = 60

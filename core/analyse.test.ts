@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from './analyse'
 import { calendarOf } from './calendar/calendar'
 import { forecastTable, ledgerTable } from './ledger/table'
-import type { MethodDocument } from './method/method'
+import type { MethodDocument } from './method'
 import { Refusal } from './refusal'
 import { FIGURE_COLUMNS } from './result'
-import type { Series, Value } from './series'
+import type { Series, Value } from './series/series'
 
 const FORMAT = { format: 'elvant-method/1' } as const
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]

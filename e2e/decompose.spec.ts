@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { analyse } from '../core/analyse'
-import type { MethodDocument } from '../core/method/method'
+import type { MethodDocument } from '../core/method'
 import { readFile } from '../intake/readFile'
 import { bringIn, chooseWord, expectSaved } from './support'
 

@@ -1,8 +1,8 @@
 import { FREQUENCIES, type Frequency } from '../core/calendar/calendar'
 import { addPeriods, formatPeriod, periodsBetween, type Period } from '../core/calendar/period'
-import { adjustedValues } from '../core/care/adjustment'
+import { adjustedValues } from '../core/series/adjusted'
 import type { FigureTable } from '../core/ledger/table'
-import type { Series, Value } from '../core/series'
+import type { Series, Value } from '../core/series/series'
 
 /** Series that are counted alike, side by side. */
 export interface SeriesTable extends FigureTable {

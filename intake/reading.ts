@@ -1,5 +1,5 @@
 import type { Frequency } from '../core/calendar/calendar'
-import type { Series } from '../core/series'
+import type { Series } from '../core/series/series'
 
 /** What a column of the file became. */
 export type ColumnRole = 'period' | 'key' | 'value' | 'total' | 'ignored' | 'empty'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { INDEX_AVERAGES } from '../core/decomposition/seasonalIndices'
-import { MODELS } from '../core/decomposition/model'
+import { INDEX_AVERAGES } from '../core/decompose/averages/seasonalIndices'
+import { MODELS } from '../core/model'
 import {
   BACK_TRANSFORMS,
   DECOMPOSITIONS,
@@ -10,7 +10,7 @@ import {
   SEASON_FORMS,
   TREND_FORMS,
   type MethodDocument,
-} from '../core/method/method'
+} from '../core/method'
 
 const periodCode = z.string().min(1).max(20)
 const reason = z.string().trim().min(1).max(500)

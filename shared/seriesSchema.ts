@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { calendarOf, FREQUENCIES } from '../core/calendar/calendar'
-import { adjustedValues } from '../core/care/adjustment'
+import { adjustedValues } from '../core/series/adjusted'
 import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
 import { Refusal } from '../core/refusal'
-import type { Series } from '../core/series'
+import type { Series } from '../core/series/series'
 
 export const LONGEST_NAME = 10_000
 export const MOST_PERIODS = 20_000

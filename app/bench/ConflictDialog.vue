@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { completeMethod } from '~~/core/method/completeMethod'
-import type { MethodDocument } from '~~/core/method/method'
+import { completeMethod } from '~~/core/completeMethod'
+import type { MethodDocument } from '~~/core/method'
 import { useBench } from './benchStore'
 import { methodSentence } from './sentence/words'
 

@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
-import { completeMethod } from '~~/core/method/completeMethod'
-import type { MethodDocument } from '~~/core/method/method'
-import type { Series } from '~~/core/series'
+import { completeMethod } from '~~/core/completeMethod'
+import type { MethodDocument } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
 import { axisTicks } from './axis/axisTicks'
 import {
   columnWidth,

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Adjustment } from '~~/core/care/adjustment'
-import type { MethodDocument } from '~~/core/method/method'
+import type { Adjustment } from '~~/core/series/series'
+import type { MethodDocument } from '~~/core/method'
 import { useBench } from './benchStore'
 import { useView } from './viewStore'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { countPeriods, periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
-import type { Series } from '~~/core/series'
+import type { Series } from '~~/core/series/series'
 import RevisionView from './RevisionView.vue'
 import SmallChart from '~/shelf/SmallChart.vue'
 import { computed, ref } from 'vue'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatFigure } from '~/figures/format'
 import { periodLabel } from '~~/core/calendar/labels'
-import type { Series } from '~~/core/series'
+import type { Series } from '~~/core/series/series'
 import type { Revised, Revision } from '~~/intake/update/revision'
 
 /** What a newer file would change in a series that is kept: nothing changes before it is accepted. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 import { smallPath } from './smallPath'
 
 const props = defineProps<{ values: readonly Value[] }>()

@@ -1,4 +1,4 @@
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 /** Room above and below the line for its stroke. */
 const MARGIN = 2

@@ -1,5 +1,5 @@
-import type { MethodDocument } from '~~/core/method/method'
-import type { Series } from '~~/core/series'
+import type { MethodDocument } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
 import type { Outcome } from './outcome'
 
 export interface AnalyseRequest {

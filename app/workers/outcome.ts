@@ -1,8 +1,8 @@
 import { analyse } from '~~/core/analyse'
-import type { MethodDocument } from '~~/core/method/method'
+import type { MethodDocument } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
 import type { Result } from '~~/core/result'
-import type { Series } from '~~/core/series'
+import type { Series } from '~~/core/series/series'
 
 /** What an analysis came to. */
 export type Outcome =

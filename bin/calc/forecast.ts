@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { periodAt } from '../../core/calendar/period'
-import { forecastByDecomposition } from '../../core/forecast/byDecomposition'
+import { forecastByDecomposition } from '../../core/forecast/byDecomposition/calculate'
 import { Refusal } from '../../core/refusal'
-import { fitTrend } from '../../core/regression/fitTrend'
-import { takeOut } from '../../core/decomposition/model'
+import { fitTrend } from '../../core/trend/fit'
+import { takeOut } from '../../core/model'
 import { decompose, decompositionInput, describe } from './classical'
 import { readInput, seriesInput, seriesOf } from './input'
 

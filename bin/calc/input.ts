@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { Refusal } from '../../core/refusal'
-import type { Series } from '../../core/series'
+import type { Series } from '../../core/series/series'
 
 /** The part of every `calc` input that describes its series. */
 export const seriesInput = z.object({

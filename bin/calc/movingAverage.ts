@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { periodAt } from '../../core/calendar/period'
-import type { Value } from '../../core/series'
+import type { Value } from '../../core/series/series'
 import { smoothBy, type AverageKind } from '../../core/smoothing/averageKinds'
 import { offCentreAverages, offCentrePosition } from '../../core/smoothing/movingAverage'
 import { rollingDeviation, withinSeasonMean } from '../../core/smoothing/rolling'

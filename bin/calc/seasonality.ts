@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { baseline, MODELS } from '../../core/decomposition/model'
+import { baseline, MODELS } from '../../core/model'
 import { byYear } from '../../core/seasonality/byYear'
 import { movingSeason } from '../../core/seasonality/movingSeason'
 import { peakSpacing } from '../../core/seasonality/peakSpacing'

@@ -6,7 +6,7 @@ import {
 } from '../../core/autocorrelation/autocorrelation'
 import { ljungBox } from '../../core/autocorrelation/ljungBox'
 import { withoutGap } from '../../core/autocorrelation/withoutGap'
-import { detrend, DETREND_FORMS } from '../../core/stationarity/detrend'
+import { detrend, DETREND_FORMS } from '../../core/trend/detrend'
 import { dickeyFuller } from '../../core/stationarity/dickeyFuller'
 import { difference, DIFFERENCES } from '../../core/stationarity/difference'
 import { kpss } from '../../core/stationarity/kpss'

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { decomposeByLoess } from '../../core/decomposition/byLoess'
-import { stlParameters } from '../../core/decomposition/stl/windows'
+import { decomposeByLoess } from '../../core/decompose/loess/calculate'
+import { stlParameters } from '../../core/decompose/loess/stl/windows'
 import { loess } from '../../core/smoothing/loess'
 import { Refusal } from '../../core/refusal'
-import { stretchOf } from '../../core/stretch'
+import { stretchOf } from '../../core/series/stretch'
 import { readInput, seriesOf } from './input'
 
 const loessSchema = z.object({

@@ -1,7 +1,7 @@
 import { analyse } from '../../core/analyse'
 import { ledgerTable } from '../../core/ledger/table'
 import { Refusal } from '../../core/refusal'
-import type { Series } from '../../core/series'
+import type { Series } from '../../core/series/series'
 import { tableAsCsv } from '../../handover/tableText'
 import { methodSchema } from '../../shared/methodSchema'
 import { parseDocument } from '../../shared/parseDocument'

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** The values of a list between its first and last defined ones. */
 export interface Unbroken {

@@ -3,10 +3,10 @@ import { growth } from '../growth/growth'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { LedgerRow } from '../ledger/rows'
 import type { Result } from '../result'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { averageName, smoothBy, type AverageKind } from '../smoothing/averageKinds'
 import { rollingDeviation, trailingAverage } from '../smoothing/rolling'
-import { detrend, type DetrendForm } from '../stationarity/detrend'
+import { detrend, type DetrendForm } from '../trend/detrend'
 import { difference, type Difference } from '../stationarity/difference'
 
 export const GROWTH_KINDS = [

@@ -1,12 +1,12 @@
 import { periodLabel } from '../calendar/labels'
 import { periodAt } from '../calendar/period'
-import { cellsOf, figureOf, operation, plain, type Expression } from '../explain/expression'
-import type { Explanation } from '../explain/explain'
+import { cellsOf, figureOf, operation, plain, type Expression } from '../column/expression'
+import type { Explanation } from '../ledger/explain'
 import { calendarOfResult, startOfResult } from '../ledger/calendarOfResult'
 import { cellValue } from '../ledger/cell'
 import type { Result } from '../result'
 import { smoothBy } from '../smoothing/averageKinds'
-import { detrend } from '../stationarity/detrend'
+import { detrend } from '../trend/detrend'
 import { besideColumn, type Beside } from './besideColumn'
 
 /** The row that a figure beside the ledger is made from. */

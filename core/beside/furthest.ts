@@ -1,6 +1,6 @@
 import { periodLabel } from '../calendar/labels'
 import { parsePeriod } from '../calendar/period'
-import { baseline, takeOut } from '../decomposition/model'
+import { baseline, takeOut } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
 import { figure, percent } from '../words/figure'

@@ -1,6 +1,6 @@
-import { putBack, takeOut, type Model } from '../decomposition/model'
-import type { MISSING_RULES } from '../method/method'
-import type { Value } from '../series'
+import { putBack, takeOut, type Model } from '../model'
+import type { MISSING_RULES } from '../method'
+import type { Value } from '../series/series'
 
 /** What is done with missing values. */
 export type MissingRule = (typeof MISSING_RULES)[number]

@@ -1,9 +1,9 @@
-import { decompose } from '../decomposition/decompose'
-import type { Method } from '../method/method'
-import type { Series } from '../series'
-import { stretchOf, type Stretch } from '../stretch'
-import { requireUsable } from '../usable'
-import { adjustedValues } from './adjustment'
+import { decompose } from '../decompose/decompose'
+import type { Method } from '../method'
+import type { Series } from '../series/series'
+import { stretchOf, type Stretch } from '../series/stretch'
+import { requireUsable } from '../series/usable'
+import { adjustedValues } from '../series/adjusted'
 import { fillMissing, type FilledValue } from './fillMissing'
 
 /** The analysed part of a series, made ready for the calculation. */

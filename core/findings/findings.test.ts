@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
-import type { MethodDocument } from '../method/method'
-import type { Value } from '../series'
+import type { MethodDocument } from '../method'
+import type { Value } from '../series/series'
 
 /** A made monthly series under a method, and its findings by code. */
 function findings(

@@ -1,5 +1,5 @@
 import type { Leftover } from '../leftover/leftover'
-import type { Method } from '../method/method'
+import type { Method } from '../method'
 import { figure, probability } from '../words/figure'
 import type { Finding } from './finding'
 

@@ -1,6 +1,6 @@
-import type { AnyDecomposition } from '../decomposition/decompose'
-import { baseline, type Model } from '../decomposition/model'
-import type { Stretch } from '../stretch'
+import type { AnyDecomposition } from '../decompose/decompose'
+import { baseline, type Model } from '../model'
+import type { Stretch } from '../series/stretch'
 import { figure } from '../words/figure'
 import type { Finding } from './finding'
 

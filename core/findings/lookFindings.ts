@@ -1,13 +1,13 @@
 import { onePeriod } from '../calendar/labels'
-import type { Decomposition } from '../decomposition/decomposition'
-import type { Model } from '../decomposition/model'
+import type { Decomposition } from '../decompose/decomposition'
+import type { Model } from '../model'
 import { twoSidedT } from '../statistics/distributions'
 import { peakSpacing } from '../seasonality/peakSpacing'
 import type { WhichModel } from '../seasonality/whichModel'
 import { mean } from '../statistics/average'
-import type { Stretch } from '../stretch'
+import type { Stretch } from '../series/stretch'
 import { figure, percent, probability } from '../words/figure'
-import { gapWords, PEAK_WORDS } from '../words/peaks'
+import { gapWords, PEAK_WORDS } from '../seasonality/peakWords'
 import type { Finding } from './finding'
 
 const SIGNIFICANT = 0.05

@@ -1,7 +1,7 @@
 import { seasonLabel } from '../calendar/labels'
-import type { AnyDecomposition } from '../decomposition/decompose'
-import type { DecompositionForecast } from '../forecast/byDecomposition'
-import type { Stretch } from '../stretch'
+import type { AnyDecomposition } from '../decompose/decompose'
+import type { DecompositionForecast } from '../forecast/byDecomposition/calculate'
+import type { Stretch } from '../series/stretch'
 import type { Finding } from './finding'
 
 /** What the method did that the reader of its figures must know. */

@@ -1,10 +1,10 @@
 import { countPeriods, periodLabel } from '../calendar/labels'
 import { formatPeriod, parsePeriod } from '../calendar/period'
 import type { Calendar } from '../calendar/calendar'
-import type { DecompositionForecast } from '../forecast/byDecomposition'
-import type { Method } from '../method/method'
-import type { Value } from '../series'
-import type { Stretch } from '../stretch'
+import type { DecompositionForecast } from '../forecast/byDecomposition/calculate'
+import type { Method } from '../method'
+import type { Value } from '../series/series'
+import type { Stretch } from '../series/stretch'
 import type { Finding } from './finding'
 
 /**

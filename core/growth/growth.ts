@@ -1,4 +1,4 @@
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** Growth of a series in per cent, one entry a period, undefined where there is nothing to grow from. */
 export interface Growth {

@@ -1,5 +1,5 @@
 import type { FigureColumn, Result } from '../result'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** The rows of the ledger that exist in forecast periods only. */
 export type ForecastColumn =

@@ -1,5 +1,5 @@
 import { onePeriod } from '../calendar/labels'
-import type { Method } from '../method/method'
+import type { Method } from '../method'
 import type { Result } from '../result'
 import { calendarOfResult } from './calendarOfResult'
 import type { CellColumn } from './cell'

@@ -1,5 +1,5 @@
 import type { Result } from '../result'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { cellValue, lastActualT } from './cell'
 import { ledgerRows } from './rows'
 

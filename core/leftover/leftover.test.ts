@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../calendar/calendar'
-import type { Value } from '../series'
-import { stretchOf } from '../stretch'
+import type { Value } from '../series/series'
+import { stretchOf } from '../series/stretch'
 import { examineLeftover } from './leftover'
 
 const YEARS = 10

@@ -1,11 +1,11 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
 import { periodAt } from '../calendar/period'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 import { upperF } from '../statistics/distributions'
 import { standardDeviation } from '../statistics/spread'
-import type { Stretch } from '../stretch'
+import type { Stretch } from '../series/stretch'
 
 /** Spread of the leftover in one year or one season. */
 export interface SpreadOf {

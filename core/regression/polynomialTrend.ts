@@ -1,4 +1,4 @@
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { leastSquares } from './leastSquares'
 
 /**

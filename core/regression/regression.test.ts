@@ -2,11 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import reference from '../../reference/regression.json'
 import { Refusal } from '../refusal'
-import { equation } from './equation'
-import { fitTrend } from './fitTrend'
+import { equation } from '../trend/equation'
+import { fitTrend } from '../trend/fit'
 import { leastSquares } from './leastSquares'
 import { regressionFigures } from './report'
-import { trendLine } from './trendLine'
+import { trendLine } from '../trend/trendLine'
 
 function figuresOf(values: readonly (number | null)[]) {
   const line = trendLine(values, 1)

@@ -1,6 +1,6 @@
 import { mean } from '../statistics/average'
 import { tQuantile, twoSidedT, upperF } from '../statistics/distributions'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import type { LeastSquares } from './leastSquares'
 
 /** One coefficient with what is known about it. */

@@ -1,5 +1,5 @@
 import { periodAt, type Period } from '../calendar/period'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import type { YearOfSeasons } from './movingSeason'
 
 /**

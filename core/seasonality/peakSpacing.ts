@@ -1,4 +1,4 @@
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** What the distances between peaks, and between troughs, say. */
 export type PeakVerdict = 'seasonal' | 'nearly-seasonal' | 'another-season' | 'cyclical'

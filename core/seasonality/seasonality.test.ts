@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { byYear } from './byYear'
 import { movingSeason } from './movingSeason'
 import { peakSpacing } from './peakSpacing'

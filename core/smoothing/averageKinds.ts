@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { compositeAverage, compositeWeights } from './compositeAverage'
 import { centredAverage, offCentreAverages } from './movingAverage'
 import { trailingAverage } from './rolling'

@@ -1,4 +1,4 @@
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** Degree of the local polynomial: a constant, a line or a parabola. */
 export type LoessDegree = 0 | 1 | 2

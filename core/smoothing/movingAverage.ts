@@ -1,5 +1,5 @@
 import { mean } from '../statistics/average'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** The mean of a window, or undefined when any of its values is missing. */
 function windowMean(values: readonly Value[], from: number, order: number): Value {

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { standardDeviation } from '../statistics/spread'
 import { centredAverage, offCentreAverages } from './movingAverage'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { compositeAverage, compositeWeights } from './compositeAverage'
 import { centredAverage, offCentreAverages, offCentrePosition } from './movingAverage'
 import { rollingDeviation, trailingAverage, withinSeasonMean } from './rolling'

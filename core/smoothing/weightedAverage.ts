@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** Typed weights may miss a sum of 1 by no more than this. */
 const SUM_TOLERANCE = 1e-9

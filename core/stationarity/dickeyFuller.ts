@@ -2,7 +2,7 @@ import { withoutGap } from '../autocorrelation/withoutGap'
 import { leastSquares, type Column } from '../regression/leastSquares'
 import { nestedResidualSquares } from '../regression/nestedFits'
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** What a series is thought to vary around: a constant level, or a straight line. */
 export type Deterministic = 'constant' | 'trend'

@@ -1,4 +1,4 @@
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 
 /** Ways to take differences. */
 export const DIFFERENCES = ['first', 'second', 'seasonal', 'seasonal-first'] as const

@@ -1,7 +1,7 @@
 import { withoutGap } from '../autocorrelation/withoutGap'
 import { polynomialTrend } from '../regression/polynomialTrend'
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 
 /** What a series is thought to be stationary around: its mean, or a straight line. */

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Value } from '../series'
+import type { Value } from '../series/series'
 import { dickeyFuller, type DickeyFuller } from './dickeyFuller'
 import { kpss, type Kpss } from './kpss'
 

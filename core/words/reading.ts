@@ -1,4 +1,4 @@
-import { baseline, type Model } from '../decomposition/model'
+import { baseline, type Model } from '../model'
 import { figure, percent } from './figure'
 
 /**

@@ -7,7 +7,7 @@ import {
   periodsBetween,
   type Period,
 } from '../../core/calendar/period'
-import type { Value } from '../../core/series'
+import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
 import type { ValuedSeries } from '../numbers/readValues'

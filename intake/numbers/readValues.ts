@@ -1,4 +1,4 @@
-import type { Value } from '../../core/series'
+import type { Value } from '../../core/series/series'
 import { Unreadable, type Inquiry } from '../inquiry'
 import type { Observation, RawSeries } from '../layouts/observations'
 import type { IntakeProblem } from '../reading'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../../core/calendar/calendar'
 import { formatPeriod } from '../../core/calendar/period'
-import type { Series, Value } from '../../core/series'
+import type { Series, Value } from '../../core/series/series'
 import { revisionOf } from './revision'
 
 const monthly = (month: number, values: readonly Value[]): Series => ({

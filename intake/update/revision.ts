@@ -1,5 +1,5 @@
 import { periodAt, periodsBetween, type Period } from '../../core/calendar/period'
-import type { Series, Value } from '../../core/series'
+import type { Series, Value } from '../../core/series/series'
 
 /** A value that a newer file says otherwise. */
 export interface Revised {

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import type { Adjustment } from '../../core/care/adjustment'
-import type { MethodDocument } from '../../core/method/method'
-import type { Series } from '../../core/series'
+import type { Adjustment } from '../../core/series/series'
+import type { MethodDocument } from '../../core/method'
+import type { Series } from '../../core/series/series'
 import { readFile } from '../../intake/readFile'
 
 /** A series of the demo under a method, whose result is kept as a file. */

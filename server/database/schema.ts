@@ -1,7 +1,7 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
-import type { MethodDocument } from '../../core/method/method'
-import type { Value } from '../../core/series'
+import type { MethodDocument } from '../../core/method'
+import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
 
 /** A series: what it is called and counted in. Its values are in its vintages. */

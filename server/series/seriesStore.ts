@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import { calendarOf } from '../../core/calendar/calendar'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
-import type { Adjustment } from '../../core/care/adjustment'
+import type { Adjustment } from '../../core/series/series'
 import { Refusal } from '../../core/refusal'
-import type { Series } from '../../core/series'
+import type { Series } from '../../core/series/series'
 import type {
   NewSeries,
   SeriesAct,

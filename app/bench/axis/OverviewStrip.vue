@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 import { smallPath } from '~/shelf/smallPath'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'

@@ -4,7 +4,7 @@ import { formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format
 import { smallPath } from '~/shelf/smallPath'
 import { seasonOrder } from '~~/core/calendar/tableYear'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import {

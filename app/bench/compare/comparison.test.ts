@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
-import type { MethodDocument } from '~~/core/method/method'
+import type { MethodDocument } from '~~/core/method'
 import { averageFrom, ordersFor } from '../inspect/averageChoices'
 import { decomposeBy } from '../sentence/options'
 import {

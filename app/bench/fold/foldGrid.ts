@@ -1,7 +1,7 @@
 import { seasonColumn, seasonOrder, tableYear } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
-import type { Series, Value } from '~~/core/series'
+import type { Series, Value } from '~~/core/series/series'
 import { mean } from '~~/core/statistics/average'
 
 /** A row of the ledger folded by year: years down, seasons across. */

@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { evaluate } from '~~/core/explain/expression'
+import { evaluate } from '~~/core/column/expression'
 import { useBench } from '../benchStore'
 import { usePins } from '../compare/pinStore'
 import { useView } from '../viewStore'

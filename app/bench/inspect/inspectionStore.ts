@@ -8,7 +8,7 @@ import {
 } from '~~/core/beside/besideColumn'
 import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
-import type { DetrendForm } from '~~/core/stationarity/detrend'
+import type { DetrendForm } from '~~/core/trend/detrend'
 import type { Difference } from '~~/core/stationarity/difference'
 import { useBench } from '../benchStore'
 import type { Stage } from '../path/stages'

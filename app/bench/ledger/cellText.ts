@@ -1,7 +1,7 @@
 import type { DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import type { LedgerRow } from '~~/core/ledger/rows'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 /** Columns from here on have room for a third decimal of a factor. */
 const THIRD_DECIMAL_FROM_PX = 31

@@ -1,7 +1,7 @@
 import type { Palette } from '~/theme/palette'
 import type { Cell, CellColumn } from '~~/core/ledger/cell'
 import type { LedgerRow } from '~~/core/ledger/rows'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from '../axis/timeAxis'
 import { shadeOf, type Range } from './shade'
 

@@ -1,6 +1,6 @@
 import type { Component, LedgerRow } from '~~/core/ledger/rows'
 import { faded, type Palette } from '~/theme/palette'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 /** The lowest and highest figure of a row. */
 export interface Range {

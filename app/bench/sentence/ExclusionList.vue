@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatPeriodCode } from '~/figures/format'
-import type { Method } from '~~/core/method/method'
+import type { Method } from '~~/core/method'
 import { useBench } from '../benchStore'
 import { putBackIntoIndex } from '../working/exclusion'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Method } from '~~/core/method/method'
+import type { Method } from '~~/core/method'
 import { onePeriod } from '~~/core/calendar/labels'
 import { useBench } from '../benchStore'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Method } from '~~/core/method/method'
+import type { Method } from '~~/core/method'
 import { useBench } from '../benchStore'
 
 const props = defineProps<{ method: Method }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
-import { completeDecomposition } from '~~/core/method/completeDecomposition'
-import type { LoessMethod, MethodDocument } from '~~/core/method/method'
-import { completeMethod } from '~~/core/method/completeMethod'
+import { completeDecomposition } from '~~/core/decompose/completeDecomposition'
+import type { LoessMethod, MethodDocument } from '~~/core/method'
+import { completeMethod } from '~~/core/completeMethod'
 import { Refusal } from '~~/core/refusal'
 import { useBench } from '../benchStore'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { completeMethod } from '~~/core/method/completeMethod'
-import type { Method } from '~~/core/method/method'
+import { completeMethod } from '~~/core/completeMethod'
+import type { Method } from '~~/core/method'
 import { useBench } from '../benchStore'
 import ExclusionList from './ExclusionList.vue'
 import HorizonWord from './HorizonWord.vue'

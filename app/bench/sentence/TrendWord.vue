@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
-import type { Method } from '~~/core/method/method'
+import type { Method } from '~~/core/method'
 import { useBench } from '../benchStore'
 
 const props = defineProps<{ method: Method }>()

@@ -1,6 +1,6 @@
-import { baseline } from '~~/core/decomposition/model'
+import { baseline } from '~~/core/model'
 import type { Calendar } from '~~/core/calendar/calendar'
-import type { Method, MethodDocument } from '~~/core/method/method'
+import type { Method, MethodDocument } from '~~/core/method'
 import { adjustWords, missingWords, wayWords, type WordId } from './words'
 
 /** One way to say a word of the sentence, and what it would mean. */

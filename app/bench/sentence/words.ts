@@ -1,8 +1,8 @@
 import { countPeriods } from '~~/core/calendar/labels'
 import type { Calendar } from '~~/core/calendar/calendar'
-import { adjustedValues } from '~~/core/care/adjustment'
-import type { LoessMethod, Method } from '~~/core/method/method'
-import type { Series } from '~~/core/series'
+import { adjustedValues } from '~~/core/series/adjusted'
+import type { LoessMethod, Method } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
 
 /** A choice in the method sentence. */
 export type WordId =

@@ -1,5 +1,5 @@
 import type { Component } from '~~/core/ledger/rows'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 /** A value at a time code. */
 export interface Point {

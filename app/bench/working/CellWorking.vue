@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { formatFigure } from '~/figures/format'
-import type { Explanation } from '~~/core/explain/explain'
-import { write } from '~~/core/explain/write'
+import type { Explanation } from '~~/core/ledger/explain'
+import { write } from '~~/core/column/write'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { leaveOutOfIndex, putBackIntoIndex } from './exclusion'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure } from '~/figures/format'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 const props = defineProps<{ result: Result }>()
 

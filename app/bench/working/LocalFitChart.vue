@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatFigure, formatPeriodCode } from '~/figures/format'
-import type { LocalFitPicture } from '~~/core/explain/localFit'
+import type { LocalFitPicture } from '~~/core/column/localFit'
 import type { Result } from '~~/core/result'
 
 /** A local regression drawn over what it is fitted to; a point is as large as its weight. */

@@ -9,7 +9,7 @@ import {
 import { withoutGap } from '~~/core/autocorrelation/withoutGap'
 import { Refusal } from '~~/core/refusal'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 import { testStationarity } from '~~/core/stationarity/stationarity'
 import { useView } from '../viewStore'
 import CorrelationBars from './CorrelationBars.vue'

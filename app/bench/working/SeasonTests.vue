@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, formatP } from '~/figures/format'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 /** Is there a season, does it stay as it is, how strong is it, and which model fits? */
 const props = defineProps<{ result: Result }>()

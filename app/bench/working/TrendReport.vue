@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDecimals, formatFigure, formatP } from '~/figures/format'
 import type { TrendFit } from '~~/core/result'
-import type { Value } from '~~/core/series'
+import type { Value } from '~~/core/series/series'
 
 defineProps<{ fit: TrendFit; unit: string }>()
 

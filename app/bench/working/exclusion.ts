@@ -1,4 +1,4 @@
-import type { MethodDocument } from '~~/core/method/method'
+import type { MethodDocument } from '~~/core/method'
 
 /** The method with a period's value left out of its season's index, for a reason. */
 export function leaveOutOfIndex(

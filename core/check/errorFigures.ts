@@ -1,0 +1,69 @@
+import type { Value } from '../series/series'
+import { mean } from '../statistics/average'
+
+/** Error figures of a set of forecasts or fitted values; e = actual − forecast. */
+export interface ErrorFigures {
+  /** Mean error, in units of the series. */
+  readonly me: Value
+  readonly mae: Value
+  readonly rmse: Value
+  /** Per cent; undefined when an actual is 0. */
+  readonly mape: Value
+  /** Per cent, mean of 200·|e| / (|actual| + |forecast|). */
+  readonly smape: Value
+  /** MAE over the mean change from the same season last year in the training span. */
+  readonly mase: Value
+  readonly rmsePercentOfMean: Value
+}
+
+/**
+ * Error figures over the periods that have both an actual and a forecast.
+ *
+ * @param actual one a period, null = missing
+ * @param forecast same length
+ * @param scale the denominator of MASE, see {@link seasonalNaiveScale}; null leaves MASE undefined
+ * @see Another look at measures of forecast accuracy, International Journal of Forecasting 22 (2006), 679–688
+ * @example errorFigures([10, 20], [12, 19], 3).mae // 1.5
+ */
+export function errorFigures(
+  actual: readonly Value[],
+  forecast: readonly Value[],
+  scale: Value,
+): ErrorFigures {
+  const pairs = actual.flatMap((a, i) => {
+    const f = forecast[i]!
+    return a === null || f === null ? [] : [{ a, f, e: a - f }]
+  })
+  const over = (measure: (pair: { a: number; f: number; e: number }) => number) =>
+    mean(pairs.map(measure))
+  const mae = over(({ e }) => Math.abs(e))
+  const squared = over(({ e }) => e * e)
+  const rmse = squared === null ? null : Math.sqrt(squared)
+  const level = over(({ a }) => a)
+  return {
+    me: over(({ e }) => e),
+    mae,
+    rmse,
+    mape: pairs.some(({ a }) => a === 0)
+      ? null
+      : over(({ a, e }) => (100 * Math.abs(e)) / Math.abs(a)),
+    smape: pairs.some(({ a, f }) => a === 0 && f === 0)
+      ? null
+      : over(({ a, f, e }) => (200 * Math.abs(e)) / (Math.abs(a) + Math.abs(f))),
+    mase: mae === null || scale === null ? null : mae / scale,
+    rmsePercentOfMean: rmse === null || !level ? null : (100 * rmse) / level,
+  }
+}
+
+/**
+ * Mean absolute change from the same season of the year before, over a training span.
+ *
+ * @returns undefined when no such pair exists or the mean is 0
+ */
+export function seasonalNaiveScale(values: readonly Value[], seasons: number): Value {
+  const changes = values.flatMap((value, i) => {
+    const before = i < seasons ? null : values[i - seasons]!
+    return value === null || before === null ? [] : [Math.abs(value - before)]
+  })
+  return mean(changes) || null
+}

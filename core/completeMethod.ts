@@ -1,0 +1,65 @@
+import { formatPeriod, periodAt } from './calendar/period'
+import { adjustedValues } from './series/adjusted'
+import { Refusal } from './refusal'
+import type { Series, Value } from './series/series'
+import { timeCodeIn } from './series/timeCodeIn'
+import type { Method, MethodDocument } from './method'
+import { completeDecomposition } from './decompose/completeDecomposition'
+import { refuseUnbuilt } from './unbuilt'
+
+/** Forecasts further out than this say nothing, and cost a page of columns. */
+const LONGEST_HORIZON = 1200
+
+/**
+ * Fills in every default of a method for a series.
+ *
+ * The defaults: the whole series; missing values left missing; a decomposition as
+ * {@link completeDecomposition} has it; a straight line through all periods; one year ahead with 80%
+ * and 95% limits.
+ *
+ * @throws Refusal for what is not built, for a period that the series does not have, and for a
+ *   horizon or level out of range; `where` is the path in the document
+ */
+export function completeMethod(document: MethodDocument, series: Series): Method {
+  refuseUnbuilt(document)
+  const { decompose = {}, trend = {}, forecast = {} } = document
+  const { calendar, start, values } = series
+  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const span = document.span ?? { from: code(1), to: code(values.length) }
+  const first = timeCodeIn(series, span.from, 'span.from')
+  const last = timeCodeIn(series, span.to, 'span.to')
+  if (last < first) throw new Refusal('The span ends before it begins.', 'span')
+
+  decompose.exclude?.forEach((exclusion, i) =>
+    timeCodeIn(series, exclusion.period, `decompose.exclude.${i}.period`),
+  )
+  if (trend.last !== undefined) requireWhole(trend.last, 1, Infinity, 'trend.last')
+  const horizon = forecast.horizon ?? calendar.seasons
+  requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
+  const levels = [...new Set(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
+  if (levels.some((level) => !(level > 0 && level < 100))) {
+    throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
+  }
+  const missing = document.missing ?? 'leave'
+  // A gap filled with zero is a value that is not above 0.
+  const isPositive = (value: Value) => (value === null ? missing !== 'zero' : value > 0)
+  const inSpan = adjustedValues(series).slice(first - 1, last)
+  return {
+    format: document.format,
+    span,
+    missing,
+    decompose: completeDecomposition(decompose, {
+      model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
+      periods: inSpan.length,
+      seasons: calendar.seasons,
+    }),
+    trend: { form: 'linear', ...(trend.last === undefined ? {} : { last: trend.last }) },
+    forecast: { by: 'decomposition', horizon, levels },
+  }
+}
+
+function requireWhole(value: number, lowest: number, highest: number, where: string): void {
+  if (Number.isInteger(value) && value >= lowest && value <= highest) return
+  const range = highest === Infinity ? `${lowest} or more` : `from ${lowest} to ${highest}`
+  throw new Refusal(`${value} periods: this must be a whole number ${range}.`, where)
+}

@@ -1,0 +1,46 @@
+import { countPeriods } from '../calendar/labels'
+import { Refusal } from '../refusal'
+import type { Value } from '../series/series'
+import type { Stretch } from '../series/stretch'
+import { figure } from '../words/figure'
+
+/** @throws Refusal when the stretch is shorter than two full years, or has no season at all */
+export function requireTwoYears({ calendar, values }: Stretch): void {
+  const needed = 2 * calendar.seasons
+  if (calendar.seasons < 2) {
+    throw new Refusal(
+      'A yearly series has no season to take out: a decomposition needs at least two seasons a year.',
+      'series.frequency',
+    )
+  }
+  if (values.length < needed) {
+    throw new Refusal(
+      `Too short: a decomposition needs at least two full years (${countPeriods(needed, calendar)}); there are ${values.length}.`,
+      'series',
+    )
+  }
+}
+
+/** @throws Refusal naming the first period whose value is 0 or below */
+export function requirePositive(stretch: Stretch): void {
+  const at = stretch.values.findIndex((value) => value !== null && value <= 0)
+  if (at < 0) return
+  const { code, label, names } = stretch.periodOf(at)
+  throw new Refusal(
+    `The multiplicative model needs every value above 0; ${label} is ${figure(stretch.values[at]!)}. Choose the additive model, or correct the value.`,
+    code,
+    names,
+  )
+}
+
+/** @throws Refusal naming the first period in which a trend line is 0 or below */
+export function requirePositiveLine(stretch: Stretch, line: readonly Value[]): void {
+  const at = line.findIndex((value) => value !== null && value <= 0)
+  if (at < 0) return
+  const { code, label, names } = stretch.periodOf(at)
+  throw new Refusal(
+    `The trend line is not above 0 everywhere (first in ${label}), so ratios to it have no meaning. Choose the additive model or the ratio to a moving average.`,
+    code,
+    names,
+  )
+}

@@ -1,0 +1,205 @@
+import { describe, expect, it } from 'vitest'
+import { analyse } from '../analyse'
+import { calendarOf } from '../calendar/calendar'
+import { cellValue } from './cell'
+import { ledgerRows } from './rows'
+import type { MethodDocument } from '../method'
+import type { Result } from '../result'
+import type { Series, Value } from '../series/series'
+import { explain } from './explain'
+import { evaluate, figureOf, operation, plain } from '../column/expression'
+import { write } from '../column/write'
+
+const quarters: Value[] = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+
+function series(values: readonly Value[], more: Partial<Series> = {}): Series {
+  return {
+    name: 'Contract work',
+    unit: 'jobs',
+    calendar: calendarOf('quarterly'),
+    start: { year: 2020, season: 1 },
+    values,
+    ...more,
+  }
+}
+
+const five: Series = series(
+  [90, 120, 60, 80, 110, 95, 130, 66, 84, 118, 99, 137, 70, 90, 121, 104, 140],
+  { calendar: calendarOf('seasons', { seasons: 5 }), start: { year: 12, season: 3 } },
+)
+
+const decompose = (more: MethodDocument['decompose']): MethodDocument => ({
+  format: 'elvant-method/1',
+  decompose: more,
+})
+
+/** Every way to calculate that this version has, on series with and without gaps. */
+const CASES: readonly (readonly [name: string, series: Series, method: MethodDocument])[] = [
+  ['the defaults', series(quarters), { format: 'elvant-method/1' }],
+  ['additive', series(quarters), decompose({ model: 'additive' })],
+  ['median, not adjusted', series(quarters), decompose({ average: 'median', adjust: false })],
+  ['trimmed mean', series(quarters), decompose({ average: 'trimmed-mean' })],
+  ['simple averages', series(quarters), decompose({ by: 'simple-averages' })],
+  [
+    'additive simple averages',
+    series(quarters),
+    decompose({ by: 'simple-averages', model: 'additive' }),
+  ],
+  ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
+  ['robust loess', series(quarters), decompose({ by: 'stl', seasonalWindow: 7 })],
+  [
+    'loess, additive, not robust, with a missing quarter and a wide trend',
+    series(quarters.with(6, null)),
+    decompose({
+      by: 'stl',
+      model: 'additive',
+      robust: false,
+      trendWindow: 19,
+      exclude: [{ period: '2022-Q1', reason: 'strike' }],
+    }),
+  ],
+  [
+    'a season that never changes',
+    series([...quarters, 52, 80, 97, 48]),
+    decompose({ by: 'stl', seasonalWindow: 'periodic' }),
+  ],
+  ['an odd number of seasons', five, { format: 'elvant-method/1' }],
+  ['a missing quarter', series(quarters.with(6, null)), { format: 'elvant-method/1' }],
+  [
+    'a value left out and a trend through the last ten',
+    series(quarters),
+    {
+      format: 'elvant-method/1',
+      decompose: { exclude: [{ period: '2021-Q3', reason: 'strike' }] },
+      trend: { last: 10 },
+    },
+  ],
+  [
+    'a span inside the series',
+    series(quarters),
+    { format: 'elvant-method/1', span: { from: '2020-Q3', to: '2023-Q2' } },
+  ],
+  [
+    'no limits for want of degrees of freedom',
+    series(quarters),
+    { format: 'elvant-method/1', trend: { last: 5 } },
+  ],
+]
+
+function everyCell(result: Result) {
+  const periods = [...result.columns.t, ...result.forecast.t]
+  return ledgerRows(result).flatMap(({ column }) => periods.map((t) => ({ column, t })))
+}
+
+describe.each(CASES)('with %s', (_, input, method) => {
+  const result = analyse(input, method)
+
+  it('every defined cell is what its arithmetic comes to', () => {
+    let checked = 0
+    for (const cell of everyCell(result)) {
+      const explanation = explain(result, cell.column, cell.t)
+      const value = cellValue(result, cell)
+      expect(explanation.defined).toBe(value !== null)
+      if (!explanation.defined || value === null) continue
+      const got = evaluate(explanation.expression)
+      expect(Math.abs(got - value)).toBeLessThanOrEqual(1e-11 * Math.max(1, Math.abs(value)))
+      checked += 1
+    }
+    expect(checked).toBeGreaterThan(100)
+  })
+
+  it('every source is a defined cell of the ledger', () => {
+    for (const cell of everyCell(result)) {
+      const explanation = explain(result, cell.column, cell.t)
+      if (!explanation.defined) continue
+      for (const source of explanation.sources) {
+        expect(cellValue(result, source)).not.toBeNull()
+      }
+    }
+  })
+
+  it('every undefined cell says why', () => {
+    for (const cell of everyCell(result)) {
+      const explanation = explain(result, cell.column, cell.t)
+      if (!explanation.defined) expect(explanation.because).toMatch(/^[A-Z].+\.$/)
+    }
+  })
+})
+
+describe('the words of an explanation', () => {
+  const result = analyse(series(quarters), { format: 'elvant-method/1' })
+  const one = (value: number) => String(Math.round(value * 1000) / 1000)
+
+  it('a ratio', () => {
+    const explanation = explain(result, 'seasonalIrregular', 3)
+    expect(explanation).toMatchObject({
+      title: 'Ratio, 2020 Q3',
+      means: 'sales ÷ average',
+      unit: 'factor',
+      reading: '33% above the baseline',
+      sources: [
+        { column: 'value', t: 3 },
+        { column: 'trendCycle', t: 3 },
+      ],
+    })
+    if (!explanation.defined) throw new Error('undefined')
+    expect(write(explanation.expression)).toBe('sales (2020 Q3) ÷ centred average (2020 Q3)')
+    expect(write(explanation.expression, one)).toBe('75 ÷ 56.5')
+  })
+
+  it('an average between two periods', () => {
+    const explanation = explain(result, 'movingAverage', 1)
+    expect(explanation.title).toBe('4-term average, between 2020 Q2 and 2020 Q3')
+    if (!explanation.defined) throw new Error('undefined')
+    expect(write(explanation.expression, one)).toBe('mean of (42, 68, 75, 39)')
+  })
+
+  it('a centred average keeps its parentheses', () => {
+    const explanation = explain(result, 'trendCycle', 3)
+    if (!explanation.defined) throw new Error('undefined')
+    expect(write(explanation.expression, one)).toBe('(56 + 57) ÷ 2')
+  })
+
+  it('a trend came from every deseasonalized period', () => {
+    const explanation = explain(result, 'trend', 20)
+    if (!explanation.defined) throw new Error('undefined')
+    expect(explanation.sources).toHaveLength(16)
+    expect(new Set(explanation.sources.map(({ column }) => column))).toEqual(
+      new Set(['deseasonalized']),
+    )
+  })
+
+  it('the ends have no average, and it says on which side', () => {
+    const [first, last] = [explain(result, 'trendCycle', 1), explain(result, 'trendCycle', 16)]
+    expect(!first.defined && first.because).toContain('before')
+    expect(!last.defined && last.because).toContain('after')
+  })
+
+  it('no such cell is an error of the caller', () => {
+    expect(() => explain(result, 'value', 0)).toThrow(RangeError)
+    expect(() => explain(result, 'value', 21)).toThrow(RangeError)
+    expect(() => explain(result, 'upper:42', 17)).toThrow(RangeError)
+  })
+})
+
+describe('write', () => {
+  const [a, b, c] = [plain(1), plain(2), plain(3)]
+
+  it('puts parentheses where the order of operations needs them, and only there', () => {
+    expect(write(operation(operation(a, '+', b), '×', c))).toBe('(1 + 2) × 3')
+    expect(write(operation(operation(a, '×', b), '+', c))).toBe('1 × 2 + 3')
+    expect(write(operation(a, '−', operation(b, '+', c)))).toBe('1 − (2 + 3)')
+    expect(write(operation(a, '÷', operation(b, '×', c)))).toBe('1 ÷ (2 × 3)')
+    expect(write(operation(operation(a, '−', b), '+', c))).toBe('1 − 2 + 3')
+  })
+
+  it('puts a negative number in parentheses', () => {
+    expect(write(operation(a, '−', figureOf('b', -2)), String)).toBe('1 − (-2)')
+  })
+
+  it('shortens a long list in the middle and says by how much', () => {
+    const terms = Array.from({ length: 40 }, (_, i) => plain(i + 1))
+    const text = write({ kind: 'average', how: 'mean', terms })
+    expect(text).toContain('1, 2, 3, 4, 5, … 30 more …, 36, 37, 38, 39, 40')
+  })
+})

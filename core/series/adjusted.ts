@@ -1,0 +1,24 @@
+import { Refusal } from '../refusal'
+import type { Series, Value } from './series'
+import { timeCodeIn } from './timeCodeIn'
+
+/**
+ * The values a calculation uses: those that came in, with the analyst's adjustments put in.
+ *
+ * @param series values as they came in, one a period, with `adjustments` beside them
+ * @returns one entry a period, in units of the series
+ * @throws Refusal for an adjustment of a period that the series does not have, or of one twice
+ * @example [10, 999, 12] with { period: '2021-02', value: 9.99, reason: 'typed' } // [10, 9.99, 12]
+ */
+export function adjustedValues(series: Series): Value[] {
+  const used = [...series.values]
+  const seen = new Set<number>()
+  series.adjustments?.forEach(({ period, value }, i) => {
+    const where = `adjustments.${i}.period`
+    const t = timeCodeIn(series, period, where)
+    if (seen.has(t)) throw new Refusal(`The period ${period} is adjusted twice.`, where)
+    seen.add(t)
+    used[t - 1] = value
+  })
+  return used
+}
