@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
+import { documentOf } from '../shared/resultDocument'
 import type { Result } from '../core/result'
 
 const EXTERIOR = 'demo/files/exterior-paint.csv'
@@ -55,7 +56,9 @@ describe('run', () => {
       start: { year: 2020, season: 1 },
       values: quarters,
     }
-    expect(JSON.parse(stdout)).toEqual(analyse(series, { format: 'elvant-method/1' }))
+    expect(JSON.parse(stdout)).toEqual(
+      documentOf(analyse(series, { format: 'elvant-method/1' })),
+    )
   })
 
   it('takes any number of seasons', () => {

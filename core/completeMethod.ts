@@ -1,21 +1,24 @@
 import { formatPeriod, periodAt } from './calendar/period'
-import { adjustedValues } from './series/adjusted'
+import { completeDecomposition } from './decompose/ways'
+import { DEFAULT_FORECAST } from './forecast/ways'
+import type { Method, MethodDocument } from './method'
 import { Refusal } from './refusal'
+import { adjustedValues } from './series/adjusted'
 import type { Series, Value } from './series/series'
 import { timeCodeIn } from './series/timeCodeIn'
-import type { Method, MethodDocument } from './method'
-import { completeDecomposition } from './decompose/completeDecomposition'
 import { refuseUnbuilt } from './unbuilt'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
 const LONGEST_HORIZON = 1200
+/** Years that a yearly series is projected. */
+const YEARLY_HORIZON = 3
 
 /**
  * Fills in every default of a method for a series.
  *
  * The defaults: the whole series; missing values left missing; a decomposition as
- * {@link completeDecomposition} has it; a straight line through all periods; one year ahead with 80%
- * and 95% limits.
+ * {@link completeDecomposition} has it, multiplicative where every value is above 0, else additive; a
+ * straight line through all periods; one year ahead, three of a yearly series, with 80% and 95% limits.
  *
  * @throws Refusal for what is not built, for a period that the series does not have, and for a
  *   horizon or level out of range; `where` is the path in the document
@@ -23,18 +26,12 @@ const LONGEST_HORIZON = 1200
 export function completeMethod(document: MethodDocument, series: Series): Method {
   refuseUnbuilt(document)
   const { decompose = {}, trend = {}, forecast = {} } = document
-  const { calendar, start, values } = series
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  const span = document.span ?? { from: code(1), to: code(values.length) }
-  const first = timeCodeIn(series, span.from, 'span.from')
-  const last = timeCodeIn(series, span.to, 'span.to')
-  if (last < first) throw new Refusal('The span ends before it begins.', 'span')
-
-  decompose.exclude?.forEach((exclusion, i) =>
-    timeCodeIn(series, exclusion.period, `decompose.exclude.${i}.period`),
-  )
+  const { calendar } = series
+  const { span, firstT, lastT } = spanOf(document, series)
+  const exclude = 'exclude' in decompose ? decompose.exclude : undefined
+  exclude?.forEach(({ period }, i) => timeCodeIn(series, period, `decompose.exclude.${i}.period`))
   if (trend.last !== undefined) requireWhole(trend.last, 1, Infinity, 'trend.last')
-  const horizon = forecast.horizon ?? calendar.seasons
+  const horizon = forecast.horizon ?? (calendar.seasons < 2 ? YEARLY_HORIZON : calendar.seasons)
   requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
   const levels = [...new Set(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
   if (levels.some((level) => !(level > 0 && level < 100))) {
@@ -43,7 +40,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   const missing = document.missing ?? 'leave'
   // A gap filled with zero is a value that is not above 0.
   const isPositive = (value: Value) => (value === null ? missing !== 'zero' : value > 0)
-  const inSpan = adjustedValues(series).slice(first - 1, last)
+  const inSpan = adjustedValues(series).slice(firstT - 1, lastT)
   return {
     format: document.format,
     span,
@@ -54,8 +51,23 @@ export function completeMethod(document: MethodDocument, series: Series): Method
       seasons: calendar.seasons,
     }),
     trend: { form: 'linear', ...(trend.last === undefined ? {} : { last: trend.last }) },
-    forecast: { by: 'decomposition', horizon, levels },
+    forecast: { by: DEFAULT_FORECAST, horizon, levels },
   }
+}
+
+/**
+ * The analysed span of a method, the whole series when it names none.
+ *
+ * @throws Refusal for a period that the series does not have, and for a span that ends before it begins
+ */
+export function spanOf(document: Pick<MethodDocument, 'span'>, series: Series) {
+  const { calendar, start, values } = series
+  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const span = document.span ?? { from: code(1), to: code(values.length) }
+  const firstT = timeCodeIn(series, span.from, 'span.from')
+  const lastT = timeCodeIn(series, span.to, 'span.to')
+  if (lastT < firstT) throw new Refusal('The span ends before it begins.', 'span')
+  return { span, firstT, lastT }
 }
 
 function requireWhole(value: number, lowest: number, highest: number, where: string): void {

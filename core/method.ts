@@ -1,18 +1,17 @@
-import type { CLASSICAL_WAYS } from './decompose/averages/calculate'
-import type { IndexAverage } from './decompose/averages/seasonalIndices'
+import type { MISSING_RULES, MissingRule } from './care/fillMissing'
+import type { Exclusion } from './decompose/commonOptions'
+import {
+  decomposeBy,
+  type DecompositionDocument,
+  type DecompositionName,
+  type DecompositionOptions,
+} from './decompose/ways'
+import type { MethodChange } from './finding'
+import type { ForecastOptions } from './forecast/ways'
 import type { Model } from './model'
 
 export const METHOD_FORMAT = 'elvant-method/1'
 
-export const DECOMPOSITIONS = [
-  'ratio-to-moving-average',
-  'simple-averages',
-  'ratio-to-trend',
-  'stl',
-] as const satisfies readonly (ClassicalName | 'stl')[]
-type ClassicalName = (typeof CLASSICAL_WAYS)[number]
-
-export const MISSING_RULES = ['leave', 'interpolate', 'seasonal', 'zero'] as const
 export const TREND_FORMS = [
   'none',
   'linear',
@@ -24,13 +23,6 @@ export const TREND_FORMS = [
 export const FORECAST_WAYS = ['decomposition', 'regression'] as const
 export const SEASON_FORMS = ['none', 'dummies', 'effects', 'fourier', 'dummies-by-trend'] as const
 export const BACK_TRANSFORMS = ['median', 'mean', 'smearing'] as const
-
-/** A value that does not count towards its season's index, and why. */
-export interface Exclusion {
-  /** Period code, `2019-06`. */
-  readonly period: string
-  readonly reason: string
-}
 
 /** Consecutive periods, both ends included, as period codes. */
 export interface Span {
@@ -46,22 +38,7 @@ export interface MethodDocument {
   readonly format: typeof METHOD_FORMAT
   readonly span?: Span
   readonly missing?: (typeof MISSING_RULES)[number]
-  readonly decompose?: {
-    readonly by?: (typeof DECOMPOSITIONS)[number]
-    readonly model?: Model
-    readonly average?: IndexAverage
-    readonly adjust?: boolean
-    readonly exclude?: readonly Exclusion[]
-    readonly seasonalWindow?: number | 'periodic'
-    readonly trendWindow?: number
-    readonly lowPassWindow?: number
-    readonly seasonalDegree?: number
-    readonly trendDegree?: number
-    readonly lowPassDegree?: number
-    readonly robust?: boolean
-    readonly inner?: number
-    readonly outer?: number
-  }
+  readonly decompose?: DecompositionDocument
   readonly trend?: {
     readonly form?: (typeof TREND_FORMS)[number]
     readonly breaks?: readonly { readonly period: string; readonly level?: boolean }[]
@@ -95,44 +72,44 @@ export interface MethodDocument {
   }
 }
 
-/** Decomposition by averages, as it was run. */
-export interface ClassicalMethod {
-  readonly by: ClassicalName
-  readonly model: Model
-  readonly average: IndexAverage
-  readonly adjust: boolean
-  readonly exclude: readonly Exclusion[]
-}
-
-/** Decomposition by robust loess, as it was run. */
-export interface LoessMethod {
-  readonly by: 'stl'
-  readonly model: Model
-  readonly exclude: readonly Exclusion[]
-  /** n_s, odd and at least 7, in years; `periodic` for a season that never changes. */
-  readonly seasonalWindow: number | 'periodic'
-  /** n_t and n_l, odd, in periods. */
-  readonly trendWindow: number
-  readonly lowPassWindow: number
-  readonly seasonalDegree: 0 | 1
-  readonly trendDegree: 0 | 1
-  readonly lowPassDegree: 0 | 1
-  /** Whether outliers lose weight. */
-  readonly robust: boolean
-  readonly inner: number
-  readonly outer: number
-}
-
 /** A method as it was run: every default filled in, and nothing in it that is not built. */
 export interface Method {
   readonly format: typeof METHOD_FORMAT
   readonly span: Span
-  readonly missing: (typeof MISSING_RULES)[number]
-  readonly decompose: ClassicalMethod | LoessMethod
+  readonly missing: MissingRule
+  readonly decompose: DecompositionOptions
   readonly trend: { readonly form: 'linear'; readonly last?: number }
-  readonly forecast: {
-    readonly by: 'decomposition'
-    readonly horizon: number
-    readonly levels: readonly number[]
+  readonly forecast: ForecastOptions
+}
+
+/** The values that are left out of their season; none where there is no season to leave them out of. */
+export function exclusionsOf({ decompose }: Pick<Method, 'decompose'>): readonly Exclusion[] {
+  return 'exclude' in decompose ? decompose.exclude : []
+}
+
+/**
+ * A method with a part of it changed. A key that is undefined takes its default again; another way of
+ * decomposing leaves behind what it does not know.
+ *
+ * @example changed({ format, decompose: { by: 'stl', robust: false } }, { decompose: { by: 'none' } })
+ *   // { format, decompose: { by: 'none' } }
+ */
+export function changed(document: MethodDocument, change: MethodChange): MethodDocument {
+  const next: Record<string, unknown> = { ...document }
+  for (const [part, value] of Object.entries(change)) {
+    next[part] = isPlain(value) ? merged(next[part], value) : value
   }
+  const by = (change.decompose as { by?: DecompositionName } | undefined)?.by
+  if (by) next.decompose = decomposeBy(by, next.decompose as DecompositionDocument)
+  return next as unknown as MethodDocument
+}
+
+/** One object over another; what is undefined goes. */
+function merged(before: unknown, change: Readonly<Record<string, unknown>>) {
+  const both = { ...(isPlain(before) ? before : {}), ...change }
+  return Object.fromEntries(Object.entries(both).filter(([, value]) => value !== undefined))
+}
+
+function isPlain(value: unknown): value is Readonly<Record<string, unknown>> {
+  return value !== null && typeof value === 'object' && !Array.isArray(value)
 }

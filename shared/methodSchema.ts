@@ -1,21 +1,45 @@
 import { z } from 'zod'
-import { INDEX_AVERAGES } from '../core/decompose/averages/seasonalIndices'
-import { MODELS } from '../core/model'
+import { MISSING_RULES } from '../core/care/fillMissing'
+import {
+  DECOMPOSITION_WAYS,
+  DEFAULT_WAYS,
+  foreignWords,
+  type DecompositionDocument,
+  type DecompositionName,
+} from '../core/decompose/ways'
 import {
   BACK_TRANSFORMS,
-  DECOMPOSITIONS,
   FORECAST_WAYS,
   METHOD_FORMAT,
-  MISSING_RULES,
   SEASON_FORMS,
   TREND_FORMS,
   type MethodDocument,
 } from '../core/method'
+import { MODELS } from '../core/model'
 
 const periodCode = z.string().min(1).max(20)
-const reason = z.string().trim().min(1).max(500)
-const degree = z.union([z.literal(0), z.literal(1)])
-const window = z.int().min(1)
+
+/** A document of one way, which says whom a key belongs to that it does not know. */
+function ofWay(shape: z.ZodRawShape, by: DecompositionName) {
+  return z.strictObject(shape, {
+    error: (issue) =>
+      issue.code === 'unrecognized_keys' ? foreignWords(issue.keys[0]!, by) : undefined,
+  })
+}
+
+/** One schema a way, told apart by `by`; a document without it means a default way of its series. */
+const decomposeSchema = z.discriminatedUnion('by', [
+  ofWay(
+    {
+      ...Object.assign({}, ...DEFAULT_WAYS.map(({ document }) => document.shape)),
+      by: z.undefined().optional(),
+    },
+    DEFAULT_WAYS[0].name,
+  ),
+  ...DECOMPOSITION_WAYS.map(({ document, name }) =>
+    ofWay({ ...document.shape, by: z.literal(name) }, name),
+  ),
+]) as unknown as z.ZodType<DecompositionDocument>
 
 /**
  * The method document `elvant-method/1`. Every key of the format is known here, whether or not
@@ -25,26 +49,7 @@ export const methodSchema = z.strictObject({
   format: z.literal(METHOD_FORMAT),
   span: z.strictObject({ from: periodCode, to: periodCode }).optional(),
   missing: z.enum(MISSING_RULES).optional(),
-  decompose: z
-    .strictObject({
-      by: z.enum(DECOMPOSITIONS),
-      model: z.enum(MODELS),
-      average: z.enum(INDEX_AVERAGES),
-      adjust: z.boolean(),
-      exclude: z.array(z.strictObject({ period: periodCode, reason })).max(20_000),
-      seasonalWindow: z.union([window, z.literal('periodic')]),
-      trendWindow: window,
-      lowPassWindow: window,
-      seasonalDegree: degree,
-      trendDegree: degree,
-      lowPassDegree: degree,
-      robust: z.boolean(),
-      // Passes multiply: more of them would hold a server for minutes, and change nothing.
-      inner: z.int().min(1).max(10),
-      outer: z.int().min(0).max(50),
-    })
-    .partial()
-    .optional(),
+  decompose: decomposeSchema.optional(),
   trend: z
     .strictObject({
       form: z.enum(TREND_FORMS),

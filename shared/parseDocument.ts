@@ -8,14 +8,18 @@ import { Refusal } from '../core/refusal'
  *   would fit there
  */
 export function parseDocument<T>(schema: z.ZodType<T>, document: unknown): T {
-  const read = schema.safeParse(document)
+  const read = schema.safeParse(document, { error: unknownKeyWords })
   if (read.success) return read.data
   const issue = read.error.issues[0]!
-  const unknown = issue.code === 'unrecognized_keys' ? issue.keys[0]! : null
-  const path = [...issue.path, ...(unknown === null ? [] : [unknown])].join('.')
-  const because =
-    unknown === null
-      ? `${issue.message}.`.replace('..', '.')
-      : `"${unknown}" is not a key of this document.`
+  const unknown = issue.code === 'unrecognized_keys' ? [issue.keys[0]!] : []
+  const path = [...issue.path, ...unknown].join('.')
+  const because = `${issue.message}.`.replace(/\.\.$/, '.')
   throw new Refusal(`${path ? `${path}: ` : ''}${because}`, path || 'document')
+}
+
+/** What is said of a key that no part of a document knows. */
+function unknownKeyWords(issue: z.core.$ZodRawIssue): string | undefined {
+  return issue.code === 'unrecognized_keys'
+    ? `"${issue.keys[0]}" is not a key of this document.`
+    : undefined
 }

@@ -24,8 +24,6 @@ describe('the method document', () => {
       decompose: {
         by: 'stl',
         model: 'multiplicative',
-        average: 'trimmed-mean',
-        adjust: true,
         exclude: [{ period: '2019-06', reason: 'flood' }],
         seasonalWindow: 'periodic',
         trendWindow: 23,
@@ -53,6 +51,20 @@ describe('the method document', () => {
       check: { holdout: 12, rolling: { first: 60, horizon: 12 } },
     }
     expect(parseDocument(methodSchema, whole)).toEqual(whole)
+    const averaged = {
+      ...FORMAT,
+      decompose: { model: 'additive', average: 'trimmed-mean', adjust: true, exclude: [] },
+    }
+    expect(parseDocument(methodSchema, averaged)).toEqual(averaged)
+    const yearly = { ...FORMAT, decompose: { order: 7 } }
+    expect(parseDocument(methodSchema, yearly)).toEqual(yearly)
+  })
+
+  it('says whom a choice belongs to', () => {
+    const document = { ...FORMAT, decompose: { by: 'none', seasonalWindow: 13 } }
+    expect(() => parseDocument(methodSchema, document)).toThrow(
+      'decompose.seasonalWindow: seasonalWindow belongs to a decomposition by robust loess; this one is without a season. Take it out.',
+    )
   })
 
   it.each<[unknown, string]>([
@@ -64,6 +76,12 @@ describe('the method document', () => {
     [{ ...FORMAT, decompose: { modle: 'additive' } }, 'decompose.modle'],
     [{ ...FORMAT, decompose: { model: 'mixed' } }, 'decompose.model'],
     [{ ...FORMAT, decompose: { adjust: 'yes' } }, 'decompose.adjust'],
+    [{ ...FORMAT, decompose: { by: 'guess' } }, 'decompose.by'],
+    [{ ...FORMAT, decompose: { robust: true } }, 'decompose.robust'],
+    [{ ...FORMAT, decompose: { by: 'stl', average: 'median' } }, 'decompose.average'],
+    [{ ...FORMAT, decompose: { by: 'stl', trendDegree: 2 } }, 'decompose.trendDegree'],
+    [{ ...FORMAT, decompose: { by: 'none', exclude: [] } }, 'decompose.exclude'],
+    [{ ...FORMAT, decompose: { by: 'none', order: 1 } }, 'decompose.order'],
     [{ ...FORMAT, decompose: { exclude: [{ period: '2019-06' }] } }, 'decompose.exclude.0.reason'],
     [
       { ...FORMAT, decompose: { exclude: [{ period: '2019-06', reason: ' ' }] } },

@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { periodAt } from '../../core/calendar/period'
 import { seasonColumn, seasonOrder, tableYear } from '../../core/calendar/tableYear'
-import { CLASSICAL_WAYS, decomposeClassically } from '../../core/decompose/averages/calculate'
-import type { Decomposition } from '../../core/decompose/decomposition'
-import { MODELS, takeOut, type Model } from '../../core/model'
-import { regressionFigures } from '../../core/regression/report'
-import { trendLine, type TrendLine } from '../../core/trend/trendLine'
+import { decomposeByAverages, type AveragesTaken } from '../../core/decompose/averages/calculate'
+import { AVERAGES_WAYS } from '../../core/decompose/averages/options'
+import type { Decomposed } from '../../core/decompose/parts'
+import { MODEL, MODELS, type Model } from '../../core/model'
+import { trendLine, type TrendLine } from '../../core/trend/fit'
+import { figuresOf } from '../../core/trend/report'
 import type { Series, Value } from '../../core/series/series'
 import { stretchOf, type Stretch } from '../../core/series/stretch'
 import { readInput, seriesInput, seriesOf } from './input'
@@ -14,7 +15,7 @@ import { beforeCentring } from './movingAverage'
 /** The options of a decomposition, as `calc` inputs write them. */
 export const decompositionInput = z.object({
   model: z.enum(MODELS),
-  method: z.enum(CLASSICAL_WAYS),
+  method: z.enum(AVERAGES_WAYS),
   index_average: z.enum(['mean', 'median', 'trimmed']).default('mean'),
   exclude: z.array(z.object({ t: z.int(), reason: z.string() })).default([]),
   adjust: z.boolean().default(true),
@@ -33,46 +34,53 @@ export function calcClassical(input: unknown): unknown {
 }
 
 /** Runs the decomposition that an input asks for. */
-export function decompose(series: Series, input: DecompositionInput): Decomposition {
-  return decomposeClassically(stretchOfInput(series, input), {
-    by: input.method,
-    model: input.model,
-    average: input.index_average === 'trimmed' ? 'trimmed-mean' : input.index_average,
-    adjust: input.adjust,
-    exclude: new Set(input.exclude.map(({ t }) => t)),
-  })
+export function decompose(series: Series, input: DecompositionInput): Decomposed<AveragesTaken> {
+  return decomposeByAverages(
+    stretchOfInput(series, input),
+    {
+      by: input.method,
+      model: input.model,
+      average: input.index_average === 'trimmed' ? 'trimmed-mean' : input.index_average,
+      adjust: input.adjust,
+      exclude: [],
+    },
+    new Set(input.exclude.map(({ t }) => t)),
+  )
 }
 
 /** All columns and figures of a decomposition under the reference names. */
 export function describe(
   series: Series,
   input: DecompositionInput,
-  decomposition: Decomposition,
+  decomposition: Decomposed<AveragesTaken>,
 ): Record<string, unknown> {
   const stretch = stretchOfInput(series, input)
   const { firstT, values, seasonOf } = stretch
-  const { straightTrend, indices, trendOfOriginal, seasonMeans, trendCycle } = decomposition
+  const { taken, trendCycle, deseasonalized } = decomposition
+  const { indices } = decomposition.season!
+  const straightTrend = trendLine(deseasonalized, firstT)
   const line = values.map((_, i) => straightTrend.at(firstT + i))
   return {
     t: values.map((_, i) => firstT + i),
     season: seasonOf,
     year: values.map((_, i) => periodAt(series.start, firstT + i, series.calendar.seasons).year),
-    before_centring: decomposition.movingAverage
+    before_centring:
+      'offCentre' in taken && taken.offCentre
       ? beforeCentring(values, series.calendar.seasons, firstT)
       : null,
-    ...(seasonMeans
-      ? { season_mean: seasonMeans.bySeason, overall_mean: seasonMeans.overall }
+    ...('seasonMeans' in taken
+      ? { season_mean: taken.seasonMeans, overall_mean: taken.overallMean }
       : {}),
-    ...(trendOfOriginal ? { trend_of_original: lineOf(trendOfOriginal) } : {}),
+    ...('line' in taken ? { trend_of_original: taken.line } : {}),
     trend_cycle: trendCycle,
-    seasonal_irregular: decomposition.seasonalIrregular,
-    included: indices.seasons.map(({ count }) => count),
-    raw_index: indices.seasons.map(({ raw }) => raw),
-    trimmed_fell_back_to_mean: indices.untrimmed,
-    raw_index_mean: indices.rawIndexMean,
+    seasonal_irregular: taken.seasonalIrregular,
+    included: indices.map(({ count }) => count),
+    raw_index: indices.map(({ raw }) => raw),
+    trimmed_fell_back_to_mean: taken.untrimmed,
+    raw_index_mean: taken.rawIndexMean,
     adjusted: input.adjust,
-    index: indices.seasons.map(({ index }) => index),
-    deseasonalized: decomposition.deseasonalized,
+    index: indices.map(({ index }) => index),
+    deseasonalized,
     irregular: decomposition.irregular,
     recomposed: decomposition.recomposed,
     straight_trend: lineOf(straightTrend),
@@ -83,7 +91,7 @@ export function describe(
       deseasonalized: rSquared(straightTrend),
     },
     ...(input.fiscal_year_first_season
-      ? { fiscal_table: fiscalTable(series, stretch, decomposition.seasonalIrregular) }
+      ? { fiscal_table: fiscalTable(series, stretch, taken.seasonalIrregular) }
       : {}),
   }
 }
@@ -93,7 +101,7 @@ function stretchOfInput(series: Series, { span }: DecompositionInput): Stretch {
 }
 
 function ratio(model: Model, value: Value, line: number): Value {
-  return value === null ? null : takeOut(model, value, line)
+  return value === null ? null : MODEL[model].takeOut(value, line)
 }
 
 function lineOf({ intercept, slope }: TrendLine) {
@@ -101,7 +109,7 @@ function lineOf({ intercept, slope }: TrendLine) {
 }
 
 function rSquared(line: TrendLine): Value {
-  return regressionFigures(line.fit, line.fittedValues, ['constant', 't'], line.residuals).r2
+  return figuresOf(line).r2
 }
 
 /** Values and seasonal-irregulars laid out by fiscal year, seasons in the order of that year. */

@@ -3,7 +3,8 @@ import { periodAt } from '../../core/calendar/period'
 import { forecastByDecomposition } from '../../core/forecast/byDecomposition/calculate'
 import { Refusal } from '../../core/refusal'
 import { fitTrend } from '../../core/trend/fit'
-import { takeOut } from '../../core/model'
+import { TREND_FORMS } from '../../core/trend/forms'
+import { MODEL } from '../../core/model'
 import { decompose, decompositionInput, describe } from './classical'
 import { readInput, seriesInput, seriesOf } from './input'
 
@@ -33,26 +34,26 @@ export function calcForecast(input: unknown): unknown {
   const decomposition = decompose(series, read.decomposition)
   const firstT = read.decomposition.span?.first ?? 1
   const lastT = firstT + decomposition.deseasonalized.length - 1
-  const { line: trend } = fitTrend(
+  const trend = fitTrend(
     decomposition.deseasonalized,
     firstT,
+    TREND_FORMS.linear.columns,
     read.trend.last ?? undefined,
   )
   const seasonAt = (t: number) => periodAt(series.start, t, m).season
   const { model } = read.decomposition
+  const { indices, cost } = decomposition.season!
   const forecast = forecastByDecomposition(
-    trend,
-    lastT,
-    (t) => decomposition.indices.seasons[seasonAt(t) - 1]!.index,
-    { model, horizon: read.horizon, levels: read.levels, seasons: m },
+    { model, trend, lastT, seasonCost: cost, indexAt: (t) => indices[seasonAt(t) - 1]!.index },
+    { horizon: read.horizon, levels: read.levels },
   )
   const deseasonalized = (limit: readonly (number | null)[]) =>
-    limit.map((value, i) => (value === null ? null : takeOut(model, value, forecast.index[i]!)))
+    limit.map((value, i) => (value === null ? null : MODEL[model].takeOut(value, forecast.index[i]!)))
   return {
     t: forecast.t,
     season: forecast.t.map(seasonAt),
     year: forecast.t.map((t) => periodAt(series.start, t, m).year),
-    index: decomposition.indices.seasons.map(({ index }) => index),
+    index: indices.map(({ index }) => index),
     trend: {
       scale: 'y',
       coefficients: trend.fit.coefficients,

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { baseline, MODELS } from '../../core/model'
+import { MODEL, MODELS } from '../../core/model'
 import { byYear } from '../../core/seasonality/byYear'
 import { movingSeason } from '../../core/seasonality/movingSeason'
 import { peakSpacing } from '../../core/seasonality/peakSpacing'
@@ -67,6 +67,6 @@ export function calcSeasonality(input: unknown): unknown {
   return {
     stable: stableSeason(groups),
     kruskalWallis: kruskalWallis(groups),
-    moving: movingSeason(years, baseline(decomposition)),
+    moving: movingSeason(years, MODEL[decomposition].neutral),
   }
 }

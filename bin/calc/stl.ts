@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { decomposeByLoess } from '../../core/decompose/loess/calculate'
 import { stlParameters } from '../../core/decompose/loess/stl/windows'
+import { strengthsOf } from '../../core/seasonality/strength'
 import { loess } from '../../core/smoothing/loess'
 import { Refusal } from '../../core/refusal'
 import { stretchOf } from '../../core/series/stretch'
@@ -69,12 +70,12 @@ export function calcStl(input: unknown): unknown {
   )
   const series = seriesOf({ unit: 'units', m: read.m, start: { year: 1, season: 1 }, y: read.y })
   const stretch = stretchOf(series, 1, read.y.length)
-  const {
-    trendCycle,
-    index,
-    irregular,
-    loess: detail,
-  } = decomposeByLoess(stretch, read.model, parameters)
+  const { trendCycle, index, irregular, taken } = decomposeByLoess(stretch, read.model, parameters)
+  const strength = strengthsOf(read.model, {
+    trend: trendCycle,
+    seasonal: index,
+    remainder: irregular,
+  })
   const { windows, degrees, inner, outer } = parameters
   return {
     windows: { seasonal: windows.seasonal, trend: windows.trend, lowpass: windows.lowPass },
@@ -84,7 +85,7 @@ export function calcStl(input: unknown): unknown {
     trend: trendCycle,
     seasonal: index,
     remainder: irregular,
-    weights: detail.weights,
-    strength: { trend: detail.strength.trend, seasonal: detail.strength.season },
+    weights: taken.weights,
+    strength: { trend: strength.trend, seasonal: strength.season },
   }
 }

@@ -3,8 +3,9 @@ import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/period'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
-import type { Method } from '../../core/method'
 import type { Result } from '../../core/result'
+import { methodSentence, sentenceText } from '../../core/sentence'
+import type { Series } from '../../core/series/series'
 import { readFile } from '../../intake/readFile'
 import { readBytes } from '../files'
 import { print } from '../output'
@@ -15,23 +16,26 @@ const FILE = fileURLToPath(new URL('../../demo/files/exterior-paint.csv', import
 export function example(): void {
   const reading = readFile(readBytes(FILE))
   if (reading.outcome !== 'ok') throw new Error('The demo file cannot be read.')
-  print(report(analyse(reading.series[0]!.series, { format: 'elvant-method/1' })))
+  const { series } = reading.series[0]!
+  print(report(series, analyse(series, { format: 'elvant-method/1' })))
 }
 
 /** The indices, the trend and the forecast of a result, as a page of text. */
-export function report(result: Result): string {
-  const { series, seasons, trendFit, forecast, method, rawIndexMean } = result
+export function report(of: Series, result: Result): string {
+  const { series, seasons, trendFit, forecast, method, decomposition } = result
   const calendar = calendarOfResult(result)
   const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
   const widest = method.forecast.levels.at(-1)
   const limits = widest === undefined ? null : forecast.limits[widest]!
   const lines = [
     `${series.name}, ${series.unit}, ${series.frequency}, ${label(series.start)} to ${label(series.end)}: ${series.periods} periods, ${series.missing} missing`,
-    `Decomposed as ${method.decompose.model} by ${decompositionWords(method.decompose)}`,
+    sentenceText(methodSentence(method, of)),
     '',
     'Seasonal indices',
     ...seasons.map((row) => `  ${row.label.padEnd(4)} ${fixed(row.index, 4, 9)}  ${row.reading}`),
-    ...(rawIndexMean === null ? [] : [`  mean of the raw indices ${rawIndexMean.toFixed(4)}`]),
+    ...('rawIndexMean' in decomposition
+      ? [`  mean of the raw indices ${decomposition.rawIndexMean.toFixed(4)}`]
+      : []),
     '',
     'Trend of the deseasonalized series',
     `  ${trendFit.equation}   (t = 1 in ${label(series.start)})`,
@@ -57,10 +61,4 @@ function fixed(value: number | null, digits: number, width: number): string {
 
 function percent(share: number | null): string {
   return share === null ? 'undefined' : `${(share * 100).toFixed(1)}%`
-}
-
-function decompositionWords(decompose: Method['decompose']): string {
-  return decompose.by === 'stl'
-    ? 'robust loess'
-    : `${decompose.by.replaceAll('-', ' ')}, indices by ${decompose.average}`
 }

@@ -4,6 +4,7 @@ import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series/series'
 import { tableAsCsv } from '../../handover/tableText'
 import { methodSchema } from '../../shared/methodSchema'
+import { documentOf } from '../../shared/resultDocument'
 import { parseDocument } from '../../shared/parseDocument'
 import { seriesDocumentSchema, seriesFromDocument } from '../../shared/seriesSchema'
 import { readJson } from '../files'
@@ -24,7 +25,7 @@ export function run(options: RunOptions): void {
   const method = parseDocument(methodSchema, readJson(options.method))
   const result = analyse(readSeries(options), method)
   if (options.table) print(tableAsCsv(ledgerTable(result)))
-  else printJson(result)
+  else printJson(documentOf(result))
 }
 
 function readSeries({ data, values, series, answer }: RunOptions): Series {

@@ -4,8 +4,10 @@ import { calendarOf } from '../calendar/calendar'
 import { evaluate } from '../column/expression'
 import type { Series } from '../series/series'
 import type { AverageKind } from '../smoothing/averageKinds'
-import { besideColumn, columnOf, GROWTH_KINDS, type Beside } from './besideColumn'
-import { explainBeside } from './explainBeside'
+import { explainColumn } from '../ledger/explain'
+import { ledgerOf } from '../ledger/ledger'
+import { besideName, GROWTH_KINDS, type Beside } from './beside'
+import { besideColumn } from './besideColumn'
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, null, 45, 55, 86, 95, 48, 60, 90, 101, 52]
 const series: Series = {
@@ -16,6 +18,7 @@ const series: Series = {
   values,
 }
 const result = analyse(series, { format: 'elvant-method/1' })
+const { run } = ledgerOf(result)
 
 const AVERAGES: readonly AverageKind[] = [
   { kind: 'centred', order: 3 },
@@ -42,12 +45,12 @@ const ALL: readonly Beside[] = [
   ]),
 ]
 
-describe.each(ALL.map((beside) => [columnOf(beside), beside] as const))('%s', (_, beside) => {
-  const { values: column } = besideColumn(result, beside)
+describe.each(ALL.map((beside) => [besideName(beside), beside] as const))('%s', (_, beside) => {
+  const column = besideColumn(result, beside)
 
   it('every figure is what its arithmetic comes to, and every gap says why', () => {
-    column.forEach((value, i) => {
-      const explained = explainBeside(result, beside, i + 1)
+    column.actual!.forEach((value, i) => {
+      const explained = explainColumn(run, column, i + 1, value)
       if (value === null) expect(explained).toMatchObject({ defined: false })
       else {
         if (!explained.defined) throw new Error('The figure has no arithmetic.')
@@ -55,22 +58,22 @@ describe.each(ALL.map((beside) => [columnOf(beside), beside] as const))('%s', (_
         for (const { t } of explained.sources) expect(values[t - 1]).not.toBeNull()
       }
     })
-    expect(column.some((value) => value !== null)).toBe(true)
+    expect(column.actual!.some((value) => value !== null)).toBe(true)
   })
 })
 
 describe('what is beside the ledger', () => {
   it('has a name of its own', () => {
-    expect(new Set(ALL.map(columnOf)).size).toBe(ALL.length)
+    expect(new Set(ALL.map(besideName)).size).toBe(ALL.length)
   })
 
   it('stands where it is said to: an off-centre average between two periods', () => {
     const off = besideColumn(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } })
-    expect(off.row.offset).toBe(1.5)
-    expect(off.values[0]).toBe(56)
-    expect(
-      explainBeside(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } }, 1).title,
-    ).toBe('4-term average, between 2020 Q2 and 2020 Q3')
+    expect(off.offset).toBe(1.5)
+    expect(off.actual![0]).toBe(56)
+    expect(explainColumn(run, off, 1, 56).title).toBe(
+      '4-term average, between 2020 Q2 and 2020 Q3',
+    )
   })
 
   it.each([

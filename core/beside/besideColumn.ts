@@ -1,154 +1,135 @@
-import { onePeriod } from '../calendar/labels'
+import { declare, type Column, type Declaration } from '../column/column'
+import { figureOf, operation } from '../column/expression'
+import type { SeriesRun } from '../column/run'
 import { growth } from '../growth/growth'
-import { calendarOfResult } from '../ledger/calendarOfResult'
-import type { LedgerRow } from '../ledger/rows'
-import type { Result } from '../result'
+import { ledgerOf } from '../ledger/ledger'
+import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
 import { averageName, smoothBy, type AverageKind } from '../smoothing/averageKinds'
 import { rollingDeviation, trailingAverage } from '../smoothing/rolling'
-import { detrend, type DetrendForm } from '../trend/detrend'
-import { difference, type Difference } from '../stationarity/difference'
+import { difference } from '../stationarity/difference'
+import { detrend } from '../trend/detrend'
+import { TREND_FORMS } from '../trend/forms'
+import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
+import {
+  besideName,
+  detrendWords,
+  DIFFERENCE_WORDS,
+  growthWords,
+  type Beside,
+} from './beside'
 
-export const GROWTH_KINDS = [
-  'periodOnPeriod',
-  'annualizedSimple',
-  'annualizedCompounded',
-  'yearOnYear',
-] as const
-export type GrowthKind = (typeof GROWTH_KINDS)[number]
-
-/** What can be laid beside a result to look at it, without being part of its method. */
-export type Beside =
-  | { readonly kind: 'average'; readonly by: AverageKind }
-  | { readonly kind: 'rolling-mean' | 'rolling-deviation'; readonly order: number }
-  | { readonly kind: 'detrended'; readonly form: DetrendForm }
-  | { readonly kind: 'differenced'; readonly how: Difference }
-  | {
-      readonly kind: 'growth'
-      readonly rate: GrowthKind
-      readonly on: 'value' | 'deseasonalized'
-    }
-
-/** A column beside the ledger: its row, and one figure a period of the analysed span. */
-export interface BesideColumn {
-  readonly row: LedgerRow
+/** What only this column says of itself; the rest all columns beside have in common. */
+type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'whyUndefined'> & {
   readonly values: readonly Value[]
 }
 
 /**
- * Calculates a column that is looked at beside a result.
+ * Calculates a column that is looked at beside a result, or beside a series whose method is refused.
  *
  * @param result gives the values as used, and the deseasonalized ones
  * @throws Refusal as the calculation does: an order that is not possible, a logarithm of 0, a gap
- * @example besideColumn(result, { kind: 'growth', rate: 'yearOnYear', on: 'value' }).row.unit // '%'
+ * @example besideColumn(result, { kind: 'growth', rate: 'yearOnYear', on: 'value' }).unit // '%'
  */
-export function besideColumn(result: Result, beside: Beside): BesideColumn {
-  const { unit, seasons } = result.series
-  const { value, deseasonalized } = result.columns
-  const per = onePeriod(calendarOfResult(result))
-  const column = columnOf(beside)
-  const level = { column, unit, offset: 0, baseline: null } as const
+export function besideColumn(result: Looked | Result, beside: Beside): Column {
+  const { run } = ledgerOf(result)
+  const { values, ...own } = ownOf(run, result, beside)
+  return declare(run.unit, {
+    ...own,
+    name: besideName(beside),
+    stages: [],
+    actual: values,
+    whyUndefined: () =>
+      'A value that this needs is missing, not above 0, or lies outside the series.',
+  })
+}
+
+function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Own {
+  const { value } = columns
+  const { seasons } = run.calendar
+  const cell = (t: number) => run.cell('value', t)
   switch (beside.kind) {
-    case 'average': {
-      const smoothed = smoothBy(value, beside.by, seasons)
-      return {
-        values: smoothed.values,
-        row: {
-          ...level,
-          label: averageName(beside.by),
-          means: beside.by.kind === 'off-centre' ? `between ${per}s` : 'moving average',
-          component: 'trendCycle',
-          offset: smoothed.offset,
-        },
-      }
-    }
+    case 'average':
+      return average(run, value, beside.by)
     case 'rolling-mean':
       return {
+        label: 'Rolling mean',
+        means: `of the last ${beside.order}`,
+        measure: 'level',
+        component: 'trendCycle',
+        mark: 'line-thick',
         values: trailingAverage(value, beside.order),
-        row: {
-          ...level,
-          label: 'Rolling mean',
-          means: `of the last ${beside.order}`,
-          component: 'trendCycle',
-        },
+        arithmetic: (t) => ({
+          kind: 'average',
+          how: 'mean',
+          terms: lastCells(beside.order, t, cell),
+        }),
       }
     case 'rolling-deviation':
       return {
+        label: 'Rolling st. dev.',
+        means: `of the last ${beside.order}`,
+        measure: 'level',
+        component: 'irregular',
+        mark: 'line-thick',
         values: rollingDeviation(value, beside.order),
-        row: {
-          ...level,
-          label: 'Rolling st. dev.',
-          means: `of the last ${beside.order}`,
-          component: 'irregular',
-        },
+        arithmetic: (t) => ({
+          kind: 'average',
+          how: 'standard-deviation',
+          terms: lastCells(beside.order, t, cell),
+        }),
       }
     case 'detrended': {
-      const isFactor = beside.form === 'exponential'
+      const { trend, detrended } = detrend(value, beside.form)
+      const isFactor = TREND_FORMS[beside.form].ofLog
+      const sign = isFactor ? '÷' : '−'
       return {
-        values: detrend(value, beside.form).detrended,
-        row: {
-          ...level,
-          label: 'Detrended',
-          means: isFactor ? 'sales ÷ exponential' : `sales − ${DETREND_WORDS[beside.form]}`,
-          unit: isFactor ? 'factor' : unit,
-          component: 'deseasonalized',
-          baseline: isFactor ? 1 : 0,
-        },
+        label: 'Detrended',
+        means: `sales ${sign} ${detrendWords(beside.form)}`,
+        measure: isFactor ? 'factor' : 'difference',
+        component: 'deseasonalized',
+        mark: 'stems',
+        values: detrended,
+        arithmetic: (t) =>
+          operation(cell(t), sign, figureOf(`${beside.form} trend`, trend[t - run.firstT]!)),
       }
     }
     case 'differenced':
       return {
+        label: 'Difference',
+        means: DIFFERENCE_WORDS[beside.how],
+        measure: 'difference',
+        component: 'deseasonalized',
+        mark: 'stems',
         values: difference(value, beside.how, seasons),
-        row: {
-          ...level,
-          label: 'Difference',
-          means: DIFFERENCE_WORDS[beside.how],
-          component: 'deseasonalized',
-          baseline: 0,
-        },
+        arithmetic: (t) => differenceOf(beside.how, t, seasons, cell),
       }
-    case 'growth':
+    case 'growth': {
+      const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {
-        values: growth(beside.on === 'value' ? value : deseasonalized, seasons)[beside.rate],
-        row: {
-          ...level,
-          label: beside.on === 'value' ? 'Growth, sales' : 'Growth, deseas.',
-          means: growthWords(beside.rate, per),
-          unit: '%',
-          component: beside.on === 'value' ? 'original' : 'deseasonalized',
-          baseline: 0,
-        },
+        label: beside.on === 'value' ? 'Growth, sales' : 'Growth, deseas.',
+        means: growthWords(beside.rate, run.per),
+        measure: 'percent',
+        component: beside.on === 'value' ? 'original' : 'deseasonalized',
+        mark: beside.on === 'value' ? 'line-thin' : 'line-thick',
+        values: growth(isOfSales ? value : columns.deseasonalized, seasons)[beside.rate],
+        arithmetic: (t) =>
+          growthOf(beside.rate, t, seasons, (at) => run.cell(isOfSales ? 'value' : beside.on, at)),
       }
+    }
   }
 }
 
-/** A name for the column that differs between any two. */
-export function columnOf(beside: Beside): LedgerRow['column'] {
-  const { kind, ...more } = beside
-  const words = JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')
-  return `beside:${kind}${words}`
-}
-
-export const DETREND_WORDS: Record<DetrendForm, string> = {
-  linear: 'line',
-  quadratic: 'quadratic',
-  cubic: 'cubic',
-  exponential: 'exponential',
-}
-
-export const DIFFERENCE_WORDS: Record<Difference, string> = {
-  first: 'first difference',
-  second: 'second difference',
-  seasonal: 'seasonal difference',
-  'seasonal-first': 'seasonal, then first',
-}
-
-/** `month on month`, `annualized ×12` … */
-export function growthWords(rate: GrowthKind, per: string): string {
+function average(run: SeriesRun, value: readonly Value[], by: AverageKind): Own {
+  const { values, weights, reach, offset } = smoothBy(value, by, run.calendar.seasons)
   return {
-    periodOnPeriod: `${per} on ${per}`,
-    annualizedSimple: 'annualized, multiple',
-    annualizedCompounded: 'annualized, compounded',
-    yearOnYear: 'year on year',
-  }[rate]
+    label: averageName(by),
+    means: by.kind === 'off-centre' ? `between ${run.per}s` : 'moving average',
+    measure: 'level',
+    component: 'trendCycle',
+    mark: 'line-thick',
+    offset,
+    values,
+    arithmetic: (t) => weightedCells(weights, t + reach, (at) => run.cell('value', at)),
+  }
 }

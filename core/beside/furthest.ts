@@ -1,6 +1,6 @@
 import { periodLabel } from '../calendar/labels'
 import { parsePeriod } from '../calendar/period'
-import { baseline, takeOut } from '../model'
+import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
 import { figure, percent } from '../words/figure'
@@ -32,12 +32,13 @@ export interface Furthest {
 export function furthestFromTrend(result: Result, count: number): Furthest {
   const { columns, method, series } = result
   const { model } = method.decompose
+  const { takeOut, neutral } = MODEL[model]
   const calendar = calendarOfResult(result)
   const all = columns.deseasonalized.flatMap((value, i) => {
     const trend = columns.trend[i]!
     // A share of a trend that is not above 0 would turn its sign.
     if (value === null || trend === null || (model === 'multiplicative' && trend <= 0)) return []
-    return [{ i, distance: takeOut(model, value, trend) - baseline(model) }]
+    return [{ i, distance: takeOut(value, trend) - neutral }]
   })
   const side = (sign: 1 | -1) =>
     all

@@ -4,10 +4,10 @@ import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import { explain } from '../ledger/explain'
 import { evaluate } from '../column/expression'
-import { ledgerRows } from '../ledger/rows'
+import { actualOf, ledgerOf } from '../ledger/ledger'
 import type { MethodDocument } from '../method'
-import type { Series, Value } from '../series/series'
-import { adjustedValues, type Adjustment } from '../series/adjusted'
+import { adjustedValues } from '../series/adjusted'
+import type { Adjustment, Series, Value } from '../series/series'
 import { fillMissing } from './fillMissing'
 import { suspiciousValues } from './suspicious'
 
@@ -110,9 +110,9 @@ describe('missing values', () => {
         ),
         { ...FORMAT, missing, decompose: { model: 'additive' } },
       )
-      expect(ledgerRows(result)[0]!.column).toBe('original')
+      expect(ledgerOf(result).columns[0]!.name).toBe('original')
       for (const column of ['original', 'value', 'seasonalIrregular'] as const) {
-        result.columns[column].forEach((value, i) => {
+        actualOf(result, column).forEach((value, i) => {
           const told = explain(result, column, i + 1)
           expect(told.defined).toBe(value !== null)
           if (told.defined) expect(evaluate(told.expression)).toBeCloseTo(value!, 9)

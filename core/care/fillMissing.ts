@@ -1,8 +1,8 @@
-import { putBack, takeOut, type Model } from '../model'
-import type { MISSING_RULES } from '../method'
+import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 
 /** What is done with missing values. */
+export const MISSING_RULES = ['leave', 'interpolate', 'seasonal', 'zero'] as const
 export type MissingRule = (typeof MISSING_RULES)[number]
 
 /** A defined value next to a gap. */
@@ -45,7 +45,7 @@ export function fillMissing(
   if (rule === 'leave') return []
   const level = season
     ? values.map((value, i) =>
-        value === null ? null : takeOut(season.model, value, season.index[i]!),
+        value === null ? null : MODEL[season.model].takeOut(value, season.index[i]!),
       )
     : values
   return values.flatMap((value, i): FilledValue[] => {
@@ -57,7 +57,7 @@ export function fillMissing(
     const straight = onLine(between, t)
     const index = season ? season.index[i]! : null
     return [
-      { t, value: season ? putBack(season.model, straight, index!) : straight, between, index },
+      { t, value: season ? MODEL[season.model].putBack(straight, index!) : straight, between, index },
     ]
   })
 }

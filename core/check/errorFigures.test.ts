@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import reference from '../../reference/regression.json'
-import { errorFigures, seasonalNaiveScale } from './errorFigures'
+import { errorFigures, naiveScale } from './errorFigures'
 
 describe('errorFigures', () => {
   it('agree with the reference, a missing actual left out', () => {
@@ -38,13 +38,13 @@ describe('errorFigures', () => {
   })
 })
 
-describe('seasonalNaiveScale', () => {
+describe('naiveScale', () => {
   it('is the mean change on the year before', () => {
-    expect(seasonalNaiveScale([1, 2, 4, null, 9, 7], 2)).toBe((3 + 5) / 2)
+    expect(naiveScale([1, 2, 4, null, 9, 7], 2)).toBe((3 + 5) / 2)
   })
 
   it('is undefined in a first year, and where nothing ever changes', () => {
-    expect(seasonalNaiveScale([1, 2], 4)).toBeNull()
-    expect(seasonalNaiveScale([1, 2, 1, 2], 2)).toBeNull()
+    expect(naiveScale([1, 2], 4)).toBeNull()
+    expect(naiveScale([1, 2, 1, 2], 2)).toBeNull()
   })
 })

@@ -11,7 +11,7 @@ export interface ErrorFigures {
   readonly mape: Value
   /** Per cent, mean of 200·|e| / (|actual| + |forecast|). */
   readonly smape: Value
-  /** MAE over the mean change from the same season last year in the training span. */
+  /** MAE over the mean change from the same season last year (without a season: the period before). */
   readonly mase: Value
   readonly rmsePercentOfMean: Value
 }
@@ -21,7 +21,7 @@ export interface ErrorFigures {
  *
  * @param actual one a period, null = missing
  * @param forecast same length
- * @param scale the denominator of MASE, see {@link seasonalNaiveScale}; null leaves MASE undefined
+ * @param scale the denominator of MASE, see {@link naiveScale}; null leaves MASE undefined
  * @see Another look at measures of forecast accuracy, International Journal of Forecasting 22 (2006), 679–688
  * @example errorFigures([10, 20], [12, 19], 3).mae // 1.5
  */
@@ -56,13 +56,15 @@ export function errorFigures(
 }
 
 /**
- * Mean absolute change from the same season of the year before, over a training span.
+ * Mean absolute change over a training span: from the same season of the year before, or without a season
+ * from the period before.
  *
+ * @param lag m; 1 without a season
  * @returns undefined when no such pair exists or the mean is 0
  */
-export function seasonalNaiveScale(values: readonly Value[], seasons: number): Value {
+export function naiveScale(values: readonly Value[], lag: number): Value {
   const changes = values.flatMap((value, i) => {
-    const before = i < seasons ? null : values[i - seasons]!
+    const before = i < lag ? null : values[i - lag]!
     return value === null || before === null ? [] : [Math.abs(value - before)]
   })
   return mean(changes) || null

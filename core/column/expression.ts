@@ -1,22 +1,32 @@
-import { AVERAGE, type IndexAverage } from '../decompose/averages/seasonalIndices'
+import { leastSquares } from '../regression/leastSquares'
+import { mean, median, trimmedMean } from '../statistics/average'
+import { tQuantile } from '../statistics/distributions'
 import { standardDeviation } from '../statistics/spread'
-import type { Cell } from '../ledger/cell'
+import type { Cell } from './cell'
 import type { LocalFitPicture } from './localFit'
 
 /** An operation between two parts of a calculation, as it is printed. */
 export type Operator = '+' | '−' | '×' | '÷'
 
+/** How a list of terms becomes one figure. */
+export type AverageHow =
+  'mean' | 'median' | 'trimmed-mean' | 'geometric-mean' | 'standard-deviation'
+
 /** The arithmetic behind a cell, down to the cells and figures it was made from. */
 export type Expression =
   /** Another cell of the ledger. */
   | { readonly kind: 'cell'; readonly cell: Cell; readonly symbol: string; readonly value: number }
-  /** A figure of the method that is not in the ledger, such as a slope; or a plain number. */
-  | { readonly kind: 'figure'; readonly symbol: string; readonly value: number }
+  /**
+   * A figure that is not in the ledger, such as a slope; or a plain number. `made` says where it came from,
+   * and is left out for what was given, and for what no formula can say.
+   */
   | {
-      readonly kind: 'average'
-      readonly how: AverageHow
-      readonly terms: readonly Expression[]
+      readonly kind: 'figure'
+      readonly symbol: string
+      readonly value: number
+      readonly made?: Expression
     }
+  | { readonly kind: 'average'; readonly how: AverageHow; readonly terms: readonly Expression[] }
   /** A local regression, drawn beside the arithmetic. */
   | { readonly kind: 'local-fit'; readonly symbol: string; readonly fit: LocalFitPicture }
   | {
@@ -27,12 +37,26 @@ export type Expression =
     }
   | { readonly kind: 'root'; readonly of: Expression }
   | { readonly kind: 'power'; readonly of: Expression; readonly power: number }
+  /** A figure of a least-squares regression. */
+  | { readonly kind: 'regression'; readonly gives: RegressionFigure; readonly of: Regression }
+  /** The t that a two-sided interval of a level reaches to. */
+  | { readonly kind: 't-quantile'; readonly level: number; readonly df: Expression }
 
-/** How a list of terms becomes one figure. */
-export type AverageHow = IndexAverage | 'geometric-mean' | 'standard-deviation'
+/** A regression of cells on columns of numbers; the same object in everything that comes from it. */
+export interface Regression {
+  readonly y: readonly (Expression & { readonly kind: 'cell' })[]
+  readonly columns: readonly { readonly name: string; readonly values: readonly number[] }[]
+}
 
-export function figureOf(symbol: string, value: number): Expression {
-  return { kind: 'figure', symbol, value }
+/** What a regression gives: a coefficient (0 is the constant), SSE, or x₀ᵀ(XᵀX)⁻¹x₀ at a point. */
+export type RegressionFigure =
+  | { readonly figure: 'coefficient'; readonly at: number }
+  | { readonly figure: 'sse' }
+  | { readonly figure: 'leverage'; readonly x: readonly number[] }
+
+/** A figure with its name, its value and, where there is one, the arithmetic that made it. */
+export function figureOf(symbol: string, value: number, made?: Expression): Expression {
+  return made ? { kind: 'figure', symbol, value, made } : { kind: 'figure', symbol, value }
 }
 
 /** A number that stands for itself, such as the 2 of a second average. */
@@ -42,6 +66,11 @@ export function plain(value: number): Expression {
 
 export function operation(left: Expression, operator: Operator, right: Expression): Expression {
   return { kind: 'operation', operator, left, right }
+}
+
+/** The mean of `count` terms. */
+export function meanOf(count: number, term: (i: number) => Expression): Expression {
+  return { kind: 'average', how: 'mean', terms: Array.from({ length: count }, (_, i) => term(i)) }
 }
 
 /**
@@ -55,13 +84,17 @@ export function evaluate(expression: Expression): number {
     case 'figure':
       return expression.value
     case 'average':
-      return averageOf(expression.how, expression.terms.map(evaluate))
+      return AVERAGES[expression.how](expression.terms.map(evaluate))
     case 'local-fit':
       return expression.fit.value
     case 'power':
       return evaluate(expression.of) ** expression.power
     case 'root':
       return Math.sqrt(evaluate(expression.of))
+    case 'regression':
+      return regressionFigure(expression.of, expression.gives)
+    case 't-quantile':
+      return tQuantile(expression.level, evaluate(expression.df))
     case 'operation': {
       const left = evaluate(expression.left)
       const right = evaluate(expression.right)
@@ -79,10 +112,24 @@ export function evaluate(expression: Expression): number {
   }
 }
 
-function averageOf(how: AverageHow, values: readonly number[]): number {
-  if (how === 'standard-deviation') return standardDeviation(values)!
-  if (how === 'geometric-mean') return Math.exp(AVERAGE.mean(values.map(Math.log))!)
-  return AVERAGE[how](values)!
+const AVERAGES: Record<AverageHow, (values: readonly number[]) => number> = {
+  mean: (values) => mean(values)!,
+  median: (values) => median(values)!,
+  'trimmed-mean': (values) => trimmedMean(values)!,
+  'geometric-mean': (values) => Math.exp(mean(values.map(Math.log))!),
+  'standard-deviation': (values) => standardDeviation(values)!,
+}
+
+function regressionFigure({ y, columns }: Regression, gives: RegressionFigure): number {
+  const fit = leastSquares(y.map(evaluate), columns)
+  switch (gives.figure) {
+    case 'coefficient':
+      return fit.coefficients[gives.at]!
+    case 'sse':
+      return fit.sse
+    case 'leverage':
+      return fit.leverage(gives.x)
+  }
 }
 
 /** The local regression inside an expression, if there is one. */
@@ -97,21 +144,50 @@ export function localFitOf(expression: Expression): LocalFitPicture | null {
   }
 }
 
-/** The ledger cells an expression was made from, in the order they are read. */
+/**
+ * The ledger cells an expression was made from, in the order they are read.
+ *
+ * A figure stands for itself, but for the coefficients of a regression: they come from all of its cells at
+ * once, which are named once, after everything else.
+ */
 export function cellsOf(expression: Expression): Cell[] {
+  const cells: Cell[] = []
+  const regressions = new Set<Regression>()
+  collect(expression, cells, regressions)
+  for (const { y } of regressions) for (const { cell } of y) cells.push(cell)
+  return cells
+}
+
+function collect(expression: Expression, cells: Cell[], regressions: Set<Regression>): void {
   switch (expression.kind) {
     case 'cell':
-      return [expression.cell]
-    case 'figure':
-      return []
+      cells.push(expression.cell)
+      break
+    case 'figure': {
+      const { made } = expression
+      if (made?.kind === 'regression' && made.gives.figure === 'coefficient') {
+        regressions.add(made.of)
+      }
+      break
+    }
     case 'average':
-      return expression.terms.flatMap(cellsOf)
+      for (const term of expression.terms) collect(term, cells, regressions)
+      break
     case 'local-fit':
-      return [...expression.fit.sources]
+      cells.push(...expression.fit.sources)
+      break
     case 'root':
     case 'power':
-      return cellsOf(expression.of)
+      collect(expression.of, cells, regressions)
+      break
     case 'operation':
-      return [...cellsOf(expression.left), ...cellsOf(expression.right)]
+      collect(expression.left, cells, regressions)
+      collect(expression.right, cells, regressions)
+      break
+    case 'regression':
+      regressions.add(expression.of)
+      break
+    case 't-quantile':
+      break
   }
 }

@@ -3,6 +3,7 @@ import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import type { MethodDocument } from '../method'
 import { explain } from '../ledger/explain'
+import { actualOf } from '../ledger/ledger'
 import { evaluate } from './expression'
 import { localFit, type LocalFitInput } from './localFit'
 import { write } from './write'
@@ -101,18 +102,19 @@ describe('a value of robust loess explained', () => {
   })
 
   it('a season that never changes is the mean over the years', () => {
-    const told = explain(run({ seasonalWindow: 'periodic' }), 'index', 65)
+    const told = explain(run({ by: 'stl', seasonalWindow: 'periodic' }), 'index', 65)
     if (!told.defined) throw new Error(told.because)
     expect(told.expression).toMatchObject({ kind: 'average', how: 'geometric-mean' })
     expect(told.localFit).toBeNull()
   })
 
   it('a weight says how far off its period stood', () => {
-    const some = result.columns.weight.findIndex((weight) => weight! > 0.2 && weight! < 0.9)
+    const weights = actualOf(result, 'weight')
+    const some = weights.findIndex((weight) => weight! > 0.2 && weight! < 0.9)
     const told = explain(result, 'weight', some + 1)
     if (!told.defined) throw new Error(told.because)
     expect(write(told.expression)).toBe('(1 − (|r| ÷ h)²)²')
-    expect(evaluate(told.expression)).toBeCloseTo(result.columns.weight[some]!, 12)
+    expect(evaluate(told.expression)).toBeCloseTo(weights[some]!, 12)
     const freak = explain(result, 'weight', 41)
     expect(freak.defined && write(freak.expression)).toBe('|r| reaches h')
   })

@@ -1,6 +1,6 @@
-import type { Model } from '../model'
-import type { Cell } from '../ledger/cell'
+import { MODEL, type Model } from '../model'
 import { loess } from '../smoothing/loess'
+import type { Cell } from './cell'
 
 /** A local regression as it can be drawn: its window, the weight of every point, and the line. */
 export interface LocalFitPicture {
@@ -46,7 +46,7 @@ export interface LocalFitInput {
  */
 export function localFit(input: LocalFitInput): LocalFitPicture | null {
   const { t, z, at, window, degree, column } = input
-  const back = input.model === 'multiplicative' ? Math.exp : (value: number) => value
+  const back = MODEL[input.model].fromSum
   const step = t.length > 1 ? t[1]! - t[0]! : 1
   const place = (of: number) => (of - t[0]!) / step + 1
   const fit = loess(

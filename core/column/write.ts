@@ -26,10 +26,29 @@ export function write(expression: Expression, number?: (value: number) => string
       return `√(${write(expression.of, number)})`
     case 'power':
       return `(${write(expression.of, number)})${superscript(expression.power)}`
+    case 'regression':
+    case 't-quantile':
+      return number ? number(evaluate(expression)) : nameOf(expression)
     case 'operation': {
       const { operator, left, right } = expression
       return `${inside(left, operator, false, number)} ${operator} ${inside(right, operator, true, number)}`
     }
+  }
+}
+
+/** What is said in place of the arithmetic of a whole regression, or of a distribution. */
+function nameOf(expression: Expression & { kind: 'regression' | 't-quantile' }): string {
+  if (expression.kind === 't-quantile') {
+    return `t(${expression.level}%, ${write(expression.df)} df)`
+  }
+  const { gives, of } = expression
+  switch (gives.figure) {
+    case 'coefficient':
+      return gives.at === 0 ? 'constant' : `coefficient of ${of.columns[gives.at - 1]!.name}`
+    case 'sse':
+      return 'sum of squared residuals'
+    case 'leverage':
+      return `leverage at ${gives.x.join(', ')}`
   }
 }
 

@@ -2,12 +2,11 @@ import { countPeriods, periodLabel } from '../calendar/labels'
 import { formatPeriod, parsePeriod } from '../calendar/period'
 import type { Calendar } from '../calendar/calendar'
 import type { Adjustment } from '../series/series'
-import type { FilledValue } from '../care/fillMissing'
+import type { FilledValue, MissingRule } from '../care/fillMissing'
 import { suspiciousValues, type SuspiciousValue } from '../care/suspicious'
-import type { Method } from '../method'
 import type { Stretch } from '../series/stretch'
 import { figure } from '../words/figure'
-import type { Finding } from './finding'
+import type { Finding } from '../finding'
 
 /**
  * What was done to the values before the calculation, and which of them look mistyped.
@@ -19,7 +18,7 @@ export function careFindings(
   stretch: Stretch,
   adjustments: readonly Adjustment[],
   filled: readonly FilledValue[],
-  method: Method,
+  missing: MissingRule,
   unit: string,
 ): Finding[] {
   return [
@@ -28,7 +27,7 @@ export function careFindings(
       .filter(({ at }) => !filled.some(({ t }) => t === stretch.firstT + at))
       .map((found) => looksMistyped(found, stretch, unit)),
     ...adjustments.map((adjustment) => adjusted(adjustment, stretch.calendar, unit)),
-    ...(filled.length > 0 ? [filledIn(filled, stretch, method)] : []),
+    ...(filled.length > 0 ? [filledIn(filled, stretch, missing)] : []),
   ]
 }
 
@@ -71,7 +70,11 @@ function adjusted(
   }
 }
 
-function filledIn(filled: readonly FilledValue[], stretch: Stretch, { missing }: Method): Finding {
+function filledIn(
+  filled: readonly FilledValue[],
+  stretch: Stretch,
+  missing: MissingRule,
+): Finding {
   const first = stretch.periodOf(filled[0]!.t - stretch.firstT)
   const HOW = {
     leave: '',

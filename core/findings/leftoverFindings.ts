@@ -1,14 +1,20 @@
 import type { Leftover } from '../leftover/leftover'
-import type { Method } from '../method'
+import type { Model } from '../model'
 import { figure, probability } from '../words/figure'
-import type { Finding } from './finding'
+import type { Finding } from '../finding'
 
 /**
  * Whether what is left over still holds a pattern, with what to try: a model is only as good as its leftover
  * is dull.
+ *
+ * @param advice what to try under this method when it waves
  */
-export function leftoverFindings(leftover: Leftover, { decompose }: Method): Finding[] {
-  const { waves, fan, autocorrelation: r, limit } = leftover
+export function leftoverFindings(
+  leftover: Leftover,
+  model: Model,
+  advice: (waves: NonNullable<Leftover['waves']>) => string,
+): Finding[] {
+  const { waves, wavesAtLag: lag, fan, autocorrelation: r, limit } = leftover
   const findings: Finding[] = []
   const caution = (code: string, text: string, at: number): Finding => ({
     code,
@@ -19,29 +25,18 @@ export function leftoverFindings(leftover: Leftover, { decompose }: Method): Fin
     figure: at,
   })
   if (waves !== null) {
-    const lag = waves === 'slowly' ? 1 : r!.length >> 1
-    const own = r![lag - 1]!
-    const advice =
-      decompose.by === 'stl'
-        ? waves === 'slowly'
-          ? 'Try a shorter trend window.'
-          : 'Try a shorter season window.'
-        : waves === 'slowly'
-          ? decompose.by === 'ratio-to-moving-average'
-            ? 'A freak period sways the moving average around it: leave it out, replace it, or try robust loess.'
-            : 'Try the ratio to a moving average, or robust loess: the level is no straight line.'
-          : 'Try robust loess, where the season may change over the years.'
+    const own = r![lag! - 1]!
     findings.push(
       caution(
         'leftover-waves',
-        `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${advice}`,
+        `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${advice(waves)}`,
         own,
       ),
     )
   }
   if (fan !== null && fan.verdict !== 'even') {
-    const other = decompose.model === 'multiplicative' ? 'additive' : 'multiplicative'
-    const fits = (fan.verdict === 'out') === (decompose.model === 'additive')
+    const other = model === 'multiplicative' ? 'additive' : 'multiplicative'
+    const fits = (fan.verdict === 'out') === (model === 'additive')
     findings.push(
       caution(
         'leftover-fans',

@@ -1,5 +1,6 @@
 import { onePeriod } from '../calendar/labels'
-import type { Decomposition } from '../decompose/decomposition'
+import type { Examined } from '../examine'
+import type { Finding } from '../finding'
 import type { Model } from '../model'
 import { twoSidedT } from '../statistics/distributions'
 import { peakSpacing } from '../seasonality/peakSpacing'
@@ -8,7 +9,7 @@ import { mean } from '../statistics/average'
 import type { Stretch } from '../series/stretch'
 import { figure, percent, probability } from '../words/figure'
 import { gapWords, PEAK_WORDS } from '../seasonality/peakWords'
-import type { Finding } from './finding'
+import type { TrendLine } from '../trend/fit'
 
 const SIGNIFICANT = 0.05
 
@@ -16,29 +17,26 @@ const SIGNIFICANT = 0.05
  * What a first look at the series should say: is there a trend, does the swing grow with the level, how far
  * apart do its peaks stand?
  *
- * @param comparison of the two models; null for too short a series
  * @param model the one that the method uses
  */
 export function lookFindings(
   stretch: Stretch,
-  decomposition: Decomposition,
-  comparison: WhichModel | null,
+  { straight, whichModel }: Pick<Examined, 'straight' | 'whichModel'>,
   model: Model,
   unit: string,
 ): Finding[] {
   return [
-    ...trendFinding(stretch, decomposition, unit),
-    ...(comparison ? modelFinding(comparison, model, unit) : []),
-    ...peakFinding(stretch),
+    ...trendFinding(stretch, straight, unit),
+    ...(whichModel ? modelFinding(whichModel, model, unit) : []),
+    ...peakFindings(stretch),
   ]
 }
 
 function trendFinding(
   { calendar, values }: Stretch,
-  { straightTrend }: Decomposition,
+  { fit, slope }: TrendLine,
   unit: string,
 ): Finding[] {
-  const { fit, slope } = straightTrend
   const level = mean(values.filter((value) => value !== null))
   const error = Math.sqrt(fit.sse / (fit.n - fit.p)) * fit.unitErrors[1]!
   if (!level || error === 0) return []
@@ -89,7 +87,8 @@ function modelFinding(
   ]
 }
 
-function peakFinding({ values, calendar }: Stretch): Finding[] {
+/** How far apart peaks and troughs stand, and what that says. */
+export function peakFindings({ values, calendar }: Stretch): Finding[] {
   const spacing = peakSpacing(values, calendar.seasons)
   if (spacing.verdict === null) return []
   return [

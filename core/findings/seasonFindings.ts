@@ -1,11 +1,11 @@
 import type { Model } from '../model'
-import type { Result, SeasonRow } from '../result'
-import type { SeasonTests } from '../seasonality/seasonTests'
+import { WITHOUT_SEASON } from '../decompose/ways'
+import type { Examined, SeasonRow, Strengths } from '../examine'
+import type { Finding } from '../finding'
 import type { Strength } from '../seasonality/strength'
 import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 import { figure, percent, probability } from '../words/figure'
-import type { Finding } from './finding'
 
 /** An index resting on fewer values than this moves with every single one of them. */
 const ENOUGH_VALUES = 3
@@ -18,6 +18,9 @@ const UNSTEADY = 0.1
 /** A season whose indices range over less than this share of the level is too small to matter. */
 const NEGLIGIBLE_RANGE = 0.02
 
+/** What to do about a season that is none. */
+const DO_WITHOUT = { label: 'Do without a season', change: WITHOUT_SEASON } as const
+
 /**
  * What the indices say: the peak and trough season with their distance from the baseline, whether
  * the season is too small to matter, and which indices rest on too few values.
@@ -25,18 +28,15 @@ const NEGLIGIBLE_RANGE = 0.02
  * A season is negligible when the range of its indices is under 2% of the level (the range itself
  * for multiplicative, range ÷ mean value for additive): a chart of it looks as lively as any other.
  *
- * @param seasons one row a season
+ * @param examined one row a season, tests of season and strengths; nothing is said without a season
  * @param values the analysed values, for the level of an additive season
- * @param tests of season, said in words with their figures
- * @param strength of trend and season, likewise
  */
 export function seasonFindings(
-  seasons: readonly SeasonRow[],
+  { seasons, seasonTests: tests, strength }: Examined,
   model: Model,
   values: readonly Value[],
-  tests: SeasonTests,
-  strength: Result['strength'],
 ): Finding[] {
+  if (!tests) return []
   const peak = seasons.reduce((best, row) => (row.index > best.index ? row : best))
   const trough = seasons.reduce((worst, row) => (row.index < worst.index ? row : worst))
   const level =
@@ -66,6 +66,7 @@ export function seasonFindings(
       text: `The season is negligible in size: from lowest to highest it moves ${percent(range)} of the level, less than 2%.`,
       period: null,
       figure: range,
+      action: DO_WITHOUT,
     })
   }
   if (stable.p !== null) {
@@ -79,6 +80,7 @@ export function seasonFindings(
             text: `No season can be told from chance: the seasons differ by no more than the years within them (${test}).`,
             period: null,
             figure: stable.p,
+            action: DO_WITHOUT,
           }
         : about('stable-season', `The seasons differ beyond chance (${test}).`, stable.p),
     )
@@ -112,7 +114,7 @@ export function seasonFindings(
 }
 
 /** How strong trend and season are, from 0 to 1, in words. */
-function strengthFinding(strength: Result['strength']): Finding[] {
+function strengthFinding(strength: Strengths): Finding[] {
   const { trend, season } = strength.withoutDistrusted ?? strength
   if (trend === null || season === null) return []
   const both = (of: Strength) =>

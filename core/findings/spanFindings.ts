@@ -1,23 +1,24 @@
 import { countPeriods, periodLabel } from '../calendar/labels'
 import { formatPeriod, parsePeriod } from '../calendar/period'
 import type { Calendar } from '../calendar/calendar'
-import type { DecompositionForecast } from '../forecast/byDecomposition/calculate'
-import type { Method } from '../method'
+import type { Exclusion } from '../decompose/commonOptions'
+import type { Finding } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
-import type { Finding } from './finding'
 
 /**
  * What is in the data and what is not: missing periods, values left out, where the trend-cycle
  * ends, the last actual period and what is forecast from it.
  *
+ * @param exclusions what is left out of its season
  * @param trendCycle one entry a period of the stretch, undefined where no average reaches
+ * @param horizon periods that are forecast
  */
 export function spanFindings(
   stretch: Stretch,
-  method: Method,
+  exclusions: readonly Exclusion[],
   trendCycle: readonly Value[],
-  forecast: DecompositionForecast,
+  horizon: number,
 ): Finding[] {
   const { calendar, values } = stretch
   const findings: Finding[] = []
@@ -25,13 +26,13 @@ export function spanFindings(
   if (lastActual >= 0) {
     const actual = stretch.periodOf(lastActual)
     const first = stretch.periodOf(values.length)
-    const last = stretch.periodOf(values.length + forecast.t.length - 1)
+    const last = stretch.periodOf(values.length + horizon - 1)
     const range = first.label === last.label ? first.label : `${first.label} to ${last.label}`
     findings.push({
       code: 'last-actual',
       severity: 'note',
       topic: 'data',
-      text: `The last actual period is ${actual.label}; ${range} ${forecast.t.length === 1 ? 'is' : 'are'} forecast from it.`,
+      text: `The last actual period is ${actual.label}; ${range} ${horizon === 1 ? 'is' : 'are'} forecast from it.`,
       period: actual.code,
       figure: values[lastActual]!,
     })
@@ -49,26 +50,29 @@ export function spanFindings(
       figure: without,
     })
   }
+  findings.push(...missingFindings(stretch))
+  findings.push(...exclusions.map((exclusion) => leftOut(exclusion, calendar)))
+  return findings
+}
+
+/** Periods without a value. */
+export function missingFindings({ values, calendar, periodOf }: Stretch): Finding[] {
   const missing = values.flatMap((value, i) => (value === null ? [i] : []))
-  if (missing.length > 0) {
-    const at = stretch.periodOf(missing[0]!)
-    findings.push({
+  if (missing.length === 0) return []
+  const at = periodOf(missing[0]!)
+  return [
+    {
       code: 'missing-values',
       severity: 'caution',
       topic: 'data',
       text: `${countPeriods(missing.length, calendar)} without a value, the first in ${at.label}. No average is taken over a gap.`,
       period: at.code,
       figure: missing.length,
-    })
-  }
-  findings.push(...method.decompose.exclude.map((exclusion) => leftOut(exclusion, calendar)))
-  return findings
+    },
+  ]
 }
 
-function leftOut(
-  { period, reason }: { period: string; reason: string },
-  calendar: Calendar,
-): Finding {
+function leftOut({ period, reason }: Exclusion, calendar: Calendar): Finding {
   const parsed = parsePeriod(period, calendar)!
   return {
     code: 'left-out',

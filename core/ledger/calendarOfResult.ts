@@ -1,13 +1,13 @@
 import { calendarOf, type Calendar } from '../calendar/calendar'
 import { parsePeriod, type Period } from '../calendar/period'
-import type { Result } from '../result'
+import type { Looked } from '../result'
 
 /** The calendar that a result document was made with. */
-export function calendarOfResult({ series }: Pick<Result, 'series'>): Calendar {
+export function calendarOfResult({ series }: Pick<Looked, 'series'>): Calendar {
   return calendarOf(series.frequency, series)
 }
 
 /** The period of time code 1. */
-export function startOfResult(result: Pick<Result, 'series'>): Period {
+export function startOfResult(result: Pick<Looked, 'series'>): Period {
   return parsePeriod(result.series.start, calendarOfResult(result))!
 }

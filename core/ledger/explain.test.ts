@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
-import { cellValue } from './cell'
-import { ledgerRows } from './rows'
+import { cellValue, ledgerOf } from './ledger'
 import type { MethodDocument } from '../method'
 import type { Result } from '../result'
 import type { Series, Value } from '../series/series'
@@ -46,6 +45,12 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
     decompose({ by: 'simple-averages', model: 'additive' }),
   ],
   ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
+  ['no season', series(quarters), decompose({ by: 'none' })],
+  [
+    'no season, an odd average, a missing quarter',
+    series(quarters.with(6, null)),
+    decompose({ by: 'none', model: 'additive', order: 5 }),
+  ],
   ['robust loess', series(quarters), decompose({ by: 'stl', seasonalWindow: 7 })],
   [
     'loess, additive, not robust, with a missing quarter and a wide trend',
@@ -88,7 +93,9 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
 
 function everyCell(result: Result) {
   const periods = [...result.columns.t, ...result.forecast.t]
-  return ledgerRows(result).flatMap(({ column }) => periods.map((t) => ({ column, t })))
+  return ledgerOf(result).columns.flatMap(({ name }) =>
+    periods.map((t) => ({ column: name, t })),
+  )
 }
 
 describe.each(CASES)('with %s', (_, input, method) => {

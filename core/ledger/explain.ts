@@ -1,21 +1,18 @@
-import { periodLabel } from '../calendar/labels'
-import { periodAt } from '../calendar/period'
-import { calendarOfResult, startOfResult } from './calendarOfResult'
-import { cellValue, lastActualT, limitOf, type Cell, type CellColumn } from './cell'
-import { ledgerRows } from './rows'
-import type { Result } from '../result'
-import { readIndex } from '../words/reading'
-import { arithmetic } from './arithmetic'
+import type { Cell } from '../column/cell'
+import type { Column } from '../column/column'
 import { cellsOf, localFitOf, type Expression } from '../column/expression'
 import type { LocalFitPicture } from '../column/localFit'
-import { whyUndefined } from './whyUndefined'
+import type { SeriesRun } from '../column/run'
+import type { Looked, Result } from '../result'
+import { readDeparture } from '../words/reading'
+import { ledgerOf } from './ledger'
 
 /** How a cell of the ledger came about. */
 export type Explanation = {
   readonly cell: Cell
   /** `Ratio, May 2025` */
   readonly title: string
-  /** How cells of this row are made: `sales ÷ average`. */
+  /** How cells of this column are made: `sales ÷ average`. */
   readonly means: string
   readonly unit: string
 } & (
@@ -37,55 +34,67 @@ export type Explanation = {
  * The arithmetic of any cell of the ledger, in symbols and numbers, and where it came from.
  *
  * @param result a result document
- * @param column any row of the ledger
+ * @param name any column of the ledger
  * @param t time code, in the span or the forecast
  * @returns for an undefined cell, the reason in one sentence
- * @throws RangeError when the result has no such row or period
+ * @throws RangeError when the result has no such column or period
  * @example explain(result, 'seasonalIrregular', 65) // value 1.323: 48,210 ÷ 36,433
  */
-export function explain(result: Result, column: CellColumn, t: number): Explanation {
-  const row = ledgerRows(result).find((candidate) => candidate.column === column)
-  const { columns, forecast } = result
-  const last = forecast.t.at(-1) ?? lastActualT(result)
-  if (!row || t < columns.t[0]! || t > last) {
-    throw new RangeError(`The ledger has no cell ${column} at time code ${t}.`)
+export function explain(result: Looked | Result, name: string, t: number): Explanation {
+  const { find, run } = ledgerOf(result)
+  const column = find(name)
+  if (!column || t < run.firstT || t > run.endT) {
+    throw new RangeError(`The ledger has no cell ${name} at time code ${t}.`)
   }
-  const cell: Cell = { column, t }
+  return explainColumn(run, column, t, run.value(name, t))
+}
+
+/**
+ * The same of a column that may stand beside the ledger.
+ *
+ * @param value the figure of the cell
+ */
+export function explainColumn(
+  run: SeriesRun,
+  column: Column,
+  t: number,
+  value: number | null,
+): Explanation {
   const about = {
-    cell,
-    title: `${row.label}, ${standsAt(result, cell)}`,
-    means: limitOf(column) ? limitWords(result) : row.means,
-    unit: row.unit,
+    cell: { column: column.name, t },
+    title: `${column.label}, ${standsAt(run, column, t)}`,
+    means: column.explains,
+    unit: column.unit,
   }
-  const value = cellValue(result, cell)
-  if (value === null) return { ...about, defined: false, because: whyUndefined(result, cell) }
-  const { expression, alsoFrom } = arithmetic(result, cell)
+  if (value === null) return { ...about, defined: false, because: whyUndefined(run, column, t) }
+  const expression = column.arithmetic(t)
   return {
     ...about,
     defined: true,
     value,
     expression,
-    sources: [...cellsOf(expression), ...alsoFrom],
+    sources: cellsOf(expression),
     localFit: localFitOf(expression),
     reading:
-      row.component === 'season'
-        ? readIndex(value, result.method.decompose.model, result.series.unit)
-        : null,
+      column.component === 'season' ? readDeparture(value, column.baseline ?? 0, run.unit) : null,
   }
 }
 
 /** Where a cell stands: a period, or between two of them. */
-function standsAt(result: Result, { column, t }: Cell): string {
-  const calendar = calendarOfResult(result)
-  const label = (at: number) =>
-    periodLabel(periodAt(startOfResult(result), at, calendar.seasons), calendar)
-  if (column !== 'movingAverage') return label(t)
-  const left = t + calendar.seasons / 2 - 1
-  return `between ${label(left)} and ${label(left + 1)}`
+function standsAt(run: SeriesRun, { offset }: Column, t: number): string {
+  const at = t + offset
+  return Number.isInteger(at)
+    ? run.label(at)
+    : `between ${run.label(Math.floor(at))} and ${run.label(Math.ceil(at))}`
 }
 
-function limitWords(result: Result): string {
-  return result.method.decompose.model === 'multiplicative'
-    ? 'prediction limit of the trend × index'
-    : 'prediction limit of the trend + index'
+/** Why a cell is empty, in one sentence. */
+function whyUndefined({ lastT }: SeriesRun, column: Column, t: number): string {
+  if (column.actual === null && t <= lastT) {
+    return 'This period has an actual value; the forecast starts after the last one.'
+  }
+  if (t > lastT && column.ahead === null) {
+    return 'This period lies in the forecast, where there is nothing to calculate this from.'
+  }
+  return column.whyUndefined(t)
 }

@@ -1,7 +1,7 @@
+import { traitsOf } from '../decompose/ways'
 import type { Result } from '../result'
 import type { Value } from '../series/series'
-import { cellValue, lastActualT } from './cell'
-import { ledgerRows } from './rows'
+import { ledgerOf } from './ledger'
 
 /** A table of figures with named columns, ready to be written out. */
 export interface FigureTable {
@@ -18,15 +18,14 @@ export interface FigureTable {
  * @returns actual periods first, then forecast ones, told apart by the column `kind`
  */
 export function ledgerTable(result: Result): FigureTable {
-  const rows = ledgerRows(result)
-  const last = lastActualT(result)
+  const { columns: steps, run } = ledgerOf(result)
   const { columns, forecast } = result
   const line = (period: string, t: number, season: number): (string | Value)[] => [
     period,
     t,
     season,
-    t > last ? 'forecast' : 'actual',
-    ...rows.map((row) => cellValue(result, { column: row.column, t })),
+    t > run.lastT ? 'forecast' : 'actual',
+    ...steps.map(({ name }) => run.value(name, t)),
   ]
   return {
     header: [
@@ -34,10 +33,8 @@ export function ledgerTable(result: Result): FigureTable {
       't',
       'season',
       'kind',
-      ...rows.map((row) =>
-        row.offset === 0
-          ? `${row.label} (${row.unit})`
-          : `${row.label} (${row.unit}; stands at t + ${row.offset})`,
+      ...steps.map(({ label, unit, offset }) =>
+        offset === 0 ? `${label} (${unit})` : `${label} (${unit}; stands at t + ${offset})`,
       ),
     ],
     rows: [
@@ -47,27 +44,27 @@ export function ledgerTable(result: Result): FigureTable {
   }
 }
 
-/** The forecast alone: deseasonalized and with the season, limits at every level. */
+/** The forecast alone: deseasonalized and with the season, where there is one; limits at every level. */
 export function forecastTable(result: Result): FigureTable {
   const { forecast, method, series } = result
-  const levels = method.forecast.levels
+  const { levels } = method.forecast
+  const { hasSeason } = traitsOf(method.decompose)
+  const inSeason = (...cells: readonly (string | Value)[]) => (hasSeason ? cells : [])
   return {
     header: [
       'period',
       't',
-      `deseasonalized forecast (${series.unit})`,
-      'seasonal index',
+      ...inSeason(`deseasonalized forecast (${series.unit})`, 'seasonal index'),
       `forecast (${series.unit})`,
       ...levels.flatMap((level) => [
         `${level}% lower (${series.unit})`,
         `${level}% upper (${series.unit})`,
       ]),
-    ],
+    ] as string[],
     rows: forecast.period.map((period, i) => [
       period,
       forecast.t[i]!,
-      forecast.deseasonalized[i]!,
-      forecast.index[i]!,
+      ...inSeason(forecast.deseasonalized[i]!, forecast.index[i]!),
       forecast.forecast[i]!,
       ...levels.flatMap((level) => [
         forecast.limits[level]!.lower[i]!,

@@ -26,6 +26,8 @@ export interface Leftover {
   readonly limit: Value
   /** Whether it still waves: slowly from period to period, or with the season. */
   readonly waves: 'slowly' | 'with the season' | null
+  /** The lag at which it does. */
+  readonly wavesAtLag: Value
   /** Whether its spread changes from the first third to the last. */
   readonly fan: Fan | null
 }
@@ -42,6 +44,8 @@ export interface Fan {
 
 /** Autocorrelations are shown this many years back. */
 const YEARS_BACK = 2
+/** A yearly series is looked at over this many years, twice. */
+const FEWEST_LAGS = 2
 const SIGNIFICANT = 0.05
 /** A third with fewer values says nothing of its spread. */
 const FEWEST = 5
@@ -55,11 +59,13 @@ const FEWEST = 5
  * @param stretch tells the season and year of each entry
  * @param irregular one a period, null = undefined
  * @param counts whether an entry counts: it is neither left out nor distrusted
+ * @param hasSeason whether a season was taken out; without one its seasons are not compared
  */
 export function examineLeftover(
   stretch: Stretch,
   irregular: readonly Value[],
   counts: (entry: number) => boolean,
+  hasSeason = true,
 ): Leftover {
   const counted = irregular.map((value, i) => (counts(i) ? value : null))
   const { calendar, seasonOf, periodOf } = stretch
@@ -73,23 +79,34 @@ export function examineLeftover(
   const r =
     inner.length === 0 || inner.includes(null)
       ? null
-      : autocorrelation(believed as readonly number[], YEARS_BACK * calendar.seasons)
+      : autocorrelation(
+          believed as readonly number[],
+          YEARS_BACK * Math.max(FEWEST_LAGS, calendar.seasons),
+        )
   const limit = r && autocorrelationLimit(inner.length)
   return {
     spread: standardDeviation(present(counted)),
     byYear: spreads(counted, yearOf),
-    bySeason: spreads(counted, seasonOf),
+    bySeason: hasSeason ? spreads(counted, seasonOf) : [],
     autocorrelation: r,
     limit,
-    waves: r && limit !== null ? wavesOf(r, limit, calendar.seasons) : null,
+    ...wavesOf(r, limit, calendar.seasons),
     fan: fanOf(counted.slice(skipped, skipped + inner.length)),
   }
 }
 
-function wavesOf(r: readonly number[], limit: number, seasons: number): Leftover['waves'] {
-  if (r[0] !== undefined && r[0] > limit) return 'slowly'
-  const yearBack = r[seasons - 1]
-  return yearBack !== undefined && yearBack > limit ? 'with the season' : null
+function wavesOf(
+  r: readonly number[] | null,
+  limit: Value,
+  seasons: number,
+): Pick<Leftover, 'waves' | 'wavesAtLag'> {
+  const isBeyond = (lag: number) => {
+    const own = r?.[lag - 1]
+    return own !== undefined && limit !== null && own > limit
+  }
+  if (isBeyond(1)) return { waves: 'slowly', wavesAtLag: 1 }
+  if (seasons > 1 && isBeyond(seasons)) return { waves: 'with the season', wavesAtLag: seasons }
+  return { waves: null, wavesAtLag: null }
 }
 
 function spreads(values: readonly Value[], groupOf: readonly number[]): SpreadOf[] {

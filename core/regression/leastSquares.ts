@@ -3,7 +3,7 @@ import { mean } from '../statistics/average'
 import { Refusal } from '../refusal'
 
 /** A column of a regression beside the constant. */
-export interface Column {
+export interface RegressionColumn {
   readonly name: string
   readonly values: readonly number[]
 }
@@ -42,23 +42,28 @@ const PERFECT = 1e-26
  *
  * @param y n observations
  * @param columns k columns of n values each, without the constant
+ * @param where path in the document of what is fitted, for a refusal
  * @throws Refusal when there are not more observations than columns, or when a column depends on
  *   the constant and the columns before it
  * @see Golub, G. H. & Van Loan, C. F. (2013), Matrix Computations, 4th ed., sec. 5.3
  * @example leastSquares([1, 3, 5], [{ name: 't', values: [1, 2, 3] }]).coefficients // [-1, 2]
  */
-export function leastSquares(y: readonly number[], columns: readonly Column[]): LeastSquares {
+export function leastSquares(
+  y: readonly number[],
+  columns: readonly RegressionColumn[],
+  where = 'regression',
+): LeastSquares {
   const n = y.length
   const p = columns.length + 1
   if (n <= p) {
     throw new Refusal(
       `A regression with ${p} coefficients needs at least ${p + 1} values; there are ${n}.`,
-      'trend',
+      where,
     )
   }
   const centreOfY = mean(y)!
   const centres = columns.map((column) => mean(column.values)!)
-  const slopes = columns.length === 0 ? null : solveCentred(y, centreOfY, columns, centres)
+  const slopes = columns.length === 0 ? null : solveCentred(y, centreOfY, columns, centres, where)
 
   const coefficients = slopes
     ? [
@@ -103,18 +108,19 @@ interface CentredSolution {
 function solveCentred(
   y: readonly number[],
   centreOfY: number,
-  columns: readonly Column[],
+  columns: readonly RegressionColumn[],
   centres: readonly number[],
+  where: string,
 ): CentredSolution {
   const lengths = columns.map((column, j) =>
     Math.sqrt(sumOfSquares(column.values.map((value) => value - centres[j]!))),
   )
   columns.forEach((column, j) => {
-    const largest = Math.max(...column.values.map(Math.abs))
+    const largest = column.values.reduce((most, value) => Math.max(most, Math.abs(value)), 0)
     if (lengths[j]! <= DEPENDENT * largest * Math.sqrt(column.values.length)) {
       throw new Refusal(
         `The column ${column.name} does not vary, so it cannot be told from the constant.`,
-        'trend',
+        where,
       )
     }
   })
@@ -130,7 +136,7 @@ function solveCentred(
       const others = columns.slice(0, j).map((earlier) => earlier.name)
       throw new Refusal(
         `The column ${column.name} says nothing that ${others.join(', ')} do not say already.`,
-        'trend',
+        where,
       )
     }
   })
@@ -151,7 +157,7 @@ function solveCentred(
 function solveAlone(
   y: readonly number[],
   centreOfY: number,
-  { values }: Column,
+  { values }: RegressionColumn,
   centre: number,
   length: number,
 ): CentredSolution {

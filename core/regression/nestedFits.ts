@@ -1,6 +1,6 @@
 import { Matrix, QrDecomposition } from 'ml-matrix'
 import { mean } from '../statistics/average'
-import type { Column } from './leastSquares'
+import type { RegressionColumn } from './leastSquares'
 
 /**
  * Residual sums of squares of regressions that take one column more each: entry k is that of the constant
@@ -13,7 +13,7 @@ import type { Column } from './leastSquares'
  * @returns columns.length + 1 sums, in squared units of y
  * @see Golub, G. H. & Van Loan, C. F. (2013), Matrix Computations, 4th ed., sec. 5.3
  */
-export function nestedResidualSquares(y: readonly number[], columns: readonly Column[]): number[] {
+export function nestedResidualSquares(y: readonly number[], columns: readonly RegressionColumn[]): number[] {
   const centre = mean(y)!
   const centred = y.map((value) => value - centre)
   const design = new Matrix(y.length, columns.length)

@@ -3,14 +3,13 @@ import { describe, expect, it } from 'vitest'
 import reference from '../../reference/regression.json'
 import { Refusal } from '../refusal'
 import { equation } from '../trend/equation'
-import { fitTrend } from '../trend/fit'
+import { fitTrend, trendLine } from '../trend/fit'
+import { TREND_FORMS } from '../trend/forms'
+import { figuresOf as figuresOfTrend } from '../trend/report'
 import { leastSquares } from './leastSquares'
-import { regressionFigures } from './report'
-import { trendLine } from '../trend/trendLine'
 
 function figuresOf(values: readonly (number | null)[]) {
-  const line = trendLine(values, 1)
-  return regressionFigures(line.fit, line.fittedValues, ['constant', 't'], line.residuals)
+  return figuresOfTrend(trendLine(values, 1))
 }
 
 describe('the report of a straight line against the reference', () => {
@@ -150,21 +149,26 @@ describe('regressionFigures', () => {
 
 describe('fitTrend', () => {
   it('fits the last periods of the axis, missing ones counted', () => {
-    const { line, from } = fitTrend([100, 1, 2, null, 4, 5], 11, 5)
-    expect(from).toBe(12)
-    expect(line.fit.n).toBe(4)
-    expect(line.slope).toBeCloseTo(1, 12)
-    expect(line.at(16)).toBeCloseTo(5, 12)
+    const trend = fitTrend([100, 1, 2, null, 4, 5], 11, TREND_FORMS.linear.columns, 5)
+    expect(trend.from).toBe(12)
+    expect(trend.fit.n).toBe(4)
+    expect(trend.fit.coefficients[1]).toBeCloseTo(1, 12)
+    expect(trend.at(16)).toBeCloseTo(5, 12)
   })
 
   it('fits all periods when asked for more than there are', () => {
-    expect(fitTrend([1, 2, 4], 1, 60).from).toBe(1)
+    expect(fitTrend([1, 2, 4], 1, TREND_FORMS.linear.columns, 60).from).toBe(1)
   })
 })
 
 describe('equation', () => {
   it('writes signs as signs', () => {
-    expect(equation('y', 40.1, -0.107)).toBe('y = 40.1 − 0.107 × t')
-    expect(equation('y', -3, 12_345.6)).toBe('y = −3 + 12,346 × t')
+    const line = (constant: number, slope: number) =>
+      equation('y', [
+        { name: 'constant', estimate: constant },
+        { name: 't', estimate: slope },
+      ])
+    expect(line(40.1, -0.107)).toBe('y = 40.1 − 0.107 × t')
+    expect(line(-3, 12_345.6)).toBe('y = −3 + 12,346 × t')
   })
 })

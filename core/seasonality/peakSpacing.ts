@@ -51,15 +51,26 @@ export function peakSpacing(
 }
 
 function turns(values: readonly Value[], w: number): number[] {
-  return values.flatMap((value, i) => {
-    if (value === null || i < w || i + w >= values.length) return []
-    const before = values.slice(i - w, i)
-    const after = values.slice(i + 1, i + w + 1)
-    if (!before.every((other) => other !== null && other < value)) return []
-    if (!after.every((other) => other !== null && other <= value)) return []
-    const next = values.slice(i + 1).find((other) => other !== value)
-    return next !== undefined && next !== null && next < value ? [i + 1] : []
-  })
+  const places: number[] = []
+  for (let i = w; i + w < values.length; i++) {
+    if (values[i] !== null && isTurn(values, i, w)) places.push(i + 1)
+  }
+  return places
+}
+
+function isTurn(values: readonly Value[], at: number, w: number): boolean {
+  const own = values[at]!
+  for (let k = 1; k <= w; k++) {
+    const before = values[at - k]!
+    const after = values[at + k]!
+    if (before === null || after === null || before >= own || after > own) return false
+  }
+  // A plateau ends where it goes down; one that goes on up, or into a gap, is no peak.
+  for (let i = at + 1; i < values.length; i++) {
+    const next = values[i]!
+    if (next !== own) return next !== null && next < own
+  }
+  return false
 }
 
 function gaps(places: readonly number[]): number[] {
@@ -70,6 +81,6 @@ function verdictOf(all: readonly number[], seasons: number): PeakVerdict | null 
   if (all.length < 2) return null
   if (all.every((gap) => gap === seasons)) return 'seasonal'
   const near = all.filter((gap) => Math.abs(gap - seasons) <= 1).length
-  if (near >= NEARLY * all.length) return 'nearly-seasonal'
+  if (seasons > 1 && near >= NEARLY * all.length) return 'nearly-seasonal'
   return all.every((gap) => gap === all[0]) ? 'another-season' : 'cyclical'
 }

@@ -1,6 +1,6 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
-import { baseline, type Model } from '../model'
+import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { byYear } from './byYear'
@@ -43,7 +43,7 @@ export function testSeason(
   return {
     stable: stableSeason(groups),
     kruskalWallis: kruskalWallis(groups),
-    moving: movingSeason(years, baseline(model)),
+    moving: movingSeason(years, MODEL[model].neutral),
     autocorrelation: yearsBack(seasonalIrregular, calendar.seasons),
   }
 }

@@ -1,15 +1,14 @@
-import { mean } from '../statistics/average'
 import type { Value } from '../series/series'
 
 /** The mean of a window, or undefined when any of its values is missing. */
 function windowMean(values: readonly Value[], from: number, order: number): Value {
-  const window: number[] = []
+  let sum = 0
   for (let i = from; i < from + order; i++) {
     const value = values[i]
     if (value === null || value === undefined) return null
-    window.push(value)
+    sum += value
   }
-  return mean(window)
+  return sum / order
 }
 
 /**
@@ -48,9 +47,18 @@ export function offCentrePosition(first: number, order: number): number {
  * @example centredAverage([1, 3, 5, 7, 9], 4) // [null, null, 5, null, null]
  */
 export function centredAverage(values: readonly Value[], order: number): Value[] {
-  const averages = offCentreAverages(values, order)
+  return centreAverages(offCentreAverages(values, order), order)
+}
+
+/**
+ * The second step of a centred average: averages of an odd order move to their middle, those of an even
+ * order are averaged two by two.
+ *
+ * @param averages before they are centred, see {@link offCentreAverages}
+ */
+export function centreAverages(averages: readonly Value[], order: number): Value[] {
   const half = Math.floor(order / 2)
-  return values.map((_, t) => {
+  return averages.map((_, t) => {
     const left = averages[t - half] ?? null
     if (order % 2 === 1) return left
     const right = averages[t - half + 1] ?? null

@@ -1,5 +1,5 @@
 import { withoutGap } from '../autocorrelation/withoutGap'
-import { leastSquares, type Column } from '../regression/leastSquares'
+import { leastSquares, type RegressionColumn } from '../regression/leastSquares'
 import { nestedResidualSquares } from '../regression/nestedFits'
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
@@ -118,7 +118,7 @@ function regressionOf(
   lags: number,
   skip: number,
   deterministic: Deterministic,
-): { changes: number[]; columns: Column[] } {
+): { changes: number[]; columns: RegressionColumn[] } {
   const change = (t: number) => y[t]! - y[t - 1]!
   const periods = Array.from({ length: y.length - 1 - skip }, (_, i) => i + skip + 1)
   return {

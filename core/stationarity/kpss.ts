@@ -1,4 +1,5 @@
 import { withoutGap } from '../autocorrelation/withoutGap'
+import { powersOfTime } from '../regression/design'
 import { polynomialTrend } from '../regression/polynomialTrend'
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
@@ -45,7 +46,7 @@ export function kpss(values: readonly Value[], around: StationaryAround): Kpss {
     )
   }
   const centre = mean(y)!
-  const fitted = around === 'trend' ? polynomialTrend(y, 1) : y.map(() => centre)
+  const fitted = around === 'trend' ? polynomialTrend(y, powersOfTime(1)) : y.map(() => centre)
   const e = y.map((value, i) => value - fitted[i]!)
   const lags = Math.floor(4 * (n / 100) ** 0.25)
   const productAt = (lag: number) => {

@@ -13,7 +13,8 @@ export function mean(values: readonly number[]): number | null {
 /** Middle value, or the mean of the two middle ones; undefined over nothing. */
 export function median(values: readonly number[]): number | null {
   if (values.length === 0) return null
-  const sorted = [...values].sort((a, b) => a - b)
+  // A list of doubles is sorted as numbers, several times as fast as with a comparison of ours.
+  const sorted = Float64Array.from(values).sort()
   const half = sorted.length >> 1
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }

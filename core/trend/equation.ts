@@ -1,12 +1,21 @@
 import { figure } from '../words/figure'
 
 /**
- * A straight line in words, with the real names.
+ * A trend in words, with the real names.
  *
- * @example equation('deseasonalized sales', 40.1, -0.107) // 'deseasonalized sales = 40.1 − 0.107 × t'
+ * @param terms the constant first, then one a column
+ * @example equation('sales', [{ name: 'constant', estimate: 40.1 }, { name: 't', estimate: -0.107 }])
+ *   // 'sales = 40.1 − 0.107 × t'
  */
-export function equation(name: string, intercept: number, slope: number): string {
-  const sign = slope < 0 ? '−' : '+'
-  const constant = intercept < 0 ? `−${figure(-intercept)}` : figure(intercept)
-  return `${name} = ${constant} ${sign} ${figure(Math.abs(slope))} × t`
+export function equation(
+  name: string,
+  [constant, ...columns]: readonly { readonly name: string; readonly estimate: number }[],
+): string {
+  const level = constant!.estimate
+  const first = level < 0 ? `−${figure(-level)}` : figure(level)
+  const rest = columns.map(
+    (term) =>
+      ` ${term.estimate < 0 ? '−' : '+'} ${figure(Math.abs(term.estimate))} × ${term.name}`,
+  )
+  return `${name} = ${first}${rest.join('')}`
 }

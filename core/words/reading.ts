@@ -1,4 +1,4 @@
-import { baseline, type Model } from '../model'
+import { MODEL, type Model } from '../model'
 import { figure, percent } from './figure'
 
 /**
@@ -8,9 +8,17 @@ import { figure, percent } from './figure'
  * @param index seasonal index or seasonal-irregular
  */
 export function readIndex(index: number, model: Model, unit: string): string {
-  const distance = index - baseline(model)
+  return readDeparture(index, MODEL[model].neutral, unit)
+}
+
+/**
+ * The same for any figure that is read against 1 or 0.
+ *
+ * @param baseline 1 for a factor, 0 for an amount in the unit
+ */
+export function readDeparture(value: number, baseline: 0 | 1, unit: string): string {
+  const distance = value - baseline
   if (distance === 0) return 'at the baseline'
-  const size =
-    model === 'multiplicative' ? percent(distance) : `${figure(Math.abs(distance))} ${unit}`
+  const size = baseline === 1 ? percent(distance) : `${figure(Math.abs(distance))} ${unit}`
   return `${size} ${distance > 0 ? 'above' : 'below'} the baseline`
 }

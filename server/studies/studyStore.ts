@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq, ne, sql } from 'drizzle-orm'
-import { adjustedValues, type Adjustment } from '../../core/series/adjusted'
+import { adjustedValues } from '../../core/series/adjusted'
+import type { Adjustment } from '../../core/series/series'
 import { METHOD_FORMAT } from '../../core/method'
 import type { Study, StudySave } from '../../shared/api/studies'
 import { documentFromSeries } from '../../shared/seriesSchema'

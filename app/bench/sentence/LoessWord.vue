@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
-import { completeDecomposition } from '~~/core/decompose/completeDecomposition'
+import { completeDecomposition } from '~~/core/decompose/loess/options'
 import type { LoessMethod, MethodDocument } from '~~/core/method'
 import { completeMethod } from '~~/core/completeMethod'
 import { Refusal } from '~~/core/refusal'

@@ -1,48 +1,36 @@
-import { trendLine } from '../../trend/trendLine'
 import type { Value } from '../../series/series'
-import { offCentreAverages } from '../../smoothing/movingAverage'
 import type { Stretch } from '../../series/stretch'
-import type { Decomposition } from '../decomposition'
-import { departure } from './departure'
-import { putBack, takeOut, type Model } from '../../model'
+import { trendLine } from '../../trend/fit'
+import { partsOf, without, type Decomposed } from '../parts'
 import { requirePositive, requireTwoYears } from '../requirements'
-import { adjustIndices, averageOfEverySeason, type IndexAverage } from './seasonalIndices'
+import { departure, type OwnOfAverages } from './departure'
+import type { AveragesOptions } from './options'
+import { adjustIndices, averageOfEverySeason } from './seasonalIndices'
 
-/** The three ways to find what the season departs from. */
-export const CLASSICAL_WAYS = [
-  'ratio-to-moving-average',
-  'simple-averages',
-  'ratio-to-trend',
-] as const
-export type ClassicalWay = (typeof CLASSICAL_WAYS)[number]
-
-/** The choices of a classical decomposition. */
-export interface ClassicalChoices {
-  readonly by: ClassicalWay
-  readonly model: Model
-  readonly average: IndexAverage
-  /** Adjust the indices to average 1 or sum to 0. */
-  readonly adjust: boolean
-  /** Time codes whose value is left out of its season's average. */
-  readonly exclude: ReadonlySet<number>
+/** What a decomposition by averages finds beside the parts. */
+export type AveragesTaken = OwnOfAverages & {
+  readonly seasonalIrregular: readonly Value[]
+  /** What every raw index is divided by (multiplicative) or lessened by (additive). */
+  readonly rawIndexMean: number
+  /** Seasons whose trimmed mean had too few values to trim and is a plain mean. */
+  readonly untrimmed: readonly number[]
 }
 
 /**
  * Classical decomposition of a stretch of a series.
  *
- * The trend-cycle T is taken out of the data, what is left is averaged season by season, the
- * averages are adjusted, and with the index S of each season the rest follows:
- * deseasonalized y/S, irregular y/(T·S), recomposed T·S (or with − and + for the additive model).
+ * The level that the season departs from is taken out of the data, what is left is averaged season by
+ * season, the averages are adjusted, and with the index S of each season the rest follows.
  *
- * - *Ratio to moving average*: T is the centred average of order m, undefined in the first and
- *   last ⌊m/2⌋ periods.
- * - *Ratio to trend*: T is the least-squares line through y.
- * - *Simple averages*: a season's average against the mean of the m season averages, not against
- *   the mean of all values, which would lean to the seasons that occur more often; T is the line
- *   through the deseasonalized series.
+ * - *Ratio to moving average*: the level is the centred average of order m, undefined in the first and
+ *   last ⌊m/2⌋ periods; it is the trend-cycle.
+ * - *Ratio to trend*: it is the least-squares line through y.
+ * - *Simple averages*: a season's average against the mean of the m season averages; the trend-cycle is the
+ *   line through the deseasonalized series.
  *
  * @param stretch values, seasons and names of the periods
- * @param choices see {@link ClassicalChoices}
+ * @param options complete
+ * @param leftOut time codes whose value is left out of its season's average
  * @throws Refusal below two years, for a value not above 0 in a multiplicative model, for a trend
  *   line that is not above 0 in ratio to trend, for a season left without a value
  * @see Macaulay, F. R. (1931), The Smoothing of Time Series, NBER (ratio to moving average)
@@ -50,53 +38,40 @@ export interface ClassicalChoices {
  * @example On the quarters 46, 74, 83, 41 of 2021 with averages 59.5, 60.75, 61.5, 62.625 the
  *   ratios are 0.7731, 1.2181, 1.3496, 0.6547.
  */
-export function decomposeClassically(stretch: Stretch, choices: ClassicalChoices): Decomposition {
+export function decomposeByAverages(
+  stretch: Stretch,
+  options: AveragesOptions,
+  leftOut: ReadonlySet<number> = new Set(),
+): Decomposed<AveragesTaken> {
   const { values, firstT, seasonOf, calendar } = stretch
-  const { by, model } = choices
+  const { model, average, adjust } = options
   requireTwoYears(stretch)
   if (model === 'multiplicative') requirePositive(stretch)
-  const without = (component: readonly Value[]) =>
-    values.map((value, i) => takeOutWhereDefined(model, value, component[i]!))
 
-  const { from, isTrendCycle, trendOfOriginal, seasonMeans } = departure(stretch, choices)
-  const seasonalIrregular = without(from)
-  const raw = averageOfEverySeason(stretch, seasonalIrregular, choices)
-  const adjusted = adjustIndices(raw.averages, model, choices.adjust)
+  const { level, isTrendCycle, own } = departure(stretch, options, leftOut)
+  const seasonalIrregular = without(values, level, model)
+  const raw = averageOfEverySeason(stretch, seasonalIrregular, average, leftOut)
+  const { index: bySeason, rawIndexMean } = adjustIndices(raw.averages, model, adjust)
+  const index = seasonOf.map((season) => bySeason[season - 1]!)
 
-  const index = seasonOf.map((season) => adjusted.index[season - 1]!)
-  const deseasonalized = without(index)
-  const straightTrend = trendLine(deseasonalized, firstT)
-  const trendCycle = isTrendCycle ? from : values.map((_, i) => straightTrend.at(firstT + i))
-  const recomposed = trendCycle.map((trend, i) =>
-    trend === null ? null : putBack(model, trend, index[i]!),
-  )
-  return {
-    movingAverage:
-      by === 'ratio-to-moving-average' && calendar.seasons % 2 === 0
-        ? offCentreAverages(values, calendar.seasons)
-        : null,
-    trendCycle,
+  const trendCycle = isTrendCycle ? level : lineThrough(without(values, index, model), firstT)
+  const season = {
     seasonalIrregular,
-    indices: {
-      seasons: adjusted.index.map((value, k) => ({
-        season: k + 1,
-        count: raw.counts[k]!,
-        raw: raw.averages[k]!,
-        index: value,
-      })),
-      rawIndexMean: adjusted.rawIndexMean,
-      untrimmed: raw.untrimmed,
-    },
-    index,
-    deseasonalized,
-    irregular: without(recomposed),
-    recomposed,
-    straightTrend,
-    trendOfOriginal,
-    seasonMeans,
+    indices: bySeason.map((value, k) => ({
+      season: k + 1,
+      count: raw.counts[k]!,
+      raw: raw.averages[k]!,
+      index: value,
+    })),
+    cost: calendar.seasons - 1,
+  }
+  return {
+    ...partsOf(values, model, { trendCycle, index, season }),
+    taken: { ...own, seasonalIrregular, rawIndexMean, untrimmed: raw.untrimmed },
   }
 }
 
-function takeOutWhereDefined(model: Model, value: Value, component: Value): Value {
-  return value === null || component === null ? null : takeOut(model, value, component)
+function lineThrough(values: readonly Value[], firstT: number): number[] {
+  const { at } = trendLine(values, firstT)
+  return values.map((_, i) => at(firstT + i))
 }

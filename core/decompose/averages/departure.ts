@@ -1,28 +1,43 @@
-import { trendLine, type TrendLine } from '../../trend/trendLine'
 import type { Value } from '../../series/series'
-import { centredAverage } from '../../smoothing/movingAverage'
-import { mean } from '../../statistics/average'
 import type { Stretch } from '../../series/stretch'
-import type { ClassicalChoices } from './calculate'
+import { centreAverages, offCentreAverages } from '../../smoothing/movingAverage'
+import { mean } from '../../statistics/average'
+import type { StraightLine } from '../../trend/columns'
+import { trendLine } from '../../trend/fit'
 import { requirePositiveLine } from '../requirements'
+import type { AveragesOptions } from './options'
 import { averageOfEverySeason } from './seasonalIndices'
 
-/** What each value is compared with to see its season. */
+/** What each value is compared with to see its season, with what only one way finds on the way. */
 export interface Departure {
   /** One entry a period: the seasonal-irregular is the value over this, or less this. */
-  readonly from: readonly Value[]
+  readonly level: readonly Value[]
   /** Whether that level is itself the trend-cycle. */
   readonly isTrendCycle: boolean
-  /** Ratio to trend: the line through the series. */
-  readonly trendOfOriginal: TrendLine | null
-  /** Simple averages: each season's average, season 1 first, and the mean of those. */
-  readonly seasonMeans: { readonly bySeason: readonly number[]; readonly overall: number } | null
+  readonly own: OwnOfAverages
 }
 
-const NOTHING_MORE = { trendOfOriginal: null, seasonMeans: null }
+/** What only one of the three ways has. */
+export type OwnOfAverages =
+  | {
+      readonly by: 'ratio-to-moving-average'
+      /** Averages before centring, entry i over the m values from i; null for an odd m. */
+      readonly offCentre: readonly Value[] | null
+    }
+  | {
+      readonly by: 'ratio-to-trend'
+      /** The line through the series itself. */
+      readonly line: StraightLine
+    }
+  | {
+      readonly by: 'simple-averages'
+      /** Each season's average, season 1 first, and the mean of those. */
+      readonly seasonMeans: readonly number[]
+      readonly overallMean: number
+    }
 
 /**
- * The level that the season departs from, by each classical way.
+ * The level that the season departs from, by each way.
  *
  * Simple averages depart from the mean of the m season averages, not from the mean of all values,
  * which would lean to the seasons that occur more often.
@@ -30,25 +45,32 @@ const NOTHING_MORE = { trendOfOriginal: null, seasonMeans: null }
  * @throws Refusal when a season has no value to average (simple averages), or when the line is
  *   not above 0 in a multiplicative ratio to trend
  */
-export function departure(stretch: Stretch, choices: ClassicalChoices): Departure {
+export function departure(
+  stretch: Stretch,
+  { by, model, average }: AveragesOptions,
+  leftOut: ReadonlySet<number>,
+): Departure {
   const { values, firstT, calendar } = stretch
-  switch (choices.by) {
-    case 'ratio-to-moving-average':
-      return { from: centredAverage(values, calendar.seasons), isTrendCycle: true, ...NOTHING_MORE }
+  switch (by) {
+    case 'ratio-to-moving-average': {
+      const averages = offCentreAverages(values, calendar.seasons)
+      const offCentre = calendar.seasons % 2 === 0 ? averages : null
+      const level = centreAverages(averages, calendar.seasons)
+      return { level, isTrendCycle: true, own: { by, offCentre } }
+    }
     case 'ratio-to-trend': {
-      const line = trendLine(values, firstT)
-      const from = values.map((_, i) => line.at(firstT + i))
-      if (choices.model === 'multiplicative') requirePositiveLine(stretch, from)
-      return { ...NOTHING_MORE, from, isTrendCycle: true, trendOfOriginal: line }
+      const { at, intercept, slope } = trendLine(values, firstT)
+      const level = values.map((_, i) => at(firstT + i))
+      if (model === 'multiplicative') requirePositiveLine(stretch, level)
+      return { level, isTrendCycle: true, own: { by, line: { intercept, slope } } }
     }
     case 'simple-averages': {
-      const { averages } = averageOfEverySeason(stretch, values, choices)
-      const overall = mean(averages)!
+      const { averages } = averageOfEverySeason(stretch, values, average, leftOut)
+      const overallMean = mean(averages)!
       return {
-        ...NOTHING_MORE,
-        from: values.map(() => overall),
+        level: values.map(() => overallMean),
         isTrendCycle: false,
-        seasonMeans: { bySeason: averages, overall },
+        own: { by, seasonMeans: averages, overallMean },
       }
     }
   }

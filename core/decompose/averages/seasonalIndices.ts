@@ -1,37 +1,15 @@
-import { mean, median, trimmedMean } from '../../statistics/average'
+import { MODEL, type Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
-import { takeOut, type Model } from '../../model'
-
-/** How one season's values over the years become one index. */
-export const INDEX_AVERAGES = ['mean', 'median', 'trimmed-mean'] as const
-export type IndexAverage = (typeof INDEX_AVERAGES)[number]
+import { mean, median, trimmedMean } from '../../statistics/average'
+import type { IndexAverage } from './options'
 
 /** The averaging behind each name. */
 export const AVERAGE: Record<IndexAverage, (values: readonly number[]) => number | null> = {
   mean,
   median,
   'trimmed-mean': trimmedMean,
-}
-
-/** The index of one season, before and after adjustment. */
-export interface SeasonalIndex {
-  /** 1..m */
-  readonly season: number
-  /** Values behind the index. */
-  readonly count: number
-  readonly raw: number
-  readonly index: number
-}
-
-/** The indices of all seasons with the adjustment that was made. */
-export interface SeasonalIndices {
-  /** Season 1 first. */
-  readonly seasons: readonly SeasonalIndex[]
-  /** What every raw index is divided by (multiplicative) or lessened by (additive); null by loess. */
-  readonly rawIndexMean: Value
-  readonly untrimmed: SeasonAverages['untrimmed']
 }
 
 /** Each season's average with the number of values behind it, season 1 first. */
@@ -43,31 +21,47 @@ export interface SeasonAverages {
 }
 
 /**
+ * Each season's own values over the years, season 1 first.
+ *
+ * @param values one a period of the stretch, null = undefined and passed over
+ * @param leftOut time codes that are passed over too
+ */
+export function valuesOfSeasons(
+  { firstT, seasonOf, calendar }: Stretch,
+  values: readonly Value[],
+  leftOut: ReadonlySet<number>,
+): number[][] {
+  const lists: number[][] = Array.from({ length: calendar.seasons }, () => [])
+  values.forEach((value, i) => {
+    if (value !== null && !leftOut.has(firstT + i)) lists[seasonOf[i]! - 1]!.push(value)
+  })
+  return lists
+}
+
+/**
  * Averages a list season by season.
  *
  * @param stretch tells the season of each entry
  * @param values one a period of the stretch, null = undefined and passed over
- * @param choices how to average, and the time codes to leave out
+ * @param average how to average
+ * @param leftOut time codes to leave out
  * @throws Refusal naming every season that has no value left
  * @example values 1.2, 0.6, 1.4, 0.8 of seasons 1, 2, 1, 2 average to 1.3 and 0.7
  */
 export function averageOfEverySeason(
   stretch: Stretch,
   values: readonly Value[],
-  choices: { readonly average: IndexAverage; readonly exclude: ReadonlySet<number> },
+  average: IndexAverage,
+  leftOut: ReadonlySet<number>,
 ): SeasonAverages {
-  const lists: number[][] = Array.from({ length: stretch.calendar.seasons }, () => [])
-  values.forEach((value, i) => {
-    const leftOut = choices.exclude.has(stretch.firstT + i)
-    if (value !== null && !leftOut) lists[stretch.seasonOf[i]! - 1]!.push(value)
-  })
-  const averages = lists.map((list) => AVERAGE[choices.average](list))
+  const lists = valuesOfSeasons(stretch, values, leftOut)
+  const averages = lists.map((list) => AVERAGE[average](list))
   requireEverySeason(stretch, averages)
   return {
     averages,
     counts: lists.map((list) => list.length),
     untrimmed:
-      choices.average === 'trimmed-mean'
+      average === 'trimmed-mean'
         ? lists.flatMap((list, k) => (list.length < 3 ? [k + 1] : []))
         : [],
   }
@@ -104,7 +98,7 @@ export function adjustIndices(
 ): { index: number[]; rawIndexMean: number } {
   const rawIndexMean = mean(raw)!
   return {
-    index: adjust ? raw.map((value) => takeOut(model, value, rawIndexMean)) : [...raw],
+    index: adjust ? raw.map((value) => MODEL[model].takeOut(value, rawIndexMean)) : [...raw],
     rawIndexMean,
   }
 }

@@ -1,31 +1,34 @@
-import { trendLine } from '../../trend/trendLine'
+import { MODEL, type Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { Value } from '../../series/series'
-import { mean } from '../../statistics/average'
 import type { Stretch } from '../../series/stretch'
-import type { Decomposition } from '../decomposition'
-import { putBack, takeOut, type Model } from '../../model'
+import { mean } from '../../statistics/average'
+import { partsOf, without, type Decomposed } from '../parts'
 import { requirePositive, requireTwoYears } from '../requirements'
+import type { LoessOptions } from './options'
 import { stl, type LastPass } from './stl/stl'
-import type { StlParameters } from './stl/windows'
-import { strengths, type Strength } from '../../seasonality/strength'
+import { stlParameters, type StlParameters } from './stl/windows'
 
-/** A decomposition by robust loess, in the units of the series: factors for a multiplicative model. */
-export interface LoessDecomposition extends Decomposition {
-  readonly loess: LoessDetail
-}
-
-/** What only a decomposition by loess has. One entry a period in every list. */
-export interface LoessDetail {
-  readonly parameters: StlParameters
+/** What a decomposition by loess finds beside the parts. One entry a period in every list. */
+export interface LoessTaken {
+  readonly by: 'stl'
+  readonly seasonalIrregular: readonly Value[]
   /** How far the last run believed each period: 1 fully, 0 not at all, or missing, or left out. */
   readonly weights: readonly number[]
-  /** Over every period that was fitted to, whatever its weight. */
-  readonly strength: Strength
   /** The last inner pass, on the decomposed scale: logarithms for a multiplicative model. */
   readonly lastPass: LastPass
   /** Whether a window had lost all its weight, and the series' own value stood in. */
   readonly hadEmptyWindow: boolean
+}
+
+/** Decomposes a stretch by loess with complete options. @see decomposeByLoess */
+export function decomposeLoess(
+  stretch: Stretch,
+  options: LoessOptions,
+  leftOut: ReadonlySet<number>,
+): Decomposed<LoessTaken> {
+  const parameters = stlParameters(options, stretch.values.length, stretch.calendar.seasons)
+  return decomposeByLoess(stretch, options.model, parameters, leftOut)
 }
 
 /**
@@ -38,7 +41,7 @@ export interface LoessDetail {
  * @param stretch values, seasons and names of the periods
  * @param model additive y = T + S + I, or multiplicative y = T·S·I with every value above 0
  * @param parameters see {@link StlParameters}
- * @param exclude time codes left out of the fit
+ * @param leftOut time codes left out of the fit
  * @throws Refusal below two years, for a season without any value, and for a value not above 0 in a
  *   multiplicative model
  * @see stl
@@ -47,55 +50,51 @@ export function decomposeByLoess(
   stretch: Stretch,
   model: Model,
   parameters: StlParameters,
-  exclude: ReadonlySet<number> = new Set(),
-): LoessDecomposition {
+  leftOut: ReadonlySet<number> = new Set(),
+): Decomposed<LoessTaken> {
   requireTwoYears(stretch)
   if (model === 'multiplicative') requirePositive(stretch)
   const { values, firstT, calendar } = stretch
-  const fitted = values.map((value, i) => (exclude.has(firstT + i) ? null : value))
+  const { toSum, fromSum } = MODEL[model]
+  const fitted = values.map((value, i) => (leftOut.has(firstT + i) ? null : value))
   requireEverySeason(stretch, fitted)
 
-  const scale = model === 'multiplicative' ? Math.log : (value: number) => value
-  const back = model === 'multiplicative' ? Math.exp : (value: number) => value
   const parts = stl(
-    fitted.map((value) => (value === null ? null : scale(value))),
+    fitted.map((value) => (value === null ? null : toSum(value))),
     calendar.seasons,
     parameters,
   )
-  const index = parts.seasonal.map(back)
-  const trendCycle = parts.trend.map(back)
-  const without = (component: readonly number[]) =>
-    values.map((value, i) => (value === null ? null : takeOut(model, value, component[i]!)))
-  const deseasonalized = without(index)
-  const recomposed = trendCycle.map((trend, i) => putBack(model, trend, index[i]!))
+  const index = parts.seasonal.map(fromSum)
+  const trendCycle = parts.trend.map(fromSum)
+  const seasonalIrregular = without(values, trendCycle, model)
+  const season = {
+    seasonalIrregular,
+    indices: indicesOf(stretch, fitted, index),
+    cost: calendar.seasons - 1,
+  }
   return {
-    movingAverage: null,
-    trendCycle,
-    seasonalIrregular: without(trendCycle),
-    index,
-    deseasonalized,
-    irregular: without(recomposed),
-    recomposed,
-    straightTrend: trendLine(deseasonalized, firstT),
-    indices: {
-      seasons: Array.from({ length: calendar.seasons }, (_, k) => {
-        const own = index.filter((_, i) => stretch.seasonOf[i] === k + 1)
-        const counted = fitted.filter((value, i) => value !== null && stretch.seasonOf[i] === k + 1)
-        return { season: k + 1, count: counted.length, raw: mean(own)!, index: own.at(-1)! }
-      }),
-      rawIndexMean: null,
-      untrimmed: [],
-    },
-    trendOfOriginal: null,
-    seasonMeans: null,
-    loess: {
-      parameters,
+    ...partsOf(values, model, { trendCycle, index, season }),
+    taken: {
+      by: 'stl',
+      seasonalIrregular,
       weights: parts.weights,
-      strength: strengths(parts.trend, parts.seasonal, parts.remainder),
       lastPass: parts.lastPass,
       hadEmptyWindow: parts.hadEmptyWindow,
     },
   }
+}
+
+/** One index a season: that of its last year; raw, the mean over the years. */
+function indicesOf(
+  { calendar, seasonOf }: Stretch,
+  fitted: readonly Value[],
+  index: readonly number[],
+) {
+  return Array.from({ length: calendar.seasons }, (_, k) => {
+    const own = index.filter((_, i) => seasonOf[i] === k + 1)
+    const counted = fitted.filter((value, i) => value !== null && seasonOf[i] === k + 1)
+    return { season: k + 1, count: counted.length, raw: mean(own)!, index: own.at(-1)! }
+  })
 }
 
 /** @throws Refusal naming every season without a value to fit to */

@@ -1,7 +1,8 @@
-import { putBack, type Model } from '../../model'
-import type { TrendLine } from '../../trend/trendLine'
+import { MODEL } from '../../model'
 import type { Value } from '../../series/series'
 import { tQuantile } from '../../statistics/distributions'
+import type { ForecastBasis } from '../way'
+import type { ByDecompositionOptions } from './options'
 
 /** Lower and upper prediction limits, one entry a forecast period. */
 export interface Limits {
@@ -40,50 +41,33 @@ export interface DecompositionForecast {
  * are n − p − (m−1) and s uses that divisor. The uncertainty of the indices themselves is not in
  * the limits. Without degrees of freedom the points stand and the limits are undefined.
  *
- * @param trend the line through the deseasonalized series
- * @param lastT time code of the last period analysed; the forecast starts at the next
- * @param indexAt index of the season of a time code
- * @param choices model, `horizon` in periods, `levels` in per cent, `seasons` m
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., sec. 3.1
  * @example trend 52.916 + 1.2332 t, t = 17, index 0.78269: 73.881, reseasonalized 57.826
  */
 export function forecastByDecomposition(
-  trend: TrendLine,
-  lastT: number,
-  indexAt: (t: number) => number,
-  choices: {
-    readonly model: Model
-    readonly horizon: number
-    readonly levels: readonly number[]
-    readonly seasons: number
-  },
+  { model, trend, lastT, indexAt, seasonCost }: ForecastBasis,
+  { horizon, levels }: Pick<ByDecompositionOptions, 'horizon' | 'levels'>,
 ): DecompositionForecast {
-  const { model, seasons, levels } = choices
-  const t = Array.from({ length: choices.horizon }, (_, i) => lastT + 1 + i)
+  const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
   const index = t.map(indexAt)
   const deseasonalized = t.map(trend.at)
-  const leverage = t.map((at) => trend.fit.leverage([at]))
-  const inSeason = (value: number, i: number) => putBack(model, value, index[i]!)
+  const leverage = t.map(trend.leverageAt)
+  const inSeason = (value: number, i: number) => MODEL[model].putBack(value, index[i]!)
 
-  const df = trend.fit.n - trend.fit.p - (seasons - 1)
+  const df = trend.fit.n - trend.fit.p - seasonCost
   const s = df > 0 ? Math.sqrt(trend.fit.sse / df) : null
   const quantiles: Record<string, Value> = {}
   const limits: Record<string, Limits> = {}
   for (const level of levels) {
     const quantile = df > 0 ? tQuantile(level, df) : null
-    const reach = (i: number) =>
-      s === null || quantile === null ? null : quantile * s * Math.sqrt(1 + leverage[i]!)
     quantiles[level] = quantile
-    limits[level] = {
-      lower: deseasonalized.map((value, i) => {
-        const width = reach(i)
-        return width === null ? null : inSeason(value - width, i)
-      }),
-      upper: deseasonalized.map((value, i) => {
-        const width = reach(i)
-        return width === null ? null : inSeason(value + width, i)
-      }),
-    }
+    const limit = (sign: 1 | -1) =>
+      deseasonalized.map((value, i) =>
+        s === null || quantile === null
+          ? null
+          : inSeason(value + sign * (quantile * s * Math.sqrt(1 + leverage[i]!)), i),
+      )
+    limits[level] = { lower: limit(-1), upper: limit(1) }
   }
   return {
     t,

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { Refusal } from '../refusal'
-import { completeDecomposition } from './completeDecomposition'
-import type { LoessMethod } from '../method'
+import { Refusal } from '../../refusal'
+import { completeDecomposition, type DecompositionDocument } from '../ways'
+import type { LoessOptions } from './options'
 
 const facts = { model: 'multiplicative', periods: 120, seasons: 12 } as const
 const loess = (more: object = {}, of = facts as typeof facts | { periods: number }) =>
-  completeDecomposition({ by: 'stl', ...more }, { ...facts, ...of }) as LoessMethod
+  completeDecomposition({ by: 'stl', ...more }, { ...facts, ...of }) as LoessOptions
 
 describe('the defaults of a decomposition', () => {
   it('average', () => {
@@ -52,9 +52,10 @@ describe('what is refused', () => {
     [{ trendWindow: 1 }, 'trendWindow', /odd number of at least 3/],
     [{ trendWindow: 241 }, 'trendWindow', /240 at the most/],
     [{ lowPassWindow: 12 }, 'lowPassWindow', /odd number/],
-    [{ lowPassDegree: 2 }, 'lowPassDegree', /level \(0\) or a line \(1\)/],
-    [{ average: 'median' }, 'average', /belongs to averaged indices/],
-    [{ adjust: false }, 'adjust', /belongs to averaged indices/],
+    [{ average: 'median' }, 'average', /belongs to a decomposition by averaged indices; this one is by robust loess/],
+    [{ adjust: false }, 'adjust', /Take it out/],
+    [{ order: 5 }, 'order', /belongs to a decomposition without a season/],
+    [{ colour: 5 }, 'colour', /not a key/],
   ])('%j', (wish, key, words) => {
     try {
       loess(wish)
@@ -68,8 +69,9 @@ describe('what is refused', () => {
   })
 
   it('windows of loess where the indices are averages', () => {
-    expect(() => completeDecomposition({ seasonalWindow: 13 }, facts)).toThrow(
-      'seasonalWindow belongs to robust loess, and the decomposition is by ratio-to-moving-average',
+    const wish = { seasonalWindow: 13 } as DecompositionDocument
+    expect(() => completeDecomposition(wish, facts)).toThrow(
+      'seasonalWindow belongs to a decomposition by robust loess; this one is by averaged indices',
     )
   })
 

@@ -1,8 +1,10 @@
-import type { AnyDecomposition } from '../decompose/decompose'
-import { baseline, type Model } from '../model'
-import type { Stretch } from '../series/stretch'
-import { figure } from '../words/figure'
-import type { Finding } from './finding'
+import type { Finding } from '../../finding'
+import { MODEL } from '../../model'
+import type { Stretch } from '../../series/stretch'
+import { figure } from '../../words/figure'
+import type { Decomposed } from '../parts'
+import type { LoessTaken } from './calculate'
+import type { LoessOptions } from './options'
 
 /** More periods than this are counted, not named. */
 const MOST_NAMED = 6
@@ -13,14 +15,13 @@ const MOVED = 0.15
  * What robust loess found out: the periods it does not believe, how far the season moved over the years, and
  * where whole windows lost their weight.
  */
-export function loessFindings(
+export function findingsOfLoess(
   stretch: Stretch,
-  { loess, index }: AnyDecomposition,
-  model: Model,
+  { model }: LoessOptions,
+  { taken, index }: Decomposed<LoessTaken>,
 ): Finding[] {
-  if (!loess) return []
   const findings: Finding[] = []
-  const distrusted = loess.weights.flatMap((weight, i) =>
+  const distrusted = taken.weights.flatMap((weight, i) =>
     weight === 0 && stretch.values[i] !== null ? [i] : [],
   )
   if (distrusted.length > 0) {
@@ -35,9 +36,9 @@ export function loessFindings(
       figure: distrusted.length,
     })
   }
-  const drift = furthestDrift(stretch, index, model)
+  const drift = furthestDrift(stretch, index, MODEL[model].neutral)
   if (drift) findings.push(drift)
-  if (loess.hadEmptyWindow) {
+  if (taken.hadEmptyWindow) {
     findings.push({
       code: 'empty-window',
       severity: 'caution',
@@ -54,13 +55,13 @@ export function loessFindings(
 function furthestDrift(
   { calendar, seasonOf, seasonName }: Stretch,
   index: readonly number[],
-  model: Model,
+  baseline: number,
 ): Finding | null {
   const drifts = Array.from({ length: calendar.seasons }, (_, k) => {
     const own = index.filter((_, i) => seasonOf[i] === k + 1)
     return { season: k + 1, first: own[0]!, last: own.at(-1)! }
   })
-  const swing = 2 * Math.max(...index.map((value) => Math.abs(value - baseline(model))))
+  const swing = 2 * Math.max(...index.map((value) => Math.abs(value - baseline)))
   const most = drifts.reduce((a, b) =>
     Math.abs(b.last - b.first) > Math.abs(a.last - a.first) ? b : a,
   )

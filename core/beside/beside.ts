@@ -1,0 +1,55 @@
+import type { AverageKind } from '../smoothing/averageKinds'
+import type { Difference } from '../stationarity/difference'
+import { TREND_FORMS, type TrendFormName } from '../trend/forms'
+
+export const GROWTH_KINDS = [
+  'periodOnPeriod',
+  'annualizedSimple',
+  'annualizedCompounded',
+  'yearOnYear',
+] as const
+export type GrowthKind = (typeof GROWTH_KINDS)[number]
+
+/** What can be laid beside a result to look at it, without being part of its method. */
+export type Beside =
+  | { readonly kind: 'average'; readonly by: AverageKind }
+  | { readonly kind: 'rolling-mean' | 'rolling-deviation'; readonly order: number }
+  | { readonly kind: 'detrended'; readonly form: TrendFormName }
+  | { readonly kind: 'differenced'; readonly how: Difference }
+  | {
+      readonly kind: 'growth'
+      readonly rate: GrowthKind
+      readonly on: 'value' | 'deseasonalized'
+    }
+
+/** A name for its column that differs between any two. */
+export function besideName({ kind, ...more }: Beside): string {
+  return `beside:${kind}${JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')}`
+}
+
+/** What each trend is called when it is taken out. */
+export function detrendWords(form: TrendFormName): string {
+  return TREND_FORMS[form].words
+}
+
+export const DIFFERENCE_WORDS: Record<Difference, string> = {
+  first: 'first difference',
+  second: 'second difference',
+  seasonal: 'seasonal difference',
+  'seasonal-first': 'seasonal, then first',
+}
+
+/** `month on month`, `annualized ×12` … */
+export function growthWords(rate: GrowthKind, per: string): string {
+  return {
+    periodOnPeriod: `${per} on ${per}`,
+    annualizedSimple: 'annualized, multiple',
+    annualizedCompounded: 'annualized, compounded',
+    yearOnYear: 'year on year',
+  }[rate]
+}
+
+/** The growth rates that differ: of a yearly series all say the same. */
+export function growthKinds(seasons: number): readonly GrowthKind[] {
+  return seasons > 1 ? GROWTH_KINDS : ['yearOnYear']
+}

@@ -1,0 +1,117 @@
+import { formatPeriod, periodAt, parsePeriod, timeCodeOf } from './calendar/period'
+import { prepareStretch, type PreparedStretch } from './care/prepare'
+import type { CommonColumns } from './column/run'
+import { completeMethod } from './completeMethod'
+import type { Decomposed } from './decompose/parts'
+import { wayOf, type Taken } from './decompose/ways'
+import { forecastWayOf, type Ahead } from './forecast/ways'
+import { exclusionsOf, type Method, type MethodDocument } from './method'
+import { MODEL } from './model'
+import type { Series, Value } from './series/series'
+import { fitTrend, type Trend } from './trend/fit'
+import { TREND_FORMS } from './trend/forms'
+
+/** What a method comes to on a series: numbers alone, no judgement and no words. */
+export interface Figures {
+  readonly series: Series
+  readonly method: Method
+  readonly prepared: PreparedStretch
+  /** Time codes of the first and the last analysed period. */
+  readonly firstT: number
+  readonly lastT: number
+  /** Time codes that are left out of the season. */
+  readonly leftOut: ReadonlySet<number>
+  readonly decomposed: Decomposed<Taken>
+  readonly trend: Trend
+  readonly columns: CommonColumns
+  readonly ahead: Ahead
+}
+
+/**
+ * Runs a method on a series, numbers alone: what is checked and compared in thousands pays for nothing else.
+ *
+ * @param series values in units of `series.unit`, one a period
+ * @param document the method; what it leaves out takes its default ({@link completeMethod})
+ * @throws Refusal when the method cannot be carried out on this series, with the reason
+ */
+export function calculate(series: Series, document: MethodDocument): Figures {
+  const method = completeMethod(document, series)
+  const { calendar, start } = series
+  const { decompose } = method
+  const { seasons } = calendar
+  const timeCode = (code: string) => timeCodeOf(start, parsePeriod(code, calendar)!, seasons)
+  const firstT = timeCode(method.span.from)
+  const lastT = timeCode(method.span.to)
+  const leftOut = new Set(exclusionsOf(method).map(({ period }) => timeCode(period)))
+
+  const preparation = { firstT, lastT, missing: method.missing, decompose, leftOut }
+  const prepared = prepareStretch(series, preparation)
+  const stretch = prepared.used
+  const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut)
+  const trend = fitTrend(
+    decomposed.deseasonalized,
+    firstT,
+    TREND_FORMS[method.trend.form].columns,
+    method.trend.last,
+  )
+  const { season } = decomposed
+  const ahead = forecastWayOf(method.forecast.by).forecast(
+    {
+      model: decompose.model,
+      trend,
+      lastT,
+      seasonCost: season?.cost ?? 0,
+      indexAt: (t) =>
+        season
+          ? season.indices[periodAt(start, t, seasons).season - 1]!.index
+          : MODEL[decompose.model].neutral,
+    },
+    method.forecast,
+  )
+  return {
+    series,
+    method,
+    prepared,
+    firstT,
+    lastT,
+    leftOut,
+    decomposed,
+    trend,
+    ahead,
+    columns: columnsOf(series, prepared, firstT, decomposed, trend, method),
+  }
+}
+
+/** Every column that all results have, one entry a period. */
+function columnsOf(
+  { calendar, start }: Series,
+  { original, used }: PreparedStretch,
+  firstT: number,
+  { trendCycle, index, deseasonalized, irregular, recomposed }: Decomposed<Taken>,
+  trend: Trend,
+  { decompose }: Method,
+): CommonColumns {
+  const { values } = used
+  const { putBack } = MODEL[decompose.model]
+  const t = values.map((_, i) => firstT + i)
+  const line = t.map((at): Value => (at < trend.from ? null : trend.at(at)))
+  const fitted = line.map((level, i) => (level === null ? null : putBack(level, index[i]!)))
+  return {
+    period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
+    t,
+    season: used.seasonOf,
+    original: original.values,
+    value: values,
+    trendCycle,
+    index,
+    deseasonalized,
+    irregular,
+    recomposed,
+    trend: line,
+    fitted,
+    residual: values.map((value, i) => {
+      const fit = fitted[i]!
+      return value === null || fit === null ? null : value - fit
+    }),
+  }
+}

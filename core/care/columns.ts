@@ -1,0 +1,105 @@
+import { declare, type Column } from '../column/column'
+import { figureOf, operation, plain, type Expression } from '../column/expression'
+import type { SeriesRun } from '../column/run'
+import type { Adjustment, Value } from '../series/series'
+import type { Stage } from '../stage'
+import type { FilledValue, GapEdge, MissingRule } from './fillMissing'
+
+/** What the columns of the values are made from. */
+export interface CaredFor {
+  readonly original: readonly Value[]
+  readonly value: readonly Value[]
+  readonly period: readonly string[]
+  readonly adjustments: readonly Adjustment[]
+  readonly filled: readonly FilledValue[]
+  readonly missing: MissingRule
+  /** How an index is put back into a filled value. */
+  readonly restore: '×' | '+'
+}
+
+const STAGES: readonly Stage[] = [
+  'look',
+  'smooth',
+  'season',
+  'deseasonalize',
+  'project',
+  'check',
+]
+
+/** The values as the calculation uses them, and as they came in where that is another thing. */
+export function columnsOfCare(run: SeriesRun, cared: CaredFor): Column[] {
+  const { original, value } = cared
+  const isCaredFor = value.some((used, i) => used !== original[i])
+  const level = {
+    measure: 'level',
+    component: 'original',
+    mark: 'line-points',
+    means: run.unit,
+    stages: STAGES,
+  } as const
+  const used = declare(run.unit, {
+    ...level,
+    name: 'value',
+    label: isCaredFor ? 'Sales as used' : 'Sales',
+    actual: value,
+    arithmetic: (t) => usedValue(run, cared, t),
+    whyUndefined: (t) => whyNoValue(run, cared, t),
+  })
+  if (!isCaredFor) return [used]
+  const cameIn = declare(run.unit, {
+    ...level,
+    name: 'original',
+    label: 'As it came in',
+    actual: original,
+    arithmetic: (t) => figureOf('as it came in', run.value('original', t)!),
+    whyUndefined: () => 'No value came in for this period.',
+  })
+  return [cameIn, used]
+}
+
+/** The value the calculation uses: as it came in, replaced, or filled in. */
+function usedValue(run: SeriesRun, cared: CaredFor, t: number): Expression {
+  const i = t - run.firstT
+  const value = cared.value[i]!
+  const filled = cared.filled.find((one) => one.t === t)
+  if (filled) return fillArithmetic(run, filled, cared.restore)
+  return figureOf(
+    cared.original[i] === value ? 'as it came in' : 'put in for what came in',
+    value,
+  )
+}
+
+/** before + (after − before) × steps ÷ gap, and the season put back where it was taken out. */
+function fillArithmetic(
+  run: SeriesRun,
+  { t, between, index }: FilledValue,
+  restore: '×' | '+',
+): Expression {
+  if (!between) return figureOf('zero for a missing value', 0)
+  const { before, after } = between
+  const edge = (at: GapEdge) =>
+    index === null
+      ? run.cell('value', at.t)
+      : figureOf(`deseasonalized with the gap (${run.label(at.t)})`, at.value)
+  const straight = operation(
+    edge(before),
+    '+',
+    operation(
+      operation(edge(after), '−', edge(before)),
+      '×',
+      operation(plain(t - before.t), '÷', plain(after.t - before.t)),
+    ),
+  )
+  return index === null
+    ? straight
+    : operation(straight, restore, figureOf('index with the gap', index))
+}
+
+function whyNoValue({ firstT }: SeriesRun, cared: CaredFor, t: number): string {
+  const code = cared.period[t - firstT]
+  const leftOut = cared.adjustments.find(({ period }) => period === code)
+  if (leftOut) return `Left out by the analyst: ${leftOut.reason}.`
+  return cared.missing === 'leave'
+    ? 'No value came in for this period.'
+    : 'No value came in for this period, and at the end of a series there is nothing to interpolate between.'
+}

@@ -1,0 +1,129 @@
+import type { Calendar } from '../calendar/calendar'
+import { onePeriod, periodLabel } from '../calendar/labels'
+import { periodAt, type Period } from '../calendar/period'
+import type { ModelTerms } from '../model'
+import type { Value } from '../series/series'
+import type { Column } from './column'
+import type { Expression, Regression } from './expression'
+
+/** The columns that every result has, one entry a period of the analysed span. */
+export interface CommonColumns {
+  /** Period codes. */
+  readonly period: readonly string[]
+  readonly t: readonly number[]
+  readonly season: readonly number[]
+  /** As it came in. */
+  readonly original: readonly Value[]
+  /** As the calculation uses it: adjusted, and filled where it is missing. */
+  readonly value: readonly Value[]
+  readonly trendCycle: readonly Value[]
+  readonly index: readonly number[]
+  readonly deseasonalized: readonly Value[]
+  readonly irregular: readonly Value[]
+  readonly recomposed: readonly Value[]
+  readonly trend: readonly Value[]
+  readonly fitted: readonly Value[]
+  readonly residual: readonly Value[]
+}
+
+/** What a column of a series may know of the ledger it stands in. */
+export interface SeriesRun {
+  readonly calendar: Calendar
+  readonly start: Period
+  readonly unit: string
+  /** `month`, `quarter` … */
+  readonly per: string
+  /** Time codes of the first and the last analysed period, and of the last forecast one. */
+  readonly firstT: number
+  readonly lastT: number
+  readonly endT: number
+  /** A period as it is written: `Mar 2024`. */
+  label(t: number): string
+  seasonOf(t: number): number
+  value(column: string, t: number): Value
+  /** The arithmetic of a cell of another column. */
+  arithmetic(column: string, t: number): Expression
+  /** Why a cell is empty, in the words of its own column. */
+  whyUndefined(column: string, t: number): string
+  /** A cell of the ledger as a part of an expression; it must be defined. */
+  cell(column: string, t: number): Expression & { readonly kind: 'cell' }
+}
+
+/** What a column of a result may know beside. */
+export interface Run extends SeriesRun {
+  readonly columns: CommonColumns
+  readonly model: ModelTerms
+  /** Time codes that are left out of the season. */
+  readonly leftOut: ReadonlySet<number>
+  /** Whether the series is decomposed with a season. */
+  readonly hasSeason: boolean
+  /** The index of each forecast period. */
+  readonly indexAhead: readonly number[]
+}
+
+/** Where a series lies in time, and how far it is shown. */
+export type Stand = Pick<
+  SeriesRun,
+  'calendar' | 'start' | 'unit' | 'firstT' | 'lastT' | 'endT'
+>
+
+/**
+ * What the columns of one ledger know of each other.
+ *
+ * @param find looks a column up by its name, once they are all there
+ */
+export function seriesRun(stand: Stand, find: (name: string) => Column | undefined): SeriesRun {
+  const { calendar, start, firstT, lastT } = stand
+  // Labels stand in every formula; one is made once.
+  const labels = new Map<number, string>()
+  const label = (t: number) => {
+    const known = labels.get(t)
+    if (known !== undefined) return known
+    const made = periodLabel(periodAt(start, t, calendar.seasons), calendar)
+    labels.set(t, made)
+    return made
+  }
+  const value = (name: string, t: number) => {
+    const column = find(name)
+    const figure = t > lastT ? column?.ahead?.[t - lastT - 1] : column?.actual?.[t - firstT]
+    return figure ?? null
+  }
+  return {
+    ...stand,
+    per: onePeriod(calendar),
+    label,
+    seasonOf: (t) => periodAt(start, t, calendar.seasons).season,
+    value,
+    arithmetic: (name, t) => find(name)!.arithmetic(t),
+    whyUndefined: (name, t) => find(name)?.whyUndefined(t) ?? 'This period has no value.',
+    cell: (name, t) => {
+      const column = find(name)
+      const from = column && column.offset % 1 !== 0 ? 'from ' : ''
+      return {
+        kind: 'cell',
+        cell: { column: name, t },
+        symbol: `${column?.symbol ?? name} (${from}${label(t)})`,
+        value: value(name, t)!,
+      }
+    },
+  }
+}
+
+/** The regression of a column's defined cells from a time code on, on columns of numbers. */
+export function regressionOf(
+  run: SeriesRun & Pick<Run, 'columns'>,
+  of: 'value' | 'deseasonalized',
+  from: number,
+  columns: readonly { readonly name: string; at(t: number): number }[],
+): Regression {
+  const cells = run.columns.t.flatMap((t, i) =>
+    t < from || run.columns[of][i] === null ? [] : [run.cell(of, t)],
+  )
+  return {
+    y: cells,
+    columns: columns.map(({ name, at }) => ({
+      name,
+      values: cells.map(({ cell }) => at(cell.t)),
+    })),
+  }
+}

@@ -1,0 +1,138 @@
+import type { Column } from '../../column/column'
+import { figureOf, meanOf, operation, type Expression } from '../../column/expression'
+import type { Value } from '../../series/series'
+import { lineThrough } from '../../trend/columns'
+import { trendLine } from '../../trend/fit'
+import { averageColumns } from '../averageColumns'
+import {
+  deseasonalizedColumn,
+  indexColumn,
+  irregularColumn,
+  recomposedColumn,
+  seasonalIrregularColumn,
+  trendCycleColumn,
+} from '../columns'
+import type { DecompositionRun } from '../way'
+import type { AveragesTaken } from './calculate'
+import type { AveragesOptions } from './options'
+
+type AveragesRun = DecompositionRun<AveragesOptions, AveragesTaken>
+
+/** The columns of a decomposition by averages, in the order of the work. */
+export function columnsOfAverages(run: AveragesRun): Column[] {
+  const { smooth, level, against } = levelOf(run)
+  return [
+    ...level,
+    seasonalIrregularColumn(run, run.taken.seasonalIrregular, against),
+    indexColumn(run, { means: indexWords(run.options), arithmetic: indexArithmetic(run) }),
+    deseasonalizedColumn(run),
+    irregularColumn(run),
+    recomposedColumn(run, smooth),
+  ]
+}
+
+/** What the season departs from: its columns, what it is called, and its cell or figure. */
+function levelOf(run: AveragesRun): {
+  smooth: string
+  level: Column[]
+  against: { name: string; at(t: number): Expression }
+} {
+  const { taken, calendar } = run
+  const cell = (t: number) => run.cell('trendCycle', t)
+  switch (taken.by) {
+    case 'ratio-to-moving-average':
+      return {
+        smooth: 'average',
+        level: averageColumns(run, calendar.seasons, taken.offCentre),
+        against: { name: 'average', at: cell },
+      }
+    case 'ratio-to-trend':
+      return {
+        smooth: 'trend-cycle',
+        level: [
+          trendCycleColumn(run, {
+            label: 'Trend-cycle',
+            means: 'line through sales',
+            arithmetic: lineThrough(run, taken.line, 'value'),
+          }),
+        ],
+        against: { name: 'trend-cycle', at: cell },
+      }
+    case 'simple-averages': {
+      const overall = overallMean(run, taken.overallMean)
+      return {
+        smooth: 'trend-cycle',
+        level: [
+          trendCycleColumn(run, {
+            label: 'Trend-cycle',
+            means: 'line through deseas.',
+            arithmetic: lineThrough(
+              run,
+              trendLine(run.columns.deseasonalized, run.firstT),
+              'deseasonalized',
+            ),
+          }),
+        ],
+        against: { name: 'overall mean', at: () => overall() },
+      }
+    }
+  }
+}
+
+/** How the indices are formed: `mean, adjusted`. */
+function indexWords({ average, adjust }: AveragesOptions): string {
+  return `${average.replace('-', ' ')}, ${adjust ? 'adjusted' : 'not adjusted'}`
+}
+
+/** The average of a season's included values, adjusted by the mean of all raw indices. */
+function indexArithmetic(run: AveragesRun): (t: number) => Expression {
+  const { options, calendar, model, taken } = run
+  const raw = averagesOfSeasons(run, 'seasonalIrregular', taken.seasonalIrregular)
+  const mean = once(() =>
+    figureOf(
+      `mean of the ${calendar.seasons} raw indices`,
+      taken.rawIndexMean,
+      meanOf(calendar.seasons, (k) => raw(k + 1)),
+    ),
+  )
+  return (t) => {
+    const own = raw(run.seasonOf(t))
+    return options.adjust ? operation(own, model.remove, mean()) : own
+  }
+}
+
+/** The mean of the season averages of the series itself. */
+function overallMean(run: AveragesRun, value: number): () => Expression {
+  const raw = averagesOfSeasons(run, 'value', run.columns.value)
+  return once(() =>
+    figureOf(
+      'overall mean',
+      value,
+      meanOf(run.calendar.seasons, (k) => raw(k + 1)),
+    ),
+  )
+}
+
+/** The average of a season's cells that are not left out. */
+function averagesOfSeasons(
+  run: AveragesRun,
+  column: string,
+  values: readonly Value[],
+): (season: number) => Expression {
+  const { columns, leftOut, options } = run
+  return (season) => ({
+    kind: 'average',
+    how: options.average,
+    terms: columns.t.flatMap((t, i) =>
+      columns.season[i] === season && values[i] !== null && !leftOut.has(t)
+        ? [run.cell(column, t)]
+        : [],
+    ),
+  })
+}
+
+/** Makes a figure when it is first asked for, and hands out the same from then on. */
+function once(make: () => Expression): () => Expression {
+  let made: Expression | null = null
+  return () => (made ??= make())
+}

@@ -1,0 +1,79 @@
+import type { DecompositionWay } from '../way'
+import { decomposeByAverages, type AveragesTaken } from './calculate'
+import { columnsOfAverages } from './columns'
+import { findingsOfAverages } from './findings'
+import {
+  averagesDocument,
+  completeAverages,
+  type AveragesDocument,
+  type AveragesOptions,
+} from './options'
+import { stabilityOfAverages } from './stability'
+import { indexStepsOfAverages, wordsOfAverages, yearAverage } from './words'
+
+type AveragesWay = DecompositionWay<AveragesDocument, AveragesOptions, AveragesTaken>
+
+/** What the three ways have in common: the indices are averages. */
+const COMMON = {
+  home: 'by averaged indices',
+  document: averagesDocument,
+  heavy: false,
+  complete: completeAverages,
+  decompose: decomposeByAverages,
+  weights: () => null,
+  stability: stabilityOfAverages,
+  columns: columnsOfAverages,
+  findings: (stretch, _, decomposed) => findingsOfAverages(stretch, decomposed),
+  words: wordsOfAverages,
+  indexSteps: indexStepsOfAverages,
+} satisfies Partial<AveragesWay>
+
+const ADVICE_WITH_SEASON = 'Try robust loess, where the season may change over the years.'
+const NO_STRAIGHT_LINE =
+  'Try the ratio to a moving average, or robust loess: the level is no straight line.'
+
+/** Each value against the average of the year around it. */
+export const ratioToMovingAverage: AveragesWay = {
+  ...COMMON,
+  name: 'ratio-to-moving-average',
+  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: false },
+  says: (calendar) => ({
+    lead: ', by ',
+    text: `ratio to a ${yearAverage(calendar)} moving average`,
+    means:
+      'Compares each value with the average of the year around it; half a year is lost at each end.',
+  }),
+  advice: (waves) =>
+    waves === 'slowly'
+      ? 'A freak period sways the moving average around it: leave it out, replace it, or try robust loess.'
+      : ADVICE_WITH_SEASON,
+  smooths: (_, { seasons: m }) =>
+    `${m % 2 === 0 ? `2×${m}` : m}; ${Math.floor(m / 2)} lost at each end`,
+  average: (_, { seasons }) => ({ kind: 'centred', order: seasons }),
+}
+
+/** Each value against one line through the series. */
+export const ratioToTrend: AveragesWay = {
+  ...COMMON,
+  name: 'ratio-to-trend',
+  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: true },
+  says: () => ({
+    lead: ', by ',
+    text: 'ratio to trend',
+    means: 'Compares each value with one line through the whole series; a cycle stays in the ratios.',
+  }),
+  advice: (waves) => (waves === 'slowly' ? NO_STRAIGHT_LINE : ADVICE_WITH_SEASON),
+  smooths: () => 'by a line',
+  average: () => null,
+}
+
+/** Each season's average against that of all seasons. */
+export const simpleAverages: AveragesWay = {
+  ...ratioToTrend,
+  name: 'simple-averages',
+  says: () => ({
+    lead: ', by ',
+    text: 'simple averages',
+    means: 'Compares each season’s average with that of all seasons; right only without a trend.',
+  }),
+}

@@ -1,0 +1,48 @@
+import { declare, type Column } from '../../column/column'
+import {
+  deseasonalizedColumn,
+  indexColumn,
+  irregularColumn,
+  recomposedColumn,
+  seasonalIrregularColumn,
+  trendCycleColumn,
+} from '../columns'
+import { loessIndex, loessTrend, loessWeight, type LoessRun } from './arithmetic'
+
+/** The columns of a decomposition by loess, in the order of the work. */
+export function columnsOfLoess(run: LoessRun): Column[] {
+  const { options, taken, per, unit } = run
+  const { seasonalWindow, trendWindow } = options
+  return [
+    trendCycleColumn(run, {
+      label: 'Trend-cycle',
+      means: `loess, ${trendWindow} ${per}s`,
+      arithmetic: (t) => loessTrend(run, t),
+    }),
+    seasonalIrregularColumn(run, taken.seasonalIrregular, {
+      name: 'trend-cycle',
+      at: (t) => run.cell('trendCycle', t),
+    }),
+    indexColumn(run, {
+      means:
+        seasonalWindow === 'periodic'
+          ? 'loess, the same every year'
+          : `loess, ${seasonalWindow} years`,
+      arithmetic: (t) => loessIndex(run, t),
+    }),
+    deseasonalizedColumn(run),
+    irregularColumn(run),
+    recomposedColumn(run, 'trend-cycle'),
+    declare(unit, {
+      name: 'weight',
+      label: 'Weight',
+      means: 'how far believed',
+      measure: 'share',
+      component: 'irregular',
+      mark: 'bars',
+      stages: ['season'],
+      actual: taken.weights,
+      arithmetic: (t) => loessWeight(run, t),
+    }),
+  ]
+}

@@ -1,0 +1,34 @@
+import type { DecompositionWay } from '../way'
+import { decomposeLoess, type LoessTaken } from './calculate'
+import { columnsOfLoess } from './columns'
+import { findingsOfLoess } from './findings'
+import { completeLoess, loessDocument, type LoessDocument, type LoessOptions } from './options'
+import { stabilityOfLoess } from './stability'
+import { wordsOfLoess } from './words'
+
+/** Trend and season smoothed locally, in turns, outliers losing weight. */
+export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = {
+  name: 'stl',
+  home: 'by robust loess',
+  document: loessDocument,
+  traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false },
+  heavy: true,
+  complete: completeLoess,
+  decompose: decomposeLoess,
+  weights: ({ weights }) => weights,
+  stability: stabilityOfLoess,
+  columns: columnsOfLoess,
+  findings: findingsOfLoess,
+  advice: (waves) =>
+    waves === 'slowly' ? 'Try a shorter trend window.' : 'Try a shorter season window.',
+  says: () => ({
+    lead: ', by ',
+    text: 'robust loess',
+    means:
+      'Smooths trend and season locally: the season may change over the years, and outliers do no harm.',
+  }),
+  words: wordsOfLoess,
+  smooths: ({ trendWindow }) => `loess over ${trendWindow}, ends kept`,
+  average: () => null,
+  indexSteps: (_, __, { raw }) => [{ what: 'mean of the smoothed years', value: raw }],
+}

@@ -1,0 +1,114 @@
+import type { Calendar } from '../../calendar/calendar'
+import { countPeriods, onePeriod } from '../../calendar/labels'
+import type { Field, Piece } from '../../word'
+import { MOST_PASSES, SEASONAL_WINDOW, type LoessOptions } from './options'
+
+/** `season free to change over 13 years, trend over 21 months, outliers distrusted` */
+export function wordsOfLoess(options: LoessOptions, calendar: Calendar): Piece[] {
+  const { seasonalWindow, trendWindow, robust } = options
+  const season =
+    seasonalWindow === 'periodic'
+      ? 'the same season every year'
+      : `season free to change over ${seasonalWindow} years`
+  const outliers = robust ? 'outliers distrusted' : 'every value believed alike'
+  return [
+    ', ',
+    {
+      id: 'loess',
+      text: `${season}, trend over ${countPeriods(trendWindow, calendar)}, ${outliers}`,
+      ask: { kind: 'fields', fields: fieldsOf(options, calendar), usual: USUAL },
+    },
+  ]
+}
+
+/** Takes every parameter back to its default. */
+const USUAL = {
+  decompose: {
+    ...{ seasonalWindow: undefined, trendWindow: undefined, lowPassWindow: undefined },
+    ...{ seasonalDegree: undefined, trendDegree: undefined, lowPassDegree: undefined },
+    ...{ robust: undefined, inner: undefined, outer: undefined },
+  },
+}
+
+/** The parameters as fields; the bounds of the windows are the core's to say. */
+function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
+  const per = `${onePeriod(calendar)}s`
+  const isPeriodic = options.seasonalWindow === 'periodic'
+  const window = (
+    label: string,
+    name: 'trendWindow' | 'lowPassWindow',
+    rare: boolean,
+  ): Field => ({
+    kind: 'number',
+    label,
+    path: ['decompose', name],
+    value: options[name],
+    ...{ least: 3, most: Infinity, step: 2, unit: per, rare },
+  })
+  const degree = (
+    label: string,
+    name: 'seasonalDegree' | 'trendDegree' | 'lowPassDegree',
+  ): Field => ({
+    kind: 'choice',
+    label: `local fit of the ${label}`,
+    path: ['decompose', name],
+    value: options[name],
+    options: [
+      { value: 0, text: 'a level' },
+      { value: 1, text: 'a line' },
+    ],
+    rare: true,
+  })
+  return [
+    {
+      kind: 'choice',
+      label: 'the season',
+      path: ['decompose', 'seasonalWindow'],
+      value: isPeriodic ? 'periodic' : SEASONAL_WINDOW,
+      options: [
+        { value: SEASONAL_WINDOW, text: 'may change over the years' },
+        { value: 'periodic', text: 'is the same every year' },
+      ],
+    },
+    ...(options.seasonalWindow === 'periodic'
+      ? []
+      : [
+          {
+            kind: 'number',
+            label: 'smoothed over',
+            path: ['decompose', 'seasonalWindow'],
+            value: options.seasonalWindow,
+            ...{ least: 7, most: Infinity, step: 2, unit: 'years' },
+          } satisfies Field,
+        ]),
+    window('trend over', 'trendWindow', false),
+    {
+      kind: 'choice',
+      label: 'outliers',
+      path: ['decompose', 'robust'],
+      value: options.robust,
+      options: [
+        { value: true, text: 'lose weight' },
+        { value: false, text: 'are believed like any value' },
+      ],
+    },
+    window('low pass over', 'lowPassWindow', true),
+    degree('season', 'seasonalDegree'),
+    degree('trend', 'trendDegree'),
+    degree('low pass', 'lowPassDegree'),
+    {
+      kind: 'number',
+      label: 'inner passes',
+      path: ['decompose', 'inner'],
+      value: options.inner,
+      ...{ least: 1, most: MOST_PASSES.inner, unit: '', rare: true },
+    },
+    {
+      kind: 'number',
+      label: 'outer passes, forming weights',
+      path: ['decompose', 'outer'],
+      value: options.outer,
+      ...{ least: 0, most: MOST_PASSES.outer, unit: '', rare: true },
+    },
+  ]
+}

@@ -1,0 +1,68 @@
+import { onePeriod } from '../../calendar/labels'
+import { averageColumns } from '../averageColumns'
+import { irregularColumn } from '../columns'
+import type { DecompositionWay } from '../way'
+import { decomposeWithoutSeason, type NoSeasonTaken } from './calculate'
+import {
+  completeNoSeason,
+  LEAST_ORDER,
+  MOST_ORDER,
+  noSeasonDocument,
+  type NoSeasonDocument,
+  type NoSeasonOptions,
+} from './options'
+
+/** No season: for a yearly series, and for any other that has none worth the name. */
+export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSeasonTaken> = {
+  name: 'none',
+  home: 'without a season',
+  document: noSeasonDocument,
+  traits: { hasSeason: false, seasonMayChange: false, trendIsLine: false },
+  heavy: false,
+  complete: completeNoSeason,
+  decompose: decomposeWithoutSeason,
+  weights: () => null,
+  stability: () => null,
+  columns: (run) => [
+    ...averageColumns(run, run.options.order, run.taken.offCentre),
+    irregularColumn(run),
+  ],
+  findings: () => [],
+  advice: (waves) =>
+    waves === 'slowly'
+      ? 'Try an average of fewer terms.'
+      : 'That is a season: decompose with one.',
+  says: () => ({
+    lead: ', with ',
+    text: 'no season',
+    means: 'Smooths the series by a moving average, and takes no season out of it.',
+  }),
+  words: ({ order }, calendar) => [
+    '; smoothed by ',
+    {
+      id: 'order',
+      text: `a ${averageWords(order)} moving average`,
+      ask: {
+        kind: 'fields',
+        fields: [
+          {
+            kind: 'number',
+            label: 'an average of',
+            path: ['decompose', 'order'],
+            value: order,
+            ...{ least: LEAST_ORDER, most: MOST_ORDER, unit: `${onePeriod(calendar)}s` },
+          },
+        ],
+        usual: { decompose: { order: undefined } },
+      },
+    },
+  ],
+  smooths: ({ order }) => `${averageWords(order)}; ${Math.floor(order / 2)} lost at each end`,
+  average: ({ order }) => ({ kind: 'centred', order }),
+  indexSteps: () => [],
+}
+
+/** `2×12`, `5-term` */
+function averageWords(order: number): string {
+  return order % 2 === 0 ? `2×${order}` : `${order}-term`
+}

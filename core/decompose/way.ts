@@ -1,0 +1,93 @@
+import type { z } from 'zod'
+import type { Calendar } from '../calendar/calendar'
+import type { Column } from '../column/column'
+import type { Run } from '../column/run'
+import type { Finding } from '../finding'
+import type { Value } from '../series/series'
+import type { Stretch } from '../series/stretch'
+import type { AverageKind } from '../smoothing/averageKinds'
+import type { Piece } from '../word'
+import type { CommonOptions, Facts } from './commonOptions'
+import type { Decomposed, SeasonalIndex } from './parts'
+
+/** What the rest of the house must know of a way, asked as a property and never by its name. */
+export interface Traits {
+  readonly hasSeason: boolean
+  /** Whether an index may differ from year to year. */
+  readonly seasonMayChange: boolean
+  /** Whether the trend-cycle is a straight line, which has no cycle. */
+  readonly trendIsLine: boolean
+}
+
+/** How much the indices hang on single values; season 1 first in every list. */
+export interface Stability {
+  /** The indices without the first, and without the last, year; null when too little is left. */
+  readonly withoutFirst: readonly number[] | null
+  readonly withoutLast: readonly number[] | null
+  /** Standard error of each average over the years; undefined where an index is no average. */
+  readonly standardErrors: readonly Value[]
+}
+
+/** How the index of one season came about, step by step, before the index itself. */
+export interface IndexStep {
+  readonly what: string
+  readonly value: number
+}
+
+/** What a decomposition's columns may know. */
+export interface DecompositionRun<Options, Taken> extends Run {
+  readonly options: Options
+  readonly taken: Taken
+}
+
+/**
+ * A way of taking a series apart.
+ *
+ * `Document` is its part of the method document, `Options` the same with every default filled in, `Taken`
+ * what only this way finds; both bear its name as `by`.
+ */
+export interface DecompositionWay<Document, Options extends CommonOptions, Taken> {
+  readonly name: Options['by']
+  /** Which decompositions its choices belong to, in a refusal: `by robust loess`. */
+  readonly home: string
+  readonly document: z.ZodObject & z.ZodType<Document>
+  readonly traits: Traits
+  /** Whether it takes long enough to be done beside the page. */
+  readonly heavy: boolean
+
+  /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
+  complete(document: Document, facts: Facts): Options
+  /**
+   * Takes a stretch apart: numbers alone.
+   *
+   * @param leftOut time codes that are left out of the season
+   * @throws Refusal for a stretch that it cannot take apart
+   */
+  decompose(stretch: Stretch, options: Options, leftOut: ReadonlySet<number>): Decomposed<Taken>
+  /** How far each period is believed, 0 for not at all; null when all are. */
+  weights(taken: Taken): readonly number[] | null
+  stability(
+    stretch: Stretch,
+    options: Options,
+    leftOut: ReadonlySet<number>,
+    decomposed: Decomposed<Taken>,
+  ): Stability | null
+
+  /** Its columns of the ledger, in the order of the work. */
+  columns(run: DecompositionRun<Options, Taken>): Column[]
+  /** What it found out, or did, that the reader of its figures must know. */
+  findings(stretch: Stretch, options: Options, decomposed: Decomposed<Taken>): Finding[]
+  /** What to try when the leftover still waves: from period to period, or with the season. */
+  advice(waves: 'slowly' | 'with the season'): string
+
+  /** How it is said in the sentence, and what it means: `, by`, `ratio to a 2×12 moving average`. */
+  says(calendar: Calendar): { readonly lead: string; readonly text: string; readonly means: string }
+  /** Its own words of the sentence, behind that. */
+  words(options: Options, calendar: Calendar): Piece[]
+  /** What Smooth came to, in a few words. */
+  smooths(options: Options, calendar: Calendar): string
+  /** The moving average it works with, if it does. */
+  average(options: Options, calendar: Calendar): AverageKind | null
+  /** How the index of a season came about. */
+  indexSteps(options: Options, taken: Taken, index: SeasonalIndex, calendar: Calendar): IndexStep[]
+}

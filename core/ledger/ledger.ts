@@ -1,0 +1,148 @@
+import { parsePeriod, timeCodeOf } from '../calendar/period'
+import { columnsOfCare } from '../care/columns'
+import type { Cell } from '../column/cell'
+import type { Column } from '../column/column'
+import { seriesRun, type Run, type SeriesRun } from '../column/run'
+import { wayOf } from '../decompose/ways'
+import { forecastWayOf } from '../forecast/ways'
+import { exclusionsOf } from '../method'
+import { MODEL } from '../model'
+import type { Looked, Result } from '../result'
+import type { Value } from '../series/series'
+import { trendColumns } from '../trend/columns'
+import { calendarOfResult, startOfResult } from './calendarOfResult'
+
+/** The columns of a result in the order of the calculation. */
+export interface Ledger {
+  readonly columns: readonly Column[]
+  /** What columns that are laid beside may know of it. */
+  readonly run: SeriesRun
+  find(name: string): Column | undefined
+}
+
+/** Made once a result: every strip, row and explanation asks for it. */
+const LEDGERS = new WeakMap<Looked, Ledger>()
+
+/**
+ * The ledger of a result, or of what can be looked at of a series whose method is refused.
+ *
+ * Columns that a method does not have are not there: no off-centre average for an odd number of seasons, no
+ * cycle where the trend-cycle is a line.
+ */
+export function ledgerOf(result: Looked | Result): Ledger {
+  const known = LEDGERS.get(result)
+  if (known) return known
+  const made = makeLedger(result)
+  LEDGERS.set(result, made)
+  return made
+}
+
+function makeLedger(result: Looked | Result): Ledger {
+  const byName = new Map<string, Column>()
+  const find = (name: string) => byName.get(name)
+  const { t } = result.columns
+  const lastT = t.at(-1)!
+  const isWhole = isResult(result)
+  const series = seriesRun(
+    {
+      calendar: calendarOfResult(result),
+      start: startOfResult(result),
+      unit: result.series.unit,
+      firstT: t[0]!,
+      lastT,
+      endT: isWhole ? (result.forecast.t.at(-1) ?? lastT) : lastT,
+    },
+    find,
+  )
+  const columns = [
+    ...columnsOfCare(series, {
+      ...result.columns,
+      adjustments: result.adjustments,
+      filled: result.filled,
+      missing: result.method.missing,
+      restore: isWhole ? MODEL[result.method.decompose.model].restore : '+',
+    }),
+    ...(isWhole ? columnsOfMethod(result, series) : []),
+  ]
+  for (const column of columns) byName.set(column.name, column)
+  return { columns, run: series, find }
+}
+
+/** The steps of the method: decomposition, trend, forecast. */
+function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
+  const { method, columns, forecast, trendFit } = result
+  const { decompose } = method
+  const way = wayOf(decompose.by)
+  const { hasSeason, trendIsLine } = way.traits
+  const run: Run = {
+    ...series,
+    columns,
+    model: MODEL[decompose.model],
+    leftOut: leftOutOf(result),
+    hasSeason,
+    indexAhead: forecast.index,
+  }
+  return [
+    ...way.columns({ ...run, options: decompose, taken: result.decomposition }),
+    ...trendColumns(run, {
+      fit: trendFit,
+      straight: result.straightTrend,
+      ahead: forecast.deseasonalized,
+      hasCycle: !trendIsLine,
+    }),
+    ...forecastWayOf(method.forecast.by).columns(run, {
+      options: method.forecast,
+      ahead: forecast,
+      trendFrom: trendFit.from,
+      seasonCost: result.seasonCost,
+    }),
+  ]
+}
+
+/** Whether a method was carried out. */
+export function isResult(result: Looked | Result): result is Result {
+  return 'decomposition' in result
+}
+
+/** Time codes that are left out of the season. */
+export function leftOutOf(result: Result): ReadonlySet<number> {
+  const calendar = calendarOfResult(result)
+  const start = startOfResult(result)
+  return new Set(
+    exclusionsOf(result.method).map(({ period }) =>
+      timeCodeOf(start, parsePeriod(period, calendar)!, calendar.seasons),
+    ),
+  )
+}
+
+/**
+ * The figures of a column over the analysed span.
+ *
+ * @throws RangeError when the result has no such column
+ */
+export function actualOf(result: Looked | Result, name: string): readonly Value[] {
+  const actual = ledgerOf(result).find(name)?.actual
+  if (!actual) throw new RangeError(`The ledger has no figures ${name} over the span.`)
+  return actual
+}
+
+/** The last time code of the analysed span; later ones are forecast. */
+export function lastActualT(result: Looked): number {
+  return result.columns.t.at(-1)!
+}
+
+/**
+ * The figures of a column over all periods, actual ones first and then the forecast.
+ *
+ * @returns one entry a period, undefined (null) where the calculation has no figure
+ */
+export function columnValues({ run }: Ledger, { actual, ahead }: Column): Value[] {
+  const { firstT, lastT, endT } = run
+  const nothing = (count: number) => Array<Value>(count).fill(null)
+  return [...(actual ?? nothing(lastT - firstT + 1)), ...(ahead ?? nothing(endT - lastT))]
+}
+
+/** The figure in a cell of the ledger. */
+export function cellValue(result: Looked | Result, { column, t }: Cell): Value {
+  return ledgerOf(result).run.value(column, t)
+}

@@ -1,0 +1,54 @@
+import { calculate } from './calculate'
+import { waysFor, WITHOUT_SEASON } from './decompose/ways'
+import type { Action, MethodChange } from './finding'
+import { changed, type MethodDocument } from './method'
+import { Refusal } from './refusal'
+import type { Series } from './series/series'
+
+/** Single choices that may make a refused method possible, the least far-reaching first. */
+function candidates(document: MethodDocument): readonly Action[] {
+  const action = (label: string, change: MethodChange): Action => ({ label, change })
+  return [
+    action('Fill the gaps by interpolation', { missing: 'interpolate' }),
+    action('Take the additive model', { decompose: { model: 'additive' } }),
+    action('Fit the trend to all periods', { trend: { last: undefined } }),
+    action('Take the whole series', { span: undefined }),
+    ...(document.decompose && 'exclude' in document.decompose
+      ? [action('Put back what is left out', { decompose: { exclude: undefined } })]
+      : []),
+    action('Do without a season', WITHOUT_SEASON),
+    action('Take the usual method', { decompose: undefined, trend: undefined, forecast: undefined }),
+  ]
+}
+
+/** As many are offered at the most. */
+const MOST_OFFERED = 3
+
+/**
+ * What would help a refused method: each single choice with which it can be carried out. They are found by
+ * trying, so that what is offered works.
+ *
+ * @param document the method that was refused
+ */
+export function remediesFor(series: Series, document: MethodDocument): Action[] {
+  const heavy = waysFor(series.calendar).some(
+    ({ name, heavy: isHeavy }) => isHeavy && name === document.decompose?.by,
+  )
+  const said = JSON.stringify(document)
+  return candidates(document)
+    .filter(({ change }) => {
+      const next = changed(document, change)
+      return JSON.stringify(next) !== said && works(series, next)
+    })
+    .slice(0, heavy ? 2 : MOST_OFFERED)
+}
+
+function works(series: Series, document: MethodDocument): boolean {
+  try {
+    calculate(series, document)
+    return true
+  } catch (error) {
+    if (error instanceof Refusal) return false
+    throw error
+  }
+}
