@@ -56,9 +56,7 @@ describe('run', () => {
       start: { year: 2020, season: 1 },
       values: quarters,
     }
-    expect(JSON.parse(stdout)).toEqual(
-      documentOf(analyse(series, { format: 'elvant-method/1' })),
-    )
+    expect(JSON.parse(stdout)).toEqual(documentOf(analyse(series, { format: 'elvant-method/1' })))
   })
 
   it('takes any number of seasons', () => {

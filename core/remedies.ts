@@ -1,5 +1,5 @@
 import { calculate } from './calculate'
-import { waysFor, WITHOUT_SEASON } from './decompose/ways'
+import { WITHOUT_SEASON } from './decompose/ways'
 import type { Action, MethodChange } from './finding'
 import { changed, type MethodDocument } from './method'
 import { Refusal } from './refusal'
@@ -17,7 +17,11 @@ function candidates(document: MethodDocument): readonly Action[] {
       ? [action('Put back what is left out', { decompose: { exclude: undefined } })]
       : []),
     action('Do without a season', WITHOUT_SEASON),
-    action('Take the usual method', { decompose: undefined, trend: undefined, forecast: undefined }),
+    action('Take the usual method', {
+      decompose: undefined,
+      trend: undefined,
+      forecast: undefined,
+    }),
   ]
 }
 
@@ -31,16 +35,13 @@ const MOST_OFFERED = 3
  * @param document the method that was refused
  */
 export function remediesFor(series: Series, document: MethodDocument): Action[] {
-  const heavy = waysFor(series.calendar).some(
-    ({ name, heavy: isHeavy }) => isHeavy && name === document.decompose?.by,
-  )
   const said = JSON.stringify(document)
   return candidates(document)
     .filter(({ change }) => {
       const next = changed(document, change)
       return JSON.stringify(next) !== said && works(series, next)
     })
-    .slice(0, heavy ? 2 : MOST_OFFERED)
+    .slice(0, MOST_OFFERED)
 }
 
 function works(series: Series, document: MethodDocument): boolean {

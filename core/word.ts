@@ -28,7 +28,10 @@ export type Field = {
   | {
       readonly kind: 'choice'
       readonly value: string | number | boolean
-      readonly options: readonly { readonly value: string | number | boolean; readonly text: string }[]
+      readonly options: readonly {
+        readonly value: string | number | boolean
+        readonly text: string
+      }[]
     }
 )
 

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { completeMethod } from '~~/core/completeMethod'
 import type { MethodDocument } from '~~/core/method'
+import { methodSentence, sentenceText } from '~~/core/sentence'
 import { useBench } from './benchStore'
-import { methodSentence } from './sentence/words'
 
 const bench = useBench()
 
@@ -11,8 +11,7 @@ function inWords(method: MethodDocument, adjusted: number): string {
   const series = bench.series!
   const also = adjusted === 0 ? '' : ` ${adjusted} ${adjusted === 1 ? 'value' : 'values'} adjusted.`
   try {
-    const pieces = methodSentence(completeMethod(method, series), series)
-    return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('') + also
+    return sentenceText(methodSentence(completeMethod(method, series), series)) + also
   } catch {
     return 'a method that does not fit this series'
   }

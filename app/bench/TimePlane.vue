@@ -18,7 +18,6 @@ import type { Stage } from './path/stages'
 import { useInspection } from './inspect/inspectionStore'
 import { usePins } from './compare/pinStore'
 import { stripsOf } from './strips/stageStrips'
-import { salesStrip } from './strips/strips'
 import { useView } from './viewStore'
 
 /** Room at the right edge, so that the last column does not touch the working. */
@@ -34,19 +33,19 @@ const plane = ref<HTMLElement | null>(null)
 const frameHeight = ref(640)
 
 const peaks = computed(() =>
-  bench.result && view.stage === 'look'
-    ? peakSpacing(bench.result.columns.value, bench.result.series.seasons, inspection.halfWidth)
+  bench.shown && view.stage === 'look'
+    ? peakSpacing(bench.shown.columns.value, bench.shown.series.seasons, inspection.halfWidth)
     : null,
 )
 const strips = computed(() =>
-  bench.result
-    ? stripsOf(view.stage, bench.result, {
+  bench.shown
+    ? stripsOf(view.stage, bench.shown, {
         scale: view.scale,
         inspected: view.inspected,
         peaks: peaks.value,
         ghost: pins.ghost?.result ?? null,
       })
-    : [salesStrip(bench.series!.values, view.scale.unit)],
+    : [],
 )
 const ticks = computed(() => axisTicks(view.axis, bench.series!, view.lastActual))
 const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.share, 0))
@@ -130,13 +129,25 @@ onBeforeUnmount(() => observer?.disconnect())
 <template>
   <div ref="frame" class="frame">
     <OverviewStrip />
-    <StageBar v-if="bench.result" :peaks="peaks" />
+    <StageBar v-if="bench.shown" :peaks="peaks" />
     <p v-if="bench.refusal" class="refusal" role="alert">
       <strong>Refused.</strong> {{ bench.refusal.because }}
+      <span v-if="bench.refusal.remedies.length > 0" class="remedies">
+        What would help:
+        <button
+          v-for="remedy in bench.refusal.remedies"
+          :key="remedy.label"
+          type="button"
+          class="plain-button strong"
+          @click="bench.changePart(remedy.change)"
+        >
+          {{ remedy.label }}
+        </button>
+      </span>
     </p>
     <FoldedPlane v-if="view.folded" :height-for="foldedHeightFor" />
     <SmallMultiples
-      v-else-if="view.stage === 'smooth' && inspection.showsMultiples && bench.result"
+      v-else-if="view.stage === 'smooth' && inspection.showsMultiples && bench.shown"
     />
     <div
       v-else
@@ -257,6 +268,14 @@ onBeforeUnmount(() => observer?.disconnect())
   padding: 8px 12px;
   border-left: 3px solid var(--danger);
   background: var(--band);
+}
+
+.remedies {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 12px;
+  margin-top: 4px;
 }
 
 .below {

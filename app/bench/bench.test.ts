@@ -3,6 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { completeMethod } from '~~/core/completeMethod'
+import { changed, exclusionsOf } from '~~/core/method'
+import { methodSentence, sentenceText } from '~~/core/sentence'
+import type { Word } from '~~/core/word'
+import type { LoessDocument } from '~~/core/decompose/loess/options'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import { axisTicks } from './axis/axisTicks'
@@ -19,8 +23,6 @@ import { foldGrid } from './fold/foldGrid'
 import { fileName } from './handover/takeAway'
 import { cssShade, rangeOf, shadeOf } from './ledger/shade'
 import { stageResults } from './path/stageResults'
-import { optionsOf } from './sentence/options'
-import { methodSentence } from './sentence/words'
 import { displayScale } from '~/figures/displayScale'
 import { stripsOf } from './strips/stageStrips'
 import { rangeOfStrip } from './strips/strips'
@@ -151,11 +153,21 @@ describe('the fold', () => {
   })
 })
 
+function sentenceOf(document: MethodDocument, of: Series = series) {
+  const method = completeMethod(document, of)
+  return { method, pieces: methodSentence(method, of) }
+}
+
+/** What a word of the sentence could be instead. */
+function choicesOf(id: string, document: MethodDocument, of: Series = series) {
+  const { pieces } = sentenceOf(document, of)
+  const word = pieces.find((piece): piece is Word => typeof piece !== 'string' && piece.id === id)!
+  return word.ask.kind === 'pick' ? word.ask.choices : []
+}
+
 describe('the method sentence', () => {
   const words = (document: MethodDocument) =>
-    methodSentence(completeMethod(document, series), series)
-      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
-      .join('')
+    sentenceText(methodSentence(completeMethod(document, series), series))
 
   it('says every choice', () => {
     expect(words(FORMAT)).toBe(
@@ -177,12 +189,28 @@ describe('the method sentence', () => {
     )
   })
 
-  it('every option changes the sentence, and one is chosen', () => {
-    for (const word of ['model', 'by', 'average', 'adjust'] as const) {
-      const options = optionsOf(word, FORMAT, completeMethod(FORMAT, series), series.calendar)
-      expect(options.filter(({ chosen }) => chosen)).toHaveLength(1)
-      const sentences = options.map(({ method }) => words(method))
-      expect(new Set(sentences).size).toBe(options.length)
+  it('every choice changes the sentence, and one is chosen', () => {
+    for (const id of ['model', 'by', 'average', 'adjust']) {
+      const choices = choicesOf(id, FORMAT)
+      expect(choices.filter(({ chosen }) => chosen)).toHaveLength(1)
+      const sentences = choices.map(({ change }) => words(changed(FORMAT, change)))
+      expect(new Set(sentences).size).toBe(choices.length)
+    }
+  })
+
+  it('every field stands where it says, within its own bounds', () => {
+    for (const by of ['stl', 'none'] as const) {
+      const { pieces } = sentenceOf({ ...FORMAT, decompose: { by } })
+      const fields = pieces.flatMap((piece) =>
+        typeof piece !== 'string' && piece.ask.kind === 'fields' ? piece.ask.fields : [],
+      )
+      expect(fields.length).toBeGreaterThan(0)
+      for (const field of fields) {
+        const value = field.kind === 'number' ? field.least : field.options.at(-1)!.value
+        const [part, key] = field.path as [string, string]
+        const document = changed({ ...FORMAT, decompose: { by } }, { [part]: { [key]: value } })
+        expect(sentenceOf(document).method).toMatchObject({ [part]: { [key]: value } })
+      }
     }
   })
 })
@@ -191,8 +219,8 @@ describe('leaving out and putting back', () => {
   it('ends where it began, and a second reason replaces the first', () => {
     const once = leaveOutOfIndex(FORMAT, '2021-Q1', 'strike')
     const twice = leaveOutOfIndex(once, '2021-Q1', 'flood')
-    expect(twice.decompose!.exclude).toEqual([{ period: '2021-Q1', reason: 'flood' }])
-    expect(putBackIntoIndex(twice, '2021-Q1').decompose!.exclude).toEqual([])
+    expect(twice.decompose).toEqual({ exclude: [{ period: '2021-Q1', reason: 'flood' }] })
+    expect(putBackIntoIndex(twice, '2021-Q1').decompose).toEqual({ exclude: [] })
   })
 })
 
@@ -201,7 +229,7 @@ function besideOf(stage: Stage, result: Result): Inspected[] {
   if (stage !== 'deseasonalize') return []
   return (['value', 'deseasonalized'] as const).map((on) => {
     const beside = { kind: 'growth', rate: 'periodOnPeriod', on } as const
-    return { beside, problem: null, ...besideColumn(result, beside) }
+    return { beside, problem: null, column: besideColumn(result, beside) }
   })
 }
 
@@ -326,13 +354,8 @@ describe('the mark of equal size', () => {
 })
 
 describe('robust loess in the sentence', () => {
-  const words = (decompose: MethodDocument['decompose']) =>
-    methodSentence(
-      completeMethod({ ...FORMAT, decompose: { by: 'stl', ...decompose } }, series),
-      series,
-    )
-      .map((piece) => (typeof piece === 'string' ? piece : piece.text))
-      .join('')
+  const words = (decompose: Partial<LoessDocument>) =>
+    sentenceText(sentenceOf({ ...FORMAT, decompose: { ...decompose, by: 'stl' } }).pieces)
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
@@ -343,21 +366,61 @@ describe('robust loess in the sentence', () => {
     )
   })
 
-  it('is one of four ways, and changing the way keeps what is left out', () => {
+  it('is one of five ways, and changing the way keeps what is left out', () => {
     const document: MethodDocument = {
       ...FORMAT,
       decompose: { average: 'median', exclude: [{ period: '2021-Q3', reason: 'strike' }] },
     }
-    const ways = optionsOf('by', document, completeMethod(document, series), series.calendar)
+    const ways = choicesOf('by', document)
     expect(ways.map(({ text, chosen }) => [text, chosen])).toEqual([
       ['ratio to a 2×4 moving average', true],
       ['robust loess', false],
       ['ratio to trend', false],
       ['simple averages', false],
+      ['no season', false],
     ])
-    for (const { method } of ways) {
-      const { decompose } = completeMethod(method, series)
-      expect(decompose.exclude).toHaveLength(1)
+    const kept = ways.map(({ change }) =>
+      exclusionsOf(completeMethod(changed(document, change), series)),
+    )
+    expect(kept.map((list) => list.length)).toEqual([1, 1, 1, 1, 0])
+  })
+})
+
+describe('a yearly series', () => {
+  const yearly: Series = {
+    ...series,
+    calendar: calendarOf('yearly'),
+    values: [42, 48, 51, 55, 53, 60, 66, 65, 71, 78, 80, 86],
+  }
+
+  it('has no season, and the sentence says so without a word of one', () => {
+    expect(sentenceText(sentenceOf(FORMAT, yearly).pieces)).toBe(
+      'Sales as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line; project 3 years with 80% and 95% limits.',
+    )
+    expect(choicesOf('by', FORMAT, yearly).map(({ text }) => text)).toEqual(['no season'])
+  })
+
+  it('says its results in one line each', () => {
+    expect(stageResults(analyse(yearly, FORMAT))).toMatchObject({
+      look: '12 years, none missing',
+      smooth: '5-term; 2 lost at each end',
+      season: 'none in a yearly series',
+      trend: expect.stringMatching(/^\+\d\.\d+ jobs a year; R² 0\.9\d$/) as string,
+      check: expect.stringMatching(/the last value$/) as string,
+    })
+  })
+
+  it('has strips at every stage, none of a season', () => {
+    const result = analyse(yearly, FORMAT)
+    for (const stage of STAGES) {
+      const strips = stripsOf(stage, result, {
+        scale: displayScale(yearly.values, 'jobs'),
+        inspected: [],
+        peaks: null,
+        ghost: null,
+      })
+      expect(strips.map(({ id }) => id)).not.toContain('season')
+      expect(strips[0]!.layers.length).toBeGreaterThan(0)
     }
   })
 })

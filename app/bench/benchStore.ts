@@ -3,8 +3,10 @@ import { computed, ref, shallowRef } from 'vue'
 import { api, ApiProblem } from '~/api/client'
 import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
-import type { MethodDocument } from '~~/core/method'
-import type { Result } from '~~/core/result'
+import { changed, type MethodDocument } from '~~/core/method'
+import { isHeavy } from '~~/core/decompose/ways'
+import type { MethodChange } from '~~/core/finding'
+import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
@@ -52,7 +54,11 @@ export const useBench = defineStore('bench', () => {
   const future = shallowRef<readonly StudyContent[]>([])
 
   const result = shallowRef<Result | null>(null)
-  const refusal = shallowRef<{ because: string; where: string } | null>(null)
+  const refusal = shallowRef<(Outcome & { kind: 'refused' }) | null>(null)
+  /** What there is to see: the result, or of a refused method what needs the series alone. */
+  const shown = computed<Result | Looked | null>(
+    () => result.value ?? refusal.value?.looked ?? null,
+  )
 
   const calculating = ref(false)
 
@@ -83,12 +89,13 @@ export const useBench = defineStore('bench', () => {
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
    * back, and is done at once, so that the change and its figures are one repaint; a long one, and
-   * robust loess, goes to the worker, where a later change overtakes it.
+   * a heavy way, goes to the worker, where a later change overtakes it.
    */
   async function run(): Promise<void> {
     const own = series.value!
     dropWaiting()
-    if (own.values.length <= LONGEST_AT_ONCE && method.value.decompose?.by !== 'stl') {
+    const heavy = isHeavy(method.value.decompose ?? {}, own.calendar)
+    if (own.values.length <= LONGEST_AT_ONCE && !heavy) {
       return show(outcomeOf(own, method.value))
     }
     calculating.value = true
@@ -120,6 +127,11 @@ export const useBench = defineStore('bench', () => {
 
   function change(method: MethodDocument): Promise<void> {
     return changeContent({ method })
+  }
+
+  /** Changes a part of the method: a word of the sentence, or what a finding proposes. */
+  function changePart(part: MethodChange): Promise<void> {
+    return change(changed(method.value, part))
   }
 
   /** Replaces a value, or leaves it out, for a reason; a period has one adjustment at the most. */
@@ -216,6 +228,7 @@ export const useBench = defineStore('bench', () => {
     method,
     result,
     refusal,
+    shown,
     calculating,
     saving,
     saveFailure,
@@ -224,6 +237,7 @@ export const useBench = defineStore('bench', () => {
     canRedo,
     open,
     change,
+    changePart,
     adjust,
     takeBack,
     changeAbout,

@@ -18,9 +18,9 @@ export function useShortcuts(): void {
 
   function changeRow(by: number) {
     const rows = view.rows
-    const at = rows.findIndex(({ column }) => column === view.selected?.column)
+    const at = rows.findIndex(({ name }) => name === view.selected?.column)
     const next = rows[at < 0 ? 0 : Math.min(Math.max(at + by, 0), rows.length - 1)]
-    if (next) view.moveTo({ column: next.column, t: view.cursor ?? view.lastActual })
+    if (next) view.moveTo({ column: next.name, t: view.cursor ?? view.lastActual })
   }
 
   const year = () => bench.series?.calendar.seasons ?? 1
@@ -31,7 +31,7 @@ export function useShortcuts(): void {
     ArrowDown: () => changeRow(1),
     Home: () => step(-Infinity),
     End: () => step(Infinity),
-    f: () => (view.folded = !view.folded),
+    f: () => view.fold(),
     p: () => pins.toggle(),
     c: () => void pins.show(),
     a: () => (view.allSteps = !view.allSteps),

@@ -2,11 +2,11 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { displayScale, type DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
-import { explain } from '~~/core/ledger/explain'
-import { explainBeside } from '~~/core/beside/explainBeside'
-import { rowValues, type Cell, type CellColumn } from '~~/core/ledger/cell'
-import { limitOf } from '~~/core/ledger/cell'
-import { ledgerRows, type LedgerRow } from '~~/core/ledger/rows'
+import { traitsOf } from '~~/core/decompose/ways'
+import { explain, explainColumn, type Explanation } from '~~/core/ledger/explain'
+import type { Cell } from '~~/core/column/cell'
+import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
+import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
 import { useBench } from './benchStore'
@@ -20,6 +20,12 @@ const CELL_MARGIN_PX = 3
 /** A factor with two decimals and its sign needs this much. */
 const FACTOR_PX = 26
 
+/** A row of the ledger on the screen; a second line shows the same of the pinned result. */
+export interface Row extends Column {
+  /** The pinned result's own column, for such a line. */
+  readonly pinned?: Column
+}
+
 /** What of a study is on the screen: stage, window, cursor, the selected cell, folded or not. */
 export const useView = defineStore('bench-view', () => {
   const bench = useBench()
@@ -29,7 +35,7 @@ export const useView = defineStore('bench-view', () => {
   const folded = ref(false)
   const allSteps = ref(false)
   /** The row that is folded into a grid. */
-  const foldColumn = ref<CellColumn>('seasonalIrregular')
+  const foldColumn = ref<string>('seasonalIrregular')
   /** Pixels of the axis, the same for every strip and the ledger. */
   const plotWidth = ref(648)
   const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
@@ -38,9 +44,9 @@ export const useView = defineStore('bench-view', () => {
   const cursor = ref<number | null>(null)
   const selected = shallowRef<Cell | null>(null)
 
-  const firstT = computed(() => bench.result?.columns.t[0] ?? 1)
+  const firstT = computed(() => bench.shown?.columns.t[0] ?? 1)
   const lastActual = computed(
-    () => bench.result?.columns.t.at(-1) ?? bench.series?.values.length ?? 1,
+    () => bench.shown?.columns.t.at(-1) ?? bench.series?.values.length ?? 1,
   )
   const lastT = computed(() => bench.result?.forecast.t.at(-1) ?? lastActual.value)
   const whole = computed<Window>(() => ({ from: firstT.value - 0.5, to: lastT.value + 0.5 }))
@@ -65,89 +71,75 @@ export const useView = defineStore('bench-view', () => {
 
   /** What is looked at beside the ledger at this stage. */
   const inspected = computed(() => inspection.inspect(stage.value))
-  const ownRows = computed<LedgerRow[]>(() =>
-    bench.result ? ledgerRows(bench.result) : onlySales(bench.series?.unit || 'units'),
-  )
-  const everyRow = computed<LedgerRow[]>(() => [
-    ...ownRows.value.flatMap((row) => [row, ...pinnedRow(row)]),
-    ...inspected.value.flatMap((column) => (column.problem === null ? [column.row] : [])),
+  const ledger = computed(() => (bench.shown ? ledgerOf(bench.shown) : null))
+  const everyRow = computed<Row[]>(() => [
+    ...(ledger.value?.columns ?? []).flatMap((row) => [row, ...pinnedRow(row)]),
+    ...inspected.value.flatMap((one) => (one.problem === null ? [one.column] : [])),
   ])
   const rows = computed(() => {
-    const wanted = STAGE_VIEWS[stage.value].rows
     if (allSteps.value || !bench.result) return everyRow.value
-    return everyRow.value.filter(({ column }) => {
-      const own = pinnedColumn(column) ?? column
-      return (
-        wanted.includes(own) ||
-        (wanted.includes('limits') && limitOf(own) !== null) ||
-        (own === column && column.startsWith('beside:'))
-      )
-    })
+    const beside = new Set(inspected.value.map((one) => one.column?.name))
+    return everyRow.value.filter(
+      ({ name, stages }) => stages.includes(stage.value) || beside.has(name),
+    )
   })
 
   /** The second line of a row: the same of the pinned result, where that is another. */
-  function pinnedRow(row: LedgerRow): LedgerRow[] {
+  function pinnedRow(row: Column): Row[] {
     const { ghost } = pins
-    if (!ghost || row.column === 'original' || row.column === 'value') return []
-    const pinned = ledgerRows(ghost.result).find(({ column }) => column === row.column)
-    if (!pinned) return []
-    return [{ ...pinned, column: `${PINNED}${row.column}`, label: 'pinned', means: pinned.means }]
+    if (!ghost || row.name === 'original' || row.name === 'value') return []
+    const pinned = ledgerOf(ghost.result).find(row.name)
+    return pinned ? [{ ...pinned, name: `pinned ${row.name}`, label: 'pinned', pinned }] : []
   }
 
   /** The figures of every row shown, from the first period to the last of the forecast. */
   const figures = computed(() => {
-    const all = new Map<CellColumn, readonly Value[]>()
-    const { result } = bench
-    if (!result) {
-      return all
-        .set('value', bench.series?.values ?? [])
-        .set('original', bench.series?.values ?? [])
+    const all = new Map<string, readonly Value[]>()
+    const own = ledger.value
+    if (!own) {
+      const cameIn = bench.series?.values ?? []
+      return all.set('value', cameIn).set('original', cameIn)
     }
     const span = { first: firstT.value, last: lastT.value }
-    all.set('original', rowValues(result, 'original'))
-    for (const { column } of everyRow.value) {
-      const pinned = pinnedColumn(column)
-      if (pinned) all.set(column, pinnedValues(pins.ghost!, pinned, span))
-      else if (!column.startsWith('beside:')) all.set(column, rowValues(result, column))
-    }
-    for (const column of inspected.value) {
-      if (column.problem === null) all.set(column.row.column, column.values)
+    all.set('original', bench.shown!.columns.original)
+    for (const row of everyRow.value) {
+      const values = row.pinned
+        ? pinnedValues(pins.ghost!, row.pinned, span)
+        : columnValues(own, row)
+      all.set(row.name, values)
     }
     return all
   })
 
-  function valueAt(column: CellColumn, t: number): Value {
+  function valueAt(column: string, t: number): Value {
     return figures.value.get(column)?.[t - firstT.value] ?? null
   }
 
-  const explanation = computed(() => {
+  const explanation = computed<Explanation | null>(() => {
     const cell = selected.value
-    const { result } = bench
-    if (!cell || !result || !everyRow.value.some((row) => row.column === cell.column)) return null
+    const row = everyRow.value.find(({ name }) => name === cell?.column)
+    if (!cell || !row || !bench.shown) return null
     if (cell.t < firstT.value || cell.t > lastT.value) return null
-    const pinned = pinnedColumn(cell.column)
-    if (pinned) return explainPinned(pinned, cell.t)
-    const beside = inspected.value.find(
-      (column) => column.problem === null && column.row.column === cell.column,
-    )
-    return beside
-      ? explainBeside(result, beside.beside, cell.t)
-      : explain(result, cell.column, cell.t)
+    if (row.pinned) return explainPinned(row.pinned, cell.t)
+    return ledger.value!.find(row.name)
+      ? explain(bench.shown, row.name, cell.t)
+      : explainColumn(ledger.value!.run, row, cell.t, valueAt(row.name, cell.t))
   })
 
-  function explainPinned(column: CellColumn, t: number) {
+  function explainPinned({ name }: Column, t: number): Explanation | null {
     const { result } = pins.ghost!
-    const last = result.forecast.t.at(-1) ?? result.columns.t.at(-1)!
-    if (t < result.columns.t[0]! || t > last) return null
-    const explained = explain(result, column, t)
+    const { firstT: from, endT } = ledgerOf(result).run
+    if (t < from || t > endT) return null
+    const explained = explain(result, name, t)
     // Its sources are cells of the pinned result, which are not all in the ledger.
     return explained.defined
       ? { ...explained, title: `Pinned: ${explained.title}`, sources: [] }
       : { ...explained, title: `Pinned: ${explained.title}` }
   }
+
   /** The cells the selected one was made from, by row. */
   const sources = computed(() => {
-    const byRow = new Map<CellColumn, Set<number>>()
+    const byRow = new Map<string, Set<number>>()
     if (!explanation.value?.defined) return byRow
     for (const { column, t } of explanation.value.sources) {
       byRow.set(column, (byRow.get(column) ?? new Set()).add(t))
@@ -192,18 +184,31 @@ export const useView = defineStore('bench-view', () => {
     windowIsOwn.value = false
   }
 
+  /** Lays the years over each other, or back into a row; a yearly series has nothing to fold. */
+  function fold(): void {
+    folded.value = !folded.value && (bench.series?.calendar.seasons ?? 1) > 1
+  }
+
   function chooseStage(next: Stage): void {
     stage.value = next
     showForStage()
     foldColumn.value = foldedAt(next)
-    select(nearestDefined(STAGE_VIEWS[next].focus))
+    select(nearestDefined(focusOf(next)))
   }
 
-  /** The row that a stage folds; the season by loess is in its indices, which move over the years. */
-  function foldedAt(at: Stage): CellColumn {
+  /** The row a stage looks at first, of those that the method has. */
+  function focusOf(at: Stage): string {
     const { focus } = STAGE_VIEWS[at]
-    if (focus.startsWith('forecast')) return 'value'
-    return at === 'season' && bench.result?.method.decompose.by === 'stl' ? 'index' : focus
+    return focus.find((name) => ledger.value?.find(name)) ?? 'value'
+  }
+
+  /** The row that a stage folds; a season that may change is in its indices, which move over the years. */
+  function foldedAt(at: Stage): string {
+    const focus = focusOf(at)
+    if (!ledger.value?.find(focus)?.actual) return 'value'
+    const { result } = bench
+    const mayChange = result && traitsOf(result.method.decompose).seasonMayChange
+    return at === 'season' && mayChange ? 'index' : focus
   }
   watch(
     () => bench.result?.method.decompose.by,
@@ -227,8 +232,8 @@ export const useView = defineStore('bench-view', () => {
   }
 
   /** The cell of a row that has a figure, nearest to the cursor or to the last actual period. */
-  function nearestDefined(column: CellColumn): Cell | null {
-    if (!bench.result) return null
+  function nearestDefined(column: string): Cell | null {
+    if (!bench.shown) return null
     const from = cursor.value ?? lastActual.value
     for (let distance = 0; distance <= lastT.value; distance++) {
       for (const t of [from - distance, from + distance]) {
@@ -239,6 +244,12 @@ export const useView = defineStore('bench-view', () => {
     return null
   }
 
+  /** Season, unless there is none to see: then the first stage that has something to show. */
+  function firstStage(): Stage {
+    if (!bench.result) return 'look'
+    return traitsOf(bench.result.method.decompose).hasSeason ? 'season' : 'smooth'
+  }
+
   /** Starts anew with a series that has just been opened. */
   function reset(): void {
     folded.value = false
@@ -246,16 +257,15 @@ export const useView = defineStore('bench-view', () => {
     windowIsOwn.value = false
     inspection.reset()
     pins.clear()
-    if (bench.result) chooseStage('season')
-    else showForStage()
+    chooseStage(firstStage())
   }
 
   // A method can end rows and move the end of the axis: what is on the screen follows.
   watch([whole, everyRow], () => {
     window.value = fitWindow(window.value, whole.value)
     const cell = selected.value
-    if (cell && !everyRow.value.some((row) => row.column === cell.column)) selected.value = null
-    if (!everyRow.value.some((row) => row.column === foldColumn.value)) foldColumn.value = 'value'
+    if (cell && !everyRow.value.some(({ name }) => name === cell.column)) selected.value = null
+    if (!everyRow.value.some((row) => row.name === foldColumn.value)) foldColumn.value = 'value'
   })
 
   return {
@@ -274,6 +284,7 @@ export const useView = defineStore('bench-view', () => {
     axis,
     scale,
     numbersFrom,
+    ledger,
     everyRow,
     rows,
     inspected,
@@ -288,31 +299,9 @@ export const useView = defineStore('bench-view', () => {
     showForStage,
     reset,
     chooseStage,
+    fold,
     select,
     moveTo,
     nearestDefined,
   }
 })
-
-/** Rows of the pinned result are told by this before their own name. */
-const PINNED = 'beside:pinned.'
-
-/** The row that a line of the pinned result belongs to; null for any other row. */
-function pinnedColumn(column: CellColumn): CellColumn | null {
-  return column.startsWith(PINNED) ? (column.slice(PINNED.length) as CellColumn) : null
-}
-
-/** The ledger of a series that the method refuses: its values alone. */
-function onlySales(unit: string): LedgerRow[] {
-  return [
-    {
-      column: 'value',
-      label: 'Sales',
-      means: unit,
-      unit,
-      component: 'original',
-      offset: 0,
-      baseline: null,
-    },
-  ]
-}

@@ -66,8 +66,8 @@ export function describe(
     year: values.map((_, i) => periodAt(series.start, firstT + i, series.calendar.seasons).year),
     before_centring:
       'offCentre' in taken && taken.offCentre
-      ? beforeCentring(values, series.calendar.seasons, firstT)
-      : null,
+        ? beforeCentring(values, series.calendar.seasons, firstT)
+        : null,
     ...('seasonMeans' in taken
       ? { season_mean: taken.seasonMeans, overall_mean: taken.overallMean }
       : {}),

@@ -48,7 +48,9 @@ export function calcForecast(input: unknown): unknown {
     { horizon: read.horizon, levels: read.levels },
   )
   const deseasonalized = (limit: readonly (number | null)[]) =>
-    limit.map((value, i) => (value === null ? null : MODEL[model].takeOut(value, forecast.index[i]!)))
+    limit.map((value, i) =>
+      value === null ? null : MODEL[model].takeOut(value, forecast.index[i]!),
+    )
   return {
     t: forecast.t,
     season: forecast.t.map(seasonAt),

@@ -11,11 +11,7 @@ export function lastCells(order: number, t: number, cell: CellAt): Expression[] 
 }
 
 /** The mean of cells, or their weighted sum. */
-export function weightedCells(
-  weights: readonly number[],
-  from: number,
-  cell: CellAt,
-): Expression {
+export function weightedCells(weights: readonly number[], from: number, cell: CellAt): Expression {
   const terms = weights.map((_, j) => cell(from + j))
   if (weights.every((weight) => weight === weights[0])) {
     return { kind: 'average', how: 'mean', terms }

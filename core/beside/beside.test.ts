@@ -71,9 +71,7 @@ describe('what is beside the ledger', () => {
     const off = besideColumn(result, { kind: 'average', by: { kind: 'off-centre', order: 4 } })
     expect(off.offset).toBe(1.5)
     expect(off.actual![0]).toBe(56)
-    expect(explainColumn(run, off, 1, 56).title).toBe(
-      '4-term average, between 2020 Q2 and 2020 Q3',
-    )
+    expect(explainColumn(run, off, 1, 56).title).toBe('4-term average, between 2020 Q2 and 2020 Q3')
   })
 
   it.each([

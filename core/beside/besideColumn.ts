@@ -11,13 +11,7 @@ import { difference } from '../stationarity/difference'
 import { detrend } from '../trend/detrend'
 import { TREND_FORMS } from '../trend/forms'
 import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
-import {
-  besideName,
-  detrendWords,
-  DIFFERENCE_WORDS,
-  growthWords,
-  type Beside,
-} from './beside'
+import { besideName, detrendWords, DIFFERENCE_WORDS, growthWords, type Beside } from './beside'
 
 /** What only this column says of itself; the rest all columns beside have in common. */
 type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'whyUndefined'> & {

@@ -17,14 +17,7 @@ export interface CaredFor {
   readonly restore: '×' | '+'
 }
 
-const STAGES: readonly Stage[] = [
-  'look',
-  'smooth',
-  'season',
-  'deseasonalize',
-  'project',
-  'check',
-]
+const STAGES: readonly Stage[] = ['look', 'smooth', 'season', 'deseasonalize', 'project', 'check']
 
 /** The values as the calculation uses them, and as they came in where that is another thing. */
 export function columnsOfCare(run: SeriesRun, cared: CaredFor): Column[] {
@@ -63,10 +56,7 @@ function usedValue(run: SeriesRun, cared: CaredFor, t: number): Expression {
   const value = cared.value[i]!
   const filled = cared.filled.find((one) => one.t === t)
   if (filled) return fillArithmetic(run, filled, cared.restore)
-  return figureOf(
-    cared.original[i] === value ? 'as it came in' : 'put in for what came in',
-    value,
-  )
+  return figureOf(cared.original[i] === value ? 'as it came in' : 'put in for what came in', value)
 }
 
 /** before + (after − before) × steps ÷ gap, and the season put back where it was taken out. */

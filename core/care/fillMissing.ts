@@ -57,7 +57,12 @@ export function fillMissing(
     const straight = onLine(between, t)
     const index = season ? season.index[i]! : null
     return [
-      { t, value: season ? MODEL[season.model].putBack(straight, index!) : straight, between, index },
+      {
+        t,
+        value: season ? MODEL[season.model].putBack(straight, index!) : straight,
+        between,
+        index,
+      },
     ]
   })
 }

@@ -62,10 +62,7 @@ export interface Run extends SeriesRun {
 }
 
 /** Where a series lies in time, and how far it is shown. */
-export type Stand = Pick<
-  SeriesRun,
-  'calendar' | 'start' | 'unit' | 'firstT' | 'lastT' | 'endT'
->
+export type Stand = Pick<SeriesRun, 'calendar' | 'start' | 'unit' | 'firstT' | 'lastT' | 'endT'>
 
 /**
  * What the columns of one ledger know of each other.

@@ -88,6 +88,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   smooths(options: Options, calendar: Calendar): string
   /** The moving average it works with, if it does. */
   average(options: Options, calendar: Calendar): AverageKind | null
+  /** Why there is nothing to see of a season; null where there is one. */
+  whyNoSeason(calendar: Calendar): string | null
   /** How the index of a season came about. */
   indexSteps(options: Options, taken: Taken, index: SeasonalIndex, calendar: Calendar): IndexStep[]
 }

@@ -70,11 +70,7 @@ function adjusted(
   }
 }
 
-function filledIn(
-  filled: readonly FilledValue[],
-  stretch: Stretch,
-  missing: MissingRule,
-): Finding {
+function filledIn(filled: readonly FilledValue[], stretch: Stretch, missing: MissingRule): Finding {
   const first = stretch.periodOf(filled[0]!.t - stretch.firstT)
   const HOW = {
     leave: '',

@@ -93,9 +93,7 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
 
 function everyCell(result: Result) {
   const periods = [...result.columns.t, ...result.forecast.t]
-  return ledgerOf(result).columns.flatMap(({ name }) =>
-    periods.map((t) => ({ column: name, t })),
-  )
+  return ledgerOf(result).columns.flatMap(({ name }) => periods.map((t) => ({ column: name, t })))
 }
 
 describe.each(CASES)('with %s', (_, input, method) => {

@@ -19,6 +19,10 @@ export function powersOfTime(degree: number): DesignColumn[] {
   return Array.from({ length: degree }, (_, j) =>
     j === 0
       ? TIME_CODE
-      : { name: `t^${j + 1}`, means: `time code to the power of ${j + 1}`, at: (t) => t ** (j + 1) },
+      : {
+          name: `t^${j + 1}`,
+          means: `time code to the power of ${j + 1}`,
+          at: (t) => t ** (j + 1),
+        },
   )
 }

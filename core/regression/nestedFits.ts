@@ -13,7 +13,10 @@ import type { RegressionColumn } from './leastSquares'
  * @returns columns.length + 1 sums, in squared units of y
  * @see Golub, G. H. & Van Loan, C. F. (2013), Matrix Computations, 4th ed., sec. 5.3
  */
-export function nestedResidualSquares(y: readonly number[], columns: readonly RegressionColumn[]): number[] {
+export function nestedResidualSquares(
+  y: readonly number[],
+  columns: readonly RegressionColumn[],
+): number[] {
   const centre = mean(y)!
   const centred = y.map((value) => value - centre)
   const design = new Matrix(y.length, columns.length)

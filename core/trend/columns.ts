@@ -1,10 +1,5 @@
 import { declare, type Column } from '../column/column'
-import {
-  figureOf,
-  operation,
-  type Expression,
-  type Regression,
-} from '../column/expression'
+import { figureOf, operation, type Expression, type Regression } from '../column/expression'
 import { regressionOf, type Run } from '../column/run'
 import type { Value } from '../series/series'
 import { TREND_FORMS } from './forms'

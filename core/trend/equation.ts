@@ -14,8 +14,7 @@ export function equation(
   const level = constant!.estimate
   const first = level < 0 ? `−${figure(-level)}` : figure(level)
   const rest = columns.map(
-    (term) =>
-      ` ${term.estimate < 0 ? '−' : '+'} ${figure(Math.abs(term.estimate))} × ${term.name}`,
+    (term) => ` ${term.estimate < 0 ? '−' : '+'} ${figure(Math.abs(term.estimate))} × ${term.name}`,
   )
   return `${name} = ${first}${rest.join('')}`
 }

@@ -65,7 +65,10 @@ export function fitTrend(
     fittedValues,
     residuals: own.map((value) => (value === null ? null : fit.residuals[next++]!)),
     at: (time) =>
-      columns.reduce((sum, column, j) => sum + coefficients[j + 1]! * column.at(time), coefficients[0]!),
+      columns.reduce(
+        (sum, column, j) => sum + coefficients[j + 1]! * column.at(time),
+        coefficients[0]!,
+      ),
     leverageAt: (time) => fit.leverage(columns.map((column) => column.at(time))),
   }
 }

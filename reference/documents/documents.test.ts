@@ -51,7 +51,10 @@ describe('results that were kept', () => {
         }
         const size = Math.max(...done.series.values.map((value) => Math.abs(value ?? 0)))
         const tolerance = { abs: 1e-12 * size, rel: 1e-12 }
-        expect(disagreements(documentOf(done.result), figures[one.name], tolerance), one.name).toEqual([])
+        expect(
+          disagreements(documentOf(done.result), figures[one.name], tolerance),
+          one.name,
+        ).toEqual([])
         expect(disagreements(inOrder(saidOf(done)), inOrder(said), tolerance), one.name).toEqual([])
       }
     })

@@ -16,7 +16,7 @@ const frame = ref<HTMLElement | null>(null)
 const axis = computed<TimeAxis>(() => ({ ...view.whole, width: view.plotWidth }))
 const actual = computed(
   () =>
-    bench.result?.columns.value ??
+    bench.shown?.columns.value ??
     bench.series?.values.slice(view.firstT - 1, view.lastActual) ??
     [],
 )
@@ -68,11 +68,12 @@ function jump(event: PointerEvent) {
     <div class="side" :style="{ width: `${GUTTER - 12}px` }">
       <span class="muted">whole series</span>
       <button
+        v-if="bench.series!.calendar.seasons > 1"
         type="button"
         class="fold"
         :aria-pressed="view.folded"
         title="Fold the axis by year (F)"
-        @click="view.folded = !view.folded"
+        @click="view.fold()"
       >
         {{ view.folded ? 'folded by year' : 'fold by year' }}
       </button>

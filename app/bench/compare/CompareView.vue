@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format'
 import { smallPath } from '~/shelf/smallPath'
+import { seasonLabel } from '~~/core/calendar/labels'
 import { seasonOrder } from '~~/core/calendar/tableYear'
+import { traitsOf, wayOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../benchStore'
@@ -119,11 +121,24 @@ function isBest({ best, value, of }: (typeof FIGURES)[number], result: Result): 
 }
 
 function title({ result }: Compared): string {
-  const { model, by } = result.method.decompose
-  return by === 'stl' ? `Robust loess, ${model}` : model[0]!.toUpperCase() + model.slice(1)
+  const { decompose } = result.method
+  const { calendar } = bench.series!
+  const name = traitsOf(decompose).seasonMayChange
+    ? `${wayOf(decompose.by).says(calendar).text}, ${decompose.model}`
+    : decompose.model
+  return name[0]!.toUpperCase() + name.slice(1)
 }
 
-const seasons = computed(() => seasonOrder(bench.series!.calendar))
+/** The seasons of which any method has an index. */
+const seasons = computed(() =>
+  results.value.some((result) => result.seasons.length > 0)
+    ? seasonOrder(bench.series!.calendar)
+    : [],
+)
+function readingOf(result: Result, season: number): string {
+  const row = result.seasons[season - 1]
+  return row ? `index ${formatFigure(row.index)}: ${row.reading}` : 'no season taken out'
+}
 const ends = computed(() => {
   const { series, columns } = results.value[0]!
   const label = (code: string) => formatPeriodCode(code, series.frequency, series.seasons)
@@ -234,26 +249,22 @@ function use(one: Compared) {
             </td>
           </tr>
         </tbody>
-        <tbody class="figures-body">
+        <tbody v-if="seasons.length > 0" class="figures-body">
           <tr>
             <th scope="rowgroup" class="group">
               Indices
               <span class="muted range">share of the level; points apart</span>
             </th>
             <td v-for="(one, i) in methods" :key="i" class="muted small">
-              {{ one.result.method.decompose.by === 'stl' ? 'of the last year' : '' }}
+              {{ traitsOf(one.result.method.decompose).seasonMayChange ? 'of the last year' : '' }}
             </td>
           </tr>
           <tr v-for="season in seasons" :key="season">
             <th scope="row">
-              {{ results[0]!.seasons[season - 1]!.label }}
+              {{ seasonLabel(season, bench.series!.calendar) }}
               <span class="muted apart">{{ apart(season) }}</span>
             </th>
-            <td
-              v-for="(result, i) in results"
-              :key="i"
-              :title="`index ${formatFigure(result.seasons[season - 1]!.index)}: ${result.seasons[season - 1]!.reading}`"
-            >
+            <td v-for="(result, i) in results" :key="i" :title="readingOf(result, season)">
               {{ share(indexShare(result, season)) }}
             </td>
           </tr>

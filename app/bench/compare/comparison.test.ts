@@ -3,7 +3,7 @@ import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import type { MethodDocument } from '~~/core/method'
 import { averageFrom, ordersFor } from '../inspect/averageChoices'
-import { decomposeBy } from '../sentence/options'
+import { decomposeBy, type DecompositionDocument } from '~~/core/decompose/ways'
 import {
   boundsOf,
   comparableComponents,
@@ -51,10 +51,11 @@ describe('methods on equal scales', () => {
 
   it('names what differs and nothing else', () => {
     const names = differencesOf([additive, multiplicative]).map(({ what }) => what)
-    expect(names).toEqual(['model', 'indices'])
-    const [by, words] = differencesOf([multiplicative, loess])
+    expect(names).toEqual(['model', 'details'])
+    const [by, details] = differencesOf([multiplicative, loess])
     expect(by).toEqual({ what: 'by', words: ['ratio to a 2×4 moving average', 'robust loess'] })
-    expect(words!.words[1]).toBeUndefined()
+    expect(details!.words[0]).toBe('indices by mean, adjusted to average 1')
+    expect(details!.words[1]).toMatch(/^season free to change over 7 years/)
   })
 
   it('bounds pass over what is undefined', () => {
@@ -69,7 +70,8 @@ describe('changing the way of a decomposition', () => {
     const averaged = { model: 'additive', average: 'median', adjust: false, exclude } as const
     const smooth = decomposeBy('stl', averaged)
     expect(smooth).toEqual({ by: 'stl', model: 'additive', exclude })
-    expect(decomposeBy('ratio-to-trend', { ...smooth, seasonalWindow: 9 })).toEqual({
+    const wide = { ...smooth, seasonalWindow: 9 } as DecompositionDocument
+    expect(decomposeBy('ratio-to-trend', wide)).toEqual({
       by: 'ratio-to-trend',
       model: 'additive',
       exclude,
@@ -90,5 +92,6 @@ describe('averages as they are written', () => {
   it('compares orders around the season', () => {
     expect(ordersFor(12)).toEqual([1, 3, 5, 7, 9, 11, 12, 13, 24])
     expect(ordersFor(4)).toEqual([1, 3, 4, 5, 7, 8, 9])
+    expect(ordersFor(1)).toEqual([1, 3, 5, 7, 9])
   })
 })

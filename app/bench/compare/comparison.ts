@@ -1,4 +1,4 @@
-import { baseline } from '~~/core/model'
+import { MODEL } from '~~/core/model'
 import type { MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -6,14 +6,9 @@ import { mean } from '~~/core/statistics/average'
 import { standardDeviation } from '~~/core/statistics/spread'
 import { countPeriods } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import {
-  adjustWords,
-  levelWords,
-  loessWords,
-  missingWords,
-  trendWords,
-  wayWords,
-} from '../sentence/words'
+import { wayOf } from '~~/core/decompose/ways'
+import { exclusionsOf } from '~~/core/method'
+import { levelWords, missingWords, sentenceText, trendWords } from '~~/core/sentence'
 
 /** A method and its result, beside others. */
 export interface Compared {
@@ -52,7 +47,9 @@ export function leftoverSpread(result: Result): Value {
 /** An index as a share of the level, so that amounts and factors stand side by side. */
 export function indexShare(result: Result, season: number): Value {
   const { model } = result.method.decompose
-  const departure = result.seasons[season - 1]!.index - baseline(model)
+  const row = result.seasons[season - 1]
+  if (!row) return null
+  const departure = row.index - MODEL[model].neutral
   if (model === 'multiplicative') return departure
   const level = mean(result.columns.trendCycle.filter((value) => value !== null))
   return level ? departure / level : null
@@ -74,24 +71,14 @@ export function boundsOf(lists: readonly (readonly Value[])[]): { low: number; h
 /** The choices of a method in words, by what they decide. */
 export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const { decompose, trend, forecast, missing, span } = result.method
+  const way = wayOf(decompose.by)
+  const left = exclusionsOf(result.method)
   const calendar = calendarOfResult(result)
   return new Map([
     ['model', decompose.model],
-    ['by', wayWords(decompose.by, calendar)],
-    ...(decompose.by === 'stl'
-      ? ([['loess', loessWords(decompose, calendar)]] as const)
-      : ([
-          [
-            'indices',
-            `by ${decompose.average.replace('-', ' ')}, ${adjustWords(decompose.adjust, decompose.model)}`,
-          ],
-        ] as const)),
-    [
-      'left out',
-      decompose.exclude.length === 0
-        ? 'nothing'
-        : decompose.exclude.map(({ period }) => period).join(', '),
-    ],
+    ['by', way.says(calendar).text],
+    ['details', sentenceText(way.words(decompose, calendar)).replace(/^[;,] /, '')],
+    ['left out', left.length === 0 ? 'nothing' : left.map(({ period }) => period).join(', ')],
     ['missing values', missingWords(missing)],
     ['span', `${span.from} to ${span.to}`],
     ['trend', trendWords(trend.last, calendar)],

@@ -1,14 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { analyseApart } from '~/workers/analyseInWorker'
-import type { CellColumn } from '~~/core/ledger/cell'
-import { rowValues } from '~~/core/ledger/cell'
-import type { Model } from '~~/core/model'
-import type { MethodDocument } from '~~/core/method'
+import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
+import type { Column } from '~~/core/column/column'
+import { defaultWay, traitsOf, waysFor } from '~~/core/decompose/ways'
+import { MODELS } from '~~/core/model'
+import { changed, type MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../benchStore'
-import { decomposeBy } from '../sentence/options'
 
 /** Methods side by side at the most. */
 export const MOST_PINS = 4
@@ -70,19 +70,22 @@ export const usePins = defineStore('pins', () => {
   async function compareModels(): Promise<void> {
     const series = bench.series!
     const { method } = bench
-    const present = bench.result?.method.decompose.model ?? 'multiplicative'
-    const averaged = method.decompose?.by === 'stl' ? undefined : method.decompose?.by
-    const as = (model: Model, by: Parameters<typeof decomposeBy>[0]): MethodDocument => ({
-      ...method,
-      decompose: { ...decomposeBy(by, method.decompose), model },
-    })
+    const { calendar } = series
+    const by = method.decompose?.by ?? defaultWay(calendar)
+    // A season that may change stands beside the models in any case.
+    const averaged = traitsOf({ by }).seasonMayChange ? defaultWay(calendar) : by
+    const present = bench.result?.method.decompose.model ?? MODELS[0]
     const wanted = [
-      { name: 'additive', document: as('additive', averaged ?? 'ratio-to-moving-average') },
-      {
-        name: 'multiplicative',
-        document: as('multiplicative', averaged ?? 'ratio-to-moving-average'),
-      },
-      { name: 'robust loess', document: as(present, 'stl') },
+      ...[...MODELS].reverse().map((model) => ({
+        name: model as string,
+        document: changed(method, { decompose: { by: averaged, model } }),
+      })),
+      ...waysFor(calendar)
+        .filter(({ traits }) => traits.seasonMayChange)
+        .map(({ name, says }) => ({
+          name: says(calendar).text,
+          document: changed(method, { decompose: { by: name, model: present } }),
+        })),
     ]
     const failed: { name: string; because: string }[] = []
     pins.value = []
@@ -107,10 +110,10 @@ function isSame(a: Result, b: Result): boolean {
 /** A pinned row over the periods of another axis; undefined where the pinned span does not reach. */
 export function pinnedValues(
   { result }: Pin,
-  column: CellColumn,
+  column: Column,
   span: { readonly first: number; readonly last: number },
 ): Value[] {
-  const values = rowValues(result, column)
+  const values = columnValues(ledgerOf(result), column)
   const from = result.columns.t[0]!
   return Array.from(
     { length: span.last - span.first + 1 },

@@ -3,8 +3,7 @@ import { computed } from 'vue'
 import { periodAt } from '~~/core/calendar/period'
 import { seasonColumn } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
-import type { CellColumn } from '~~/core/ledger/cell'
-import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useInspection } from '../inspect/inspectionStore'
@@ -38,16 +37,13 @@ const axis = computed<TimeAxis>(() => ({
 
 /** Rows that have figures in actual periods; the forecast is not folded. */
 const choices = computed(() =>
-  view.everyRow.filter(
-    ({ column }) =>
-      !column.startsWith('forecast') && !column.includes(':') && column !== 'movingAverage',
-  ),
+  (view.ledger?.columns ?? []).filter(({ actual, offset }) => actual !== null && offset === 0),
 )
 const row = computed(
-  () => choices.value.find(({ column }) => column === view.foldColumn) ?? choices.value[0]!,
+  () => choices.value.find(({ name }) => name === view.foldColumn) ?? choices.value[0]!,
 )
 
-function grid(column: CellColumn) {
+function grid(column: string) {
   return gridOf((t) => view.valueAt(column, t))
 }
 
@@ -63,7 +59,7 @@ const yearStart = computed({
 /** The row smoothed along each season's own values, so that noisy seasons can be told apart. */
 const smoothed = computed(() => {
   if (inspection.seasonYears < 2) return null
-  const values = periodsOfSpan.value.map((t) => view.valueAt(row.value.column, t))
+  const values = periodsOfSpan.value.map((t) => view.valueAt(row.value.name, t))
   const smooth = withinSeasonMean(
     values,
     series.value.calendar.seasons,
@@ -82,13 +78,13 @@ const seasonNames = computed(() =>
   })),
 )
 
-const folded = computed(() => grid(row.value.column))
+const folded = computed(() => grid(row.value.name))
 const strips = computed(() => [
   yearsStrip(grid('value'), 'Sales', view.scale.unit),
   historiesStrip(folded.value, row.value, unitOf(row.value), smoothed.value),
 ])
 
-function unitOf(shown: LedgerRow): string {
+function unitOf(shown: Column): string {
   if (isFactor(shown)) return 'factor'
   return shown.unit === bench.series!.unit ? view.scale.unit : shown.unit
 }
@@ -128,7 +124,7 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       <label class="choice small">
         <span class="muted">row</span>
         <select v-model="view.foldColumn" class="text-input">
-          <option v-for="choice in choices" :key="choice.column" :value="choice.column">
+          <option v-for="choice in choices" :key="choice.name" :value="choice.name">
             {{ choice.label }} ({{ choice.means }})
           </option>
         </select>

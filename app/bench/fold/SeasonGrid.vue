@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { formatDecimals } from '~/figures/format'
-import type { LedgerRow } from '~~/core/ledger/rows'
-import type { SeasonRow } from '~~/core/result'
+import type { Column } from '~~/core/column/column'
+import { traitsOf } from '~~/core/decompose/ways'
+import type { SeasonRow } from '~~/core/examine'
+import { exclusionsOf } from '~~/core/method'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../benchStore'
 import { cellText, isFactor } from '../ledger/cellText'
@@ -11,7 +13,7 @@ import { cssShade, rangeOf, shadeOf } from '../ledger/shade'
 import { useView } from '../viewStore'
 import type { FoldCell, FoldGrid } from './foldGrid'
 
-const props = defineProps<{ grid: FoldGrid; row: LedgerRow; cursorSeason: number | null }>()
+const props = defineProps<{ grid: FoldGrid; row: Column; cursorSeason: number | null }>()
 const bench = useBench()
 const view = useView()
 const theme = useTheme()
@@ -23,7 +25,7 @@ const width = computed(() => view.plotWidth / props.grid.seasons.length)
 /** Below this a cell's number does not fit; its shade stays. */
 const numbersFit = computed(() => width.value >= 30)
 const excluded = computed(
-  () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
+  () => new Set(bench.result ? exclusionsOf(bench.result.method).map(({ period }) => period) : []),
 )
 
 function text(value: Value): string {
@@ -37,12 +39,12 @@ function shade(value: Value): string | undefined {
 }
 
 function isExcluded({ t }: FoldCell): boolean {
-  if (props.row.column !== 'seasonalIrregular' || t === null) return false
+  if (props.row.name !== 'seasonalIrregular' || t === null) return false
   return excluded.value.has(bench.result?.columns.period[t - view.firstT] ?? '')
 }
 
 function isSelected({ t }: FoldCell): boolean {
-  return view.selected?.t === t && view.selected?.column === props.row.column
+  return view.selected?.t === t && view.selected?.column === props.row.name
 }
 
 interface SummaryRow {
@@ -54,10 +56,11 @@ interface SummaryRow {
 /** What the indices came to, season by season in the order of the columns, and how steady they are. */
 const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
   const { result } = bench
-  const { column } = props.row
+  const column = props.row.name
   if (!result || (column !== 'seasonalIrregular' && column !== 'index')) return null
   const { decompose } = result.method
-  if (column === 'index' && decompose.by !== 'stl') return null
+  const { seasonMayChange } = traitsOf(decompose)
+  if (column === 'index' && !seasonMayChange) return null
   const rows = props.grid.seasons.map(({ season }) => result.seasons[season - 1]!)
   const of = (name: string, value: (row: SeasonRow) => Value, kind?: SummaryRow['kind']) => ({
     name,
@@ -69,7 +72,7 @@ const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
     of('without last year', ({ withoutLast }) => withoutLast, 'quiet'),
   ]
   const reads = { name: 'reads', cells: rows.map(({ index }) => reading(index)) }
-  if (decompose.by === 'stl') {
+  if (seasonMayChange || !('average' in decompose)) {
     return {
       rows: [
         of('mean of the years', ({ raw }) => raw),
@@ -80,6 +83,7 @@ const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
       words: 'The season may change from year to year; the forecast repeats that of the last year.',
     }
   }
+  const { decomposition } = result
   return {
     rows: [
       of(decompose.average.replace('-', ' '), ({ raw }) => raw),
@@ -88,7 +92,10 @@ const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
       reads,
       ...ends,
     ],
-    words: adjustmentWords(result.rawIndexMean!, decompose.adjust),
+    words:
+      'rawIndexMean' in decomposition
+        ? adjustmentWords(decomposition.rawIndexMean, decompose.adjust)
+        : '',
   }
 })
 
@@ -146,10 +153,10 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
             :class="{
               excluded: isExcluded(cell),
               selected: isSelected(cell),
-              source: cell.t !== null && view.sources.get(row.column)?.has(cell.t),
+              source: cell.t !== null && view.sources.get(row.name)?.has(cell.t),
             }"
             :style="{ background: shade(cell.value) }"
-            @click="cell.t !== null && view.select({ column: row.column, t: cell.t })"
+            @click="cell.t !== null && view.select({ column: row.name, t: cell.t })"
           >
             {{ cell.value === null ? (cell.t === null ? '' : '·') : text(cell.value) }}
           </td>

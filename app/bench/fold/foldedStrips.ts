@@ -1,4 +1,4 @@
-import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Column } from '~~/core/column/column'
 import type { Layer, Point, Strip } from '../strips/strips'
 import type { FoldGrid } from './foldGrid'
 
@@ -33,7 +33,7 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
  */
 export function historiesStrip(
   grid: FoldGrid,
-  row: LedgerRow,
+  row: Column,
   unit: string,
   smooth: FoldGrid | null = null,
 ): Strip {

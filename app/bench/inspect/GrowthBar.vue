@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { GROWTH_KINDS, growthWords, type GrowthKind } from '~~/core/beside/besideColumn'
+import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
 import { onePeriod } from '~~/core/calendar/labels'
+import { traitsOf } from '~~/core/decompose/ways'
 import { useBench } from '../benchStore'
 import { useInspection } from './inspectionStore'
 
 const bench = useBench()
 const inspection = useInspection()
 const per = computed(() => onePeriod(bench.series!.calendar))
+const kinds = computed(() => growthKinds(bench.series!.calendar.seasons))
+const traits = computed(() => traitsOf(bench.result!.method.decompose))
 const isTheSame = computed(() => {
-  const { by, model } = bench.result!.method.decompose
-  return inspection.growthRate === 'yearOnYear' && by !== 'stl' && model === 'multiplicative'
+  const { hasSeason, seasonMayChange } = traits.value
+  const cancels = hasSeason && !seasonMayChange
+  const { model } = bench.result!.method.decompose
+  return inspection.rateShown === 'yearOnYear' && cancels && model === 'multiplicative'
 })
 const chosen = (event: Event) => (event.target as HTMLSelectElement).value as GrowthKind
 </script>
@@ -18,13 +23,13 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as Gr
 <template>
   <p class="line">
     <label>
-      growth of sales and deseasonalized sales,
+      growth of sales<template v-if="traits.hasSeason"> and deseasonalized sales</template>,
       <select
         class="text-input"
-        :value="inspection.growthRate"
+        :value="inspection.rateShown"
         @change="inspection.growthRate = chosen($event)"
       >
-        <option v-for="rate in GROWTH_KINDS" :key="rate" :value="rate">
+        <option v-for="rate in kinds" :key="rate" :value="rate">
           {{ growthWords(rate, per) }}
         </option>
       </select>

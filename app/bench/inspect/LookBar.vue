@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { DETREND_WORDS, DIFFERENCE_WORDS } from '~~/core/beside/besideColumn'
+import { detrendWords, DIFFERENCE_WORDS } from '~~/core/beside/beside'
 import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/detrend'
+import { TREND_FORM_NAMES, type TrendFormName } from '~~/core/trend/forms'
 import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
 import { gapWords, PEAK_WORDS } from '~~/core/seasonality/peakWords'
 import { useBench } from '../benchStore'
@@ -17,6 +17,10 @@ const view = useView()
 const inspection = useInspection()
 const calendar = computed(() => bench.series!.calendar)
 const per = computed(() => onePeriod(calendar.value))
+/** Of a yearly series a seasonal difference is a first one. */
+const differences = computed(() =>
+  calendar.value.seasons < 2 ? DIFFERENCES.slice(0, 2) : DIFFERENCES,
+)
 
 const chosen = computed(() => {
   const { takenOut } = inspection
@@ -28,7 +32,7 @@ function takeOut(event: Event) {
   const [by, what] = (event.target as HTMLSelectElement).value.split(':')
   inspection.takenOut =
     by === 'trend'
-      ? { by, form: what as DetrendForm }
+      ? { by, form: what as TrendFormName }
       : by === 'difference'
         ? { by, how: what as Difference }
         : { by: 'nothing' }
@@ -77,12 +81,12 @@ const problems = computed(() =>
       <select class="text-input" :value="chosen" @change="takeOut">
         <option value="nothing">nothing</option>
         <optgroup label="a trend">
-          <option v-for="form in DETREND_FORMS" :key="form" :value="`trend:${form}`">
-            {{ DETREND_WORDS[form] }}
+          <option v-for="form in TREND_FORM_NAMES" :key="form" :value="`trend:${form}`">
+            {{ detrendWords(form) }}
           </option>
         </optgroup>
         <optgroup label="by differences">
-          <option v-for="how in DIFFERENCES" :key="how" :value="`difference:${how}`">
+          <option v-for="how in differences" :key="how" :value="`difference:${how}`">
             {{ DIFFERENCE_WORDS[how] }}
           </option>
         </optgroup>

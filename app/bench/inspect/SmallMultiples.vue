@@ -18,7 +18,7 @@ const inspection = useInspection()
 
 const pictures = computed(() => {
   const { calendar } = bench.series!
-  const values = bench.result!.columns.value
+  const values = bench.shown!.columns.value
   const present = values.filter((value) => value !== null)
   const bounds = { low: Math.min(...present), high: Math.max(...present), columns: true }
   return ordersFor(calendar.seasons)
@@ -36,9 +36,12 @@ const pictures = computed(() => {
           smoothed.lost.start === 0
             ? 'nothing lost'
             : `${countPeriods(smoothed.lost.start, calendar)} lost at each end`,
-        leaves: smoothed.leavesSeason
-          ? `leaves up to ${formatDecimals(gain * 100, gain < 0.1 ? 1 : 0)}% of a seasonal wave`
-          : 'takes the season out whole',
+        leaves:
+          smoothed.gain.length === 0
+            ? ''
+            : smoothed.leavesSeason
+              ? `leaves up to ${formatDecimals(gain * 100, gain < 0.1 ? 1 : 0)}% of a seasonal wave`
+              : 'takes the season out whole',
         isClean: !smoothed.leavesSeason,
       }
     })

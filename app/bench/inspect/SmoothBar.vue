@@ -4,7 +4,7 @@ import { besideColumn } from '~~/core/beside/besideColumn'
 import { Refusal } from '~~/core/refusal'
 import { averageName } from '~~/core/smoothing/averageKinds'
 import { useBench } from '../benchStore'
-import { averageFrom, ordersFor, type Written } from './averageChoices'
+import { averageFrom, ordersFor, YEARLY_ORDER, type Written } from './averageChoices'
 import { MOST_AVERAGES, useInspection } from './inspectionStore'
 
 const bench = useBench()
@@ -13,7 +13,9 @@ const orders = computed(() => ordersFor(bench.series!.calendar.seasons))
 
 // A field for numbers hands its number on as one, and an empty one as text.
 const by = ref<Written['by']>('order')
-const order = ref<number | ''>(bench.series!.calendar.seasons)
+const order = ref<number | ''>(
+  bench.series!.calendar.seasons < 2 ? YEARLY_ORDER : bench.series!.calendar.seasons,
+)
 const p = ref<number | ''>(3)
 const q = ref<number | ''>(3)
 const length = ref<number | ''>(13)
@@ -39,7 +41,7 @@ function written(): Written {
 function add() {
   const kind = averageFrom(written())
   try {
-    besideColumn(bench.result!, { kind: 'average', by: kind })
+    besideColumn(bench.shown!, { kind: 'average', by: kind })
     inspection.compare(kind)
     problem.value = ''
   } catch (error) {

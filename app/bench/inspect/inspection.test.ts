@@ -59,7 +59,7 @@ describe('what is looked at beside the method', () => {
     view.chooseStage('look')
     const before = bench.result
     inspection.rolling = 3
-    const column = view.everyRow.find(({ label }) => label === 'Rolling mean')!.column
+    const column = view.everyRow.find(({ label }) => label === 'Rolling mean')!.name
     expect(view.valueAt(column, 3)).toBeCloseTo((42 + 68 + 75) / 3, 12)
     expect(view.valueAt(column, 2)).toBeNull()
     expect(bench.result).toBe(before)
@@ -70,7 +70,7 @@ describe('what is looked at beside the method', () => {
     const { view, inspection } = await opened()
     view.chooseStage('look')
     inspection.takenOut = { by: 'difference', how: 'seasonal' }
-    const column = view.everyRow.find(({ label }) => label === 'Difference')!.column
+    const column = view.everyRow.find(({ label }) => label === 'Difference')!.name
     view.select({ column, t: 5 })
     const told = view.explanation!
     expect(told.defined && evaluate(told.expression)).toBe(46 - 42)
@@ -120,7 +120,7 @@ describe('a pinned result', () => {
     expect(pins.isPinned).toBe(false)
     const at = labels(view).indexOf('Index')
     expect(labels(view)[at + 1]).toBe('pinned')
-    const { column } = view.rows[at + 1]!
+    const { name: column } = view.rows[at + 1]!
     expect(view.valueAt(column, 3)).toBe(before.columns.index[2])
     view.select({ column, t: 3 })
     expect(view.explanation!.title).toBe('Pinned: Index, 2020 Q3')
@@ -145,7 +145,7 @@ describe('a pinned result', () => {
     const shorter = bench.result!
     bench.undo()
     await Promise.resolve()
-    const column = 'beside:pinned.index' as const
+    const column = 'pinned index'
     expect(view.valueAt(column, 2)).toBeNull()
     expect(view.valueAt(column, 3)).toBe(shorter.columns.index[0])
   })

@@ -1,14 +1,12 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import {
-  besideColumn,
-  type Beside,
-  type BesideColumn,
-  type GrowthKind,
-} from '~~/core/beside/besideColumn'
+import { growthKinds, type Beside, type GrowthKind } from '~~/core/beside/beside'
+import { besideColumn } from '~~/core/beside/besideColumn'
+import type { Column } from '~~/core/column/column'
+import { traitsOf } from '~~/core/decompose/ways'
 import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
-import type { DetrendForm } from '~~/core/trend/detrend'
+import type { TrendFormName } from '~~/core/trend/forms'
 import type { Difference } from '~~/core/stationarity/difference'
 import { useBench } from '../benchStore'
 import type { Stage } from '../path/stages'
@@ -16,16 +14,18 @@ import type { Stage } from '../path/stages'
 /** What is taken out of the series to look at the rest: a trend, or differences. */
 export type TakenOut =
   | { readonly by: 'nothing' }
-  | { readonly by: 'trend'; readonly form: DetrendForm }
+  | { readonly by: 'trend'; readonly form: TrendFormName }
   | { readonly by: 'difference'; readonly how: Difference }
 
+/** Years of the rolling figures of a yearly series. */
+const YEARLY_WIDTH = 5
 /** Averages compared at the most, so that their lines can be told apart. */
 export const MOST_AVERAGES = 4
 
 /** A column beside the ledger, or why there is none. */
 export type Inspected =
-  | ({ readonly beside: Beside; readonly problem: null } & BesideColumn)
-  | { readonly beside: Beside; readonly problem: string }
+  | { readonly beside: Beside; readonly column: Column; readonly problem: null }
+  | { readonly beside: Beside; readonly column: null; readonly problem: string }
 
 /**
  * What the analyst looks at beside the method: rolling figures, averages to compare, growth. None of it
@@ -38,7 +38,7 @@ export const useInspection = defineStore('inspection', () => {
   const ownRolling = ref<number | null>(null)
   /** Periods of the rolling mean and deviation; a year unless the analyst says otherwise. */
   const rolling = computed({
-    get: () => ownRolling.value ?? Math.max(2, seasons.value),
+    get: () => ownRolling.value ?? (seasons.value < 2 ? YEARLY_WIDTH : seasons.value),
     set: (order) => (ownRolling.value = order),
   })
   const ownHalfWidth = ref<number | null>(null)
@@ -77,6 +77,18 @@ export const useInspection = defineStore('inspection', () => {
     averages.value = averages.value.filter((have) => have !== kind)
   }
 
+  /** Without a season, what is deseasonalized is the series itself. */
+  function growthOn(): ('value' | 'deseasonalized')[] {
+    const { result } = bench
+    const hasSeason = result && traitsOf(result.method.decompose).hasSeason
+    return hasSeason ? ['value', 'deseasonalized'] : ['value']
+  }
+  /** The chosen rate, or where that is the same as another the one that is offered. */
+  const rateShown = computed(() => {
+    const offered = growthKinds(seasons.value)
+    return offered.includes(growthRate.value) ? growthRate.value : offered[0]!
+  })
+
   function wanted(stage: Stage): Beside[] {
     switch (stage) {
       case 'look':
@@ -88,11 +100,7 @@ export const useInspection = defineStore('inspection', () => {
       case 'smooth':
         return averages.value.flatMap(withOffCentre).map((by) => ({ kind: 'average', by }))
       case 'deseasonalize':
-        return (['value', 'deseasonalized'] as const).map((on) => ({
-          kind: 'growth',
-          rate: growthRate.value,
-          on,
-        }))
+        return growthOn().map((on) => ({ kind: 'growth', rate: rateShown.value, on }))
       default:
         return []
     }
@@ -100,13 +108,13 @@ export const useInspection = defineStore('inspection', () => {
 
   /** The columns beside the ledger at a stage; what cannot be calculated says why. */
   function inspect(stage: Stage): Inspected[] {
-    const { result } = bench
-    if (!result) return []
+    const { shown } = bench
+    if (!shown) return []
     return wanted(stage).map((beside) => {
       try {
-        return { beside, problem: null, ...besideColumn(result, beside) }
+        return { beside, problem: null, column: besideColumn(shown, beside) }
       } catch (error) {
-        if (error instanceof Refusal) return { beside, problem: error.because }
+        if (error instanceof Refusal) return { beside, problem: error.because, column: null }
         throw error
       }
     })
@@ -119,6 +127,7 @@ export const useInspection = defineStore('inspection', () => {
     averages,
     showsMultiples,
     growthRate,
+    rateShown,
     seasonYears,
     seasonAlignment,
     yearStart,

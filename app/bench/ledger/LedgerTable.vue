@@ -3,8 +3,8 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
-import type { CellColumn } from '~~/core/ledger/cell'
-import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Column } from '~~/core/column/column'
+import { exclusionsOf } from '~~/core/method'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
@@ -23,12 +23,12 @@ const width = computed(() => columnWidth(view.axis))
 const asNumbers = computed(() => width.value >= view.numbersFrom)
 const periods = computed(() => periodsInside(view.axis))
 const excluded = computed(
-  () => new Set(bench.result?.method.decompose.exclude.map(({ period }) => period) ?? []),
+  () => new Set(bench.result ? exclusionsOf(bench.result.method).map(({ period }) => period) : []),
 )
 
 const ranges = computed(
   () =>
-    new Map<CellColumn, Range | null>(
+    new Map<string, Range | null>(
       [...view.figures].map(([column, values]) => [column, rangeOf(values)]),
     ),
 )
@@ -43,29 +43,29 @@ interface ShownCell {
 }
 
 /** Cells of a row inside the window; an off-centre row reaches one further at the left. */
-function cellsOf(row: LedgerRow): ShownCell[] {
-  const range = ranges.value.get(row.column)
+function cellsOf(row: Column): ShownCell[] {
+  const range = ranges.value.get(row.name)
   const shift = Math.floor(row.offset)
   const first = periods.value[0]! - Math.ceil(row.offset)
   const cells: ShownCell[] = []
   for (let t = first; t <= periods.value.at(-1)! - shift; t++) {
-    const value = view.valueAt(row.column, t)
+    const value = view.valueAt(row.name, t)
     if (value === null) continue
-    const isExcluded = row.column === 'seasonalIrregular' && excluded.value.has(periodCode(t))
+    const isExcluded = row.name === 'seasonalIrregular' && excluded.value.has(periodCode(t))
     cells.push({
       t,
-      id: cellId(row.column, t),
+      id: cellId(row.name, t),
       text: cellText(row, value, view.scale, width.value),
       left: xOf(view.axis, t + row.offset) - width.value / 2,
       shade:
-        row.column === 'seasonalIrregular' && range
+        row.name === 'seasonalIrregular' && range
           ? cssShade(shadeOf(row, value, range, theme.palette, 0.34))
           : undefined,
       kinds: [
         isExcluded ? 'excluded' : '',
-        row.column === 'value' && value !== view.valueAt('original', t) ? 'changed' : '',
-        view.selected?.column === row.column && view.selected.t === t ? 'selected' : '',
-        view.sources.get(row.column)?.has(t) ? 'source' : '',
+        row.name === 'value' && value !== view.valueAt('original', t) ? 'changed' : '',
+        view.selected?.column === row.name && view.selected.t === t ? 'selected' : '',
+        view.sources.get(row.name)?.has(t) ? 'source' : '',
       ],
     })
   }
@@ -73,10 +73,10 @@ function cellsOf(row: LedgerRow): ShownCell[] {
 }
 
 function periodCode(t: number): string {
-  return bench.result?.columns.period[t - view.firstT] ?? ''
+  return bench.shown?.columns.period[t - view.firstT] ?? ''
 }
 
-function cellId(column: CellColumn, t: number): string {
+function cellId(column: string, t: number): string {
   return `cell-${column.replace(/[^\w]/g, '-')}-${t}`
 }
 
@@ -91,7 +91,7 @@ function onClick(event: MouseEvent) {
   const x = event.clientX - body.left - GUTTER
   if (!row || x < 0) return
   const t = Math.round(view.axis.from + x / width.value - row.offset)
-  if (t >= view.firstT && t <= view.lastT) view.select({ column: row.column, t })
+  if (t >= view.firstT && t <= view.lastT) view.select({ column: row.name, t })
 }
 
 function redraw() {
@@ -126,7 +126,7 @@ const selectedWords = computed(() => {
   const cell = view.selected
   if (!cell || !bench.series) return ''
   const { calendar, start } = bench.series
-  const row = view.everyRow.find(({ column }) => column === cell.column)
+  const row = view.everyRow.find(({ name }) => name === cell.column)
   const value = view.valueAt(cell.column, cell.t)
   const period = periodLabel(periodAt(start, cell.t, calendar.seasons), calendar)
   return `${row?.label}, ${period}: ${row && value !== null ? cellText(row, value, view.scale, 60) : 'undefined'}`
@@ -145,17 +145,17 @@ const selectedWords = computed(() => {
     >
       <div
         v-for="row in view.rows"
-        :key="row.column"
+        :key="row.name"
         class="row"
-        :class="[row.component, { pinned: row.column.startsWith('beside:pinned.') }]"
-        :data-row="row.column"
+        :class="[row.component, { pinned: row.pinned !== undefined }]"
+        :data-row="row.name"
         role="row"
         :style="{ height: `${ROW_HEIGHT}px` }"
       >
         <div role="rowheader" class="head">
           <span class="label">{{ row.label }}</span>
           <span class="means">{{
-            row.column === 'value' || row.column === 'original' ? view.scale.unit : row.means
+            row.name === 'value' || row.name === 'original' ? view.scale.unit : row.means
           }}</span>
         </div>
         <div class="cells" role="presentation" :style="{ width: `${view.plotWidth}px` }">

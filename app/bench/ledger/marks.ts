@@ -1,6 +1,6 @@
 import type { Palette } from '~/theme/palette'
-import type { Cell, CellColumn } from '~~/core/ledger/cell'
-import type { LedgerRow } from '~~/core/ledger/rows'
+import type { Cell } from '~~/core/column/cell'
+import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from '../axis/timeAxis'
 import { shadeOf, type Range } from './shade'
@@ -8,15 +8,15 @@ import { shadeOf, type Range } from './shade'
 /** What the zoomed-out ledger is drawn from. */
 export interface MarksDrawing {
   readonly axis: TimeAxis
-  readonly rows: readonly LedgerRow[]
+  readonly rows: readonly Column[]
   readonly rowHeight: number
   /** Time code of the first figure of every row. */
   readonly firstT: number
-  readonly figures: ReadonlyMap<CellColumn, readonly Value[]>
-  readonly ranges: ReadonlyMap<CellColumn, Range | null>
+  readonly figures: ReadonlyMap<string, readonly Value[]>
+  readonly ranges: ReadonlyMap<string, Range | null>
   readonly palette: Palette
   readonly selected: Cell | null
-  readonly sources: ReadonlyMap<CellColumn, ReadonlySet<number>>
+  readonly sources: ReadonlyMap<string, ReadonlySet<number>>
 }
 
 /** Draws every cell in the window as a shaded mark at its place on the shared axis. */
@@ -35,10 +35,10 @@ export function drawMarks(canvas: HTMLCanvasElement, drawing: MarksDrawing): voi
   const periods = periodsInside(axis)
   const first = Math.max(periods[0]!, drawing.firstT)
   rows.forEach((row, i) => {
-    const range = drawing.ranges.get(row.column)
-    const figures = drawing.figures.get(row.column)
+    const range = drawing.ranges.get(row.name)
+    const figures = drawing.figures.get(row.name)
     if (!range || !figures) return
-    const sources = drawing.sources.get(row.column)
+    const sources = drawing.sources.get(row.name)
     const top = i * rowHeight + 5
     const tall = rowHeight - 10
     for (let t = first - Math.ceil(row.offset); t <= periods.at(-1)!; t++) {
@@ -49,7 +49,7 @@ export function drawMarks(canvas: HTMLCanvasElement, drawing: MarksDrawing): voi
       context.globalAlpha = opacity
       context.fillStyle = colour
       context.fillRect(left + gap / 2, top, width - gap, tall)
-      const isSelected = drawing.selected?.column === row.column && drawing.selected.t === t
+      const isSelected = drawing.selected?.column === row.name && drawing.selected.t === t
       if (isSelected || sources?.has(t)) {
         context.globalAlpha = 1
         context.fillStyle = isSelected ? palette.ink : palette.muted

@@ -1,4 +1,4 @@
-import type { Component, LedgerRow } from '~~/core/ledger/rows'
+import type { Column, Component } from '~~/core/column/column'
 import { faded, type Palette } from '~/theme/palette'
 import type { Value } from '~~/core/series/series'
 
@@ -35,7 +35,7 @@ export interface Shade {
  * @param strength opacity of the furthest cell
  */
 export function shadeOf(
-  row: LedgerRow,
+  row: Column,
   value: number,
   range: Range,
   palette: Palette,

@@ -2,12 +2,15 @@
 import { computed } from 'vue'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
-import { stageResults } from './stageResults'
-import { STAGES, STAGE_VIEWS } from './stages'
+import { lookResult, stageResults } from './stageResults'
+import { STAGES, STAGE_VIEWS, type Stage } from './stages'
 
 const bench = useBench()
 const view = useView()
-const results = computed(() => (bench.result ? stageResults(bench.result) : null))
+const results = computed<Partial<Record<Stage, string>>>(() => {
+  if (bench.result) return stageResults(bench.result)
+  return bench.shown ? { look: lookResult(bench.shown) } : {}
+})
 </script>
 
 <template>
@@ -22,7 +25,7 @@ const results = computed(() => (bench.result ? stageResults(bench.result) : null
         >
           <span class="dot" aria-hidden="true" />
           <span class="name">{{ STAGE_VIEWS[stage].label }}</span>
-          <span class="result">{{ results ? results[stage] : '–' }}</span>
+          <span class="result">{{ results[stage] ?? '–' }}</span>
         </button>
       </li>
     </ol>

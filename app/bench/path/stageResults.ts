@@ -1,37 +1,50 @@
 import { formatChange, formatDecimals, formatRough } from '~/figures/format'
 import { displayScale } from '~/figures/displayScale'
+import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod, countPeriods } from '~~/core/calendar/labels'
 import { furthestFromTrend } from '~~/core/beside/furthest'
+import { wayOf } from '~~/core/decompose/ways'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import type { Result } from '~~/core/result'
+import type { Looked, Result } from '~~/core/result'
+import { slopeOf } from '~~/core/trend/report'
 import type { Stage } from './stages'
 
 /** The one-line result of each stage. */
 export function stageResults(result: Result): Record<Stage, string> {
-  const { series, method, trendFit, accuracy } = result
+  const { method, accuracy, series } = result
   const calendar = calendarOfResult(result)
   const scale = displayScale(result.columns.value, series.unit)
-  const slope = trendFit.terms[1]!.estimate
+  const { hasSeason } = wayOf(method.decompose.by).traits
   const total = result.forecast.forecast.reduce((sum, value) => sum + value, 0)
   return {
-    look: `${countPeriods(series.periods, calendar)}, ${series.missing === 0 ? 'none' : series.missing} missing`,
-    smooth: smoothResult(result),
+    look: lookResult(result),
+    smooth: wayOf(method.decompose.by).smooths(method.decompose, calendar),
     season: seasonResult(result),
     deseasonalize: furthest(result),
-    trend: `${slope < 0 ? '−' : '+'}${formatRough(Math.abs(slope))} ${series.unit} a ${onePeriod(calendar)}; R² ${share(trendFit.r2Before)} → ${share(trendFit.r2)}`,
+    trend: trendResult(result, hasSeason),
     project: `${countPeriods(method.forecast.horizon, calendar)}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`,
-    check: checkResult(accuracy.fitted.mase),
+    check: checkResult(accuracy.fitted.mase, hasSeason),
   }
 }
 
-function smoothResult({ method, series }: Result): string {
-  const m = series.seasons
-  if (method.decompose.by === 'stl') return `loess over ${method.decompose.trendWindow}, ends kept`
-  if (method.decompose.by !== 'ratio-to-moving-average') return 'by a line'
-  return `${m % 2 === 0 ? `2×${m}` : m}; ${Math.floor(m / 2)} lost at each end`
+/** What Look comes to, whether or not there is a method. */
+export function lookResult(shown: Looked): string {
+  const { periods, missing } = shown.series
+  const calendar = calendarOfResult(shown)
+  return `${countPeriods(periods, calendar)}, ${missing === 0 ? 'none' : missing} missing`
 }
 
-function seasonResult({ seasons, method, columns, series }: Result): string {
+function trendResult({ trendFit, series }: Result, hasSeason: boolean): string {
+  const { r2, r2Before } = trendFit
+  const slope = slopeOf(trendFit) ?? 0
+  const fits = hasSeason ? `R² ${share(r2Before)} → ${share(r2)}` : `R² ${share(r2)}`
+  const per = onePeriod(calendarOf(series.frequency, series))
+  return `${slope < 0 ? '−' : '+'}${formatRough(Math.abs(slope))} ${series.unit} a ${per}; ${fits}`
+}
+
+function seasonResult(result: Result): string {
+  const { seasons, method, columns, series } = result
+  if (seasons.length === 0) return series.seasons < 2 ? 'none in a yearly series' : 'none taken out'
   const peak = seasons.reduce((best, row) => (row.index > best.index ? row : best))
   const trough = seasons.reduce((worst, row) => (row.index < worst.index ? row : worst))
   if (method.decompose.model === 'multiplicative') {
@@ -55,9 +68,10 @@ function furthest(result: Result): string {
   return `furthest off: ${most.label}, ${size}`
 }
 
-function checkResult(mase: number | null): string {
-  if (mase === null) return 'no year to compare with'
-  return `MASE ${formatDecimals(mase, 2)} fitted, ${mase < 1 ? 'better than' : 'no better than'} last year`
+function checkResult(mase: number | null, hasSeason: boolean): string {
+  const naive = hasSeason ? 'last year' : 'the last value'
+  if (mase === null) return `no ${hasSeason ? 'year' : 'value'} to compare with`
+  return `MASE ${formatDecimals(mase, 2)} fitted, ${mase < 1 ? 'better than' : 'no better than'} ${naive}`
 }
 
 function share(r2: number | null): string {

@@ -1,64 +1,24 @@
-import type { CellColumn } from '~~/core/ledger/cell'
+import type { Stage } from '~~/core/stage'
 
-/** The stages of the work, in their order. */
-export const STAGES = [
-  'look',
-  'smooth',
-  'season',
-  'deseasonalize',
-  'trend',
-  'project',
-  'check',
-] as const
-export type Stage = (typeof STAGES)[number]
+export { STAGES, type Stage } from '~~/core/stage'
 
-/** What a stage is called, and which rows of the ledger belong to it. */
+/** What a stage is called, and where it looks first. Which rows belong to it the columns say themselves. */
 export interface StageView {
   readonly label: string
-  readonly rows: readonly (CellColumn | 'limits')[]
-  /** The row whose cell is worked out when the stage is opened. */
-  readonly focus: CellColumn
+  /** The rows whose cell is worked out when the stage is opened: the first that the method has. */
+  readonly focus: readonly string[]
   /** Whether the stage is about the whole series, and is first seen so. */
   readonly seesWhole?: boolean
+  /** Whether it needs only the series, and is there for a refused method too. */
+  readonly needsSeriesOnly?: boolean
 }
 
 export const STAGE_VIEWS: Record<Stage, StageView> = {
-  look: { label: 'Look', rows: ['original', 'value'], focus: 'value', seesWhole: true },
-  smooth: {
-    label: 'Smooth',
-    rows: ['original', 'value', 'movingAverage', 'trendCycle'],
-    focus: 'trendCycle',
-  },
-  season: {
-    label: 'Season',
-    rows: [
-      'original',
-      'value',
-      'movingAverage',
-      'trendCycle',
-      'seasonalIrregular',
-      'index',
-      'irregular',
-      'recomposed',
-      'weight',
-    ],
-    focus: 'seasonalIrregular',
-  },
-  deseasonalize: {
-    label: 'Deseasonalize',
-    rows: ['original', 'value', 'index', 'deseasonalized', 'irregular'],
-    focus: 'deseasonalized',
-  },
-  trend: {
-    label: 'Trend',
-    rows: ['deseasonalized', 'trend', 'trendCycle', 'cycle'],
-    focus: 'trend',
-    seesWhole: true,
-  },
-  project: {
-    label: 'Project',
-    rows: ['original', 'value', 'index', 'trend', 'forecastDeseasonalized', 'forecast', 'limits'],
-    focus: 'forecast',
-  },
-  check: { label: 'Check', rows: ['original', 'value', 'fitted', 'residual'], focus: 'residual' },
+  look: { label: 'Look', focus: ['value'], seesWhole: true, needsSeriesOnly: true },
+  smooth: { label: 'Smooth', focus: ['trendCycle', 'value'], needsSeriesOnly: true },
+  season: { label: 'Season', focus: ['seasonalIrregular', 'irregular'] },
+  deseasonalize: { label: 'Deseasonalize', focus: ['deseasonalized', 'value'] },
+  trend: { label: 'Trend', focus: ['trend'], seesWhole: true },
+  project: { label: 'Project', focus: ['forecast'] },
+  check: { label: 'Check', focus: ['residual'] },
 }

@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { formatPeriodCode } from '~/figures/format'
-import type { Method } from '~~/core/method'
+import { exclusionsOf, type Method } from '~~/core/method'
 import { useBench } from '../benchStore'
 import { putBackIntoIndex } from '../working/exclusion'
 
 const props = defineProps<{ method: Method }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
+const exclusions = computed(() => exclusionsOf(props.method))
 
 function label(code: string): string {
   const { frequency, seasons } = bench.series!.calendar
@@ -14,14 +16,14 @@ function label(code: string): string {
 }
 
 function putBack(period: string) {
-  if (props.method.decompose.exclude.length === 1) emit('done')
+  if (exclusions.value.length === 1) emit('done')
   void bench.change(putBackIntoIndex(bench.method, period))
 }
 </script>
 
 <template>
   <ul class="list">
-    <li v-for="{ period, reason } in method.decompose.exclude" :key="period">
+    <li v-for="{ period, reason } in exclusions" :key="period">
       <span>
         <strong>{{ label(period) }}</strong> {{ reason }}
       </span>

@@ -2,15 +2,23 @@
 import { computed } from 'vue'
 import { completeMethod } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
+import { methodSentence } from '~~/core/sentence'
 import { useBench } from '../benchStore'
+import ChoiceList from './ChoiceList.vue'
 import ExclusionList from './ExclusionList.vue'
+import FieldSheet from './FieldSheet.vue'
 import HorizonWord from './HorizonWord.vue'
 import LevelsWord from './LevelsWord.vue'
-import LoessWord from './LoessWord.vue'
-import { optionsOf } from './options'
 import TrendWord from './TrendWord.vue'
-import { methodSentence, type WordId } from './words'
 import WordMenu from './WordMenu.vue'
+
+/** The sheets of the words that are neither a choice nor fields to fill. */
+const OWN = {
+  horizon: HorizonWord,
+  levels: LevelsWord,
+  trend: TrendWord,
+  exclude: ExclusionList,
+} as const
 
 const bench = useBench()
 
@@ -24,8 +32,7 @@ const method = computed<Method | null>(() => {
   }
 })
 const pieces = computed(() => (method.value ? methodSentence(method.value, bench.series!) : []))
-const options = (word: WordId) =>
-  optionsOf(word, bench.method, method.value!, bench.series!.calendar)
+const sheetOf = (id: string) => OWN[id as keyof typeof OWN]
 </script>
 
 <template>
@@ -35,25 +42,19 @@ const options = (word: WordId) =>
         <template v-if="typeof piece === 'string'">{{ piece }}</template>
         <WordMenu v-else :text="piece.text" :word="piece.id">
           <template #default="{ close }">
-            <HorizonWord v-if="piece.id === 'horizon'" :method="method" @done="close" />
-            <LevelsWord v-else-if="piece.id === 'levels'" :method="method" @done="close" />
-            <TrendWord v-else-if="piece.id === 'trend'" :method="method" @done="close" />
-            <LoessWord v-else-if="piece.id === 'loess'" @done="close" />
-            <ExclusionList v-else-if="piece.id === 'exclude'" :method="method" @done="close" />
-            <ul v-else class="options" role="listbox" :aria-label="piece.text">
-              <li v-for="option in options(piece.id)" :key="option.text" role="presentation">
-                <button
-                  type="button"
-                  role="option"
-                  class="option"
-                  :aria-selected="option.chosen"
-                  @click="(bench.change(option.method), close())"
-                >
-                  <span class="name">{{ option.text }}</span>
-                  <span class="muted small">{{ option.means }}</span>
-                </button>
-              </li>
-            </ul>
+            <ChoiceList
+              v-if="piece.ask.kind === 'pick'"
+              :name="piece.text"
+              :choices="piece.ask.choices"
+              @done="close"
+            />
+            <FieldSheet
+              v-else-if="piece.ask.kind === 'fields'"
+              :fields="piece.ask.fields"
+              :usual="piece.ask.usual"
+              @done="close"
+            />
+            <component :is="sheetOf(piece.id)" v-else :method="method" @done="close" />
           </template>
         </WordMenu>
       </template>
@@ -95,38 +96,5 @@ p {
   from {
     visibility: hidden;
   }
-}
-
-.options {
-  margin: 0;
-  padding: 4px;
-  list-style: none;
-}
-
-.option {
-  display: block;
-  width: 100%;
-  padding: 7px 12px;
-  border: 0;
-  border-radius: 3px;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-
-.option:hover,
-.option:focus-visible {
-  background: var(--band);
-}
-
-.option[aria-selected='true'] .name {
-  color: var(--accent);
-}
-
-.name {
-  display: block;
-  font-weight: 600;
 }
 </style>

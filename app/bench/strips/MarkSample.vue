@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Component } from '~~/core/ledger/rows'
-import type { Mark } from './strips'
+import type { Component } from '~~/core/column/column'
+import type {} from './strips'
+import type { Mark } from '~~/core/column/column'
 
 /** A component's mark beside its name, so that it is known without its colour. */
 const props = defineProps<{ mark: Mark | 'band'; component: Component; opacity?: number }>()

@@ -1,7 +1,8 @@
 import type { Chart, Plugin } from 'chart.js'
 import { faded, type Palette } from '~/theme/palette'
 import { columnWidth, type TimeAxis } from '../axis/timeAxis'
-import type { Layer, Mark, Point, Strip } from './strips'
+import type { Layer, Point, Strip } from './strips'
+import type { Mark } from '~~/core/column/column'
 
 /** Share of a column that a bar takes up. */
 const BAR_WIDTH = 0.66

@@ -1,14 +1,15 @@
 import type { Inspected } from '../inspect/inspectionStore'
-import { baseline, takeOut, type Model } from '~~/core/model'
-import type { Component } from '~~/core/ledger/rows'
-import type { Result } from '~~/core/result'
+import type { Column, Component, Mark } from '~~/core/column/column'
+import { isResult, ledgerOf } from '~~/core/ledger/ledger'
+import { MODEL, type ModelTerms } from '~~/core/model'
+import type { Looked, Result } from '~~/core/result'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import type { Value } from '~~/core/series/series'
 import { mean } from '~~/core/statistics/average'
 import { formatChange } from '~/figures/format'
 import type { DisplayScale } from '~/figures/displayScale'
 import type { Stage } from '../path/stages'
-import { layer, type Layer, type Mark, type Point, type Strip } from './strips'
+import { layer, type Layer, type Point, type Strip } from './strips'
 import { withYardsticks } from './yardstick'
 
 /** What strips are made from beside the result itself. */
@@ -26,207 +27,181 @@ const GHOST = 0.38
 /** Compared averages are told apart by their lines. */
 const COMPARED: readonly Mark[] = ['line-thick', 'line-dashed', 'line-dotted', 'line-thin']
 
-/** The strips of a stage. */
-export function stripsOf(stage: Stage, result: Result, sources: StripSources): Strip[] {
-  const parts = componentsOf(result, sources)
+/** The strips of a stage; of a refused method those that need only the series. */
+export function stripsOf(stage: Stage, shown: Looked | Result, sources: StripSources): Strip[] {
+  const sales = salesLayers(shown)
+  const averages = comparedAverages(shown, sources.inspected)
+  if (stage === 'look') return lookStrips(shown, sales, sources)
+  if (!isResult(shown)) return [mainStrip('Sales', sources, [...sales, ...averages])]
+  const parts = componentsOf(shown, sources)
   switch (stage) {
-    case 'look':
-      return lookStrips(result, parts, sources)
     case 'smooth':
       return [
-        parts.main('Sales', [
-          ...parts.sales,
-          ...(sources.inspected.length === 0 ? [parts.average] : []),
-          ...comparedAverages(result, sources.inspected),
+        mainStrip('Sales', sources, [
+          ...sales,
+          ...(averages.length === 0 ? parts.trendCycle : averages),
         ]),
       ]
     case 'season':
       return withYardsticks(
         [
-          parts.main('Sales', [
+          mainStrip('Sales', sources, [
             ...parts.pinned.trendCycle,
-            ...parts.sales,
-            parts.average,
-            parts.recomposed,
+            ...sales,
+            ...parts.trendCycle,
+            ...parts.recomposed,
             ...parts.limits,
-            parts.forecast,
+            ...parts.forecast,
           ]),
-          parts.season,
-          parts.irregular,
+          ...parts.season,
+          ...parts.irregular,
           ...parts.weights,
         ],
-        result,
+        shown,
         sources.scale,
       )
     case 'deseasonalize':
       return [
-        parts.main('Sales', [
+        mainStrip('Sales', sources, [
           ...parts.pinned.deseasonalized,
-          ...parts.sales,
-          parts.deseasonalized,
-          parts.trend,
+          ...sales,
+          ...parts.deseasonalized,
+          ...parts.trend,
         ]),
-        growthStrip(result, sources.inspected),
+        growthStrip(shown, sources.inspected),
       ]
-    case 'trend': {
-      const lines = parts.main('Trend', [
-        ...parts.pinned.trendCycle,
-        parts.deseasonalized,
-        parts.trend,
-        parts.average,
-      ])
-      return result.columns.cycle.some((value) => value !== null) ? [lines, parts.cycle] : [lines]
-    }
+    case 'trend':
+      return [
+        mainStrip('Trend', sources, [
+          ...parts.pinned.trendCycle,
+          ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
+          ...parts.trend,
+          ...parts.trendCycle,
+        ]),
+        ...parts.cycle,
+      ]
     case 'project':
       return [
-        parts.main('Forecast', [
+        mainStrip('Forecast', sources, [
           ...parts.pinned.forecast,
-          ...parts.sales,
-          parts.trend,
+          ...sales,
+          ...parts.trend,
           ...parts.limits,
-          parts.forecastDeseasonalized,
-          parts.forecast,
+          ...parts.forecastDeseasonalized,
+          ...parts.forecast,
         ]),
-        parts.season,
+        ...parts.season,
       ]
     case 'check':
       return [
-        parts.main('Fitted', [...parts.sales, parts.fitted]),
-        {
-          id: 'residual',
-          title: 'Residual',
-          share: 2,
-          unit: sources.scale.unit,
-          isFactor: false,
-          baseline: 0,
-          layers: [parts.residual],
-        },
+        mainStrip('Fitted', sources, [...sales, ...parts.fitted]),
+        ...parts.strip('residual', 'Residual', 2, ['sales − fitted']),
       ]
   }
 }
 
-function componentsOf(result: Result, { scale, ghost }: StripSources) {
-  const { columns, forecast, method } = result
-  const { t } = columns
-  const { model, by } = method.decompose
-  const multiplicative = model === 'multiplicative'
-  const across = (values: readonly Value[]) => pointsOf(result, values)
-  const ahead = (values: readonly Value[]): Point[] =>
-    values.map((y, i) => ({ x: forecast.t[i]!, y }))
-  const level = { unit: scale.unit, baseline: null, isFactor: false }
-  const part = {
-    unit: multiplicative ? 'factor' : scale.unit,
-    baseline: baseline(model),
-    isFactor: multiplicative,
-  }
-  const averageName = by === 'ratio-to-moving-average' ? 'centred average' : 'trend-cycle'
-  const pinned = ghostLayers(ghost, model)
-  const season: Strip = {
-    id: 'season',
-    title: 'Season',
-    share: 2,
-    ...part,
-    layers: [
-      {
-        ...layer('index', 'season', 'bars', [...across(columns.index), ...ahead(forecast.index)]),
-        paleFrom: forecast.t[0]!,
-      },
-      layer(
-        multiplicative ? 'ratio' : 'difference',
-        'season',
-        'dots',
-        across(columns.seasonalIrregular),
-      ),
-      ...pinned.season,
-    ],
-  }
+function mainStrip(title: string, { scale }: StripSources, layers: readonly Layer[]): Strip {
   return {
-    sales: [
-      layer('sales', 'original', 'line-points', across(columns.value)),
-      ...careLayers(result),
-    ],
-    average: layer(averageName, 'trendCycle', 'line-thick', across(columns.trendCycle)),
-    recomposed: layer(
-      multiplicative ? `${averageName} × season` : `${averageName} + season`,
-      'season',
-      'line-dashed',
-      across(columns.recomposed),
-    ),
-    deseasonalized: layer(
-      'deseasonalized',
-      'deseasonalized',
-      'line-thin',
-      across(columns.deseasonalized),
-    ),
-    trend: layer('trend', 'deseasonalized', 'line-dashed', across(columns.trend)),
-    fitted: layer('fitted', 'forecast', 'line-dashed', across(columns.fitted)),
-    residual: layer('sales − fitted', 'irregular', 'stems', across(columns.residual)),
+    id: 'main',
+    title,
+    share: 4,
+    unit: scale.unit,
+    baseline: null,
+    isFactor: false,
+    layers,
+  }
+}
+
+/** What of the ledger a stage can draw; what the method does not have is an empty list. */
+function componentsOf(result: Result, { scale, ghost }: StripSources) {
+  const { find } = ledgerOf(result)
+  const { forecast, method } = result
+  const model = MODEL[method.decompose.model]
+  /** A column over the span, and as far as it has one over the forecast. */
+  const drawn = (name: string, label?: string, ahead = false): (Layer & { kind: 'series' })[] => {
+    const column = find(name)
+    if (!column) return []
+    const points = [
+      ...pointsOf(result, column.actual ?? []),
+      ...(ahead || column.actual === null ? aheadOf(result, column) : []),
+    ]
+    return [layer(label ?? column.label.toLowerCase(), column.component, column.mark, points)]
+  }
+  const strip = (
+    name: string,
+    title: string,
+    share: number,
+    [label]: readonly string[],
+    more: readonly Layer[] = [],
+  ): Strip[] => {
+    const column = find(name)
+    if (!column) return []
+    return [
+      {
+        id: name,
+        title,
+        share,
+        unit: unitOf(column, scale),
+        baseline: column.baseline,
+        isFactor: column.measure === 'factor' || column.measure === 'share',
+        layers: [...drawn(name, label), ...more],
+      },
+    ]
+  }
+  const pinned = ghostLayers(ghost, model)
+  const smooth = find('trendCycle')!.label.toLowerCase()
+  const ratios = drawn('seasonalIrregular')
+  const indices = drawn('index', undefined, true)
+  const { columns } = result
+  return {
+    strip,
     pinned,
+    trendCycle: drawn('trendCycle'),
+    recomposed: drawn('recomposed', `${smooth} ${model.restore} season`).map((one) => ({
+      ...one,
+      component: 'season' as const,
+    })),
+    deseasonalized: drawn('deseasonalized'),
+    trend: drawn('trend'),
+    fitted: drawn('fitted'),
     limits: [...method.forecast.levels].reverse().map((wanted, i): Layer => ({
       kind: 'band',
       label: i === 0 ? `${method.forecast.levels.join('%, ')}% limits` : '',
-      lower: ahead(forecast.limits[wanted]!.lower),
-      upper: ahead(forecast.limits[wanted]!.upper),
+      lower: aheadOf(result, find(`lower:${wanted}`)!),
+      upper: aheadOf(result, find(`upper:${wanted}`)!),
     })),
-    forecastDeseasonalized: layer(
-      'deseas. forecast',
-      'deseasonalized',
-      'line-dotted',
-      ahead(forecast.deseasonalized),
-    ),
-    forecast: layer('forecast', 'forecast', 'line-dashed', [
-      { x: t.at(-1)!, y: columns.value.at(-1)! },
-      ...ahead(forecast.forecast),
-    ]),
-    season,
-    irregular: {
-      id: 'irregular',
-      title: 'Irregular',
-      share: 1.6,
-      ...part,
-      unit: multiplicative ? 'factor' : scale.unit,
+    forecastDeseasonalized: drawn('forecastDeseasonalized', 'deseas. forecast'),
+    forecast: drawn('forecast').map((one) => ({
+      ...one,
+      points: [{ x: columns.t.at(-1)!, y: columns.value.at(-1)! }, ...one.points],
+    })),
+    season: strip('index', 'Season', 2, ['index'], [...ratios, ...pinned.season]).map((one) => ({
+      ...one,
+      id: 'season',
       layers: [
-        layer('irregular', 'irregular', 'stems', across(columns.irregular)),
-        ...pinned.irregular,
+        ...indices.map((bars) => ({ ...bars, paleFrom: forecast.t[0]! })),
+        ...one.layers.slice(1),
       ],
-    } satisfies Strip,
-    weights:
-      by === 'stl'
-        ? [
-            {
-              id: 'weight',
-              title: 'Weight',
-              share: 1,
-              unit: '0 to 1',
-              baseline: 1,
-              isFactor: true,
-              layers: [layer('weight', 'irregular', 'bars', across(columns.weight))],
-            } satisfies Strip,
-          ]
-        : [],
-    cycle: {
-      id: 'cycle',
-      title: 'Cycle',
-      share: 1.6,
-      ...part,
-      unit: multiplicative ? 'factor of the trend' : scale.unit,
-      layers: [layer('average against trend', 'trendCycle', 'line-thick', across(columns.cycle))],
-    } satisfies Strip,
-    main: (title: string, layers: readonly Layer[], share = 4): Strip => ({
-      id: 'main',
-      title,
-      share,
-      ...level,
-      layers,
-    }),
+    })),
+    irregular: strip('irregular', 'Irregular', 1.6, ['irregular'], pinned.irregular),
+    weights: strip('weight', 'Weight', 1, ['weight']),
+    cycle: strip('cycle', 'Cycle', 1.6, ['average against trend']).map((one) => ({
+      ...one,
+      unit: one.isFactor ? 'factor of the trend' : one.unit,
+    })),
   }
+}
+
+function unitOf({ measure, unit }: Column, scale: DisplayScale): string {
+  if (measure === 'factor') return 'factor'
+  return measure === 'share' ? unit.replace('from ', '') : scale.unit
 }
 
 /**
  * The components of the pinned result, pale, on the scale of the present model: what its season makes of its
  * trend-cycle, and what it leaves over, as a share or as an amount.
  */
-function ghostLayers(ghost: Result | null, model: Model) {
+function ghostLayers(ghost: Result | null, model: ModelTerms) {
   const pale = (mark: Mark, component: Component, points: readonly Point[]): Layer[] => [
     { ...layer('pinned', component, mark, points), opacity: GHOST },
   ]
@@ -234,7 +209,7 @@ function ghostLayers(ghost: Result | null, model: Model) {
   const { columns, forecast } = ghost
   const against = (of: readonly Value[], from: readonly Value[]) =>
     of.map((value, i) =>
-      value === null || from[i] === null ? null : takeOut(model, value, from[i]!),
+      value === null || from[i] === null ? null : model.takeOut(value, from[i]!),
     )
   const across = (values: readonly Value[]) => pointsOf(ghost, values)
   return {
@@ -250,21 +225,28 @@ function ghostLayers(ghost: Result | null, model: Model) {
   }
 }
 
-function pointsOf({ columns }: Result, values: readonly Value[], offset = 0): Point[] {
-  return values.map((y, i) => ({ x: columns.t[i]! + offset, y }))
+function pointsOf({ columns }: Looked, values: readonly Value[]): Point[] {
+  return values.map((y, i) => ({ x: columns.t[i]!, y }))
 }
 
-/** Values that are not as they came in, ringed, and what came in in their place. */
-function careLayers({ columns }: Result): Layer[] {
+function aheadOf({ forecast }: Result, { ahead }: Column): Point[] {
+  return (ahead ?? []).map((y, i) => ({ x: forecast.t[i]!, y }))
+}
+
+/** The values, those that are not as they came in ringed, and what came in in their place. */
+function salesLayers(shown: Looked): Layer[] {
+  const { columns } = shown
   const changed = columns.t.flatMap((x, i) =>
     columns.value[i] === columns.original[i]
       ? []
       : [{ x, used: columns.value[i]!, original: columns.original[i]! }],
   )
-  if (changed.length === 0) return []
+  const sales = layer('sales', 'original', 'line-points', pointsOf(shown, columns.value))
+  if (changed.length === 0) return [sales]
   const used = changed.map(({ x, used }) => ({ x, y: used }))
   const original = changed.map(({ x, original }) => ({ x, y: original }))
   return [
+    sales,
     layer('adjusted or filled', 'original', 'rings', used),
     ...(original.some(({ y }) => y !== null)
       ? [{ ...layer('', 'original', 'dots', original), opacity: 0.45 }]
@@ -273,57 +255,48 @@ function careLayers({ columns }: Result): Layer[] {
 }
 
 /** Look: turns with their distances, rolling mean and deviation, and what is left without a trend. */
-function lookStrips(
-  result: Result,
-  { main, sales }: ReturnType<typeof componentsOf>,
-  { inspected, peaks, scale }: StripSources,
-): Strip[] {
-  const columns = inspected.flatMap((column) => (column.problem === null ? [column] : []))
-  const of = (kind: string) => columns.find(({ beside }) => beside.kind === kind)
-  const mean = of('rolling-mean')
-  const deviation = of('rolling-deviation')
+function lookStrips(shown: Looked, sales: readonly Layer[], sources: StripSources): Strip[] {
+  const { inspected, peaks, scale } = sources
+  const of = (kind: string) => inspected.find(({ beside }) => beside.kind === kind)?.column ?? null
   const rest = of('detrended') ?? of('differenced')
+  const deviation = of('rolling-deviation')
+  const beside = (column: Column | null, label: string) =>
+    column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
   const strips = [
-    main('Sales', [
+    mainStrip('Sales', sources, [
       ...sales,
-      ...(mean
-        ? [layer('rolling mean', 'trendCycle', 'line-thick', pointsOf(result, mean.values))]
-        : []),
-      ...(peaks ? turnLayers(result, peaks) : []),
+      ...beside(of('rolling-mean'), 'rolling mean'),
+      ...(peaks ? turnLayers(shown, peaks) : []),
     ]),
   ]
   if (rest) {
-    const isFactor = rest.row.baseline === 1
     strips.push({
       id: 'rest',
-      title: rest.row.label,
+      title: rest.label,
       share: 2.2,
-      unit: `${isFactor ? 'factor' : scale.unit}; ${rest.row.means}`,
-      baseline: rest.row.baseline,
-      isFactor,
-      layers: [layer('', 'deseasonalized', 'stems', pointsOf(result, rest.values))],
+      unit: `${unitOf(rest, scale)}; ${rest.means}`,
+      baseline: rest.baseline,
+      isFactor: rest.measure === 'factor',
+      layers: beside(rest, ''),
     })
   }
   if (deviation) {
     strips.push({
       id: 'deviation',
-      title: 'Rolling st. dev.',
+      title: deviation.label,
       share: 1.4,
       unit: scale.unit,
       baseline: null,
       isFactor: false,
-      layers: [layer('', 'irregular', 'line-thick', pointsOf(result, deviation.values))],
+      layers: beside(deviation, ''),
     })
   }
   return strips
 }
 
-function turnLayers(result: Result, { peaks, troughs }: PeakSpacing): Layer[] {
+function turnLayers({ columns }: Looked, { peaks, troughs }: PeakSpacing): Layer[] {
   const at = (places: readonly number[]): Point[] =>
-    places.map((place) => ({
-      x: result.columns.t[place - 1]!,
-      y: result.columns.value[place - 1]!,
-    }))
+    places.map((place) => ({ x: columns.t[place - 1]!, y: columns.value[place - 1]! }))
   const between = (points: readonly Point[]) =>
     points.slice(1).map((to, i) => {
       const from = points[i]!
@@ -339,40 +312,36 @@ function turnLayers(result: Result, { peaks, troughs }: PeakSpacing): Layer[] {
 }
 
 /** Smooth: every compared average in a line of its own; the steps before centring are the ledger's. */
-function comparedAverages(result: Result, inspected: readonly Inspected[]): Layer[] {
-  const averages = inspected.flatMap((column) =>
-    column.problem === null &&
-    column.beside.kind === 'average' &&
-    column.beside.by.kind !== 'off-centre'
-      ? [column]
-      : [],
+function comparedAverages(shown: Looked, inspected: readonly Inspected[]): Layer[] {
+  const averages = inspected.flatMap(({ beside, column }) =>
+    column && beside.kind === 'average' && beside.by.kind !== 'off-centre' ? [column] : [],
   )
-  return averages.map(({ row, values }, i) =>
-    layer(row.label, 'trendCycle', COMPARED[i % COMPARED.length]!, pointsOf(result, values)),
+  return averages.map(({ label, actual }, i) =>
+    layer(label, 'trendCycle', COMPARED[i % COMPARED.length]!, pointsOf(shown, actual!)),
   )
 }
 
 /** Growth of sales and deseasonalized sales on one scale, their averages beside their names. */
 function growthStrip(result: Result, inspected: readonly Inspected[]): Strip {
-  const columns = inspected.flatMap((column) =>
-    column.problem === null && column.beside.kind === 'growth' ? [column] : [],
+  const columns = inspected.flatMap(({ beside, column }) =>
+    column && beside.kind === 'growth' ? [column] : [],
   )
   return {
     id: 'growth',
     title: 'Growth',
     share: 2.4,
-    unit: `%, ${columns[0]?.row.means ?? ''}`,
+    unit: `%, ${columns[0]?.means ?? ''}`,
     baseline: 0,
     isFactor: false,
     inPercent: true,
-    layers: columns.map(({ row, values }) => {
-      const average = mean(values.filter((value) => value !== null))
-      const name = row.component === 'original' ? 'sales' : 'deseas.'
+    layers: columns.map(({ component, mark, actual }) => {
+      const average = mean(actual!.filter((value) => value !== null))
+      const name = component === 'original' ? 'sales' : 'deseas.'
       return layer(
         average === null ? name : `${name}, mean ${formatChange(average)}`,
-        row.component,
-        row.component === 'original' ? 'line-thin' : 'line-thick',
-        pointsOf(result, values),
+        component,
+        mark,
+        pointsOf(result, actual!),
       )
     }),
   }

@@ -1,4 +1,4 @@
-import type { Component } from '~~/core/ledger/rows'
+import type { Component, Mark } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 
 /** A value at a time code. */
@@ -6,20 +6,6 @@ export interface Point {
   readonly x: number
   readonly y: Value
 }
-
-/** How a layer is drawn. A component is known by its mark as well as by its colour. */
-export type Mark =
-  | 'line-points'
-  | 'line-thick'
-  | 'line-thin'
-  | 'line-dotted'
-  | 'line-dashed'
-  | 'bars'
-  | 'stems'
-  | 'rings'
-  | 'dots'
-  | 'peaks'
-  | 'troughs'
 
 /** One component in a strip. */
 export type Layer =
@@ -96,26 +82,6 @@ export function rangeOfStrip({
   // Marks of turns, and the distances between them, stand beyond the values.
   const room = layers.some((layer) => layer.kind === 'gaps') ? ROOM_FOR_GAPS * (high - low) : 0
   return { low: low - room, high: high + room }
-}
-
-/** The one strip of a series that the method refuses. */
-export function salesStrip(values: readonly Value[], unit: string): Strip {
-  return {
-    id: 'main',
-    title: 'Sales',
-    unit,
-    share: 4,
-    baseline: null,
-    isFactor: false,
-    layers: [
-      layer(
-        'sales',
-        'original',
-        'line-points',
-        values.map((y, i) => ({ x: i + 1, y })),
-      ),
-    ],
-  }
 }
 
 /** A layer of one component. */

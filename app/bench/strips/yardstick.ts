@@ -16,9 +16,7 @@ export function withYardsticks(
   { columns, method }: Result,
   scale: DisplayScale,
 ): Strip[] {
-  const swing =
-    columns.index.reduce<number>((most, value) => Math.max(most, value ?? 0), -Infinity) -
-    columns.index.reduce<number>((least, value) => Math.min(least, value ?? 0), Infinity)
+  const swing = Math.max(...columns.index) - Math.min(...columns.index)
   if (!(swing > 0)) return [...strips]
   const size = rounded(SHARE * swing)
   const isShare = method.decompose.model === 'multiplicative'

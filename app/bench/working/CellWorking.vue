@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { formatFigure } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
+import { exclusionsOf } from '~~/core/method'
 import { write } from '~~/core/column/write'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
@@ -15,10 +16,12 @@ const view = useView()
 const reason = ref('')
 
 const period = computed(
-  () => bench.result?.columns.period[props.explanation.cell.t - view.firstT] ?? null,
+  () => bench.shown?.columns.period[props.explanation.cell.t - view.firstT] ?? null,
 )
 const exclusion = computed(() =>
-  bench.result?.method.decompose.exclude.find((have) => have.period === period.value),
+  bench.result
+    ? exclusionsOf(bench.result.method).find((have) => have.period === period.value)
+    : undefined,
 )
 /** A figure of the file itself, that no arithmetic made. */
 const cameIn = computed(() => {
@@ -27,7 +30,7 @@ const cameIn = computed(() => {
   return props.explanation.value === original.value
 })
 const original = computed(
-  () => bench.result?.columns.original[props.explanation.cell.t - view.firstT] ?? null,
+  () => bench.shown?.columns.original[props.explanation.cell.t - view.firstT] ?? null,
 )
 const canCare = computed(
   () =>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatDecimals, formatFigure } from '~/figures/format'
+import { traitsOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 
 const props = defineProps<{ result: Result }>()
 
+const hasSeason = computed(() => traitsOf(props.result.method.decompose).hasSeason)
 const lines = computed<readonly (readonly [name: string, value: string])[]>(() => {
   const { fitted } = props.result.accuracy
   const unit = props.result.series.unit
@@ -18,7 +20,10 @@ const lines = computed<readonly (readonly [name: string, value: string])[]>(() =
     ['RMSE of the mean value', inPercent(fitted.rmsePercentOfMean)],
     ['MAPE', inPercent(fitted.mape)],
     ['sMAPE', inPercent(fitted.smape)],
-    ['MASE (1: as good as last year)', fitted.mase === null ? '–' : formatDecimals(fitted.mase, 3)],
+    [
+      `MASE (1: as good as ${hasSeason.value ? 'last year' : 'the last value'})`,
+      fitted.mase === null ? '–' : formatDecimals(fitted.mase, 3),
+    ],
   ]
 })
 </script>
@@ -27,8 +32,8 @@ const lines = computed<readonly (readonly [name: string, value: string])[]>(() =
   <section class="errors">
     <h3>Fitted against actual</h3>
     <p class="muted small">
-      In the sample: the line and the indices have seen these values. Out of sample the errors are
-      larger.
+      In the sample: the line<template v-if="hasSeason"> and the indices have</template
+      ><template v-else> has</template> seen these values. Out of sample the errors are larger.
     </p>
     <dl class="figures">
       <template v-for="[name, value] in lines" :key="name">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Finding } from '~~/core/findings/finding'
+import type { Finding } from '~~/core/finding'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 
@@ -16,7 +16,7 @@ const ordered = computed(() =>
 )
 
 function goTo({ period }: Finding) {
-  const at = bench.result?.columns.period.indexOf(period ?? '') ?? -1
+  const at = bench.shown?.columns.period.indexOf(period ?? '') ?? -1
   if (at >= 0) view.moveTo({ column: view.selected?.column ?? 'value', t: view.firstT + at })
 }
 </script>
@@ -35,6 +35,14 @@ function goTo({ period }: Finding) {
           @click="goTo(finding)"
         >
           show
+        </button>
+        <button
+          v-if="finding.action"
+          type="button"
+          class="go"
+          @click="bench.changePart(finding.action.change)"
+        >
+          {{ finding.action.label }}
         </button>
       </li>
     </ul>

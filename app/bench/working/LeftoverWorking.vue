@@ -46,7 +46,7 @@ const groups = computed(() => [
       :every="result.series.seasons"
     />
     <p v-else class="muted small">No autocorrelation: a gap inside, or nothing left over.</p>
-    <figure v-for="group in groups" :key="group.title">
+    <figure v-for="group in groups.filter(({ bars: all }) => all.length > 0)" :key="group.title">
       <figcaption>
         Spread {{ group.title }} <span class="muted small">standard deviation</span>
       </figcaption>

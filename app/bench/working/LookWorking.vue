@@ -8,14 +8,14 @@ import {
 } from '~~/core/autocorrelation/autocorrelation'
 import { withoutGap } from '~~/core/autocorrelation/withoutGap'
 import { Refusal } from '~~/core/refusal'
-import type { Result } from '~~/core/result'
+import type { Looked } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { testStationarity } from '~~/core/stationarity/stationarity'
 import { useView } from '../viewStore'
 import CorrelationBars from './CorrelationBars.vue'
 
 /** Whether the series, or what is left of it without a trend, stays where it is and remembers itself. */
-const props = defineProps<{ result: Result }>()
+const props = defineProps<{ result: Looked }>()
 const view = useView()
 
 const FEWEST_LAGS = 24
@@ -26,8 +26,8 @@ const rest = computed(() =>
 const looked = computed<{ name: string; values: readonly Value[] }>(() =>
   rest.value && rest.value.problem === null
     ? {
-        name: `${rest.value.row.label.toLowerCase()} (${rest.value.row.means})`,
-        values: rest.value.values,
+        name: `${rest.value.column.label.toLowerCase()} (${rest.value.column.means})`,
+        values: rest.value.column.actual!,
       }
     : { name: 'sales', values: props.result.columns.value },
 )

@@ -6,7 +6,7 @@ import type { Value } from '~~/core/series/series'
 
 /** Is there a season, does it stay as it is, how strong is it, and which model fits? */
 const props = defineProps<{ result: Result }>()
-const tests = computed(() => props.result.seasonTests)
+const tests = computed(() => props.result.seasonTests!)
 const strength = computed(() => props.result.strength)
 const model = computed(() => props.result.whichModel)
 const p = (value: Value) => (value === null ? '–' : `p ${formatP(value)}`)

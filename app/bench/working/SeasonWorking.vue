@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import { formatFigure } from '~/figures/format'
 import { periodAt } from '~~/core/calendar/period'
 import { tableYear } from '~~/core/calendar/tableYear'
-import { baseline } from '~~/core/model'
+import { wayOf } from '~~/core/decompose/ways'
+import { actualOf } from '~~/core/ledger/ledger'
+import { exclusionsOf } from '~~/core/method'
+import { MODEL } from '~~/core/model'
 import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import { useView } from '../viewStore'
@@ -22,30 +25,34 @@ const multiplicative = computed(() => props.result.method.decompose.model === 'm
 const years = computed(() => {
   const { columns, method } = props.result
   const start = startOfResult(props.result)
-  const excluded = new Set(method.decompose.exclude.map(({ period }) => period))
+  const excluded = new Set(exclusionsOf(method).map(({ period }) => period))
+  const irregulars = actualOf(props.result, 'seasonalIrregular')
   const own = columns.t.flatMap((t, i) =>
     columns.season[i] === season.value
       ? [
           {
             t,
             year: tableYear(periodAt(start, t, calendar.value.seasons), calendar.value),
-            value: columns.seasonalIrregular[i]!,
+            value: irregulars[i]!,
             excluded: excluded.has(columns.period[i]!),
           },
         ]
       : [],
   )
-  const zero = multiplicative.value ? 0 : baseline(method.decompose.model)
+  const zero = multiplicative.value ? 0 : MODEL[method.decompose.model].neutral
   const longest = Math.max(...own.map(({ value }) => Math.abs((value ?? zero) - zero)))
   return own.map((item) => ({
     ...item,
     share: item.value === null ? 0 : Math.abs(item.value - zero) / (longest || 1),
   }))
 })
-const classical = computed(() => {
-  const { decompose } = props.result.method
-  return decompose.by === 'stl' ? null : decompose
+const way = computed(() => wayOf(props.result.method.decompose.by))
+/** How the index came about, before the index itself. */
+const steps = computed(() => {
+  const { method, decomposition } = props.result
+  return way.value.indexSteps(method.decompose, decomposition, row.value, calendar.value)
 })
+const indexName = computed(() => (way.value.traits.seasonMayChange ? 'last year’s index' : 'index'))
 </script>
 
 <template>
@@ -71,19 +78,11 @@ const classical = computed(() => {
       </tbody>
     </table>
     <dl>
-      <template v-if="classical">
-        <dt>{{ classical.average.replace('-', ' ') }} of {{ row.count }}</dt>
-        <dd>{{ formatFigure(row.raw) }}</dd>
-        <template v-if="classical.adjust">
-          <dt>{{ multiplicative ? '÷' : '−' }} mean of the {{ calendar.seasons }} raw indices</dt>
-          <dd>{{ formatFigure(result.rawIndexMean!) }}</dd>
-        </template>
+      <template v-for="step in steps" :key="step.what">
+        <dt>{{ step.what }}</dt>
+        <dd>{{ formatFigure(step.value) }}</dd>
       </template>
-      <template v-else>
-        <dt>mean of the smoothed years</dt>
-        <dd>{{ formatFigure(row.raw) }}</dd>
-      </template>
-      <dt class="index">{{ classical ? 'index' : 'last year’s index' }} for {{ row.label }}</dt>
+      <dt class="index">{{ indexName }} for {{ row.label }}</dt>
       <dd class="index">{{ formatFigure(row.index) }}</dd>
     </dl>
     <p class="muted small">

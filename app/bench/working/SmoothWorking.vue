@@ -2,24 +2,27 @@
 import { computed } from 'vue'
 import { formatDecimals } from '~/figures/format'
 import { onePeriod } from '~~/core/calendar/labels'
-import type { Result } from '~~/core/result'
+import { wayOf } from '~~/core/decompose/ways'
+import { isResult } from '~~/core/ledger/ledger'
+import type { Looked, Result } from '~~/core/result'
 import { averageName, smoothBy, type AverageKind } from '~~/core/smoothing/averageKinds'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { useInspection } from '../inspect/inspectionStore'
 
 /** What every average on the strip costs at the ends and leaves of the season. */
-const props = defineProps<{ result: Result }>()
+const props = defineProps<{ result: Looked | Result }>()
 const inspection = useInspection()
 const seasons = computed(() => props.result.series.seasons)
 const per = computed(() => onePeriod(calendarOfResult(props.result)))
 
-const kinds = computed<readonly AverageKind[]>(() =>
-  inspection.averages.length > 0
-    ? inspection.averages
-    : props.result.method.decompose.by === 'ratio-to-moving-average'
-      ? [{ kind: 'centred', order: seasons.value }]
-      : [],
-)
+/** The averages compared, or else the one that the method works with. */
+const kinds = computed<readonly AverageKind[]>(() => {
+  if (inspection.averages.length > 0) return inspection.averages
+  if (!isResult(props.result)) return []
+  const { decompose } = props.result.method
+  const own = wayOf(decompose.by).average(decompose, calendarOfResult(props.result))
+  return own ? [own] : []
+})
 const rows = computed(() =>
   kinds.value.map((kind) => {
     const { lost, gain, leavesSeason } = smoothBy(props.result.columns.value, kind, seasons.value)
@@ -46,26 +49,27 @@ const waves = computed(() =>
         <tr>
           <th scope="col">average</th>
           <th scope="col" class="number">lost</th>
-          <th scope="col" class="number">leaves at most</th>
+          <th v-if="seasons > 1" scope="col" class="number">leaves at most</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.name">
           <th scope="row">{{ row.name }}</th>
           <td class="number">{{ row.lost }}</td>
-          <td class="number">{{ formatDecimals(row.largest * 100, 1) }}%</td>
+          <td v-if="seasons > 1" class="number">{{ formatDecimals(row.largest * 100, 1) }}%</td>
         </tr>
       </tbody>
     </table>
     <p class="muted small">
-      Lost: {{ per }}s without an average at the ends. Leaves: the largest share of a seasonal wave
-      that it lets through.
+      Lost: {{ per }}s without an average at the ends.<template v-if="seasons > 1">
+        Leaves: the largest share of a seasonal wave that it lets through.</template
+      >
     </p>
     <p v-for="row in warned" :key="row.name" class="warning">
       <strong>{{ row.name }}</strong> is no whole number of years: it still waves with the season,
       {{ formatDecimals(row.largest * 100, row.largest < 0.1 ? 1 : 0) }}% of a seasonal wave stays.
     </p>
-    <details>
+    <details v-if="seasons > 1">
       <summary class="small">share left of each seasonal wave</summary>
       <table>
         <thead>

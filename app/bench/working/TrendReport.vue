@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { formatDecimals, formatFigure, formatP } from '~/figures/format'
-import type { TrendFit } from '~~/core/result'
+import type { TrendFit } from '~~/core/trend/report'
 import type { Value } from '~~/core/series/series'
 
-defineProps<{ fit: TrendFit; unit: string }>()
+defineProps<{ fit: TrendFit; unit: string; hasSeason: boolean }>()
 
 function figure(value: Value, decimals?: number): string {
   if (value === null) return '–'
@@ -13,7 +13,7 @@ function figure(value: Value, decimals?: number): string {
 
 <template>
   <section class="report">
-    <h3>Trend through the deseasonalized series</h3>
+    <h3>Trend through the {{ hasSeason ? 'deseasonalized series' : 'series' }}</h3>
     <p class="equation">{{ fit.equation }}</p>
     <p class="muted small">{{ unit }}; t is the time code, 1 in the first period</p>
     <table>
@@ -37,9 +37,11 @@ function figure(value: Value, decimals?: number): string {
       </tbody>
     </table>
     <dl class="figures">
-      <dt>R² before deseasonalizing</dt>
-      <dd>{{ figure(fit.r2Before, 4) }}</dd>
-      <dt>R² after</dt>
+      <template v-if="hasSeason">
+        <dt>R² before deseasonalizing</dt>
+        <dd>{{ figure(fit.r2Before, 4) }}</dd>
+      </template>
+      <dt>R²{{ hasSeason ? ' after' : '' }}</dt>
       <dd class="strong">{{ figure(fit.r2, 4) }}</dd>
       <dt>adjusted R²</dt>
       <dd>{{ figure(fit.adjustedR2, 4) }}</dd>

@@ -1,4 +1,4 @@
-import type { Topic } from '~~/core/findings/finding'
+import type { Topic } from '~~/core/finding'
 import type { Stage } from '../path/stages'
 
 /** The findings that belong to each stage; what is in the data, and what is not, belongs to all. */

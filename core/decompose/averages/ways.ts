@@ -24,6 +24,7 @@ const COMMON = {
   stability: stabilityOfAverages,
   columns: columnsOfAverages,
   findings: (stretch, _, decomposed) => findingsOfAverages(stretch, decomposed),
+  whyNoSeason: () => null,
   words: wordsOfAverages,
   indexSteps: indexStepsOfAverages,
 } satisfies Partial<AveragesWay>
@@ -60,7 +61,8 @@ export const ratioToTrend: AveragesWay = {
   says: () => ({
     lead: ', by ',
     text: 'ratio to trend',
-    means: 'Compares each value with one line through the whole series; a cycle stays in the ratios.',
+    means:
+      'Compares each value with one line through the whole series; a cycle stays in the ratios.',
   }),
   advice: (waves) => (waves === 'slowly' ? NO_STRAIGHT_LINE : ADVICE_WITH_SEASON),
   smooths: () => 'by a line',

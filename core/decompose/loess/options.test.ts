@@ -52,7 +52,11 @@ describe('what is refused', () => {
     [{ trendWindow: 1 }, 'trendWindow', /odd number of at least 3/],
     [{ trendWindow: 241 }, 'trendWindow', /240 at the most/],
     [{ lowPassWindow: 12 }, 'lowPassWindow', /odd number/],
-    [{ average: 'median' }, 'average', /belongs to a decomposition by averaged indices; this one is by robust loess/],
+    [
+      { average: 'median' },
+      'average',
+      /belongs to a decomposition by averaged indices; this one is by robust loess/,
+    ],
     [{ adjust: false }, 'adjust', /Take it out/],
     [{ order: 5 }, 'order', /belongs to a decomposition without a season/],
     [{ colour: 5 }, 'colour', /not a key/],

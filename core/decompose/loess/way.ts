@@ -27,6 +27,7 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
     means:
       'Smooths trend and season locally: the season may change over the years, and outliers do no harm.',
   }),
+  whyNoSeason: () => null,
   words: wordsOfLoess,
   smooths: ({ trendWindow }) => `loess over ${trendWindow}, ends kept`,
   average: () => null,

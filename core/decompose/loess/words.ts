@@ -34,11 +34,7 @@ const USUAL = {
 function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
   const per = `${onePeriod(calendar)}s`
   const isPeriodic = options.seasonalWindow === 'periodic'
-  const window = (
-    label: string,
-    name: 'trendWindow' | 'lowPassWindow',
-    rare: boolean,
-  ): Field => ({
+  const window = (label: string, name: 'trendWindow' | 'lowPassWindow', rare: boolean): Field => ({
     kind: 'number',
     label,
     path: ['decompose', name],

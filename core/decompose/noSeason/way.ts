@@ -29,9 +29,7 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   ],
   findings: () => [],
   advice: (waves) =>
-    waves === 'slowly'
-      ? 'Try an average of fewer terms.'
-      : 'That is a season: decompose with one.',
+    waves === 'slowly' ? 'Try an average of fewer terms.' : 'That is a season: decompose with one.',
   says: () => ({
     lead: ', with ',
     text: 'no season',
@@ -59,6 +57,10 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   ],
   smooths: ({ order }) => `${averageWords(order)}; ${Math.floor(order / 2)} lost at each end`,
   average: ({ order }) => ({ kind: 'centred', order }),
+  whyNoSeason: ({ seasons }) =>
+    seasons < 2
+      ? 'A yearly series has one value a year, so there is no season in it.'
+      : 'This method takes no season out, so there are no indices to form.',
   indexSteps: () => [],
 }
 
