@@ -6,6 +6,22 @@ import ts from 'typescript-eslint'
 /** Packages the core may use: factorization and special functions, nothing that knows of a machine. */
 const NUMERIC = '@stdlib/|ml-matrix$'
 
+/** The names of the ways; what is asked of a way is asked as its property, and never by comparing its name. */
+const WAY_NAMES = '^(stl|ratio-to-moving-average|ratio-to-trend|simple-averages)$'
+const WAY_MESSAGE =
+  'Nobody outside the folder of a way knows its name: ask wayOf(by) for what it says of itself.'
+const NO_WAY_NAMES = [
+  { selector: `Literal[value=/${WAY_NAMES}/]`, message: WAY_MESSAGE },
+  { selector: `TSLiteralType > Literal[value=/${WAY_NAMES}/]`, message: WAY_MESSAGE },
+  // "none" is a word of other lists too; as a way it stands behind `by`.
+  { selector: "Property[key.name='by'] > Literal[value='none']", message: WAY_MESSAGE },
+  {
+    selector:
+      'BinaryExpression[operator=/^[!=]==$/] > MemberExpression.left[property.name="by"][object.property.name=/^(decompose|forecast|decomposition)$/]',
+    message: WAY_MESSAGE,
+  },
+]
+
 /** Refuses imports from the folders above, and from packages that are not named. */
 function imports({ packages, folders, message }) {
   const patterns = [{ regex: `^(\\.\\./)+(${folders})(/|$)`, message }]
@@ -45,6 +61,29 @@ export default ts.config(
         'error',
         ...['window', 'document', 'fetch', 'process', 'console', 'localStorage', 'setTimeout'],
       ],
+    },
+  },
+  {
+    // The schemas of the ways' documents are declared where their types are.
+    files: ['core/decompose/**/*ptions.ts', 'core/decompose/way.ts', 'core/forecast/**/*ptions.ts'],
+    rules: imports({
+      packages: '(zod$|' + NUMERIC + ')',
+      folders: 'app|bin|demo|handover|intake|server|shared',
+      message: 'The core is pure: options may use zod beside its numeric packages, nothing else.',
+    }),
+  },
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    ignores: [
+      'core/decompose/*/**',
+      'core/decompose/ways.ts',
+      '**/*.test.ts',
+      'e2e/**',
+      'reference/**',
+    ],
+    rules: {
+      'no-restricted-syntax': ['error', ...NO_WAY_NAMES],
+      'vue/no-restricted-syntax': ['error', ...NO_WAY_NAMES],
     },
   },
   {

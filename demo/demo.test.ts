@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import type { LoessDocument } from '../core/decompose/loess/options'
 import { actualOf } from '../core/ledger/ledger'
-import type { MethodDocument } from '../core/method'
+import { changed, type MethodDocument } from '../core/method'
 import type { Series } from '../core/series/series'
 import { readFile } from '../intake/readFile'
 import { easterShare, easterSunday } from './easter'
@@ -78,6 +78,23 @@ describe('what was put in is found again', () => {
       Math.max(...seasons.map(({ index }) => index)) -
       Math.min(...seasons.map(({ index }) => index))
     expect(range).toBeLessThan(0.03)
+  })
+
+  it('paint by year: no season is taken out, and the trend comes back', () => {
+    const { method, seasons, trendFit, forecast } = analyse(seriesOf(TRUTH.yearly.file), FORMAT)
+    expect(method.decompose).toMatchObject({ by: 'none', order: 5 })
+    expect(seasons).toEqual([])
+    const slope = trendFit.terms.find(({ name }) => name === 't')!
+    expect(Math.abs(slope.estimate - TRUTH.yearly.slope)).toBeLessThan(2 * slope.standardError)
+    expect(forecast.period).toEqual(['2026', '2027', '2028'])
+  })
+
+  it('primer: the season that is none can be done without, with one click', () => {
+    const { findings } = analyse(seriesOf(TRUTH.primer.file), FORMAT)
+    const { action } = findings.find(({ code }) => code === 'season-negligible')!
+    const without = analyse(seriesOf(TRUTH.primer.file), changed(FORMAT, action!.change))
+    expect(without.method.decompose.by).toBe('none')
+    expect(without.findings.map(({ code }) => code)).not.toContain('season-peak')
   })
 
   describe('by robust loess', () => {

@@ -41,6 +41,7 @@ export function demoFiles(): DemoFile[] {
     contractWork(),
     tradeCounterTakings(randomFrom(TRUTH.seed + 5)),
     wide(TRUTH.regions.file, byRegion(exterior, randomFrom(TRUTH.seed + 6))),
+    paintByYear(randomFrom(TRUTH.seed + 7)),
   ]
 }
 
@@ -139,6 +140,16 @@ function byRegion(whole: readonly number[], random: Random): [string, string, nu
       return Math.round(value * share * (1 + random.normal(noise)))
     }),
   ])
+}
+
+function paintByYear(random: Random): DemoFile {
+  const { file, unit, firstYear, years, level, slope, noise, slump } = TRUTH.yearly
+  const rows = Array.from({ length: years }, (_, i) => {
+    const year = firstYear + i
+    const share = slump.find((bad) => bad.year === year)?.share ?? 1
+    return [year, Math.round((level + slope * (i + 1)) * share + random.normal(noise))]
+  })
+  return { name: file, rows: [['year', `Paint sold (${unit})`], ...rows] }
 }
 
 function saturdays(year: number, month: number): number {

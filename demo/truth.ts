@@ -80,6 +80,21 @@ export const TRUTH = {
     weekdays: [0.94, 0.9, 0.95, 1.02, 1.21, 0.98],
     noise: 0.09,
   },
+  yearly: {
+    file: 'paint-by-year.csv',
+    unit: 'thousand litres',
+    firstYear: 2004,
+    years: 22,
+    /** Thousand litres in the year before the first, and more each year. */
+    level: 780,
+    slope: 24,
+    noise: 14,
+    /** Building stood still: share of the usual sales in those years. */
+    slump: [
+      { year: 2009, share: 0.9 },
+      { year: 2010, share: 0.93 },
+    ],
+  },
   regions: {
     file: 'exterior-paint-by-region.csv',
     unit: 'litres',

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { chooseWord, expectSaved, openSeries } from './support'
 
 /** In the dark only colours differ, and only they are looked at again. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { bringIn, chooseWord, expectSaved, monthlyCsv, rowFigures } from './support'
 
 test('a slipped digit is pointed out, replaced with a reason, kept, and taken back', async ({

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { analyse } from '../core/analyse'
 import { actualOf } from '../core/ledger/ledger'
 import type { MethodDocument } from '../core/method'
@@ -82,7 +83,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
   await test.step('pin multiplicative, change to additive, and see both', async () => {
     await page.getByRole('button', { name: 'Pin', exact: true }).click()
     await chooseWord(page, 'model', 'additive')
-    const pinned = page.locator('[data-row="beside:pinned.index"] .cell').first()
+    const pinned = page.locator('[data-row="pinned index"] .cell').first()
     await expect(pinned).toHaveText(/^[01]\.\d\d$/)
     await page.getByRole('button', { name: 'Compare 1' }).click()
     const compare = page.getByRole('region', { name: 'Methods side by side' })
@@ -141,7 +142,7 @@ test('wood stain by robust loess shows the season drift', async ({ page }) => {
 
   await test.step('a window changes everything; a wrong one is refused in its place', async () => {
     await page.locator('[data-word=loess]').click()
-    const years = page.getByLabel('Years of the season’s window')
+    const years = page.getByLabel(/^smoothed over/)
     await years.fill('8')
     await years.press('Tab')
     await expect(page.getByText(/window of the season .* odd number of at least 7/)).toBeVisible()

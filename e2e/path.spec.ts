@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { analyse } from '../core/analyse'
+import { calendarOf } from '../core/calendar/calendar'
 import { actualOf } from '../core/ledger/ledger'
 import { readFile } from '../intake/readFile'
-import { chooseWord, expectSaved, openSeries, rowFigures } from './support'
+import { bringIn, chooseWord, expectSaved, openSeries, rowFigures } from './support'
 
 const FILE = 'demo/files/exterior-paint.csv'
 
@@ -168,5 +169,67 @@ test('a series too short for the method is shown with the reason', async ({ page
   await expect(page.getByRole('alert')).toContainText(
     'at least two full years (8 quarters); there are 4',
   )
+  // Look needs only the series, and is there with its tests; so is Smooth.
   expect(await rowFigures(page, 'value')).toEqual({ '1': '4', '2': '6', '4': '5' })
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await expect(working.getByText('Does it stay where it is?')).toBeVisible()
+  await expect(working.getByText('1 quarter without a value')).toBeVisible()
+  const path = page.getByRole('navigation', { name: 'Path' })
+  await path.getByRole('button', { name: /^Smooth/ }).click()
+  await page.getByLabel('Terms', { exact: true }).fill('2')
+  await page.getByRole('button', { name: 'add', exact: true }).click()
+  await expect(page.getByRole('rowheader', { name: /^2-term average/ })).toBeVisible()
+  // What would help is found by trying, and done with one click.
+  await page.getByRole('alert').getByRole('button', { name: 'Do without a season' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await expect(page.locator('[data-word=by]')).toHaveText('no season')
+  await path.getByRole('button', { name: /^Project/ }).click()
+  await expect(page.locator('[data-row=forecast] .cell')).toHaveCount(4)
+})
+
+test('a yearly file goes from intake to forecast without a word of a season', async ({ page }) => {
+  const sold = [812, 840, 861, 903, 880, 835, 852, 930, 915, 990, 975, 1040]
+  const rows = sold.map((value, i) => `${2010 + i},${value}`)
+  await bringIn(page, 'by-year.csv', ['year,Paint (thousand litres)', ...rows].join('\n'))
+  const yearly = {
+    ...{ name: 'Paint', unit: 'thousand litres', values: sold },
+    calendar: calendarOf('yearly'),
+    start: { year: 2010, season: 1 },
+  }
+  const result = analyse(yearly, { format: 'elvant-method/1' })
+  const path = page.getByRole('navigation', { name: 'Path' })
+  const working = page.getByRole('complementary', { name: 'Working' })
+  const stage = (name: string) => path.getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await expect(page.locator('.sentence')).toContainText(
+    'with no season; smoothed by a 5-term moving average',
+  )
+  await expect(page.getByRole('button', { name: 'fold by year' })).toHaveCount(0)
+
+  await stage('Look')
+  await expect(page.locator('.spacing')).toContainText('years apart')
+  await expect(page.locator('.axis')).not.toContainText('year')
+  await stage('Season')
+  await expect(page.getByText('A yearly series has one value a year')).toBeVisible()
+  await stage('Deseasonalize')
+  await expect(page.getByText('A yearly series has one value a year')).toBeVisible()
+
+  await stage('Smooth')
+  await page.locator('[data-word=order]').click()
+  await page.getByLabel(/^an average of/).fill('3')
+  await page.getByLabel(/^an average of/).press('Tab')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('rowheader', { name: /^Centred average 3 terms/ })).toBeVisible()
+
+  await stage('Trend')
+  await expect(working.locator('.equation')).toHaveText(result.trendFit.equation)
+  await stage('Project')
+  const forecast = result.forecast.forecast.map((value) => Math.round(value).toLocaleString('en'))
+  expect(Object.values(await rowFigures(page, 'forecast'))).toEqual(forecast)
+  await stage('Check')
+  await expect(working.getByText('as good as the last value')).toBeVisible()
+  const words = await page.locator('main').innerText()
+  expect(words.replace(/Season\n|Deseasonalize|no season in it|none in a yearly/g, '')).not.toMatch(
+    /season|index|year year|1-term/i,
+  )
+  await expectSaved(page)
 })

@@ -1,34 +1,16 @@
-import { spawn, type ChildProcess } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { request as httpRequest } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, startServer, test } from './ownServer'
 
 const PORT = 4392
 const BASE = `http://127.0.0.1:${PORT}/api/v1`
 
-/** Starts a server of its own on a database; resolves once it answers. */
-async function start(data: string): Promise<ChildProcess> {
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-    env: {
-      ...process.env,
-      ELVANT_DATA: data,
-      ELVANT_DEMO: 'none',
-      NITRO_HOST: '127.0.0.1',
-      NITRO_PORT: String(PORT),
-    },
-    stdio: 'ignore',
-  })
-  for (let tries = 0; tries < 100; tries++) {
-    const answered = await fetch(`${BASE}/series`).then(
-      () => true,
-      () => false,
-    )
-    if (answered) return server
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error('The server did not start.')
+/** Starts a server of its own on a database, without the demo; resolves once it answers. */
+function start(data: string): Promise<ChildProcess> {
+  return startServer(data, PORT, { ELVANT_DEMO: 'none' })
 }
 
 async function kill(server: ChildProcess): Promise<void> {
@@ -163,15 +145,17 @@ test('every answered write outlives a server that is killed at any moment', asyn
   rmSync(folder, { recursive: true, force: true })
 })
 
-test('requests that are not of this server’s own pages are turned away', async ({ request }) => {
+test('requests that are not of this server’s own pages are turned away', async ({
+  request,
+  address,
+}) => {
   const foreign = await request.get('/api/v1/series', {
     headers: { origin: 'https://elsewhere.example' },
   })
   expect(foreign.status()).toBe(403)
   const rebound = await new Promise<number>((resolve, reject) => {
-    httpRequest(
-      { host: '127.0.0.1', port: 4391, path: '/api/v1/series', headers: { host: 'evil.example' } },
-      (response) => resolve(response.statusCode!),
+    httpRequest(`${address}/api/v1/series`, { headers: { host: 'evil.example' } }, (response) =>
+      resolve(response.statusCode!),
     )
       .on('error', reject)
       .end()

@@ -1,7 +1,8 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { bringIn, monthlyCsv } from './support'
 
 async function download(page: Page, button: string): Promise<{ name: string; path: string }> {

@@ -15,6 +15,7 @@ export async function bringIn(page: Page, name: string, text: string): Promise<v
     .locator('input[type=file]')
     .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
   await page.getByRole('button', { name: /^Keep/ }).click()
+  await expect(page).not.toHaveURL(/\/intake/)
 }
 
 /** Chooses another way to say a word of the method sentence. */

@@ -4,12 +4,15 @@ import { build, checkNode, install, run, say, stop } from './prepare.mjs'
 
 /** Every check of the project, from a fresh clone on: style, types, unit and browser tests. */
 const CHROMIUM = '/usr/bin/chromium'
+/** The folders whose imports are checked for circles and direction. */
+const IMPORTING = ['app', 'core', 'intake', 'shared', 'handover', 'server', 'bin']
 
 checkNode()
 install()
 step('Style', () => {
   run('npx', ['prettier', '--check', '--log-level=warn', '.'])
   run('npx', ['eslint', '--max-warnings=0', '.'])
+  run('npx', ['depcruise', '--config', '.dependency-cruiser.mjs', ...IMPORTING])
 })
 step('Types', () => {
   run('npx', ['nuxt', 'prepare', '--logLevel=silent'], { NUXT_TELEMETRY_DISABLED: '1' })

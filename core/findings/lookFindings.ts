@@ -8,7 +8,7 @@ import type { WhichModel } from '../seasonality/whichModel'
 import { mean } from '../statistics/average'
 import type { Stretch } from '../series/stretch'
 import { figure, percent, probability } from '../words/figure'
-import { gapWords, PEAK_WORDS } from '../seasonality/peakWords'
+import { gapWords, peakWords } from '../seasonality/peakWords'
 import type { TrendLine } from '../trend/fit'
 
 const SIGNIFICANT = 0.05
@@ -96,7 +96,7 @@ export function peakFindings({ values, calendar }: Stretch): Finding[] {
       code: `peaks-${spacing.verdict}`,
       severity: 'note',
       topic: 'look',
-      text: `${gapWords(spacing, calendar)}: ${PEAK_WORDS[spacing.verdict]}.`,
+      text: `${gapWords(spacing, calendar)}: ${peakWords(spacing.verdict, calendar)}.`,
       period: null,
       figure: null,
     },

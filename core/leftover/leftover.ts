@@ -19,6 +19,7 @@ export interface SpreadOf {
 export interface Leftover {
   /** Standard deviation, in units of the series or as a factor. */
   readonly spread: Value
+  /** None of a yearly series, which has one value a year. */
   readonly byYear: readonly SpreadOf[]
   readonly bySeason: readonly SpreadOf[]
   /** From lag 1; null with a gap inside, or when nothing is left over. */
@@ -86,7 +87,7 @@ export function examineLeftover(
   const limit = r && autocorrelationLimit(inner.length)
   return {
     spread: standardDeviation(present(counted)),
-    byYear: spreads(counted, yearOf),
+    byYear: calendar.seasons > 1 ? spreads(counted, yearOf) : [],
     bySeason: hasSeason ? spreads(counted, seasonOf) : [],
     autocorrelation: r,
     limit,

@@ -2,12 +2,17 @@ import { onePeriod } from '../calendar/labels'
 import type { Calendar } from '../calendar/calendar'
 import type { PeakSpacing, PeakVerdict } from './peakSpacing'
 
-/** What each verdict on the spacing of peaks means, to end a sentence with. */
-export const PEAK_WORDS: Record<PeakVerdict, string> = {
+const PEAK_WORDS: Record<PeakVerdict, string> = {
   seasonal: 'seasonal, every gap is one year',
   'nearly-seasonal': 'nearly seasonal, most gaps within one period of a year',
   'another-season': 'a season of another length than the calendar’s',
   cyclical: 'cyclical, the gaps are not equal',
+}
+
+/** What a verdict on the spacing of peaks means, to end a sentence with. */
+export function peakWords(verdict: PeakVerdict, { seasons }: Calendar): string {
+  const isEvenYearly = seasons < 2 && verdict === 'another-season'
+  return isEvenYearly ? 'regular, every gap is the same' : PEAK_WORDS[verdict]
 }
 
 /** `Peaks stand 12 months apart (8 gaps), troughs 11, 12, 13`. */

@@ -16,7 +16,7 @@ import type {
 import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { adjustments, series, studies, vintages } from '../database/schema'
-import { startStudy } from '../studies/studyStore'
+import { startStudy } from '../studies/startStudy'
 
 /**
  * Keeps new series with their original values, each with a first study.

@@ -1,30 +1,11 @@
-import { randomUUID } from 'node:crypto'
 import { and, eq, ne, sql } from 'drizzle-orm'
 import { adjustedValues } from '../../core/series/adjusted'
 import type { Adjustment } from '../../core/series/series'
-import { METHOD_FORMAT } from '../../core/method'
 import type { Study, StudySave } from '../../shared/api/studies'
 import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { series as seriesTable, studies } from '../database/schema'
 import { findSeries, toSeries, writeAdjustments } from '../series/seriesStore'
-
-/** Starts a study of a series with the default method. */
-export function startStudy(db: Pick<Database, 'insert'>, seriesId: string): string {
-  const id = randomUUID()
-  const now = new Date()
-  db.insert(studies)
-    .values({
-      id,
-      seriesId,
-      method: { format: METHOD_FORMAT },
-      version: 1,
-      createdAt: now,
-      updatedAt: now,
-    })
-    .run()
-  return id
-}
 
 /** A study with its series; undefined when either is gone. */
 export function findStudy(db: Database, id: string): Study | undefined {

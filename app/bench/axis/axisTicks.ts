@@ -32,7 +32,8 @@ export function axisTicks(
   lastActual: number,
 ): AxisTick[] {
   const width = columnWidth(axis)
-  const everySeason = width >= SEASONS_FROM_PX
+  // A yearly series has years, and no seasons to name.
+  const everySeason = calendar.seasons > 1 && width >= SEASONS_FROM_PX
   const years =
     [1, 2, 5, 10, 20, 50, 100].find((n) => n * calendar.seasons * width >= YEARS_EVERY_PX) ?? 200
   const inside = periodsInside(axis)

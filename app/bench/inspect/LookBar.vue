@@ -5,7 +5,7 @@ import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { TREND_FORM_NAMES, type TrendFormName } from '~~/core/trend/forms'
 import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
-import { gapWords, PEAK_WORDS } from '~~/core/seasonality/peakWords'
+import { gapWords, peakWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { useInspection } from './inspectionStore'
@@ -43,7 +43,7 @@ const spacing = computed(() => {
   const words = gapWords(props.peaks, calendar.value)
   return props.peaks.verdict === null
     ? `${words}: no verdict with fewer than two gaps.`
-    : `${words}: ${PEAK_WORDS[props.peaks.verdict]}.`
+    : `${words}: ${peakWords(props.peaks.verdict, calendar.value)}.`
 })
 const problems = computed(() =>
   view.inspected.flatMap(({ problem }) => (problem === null ? [] : [problem])),
