@@ -5,7 +5,7 @@ import { analyse } from '../core/analyse'
 import { actualOf } from '../core/ledger/ledger'
 import type { MethodDocument } from '../core/method'
 import { readFile } from '../intake/readFile'
-import { bringIn, chooseWord, expectSaved } from './support'
+import { bringIn, choose, chooseWord, expectSaved } from './support'
 
 const JUNE_2019 = 42
 
@@ -35,7 +35,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     ).toBeVisible()
     await expect(working.getByText('it does not stay around one level')).toBeVisible()
     await expect(working.getByText(/The swing grows with the level: multiplicative/)).toBeVisible()
-    await page.getByLabel(/take out/).selectOption({ label: 'seasonal, then first' })
+    await choose(page, 'take out', 'seasonal, then first')
     await expect(working.getByText('it stays around one level')).toBeVisible()
     await expect(page.getByRole('rowheader', { name: /Difference/ })).toBeVisible()
     await page.getByLabel(/peaks over/).fill('1')
@@ -52,7 +52,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await page.getByRole('button', { name: 'add', exact: true }).click()
     const rows = page.getByRole('rowheader')
     await expect(rows.filter({ hasText: '12-term average' })).toHaveCount(2)
-    await page.getByLabel('Kind of average').selectOption('composite')
+    await choose(page, 'Kind of average', 'an average of an average,')
     await page.getByLabel('Terms of the first').fill('4')
     await page.getByRole('button', { name: 'add', exact: true }).click()
     await expect(page.getByText(/3×4 average falls between two periods/)).toBeVisible()
@@ -99,7 +99,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await expect(
       working.getByText(/^Jun 2019 was really the worst: 2\d% under trend/),
     ).toBeVisible()
-    await page.getByLabel(/growth of sales/).selectOption({ label: 'annualized, compounded' })
+    await choose(page, 'growth of sales', 'annualized, compounded')
     const after = fromCore('exterior-paint.csv', {
       exclude: [{ period: '2019-06', reason: 'flood' }],
     })
@@ -120,7 +120,7 @@ test('wood stain by robust loess shows the season drift', async ({ page }) => {
 
   await test.step('the grid shows the index of every year', async () => {
     await page.getByRole('button', { name: 'fold by year' }).click()
-    await page.getByLabel(/^row/).selectOption({ label: 'Index (loess, 13 years)' })
+    await choose(page, 'row', 'Index (loess, 13 years)')
     const rows = page.locator('.season-grid tbody tr')
     const june = (year: number) =>
       rows

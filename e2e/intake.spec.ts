@@ -1,5 +1,5 @@
 import { expect, test } from './ownServer'
-import { bringIn, expectSaved, monthlyCsv, openSeries } from './support'
+import { bringIn, choose, expectSaved, monthlyCsv, openSeries } from './support'
 
 test('a file that cannot be read is refused with its place, and nothing is kept', async ({
   page,
@@ -163,7 +163,7 @@ test('a wrong guess is put right by hand, and remembered for the next file like 
   await page.goto('/intake')
   await page.locator('input[type=file]').setInputFiles(file('one.csv', 3))
   await expect(page.getByLabel('Keep batch')).toBeVisible()
-  await page.getByLabel('What column 2 holds').selectOption('ignored')
+  await choose(page, 'What column 2 holds', 'not read')
   await expect(page.getByText('from column 3')).toHaveCount(1)
   await page.getByRole('button', { name: 'Keep this series' }).click()
   await expect(page).toHaveURL(/study/)
@@ -222,7 +222,7 @@ test('the shelf searches, sorts, renames, deletes and brings back', async ({ pag
   await page.getByRole('searchbox').fill('')
   await page.getByRole('button', { name: 'Last value' }).click()
   const values = await page
-    .locator('tr.series td:nth-child(6)')
+    .locator('tr.series td.last-value')
     .evaluateAll((cells) =>
       cells.map((cell) => parseFloat(cell.firstChild!.textContent!.replace(/,/g, ''))),
     )

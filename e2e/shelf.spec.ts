@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { expect, test } from './ownServer'
-import { bringIn, monthlyCsv } from './support'
+import { bringIn, choose, monthlyCsv } from './support'
 
 async function download(page: Page, button: string): Promise<{ name: string; path: string }> {
   const coming = page.waitForEvent('download')
@@ -29,7 +29,7 @@ test('several series are grouped, deleted together, and brought back from the tr
   await page.getByRole('button', { name: 'Put there' }).click()
   await expect(page.getByRole('cell', { name: 'Wings' })).toHaveCount(2)
   await page.getByRole('searchbox').fill('')
-  await page.getByRole('combobox', { name: 'Group', exact: true }).selectOption('Wings')
+  await choose(page, 'Group', 'Wings')
   await expect(page.locator('tr.series')).toHaveCount(2)
 
   await selectAll(page, ['Left wing', 'Right wing'])

@@ -24,6 +24,14 @@ export async function chooseWord(page: Page, word: string, option: string): Prom
   await page.getByRole('option', { name: new RegExp(`^${option}`) }).click()
 }
 
+/** Chooses from a list, or from the menu of a button, by what it is called. */
+export async function choose(page: Page, name: string, option: string): Promise<void> {
+  const field = page.getByLabel(name, { exact: true }).first()
+  // The field around the input takes the click.
+  await field.click({ force: true })
+  await page.getByRole('option', { name: option, exact: true }).click()
+}
+
 /** The figures of a ledger row, by time code, as they stand on the screen. */
 export async function rowFigures(page: Page, row: string): Promise<Record<string, string>> {
   return page

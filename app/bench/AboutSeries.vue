@@ -65,29 +65,23 @@ function keep() {
   <v-menu v-model="open" :close-on-content-click="false">
     <template #activator="{ props: activator }">
       <h1 class="name">
-        <button
-          type="button"
+        <v-btn
+          variant="plain"
           class="open"
           :title="`${bench.content.about.name.slice(0, 200)}: name, unit, group and notes`"
           v-bind="activator"
           :aria-owns="undefined"
         >
           <bdi>{{ bench.content.about.name }}</bdi>
-        </button>
+        </v-btn>
       </h1>
     </template>
     <form class="sheet" @submit.prevent="keep">
-      <label>Name <input v-model="name" class="text-input" required maxlength="10000" /></label>
-      <label>
-        Unit <input v-model="unit" class="text-input" maxlength="200" placeholder="litres" />
-      </label>
-      <label>
-        Group <input v-model="group" class="text-input" maxlength="200" placeholder="none" />
-      </label>
-      <label
-        >Notes <textarea v-model="notes" class="text-input" rows="4" maxlength="20000" />
-      </label>
-      <button type="submit" class="solid-button">Keep</button>
+      <label>Name <v-text-field v-model="name" required maxlength="10000" /></label>
+      <label> Unit <v-text-field v-model="unit" maxlength="200" placeholder="litres" /> </label>
+      <label> Group <v-text-field v-model="group" maxlength="200" placeholder="none" /> </label>
+      <label>Notes <v-textarea v-model="notes" rows="4" maxlength="20000" /> </label>
+      <v-btn variant="flat" type="submit">Keep</v-btn>
       <section v-if="vintages" class="vintages small">
         <h2>As it came in</h2>
         <ul>
@@ -101,9 +95,7 @@ function keep() {
               >{{ vintage.source.file.slice(0, 60) }}</a><template v-else>{{
               vintage.source.file.slice(0, 60)
             }}</template>
-            <button type="button" class="plain-button strong" @click="saveVintage(vintage)">
-              save as CSV
-            </button>
+            <v-btn color="accent" @click="saveVintage(vintage)"> save as CSV </v-btn>
           </li>
         </ul>
       </section>

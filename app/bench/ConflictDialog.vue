@@ -34,16 +34,14 @@ const savedAt = computed(() =>
         <section>
           <h3>Yours</h3>
           <p>{{ inWords(bench.method, bench.content.adjustments.length) }}</p>
-          <button type="button" class="solid-button" @click="bench.resolveConflict('mine')">
-            Keep mine
-          </button>
+          <v-btn variant="flat" @click="bench.resolveConflict('mine')"> Keep mine </v-btn>
         </section>
         <section>
           <h3>Saved elsewhere</h3>
           <p>{{ inWords(other.method, other.series.adjustments?.length ?? 0) }}</p>
-          <button type="button" class="solid-button" @click="bench.resolveConflict('theirs')">
+          <v-btn variant="flat" @click="bench.resolveConflict('theirs')">
             Take the saved one
-          </button>
+          </v-btn>
         </section>
       </div>
       <p class="muted small">Taking the saved one can be undone: yours stays one step back.</p>

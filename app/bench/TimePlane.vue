@@ -44,6 +44,7 @@ const strips = computed(() =>
         inspected: view.inspected,
         peaks: peaks.value,
         ghost: pins.ghost?.result ?? null,
+        oneScale: view.oneScale,
       })
     : [],
 )
@@ -52,7 +53,7 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
 
 /** Strips take the height that overview, labels and ledger leave, within reason. */
 const stripsHeight = computed(() => {
-  const ledger = Math.min(view.rows.length, 9) * 25
+  const ledger = Math.min(view.rows.length, 9) * 28
   const bar = BAR_HEIGHT[view.stage] ?? 0
   return Math.max(240, Math.min(560, frameHeight.value - 52 - bar - 34 - 34 - ledger - 16))
 })
@@ -134,15 +135,14 @@ onBeforeUnmount(() => observer?.disconnect())
       <strong>Refused.</strong> {{ bench.refusal.because }}
       <span v-if="bench.refusal.remedies.length > 0" class="remedies">
         What would help:
-        <button
+        <v-btn
           v-for="remedy in bench.refusal.remedies"
           :key="remedy.label"
-          type="button"
-          class="plain-button strong"
+          color="accent"
           @click="bench.changePart(remedy.change)"
         >
           {{ remedy.label }}
-        </button>
+        </v-btn>
       </span>
     </p>
     <FoldedPlane v-if="view.folded" :height-for="foldedHeightFor" />
@@ -189,26 +189,25 @@ onBeforeUnmount(() => observer?.disconnect())
       </div>
       <LedgerTable />
       <div class="below">
-        <button
+        <v-btn
           v-if="bench.result"
-          type="button"
-          class="plain-button small"
+          class="small"
           :aria-pressed="view.allSteps"
           @click="view.allSteps = !view.allSteps"
         >
           {{ view.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
-        </button>
+        </v-btn>
+        <v-checkbox-btn
+          v-if="strips.some(({ spans }) => spans)"
+          v-model="view.oneScale"
+          class="one-scale"
+          label="all strips on one scale"
+        />
         <span class="zoom">
-          <button type="button" class="plain-button small" @click="view.zoom(0.7)">zoom in</button>
-          <button type="button" class="plain-button small" @click="view.zoom(1 / 0.7)">
-            zoom out
-          </button>
-          <button type="button" class="plain-button small" @click="view.showWhole()">
-            whole series
-          </button>
-          <button type="button" class="plain-button small" @click="view.showRecent()">
-            latest periods
-          </button>
+          <v-btn class="small" @click="view.zoom(0.7)">zoom in</v-btn>
+          <v-btn class="small" @click="view.zoom(1 / 0.7)"> zoom out </v-btn>
+          <v-btn class="small" @click="view.showWhole()"> whole series </v-btn>
+          <v-btn class="small" @click="view.showRecent()"> latest periods </v-btn>
         </span>
       </div>
     </div>
@@ -242,7 +241,7 @@ onBeforeUnmount(() => observer?.disconnect())
   top: 3px;
   left: 6px;
   color: var(--forecast-text);
-  font-size: 10.5px;
+  font-size: 11px;
   font-style: italic;
 }
 
@@ -278,8 +277,16 @@ onBeforeUnmount(() => observer?.disconnect())
   margin-top: 4px;
 }
 
+.zoom {
+  display: flex;
+  gap: 6px;
+}
+
 .below {
   display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
   justify-content: space-between;
   padding: 4px 6px 8px;
 }

@@ -21,6 +21,7 @@ import {
 } from './axis/timeAxis'
 import { foldGrid } from './fold/foldGrid'
 import { fileName } from './handover/takeAway'
+import { cellFormat, figureText, widestFigure } from './ledger/fitting'
 import { cssShade, rangeOf, shadeOf } from './ledger/shade'
 import { stageResults } from './path/stageResults'
 import { displayScale } from '~/figures/displayScale'
@@ -250,6 +251,7 @@ describe('stages', () => {
           inspected: besideOf(stage, result),
           peaks: null,
           ghost: null,
+          oneScale: false,
         })
         expect(strips.length).toBeGreaterThan(0)
         expect(new Set(strips.map(({ id }) => id)).size).toBe(strips.length)
@@ -310,6 +312,7 @@ describe('a pinned result in the strips', () => {
       inspected: besideOf(stage, present),
       peaks: null,
       ghost,
+      oneScale: false,
     }).flatMap(({ layers }) => layers.filter(({ label }) => label === 'pinned'))
 
   it('is pale, in every strip of components, and nowhere without one', () => {
@@ -330,26 +333,56 @@ describe('a pinned result in the strips', () => {
   })
 })
 
-describe('the mark of equal size', () => {
-  const strips = (model: 'multiplicative' | 'additive') =>
+describe('what strips span', () => {
+  const strips = (model: 'multiplicative' | 'additive', oneScale = false) =>
     stripsOf('season', analyse(series, { ...FORMAT, decompose: { model } }), {
       scale: displayScale(quarters, 'jobs'),
       inspected: [],
       peaks: null,
       ghost: null,
+      oneScale,
     })
 
-  it('is the same amount on every strip of an additive model', () => {
-    expect(new Set(strips('additive').map(({ yardstick }) => yardstick!.size))).toEqual(
-      new Set([10]),
-    )
+  it('is said in units of the series and as a share of its swing, whatever the model', () => {
+    for (const model of ['additive', 'multiplicative'] as const) {
+      const [main, season, irregular] = strips(model)
+      expect(main!.spans).toMatch(/^spans \d+\.\d, 1\d\d% of the swing of sales$/)
+      // Indices of 1.336 and 0.665 at a level of 62 jobs: 41.6 jobs of a swing of 56.
+      expect(season!.spans).toMatch(/^spans 4[0-2]\.\d, 7\d% of the swing of sales$/)
+      expect(irregular!.spans).toMatch(/^spans [0-3]\.\d, \d\.\d% of the swing of sales$/)
+    }
   })
 
-  it('is the same share: of the level on the strip in jobs, of 1 on those in factors', () => {
-    const [main, season, irregular] = strips('multiplicative')
-    expect(season!.yardstick).toEqual({ size: 0.2, label: '20%' })
-    expect(irregular!.yardstick).toEqual(season!.yardstick)
-    expect(main!.yardstick!.size / 64).toBeCloseTo(0.2, 1)
+  it('is the same for a pixel on all of them, once they are on one scale', () => {
+    const drawn = strips('additive', true)
+    const perShare = drawn.map(({ fixed, share }) => (fixed!.high - fixed!.low) / share)
+    for (const each of perShare) expect(each / perShare[0]!).toBeCloseTo(1, 10)
+    for (const strip of drawn) {
+      const range = rangeOfStrip(strip)!
+      expect(strip.fixed!.low).toBeLessThanOrEqual(range.low + 1e-9)
+      expect(strip.fixed!.high).toBeGreaterThanOrEqual(range.high - 1e-9)
+    }
+  })
+})
+
+describe('figures in the ledger', () => {
+  const scale = displayScale([-48_210, 1200], 'jobs')
+  const ratio = { measure: 'factor', name: 'seasonalIrregular' } as const
+
+  it('have as many decimals as the longest of the row has room for', () => {
+    expect(cellFormat(ratio, [0.9, 1.2], scale, 60).decimals).toBe(3)
+    expect(cellFormat(ratio, [0.9, 1.2], scale, 33).decimals).toBe(2)
+    expect(cellFormat(ratio, [0.9, 1012.5], scale, 46).decimals).toBe(2)
+  })
+
+  it('count the sign, the marks and the room between neighbours', () => {
+    const level = { measure: 'level', name: 'value' } as const
+    const format = cellFormat(level, [-48_210, 1200], scale, 10)
+    expect(figureText(-48_210, format)).toBe('−48.2')
+    expect(widestFigure([-48_210, 1200], format)).toBeGreaterThan(
+      widestFigure([48_210, 1200], format),
+    )
+    expect(widestFigure([null], format)).toBe(widestFigure([], format))
   })
 })
 
@@ -418,6 +451,7 @@ describe('a yearly series', () => {
         inspected: [],
         peaks: null,
         ghost: null,
+        oneScale: false,
       })
       expect(strips.map(({ id }) => id)).not.toContain('season')
       expect(strips[0]!.layers.length).toBeGreaterThan(0)

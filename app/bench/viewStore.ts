@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { displayScale, type DisplayScale } from '~/figures/displayScale'
-import { formatDecimals } from '~/figures/format'
 import { traitsOf } from '~~/core/decompose/ways'
 import { explain, explainColumn, type Explanation } from '~~/core/ledger/explain'
 import type { Cell } from '~~/core/column/cell'
@@ -12,13 +11,8 @@ import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAx
 import { useBench } from './benchStore'
 import { pinnedValues, usePins } from './compare/pinStore'
 import { useInspection } from './inspect/inspectionStore'
+import { narrowestColumn } from './ledger/fitting'
 import { STAGE_VIEWS, type Stage } from './path/stages'
-
-/** Pixels of a character of a figure in the ledger, and what a cell keeps free beside it. */
-const CHARACTER_PX = 5.8
-const CELL_MARGIN_PX = 3
-/** A factor with two decimals and its sign needs this much. */
-const FACTOR_PX = 26
 
 /** A row of the ledger on the screen; a second line shows the same of the pinned result. */
 export interface Row extends Column {
@@ -34,6 +28,8 @@ export const useView = defineStore('bench-view', () => {
   const stage = ref<Stage>('season')
   const folded = ref(false)
   const allSteps = ref(false)
+  /** Whether all strips of components are drawn on one scale. */
+  const oneScale = ref(false)
   /** The row that is folded into a grid. */
   const foldColumn = ref<string>('seasonalIrregular')
   /** Pixels of the axis, the same for every strip and the ledger. */
@@ -56,17 +52,6 @@ export const useView = defineStore('bench-view', () => {
   const scale = computed<DisplayScale>((before) => {
     const next = displayScale(bench.series?.values ?? [], bench.series?.unit || 'units')
     return before && JSON.stringify(before) === JSON.stringify(next) ? before : next
-  })
-
-  /** A column this wide or wider shows its figures as numbers; below, as shaded marks. */
-  const numbersFrom = computed(() => {
-    const { divisor, decimals } = scale.value
-    const largest = (bench.series?.values ?? []).reduce<number>(
-      (most, value) => Math.max(most, Math.abs(value ?? 0)),
-      0,
-    )
-    const characters = formatDecimals(largest / divisor, decimals).length
-    return Math.max(FACTOR_PX, Math.ceil(characters * CHARACTER_PX + CELL_MARGIN_PX))
   })
 
   /** What is looked at beside the ledger at this stage. */
@@ -110,6 +95,11 @@ export const useView = defineStore('bench-view', () => {
     }
     return all
   })
+
+  /** Columns this wide or wider show their figures as numbers; below, as shaded marks. */
+  const numbersFrom = computed(() =>
+    narrowestColumn(rows.value, (name) => figures.value.get(name) ?? [], scale.value),
+  )
 
   function valueAt(column: string, t: number): Value {
     return figures.value.get(column)?.[t - firstT.value] ?? null
@@ -272,6 +262,7 @@ export const useView = defineStore('bench-view', () => {
     stage,
     folded,
     allSteps,
+    oneScale,
     foldColumn,
     plotWidth,
     window,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import FilePick from '~/shell/FilePick.vue'
 import { useIntake } from './intakeStore'
 
 const intake = useIntake()
@@ -8,15 +9,7 @@ const pasted = ref('')
 
 function onDrop(event: DragEvent) {
   over.value = false
-  take(event.dataTransfer?.files)
-}
-
-function onPick(event: Event) {
-  take((event.target as HTMLInputElement).files)
-}
-
-function take(files: FileList | null | undefined) {
-  const file = files?.[0]
+  const file = event.dataTransfer?.files[0]
   if (file) void intake.readFile(file)
 }
 </script>
@@ -32,35 +25,26 @@ function take(files: FileList | null | undefined) {
     <p class="lead serif">Drop a sales file here</p>
     <p>
       or
-      <label class="pick">
-        pick one
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.xlsx,.xlsm,.ods,text/csv,text/plain"
-          class="visually-hidden"
-          @change="onPick"
-        />
-      </label>
+      <FilePick
+        accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.xlsx,.xlsm,.ods,text/csv,text/plain"
+        @pick="intake.readFile($event)"
+        >pick one</FilePick
+      >
       from this machine, or paste cells from a spreadsheet.
     </p>
     <p v-if="intake.failure" role="alert" class="failure">{{ intake.failure }}</p>
-    <textarea
+    <v-textarea
       v-model="pasted"
-      class="text-input paste"
+      class="paste"
       rows="5"
       aria-label="Paste rows here"
       placeholder="month,Sales (litres)&#10;2024-01,20051&#10;2024-02,21977"
       spellcheck="false"
     />
     <p>
-      <button
-        type="button"
-        class="solid-button"
-        :disabled="pasted.trim() === ''"
-        @click="intake.readText(pasted)"
-      >
+      <v-btn variant="flat" :disabled="pasted.trim() === ''" @click="intake.readText(pasted)">
         Read these rows
-      </button>
+      </v-btn>
     </p>
     <p class="muted hint">
       CSV or other delimited text, XLSX, ODS or JSON, as your till, ledger or colleague wrote it:

@@ -27,40 +27,40 @@ function say(id: string, event: Event) {
       :class="{ open: question.answer === null }"
     >
       <legend>{{ question.ask }}</legend>
-      <input
+      <v-text-field
         v-if="question.options.length === 0"
-        class="text-input"
-        :value="question.answer ?? ''"
+        :model-value="question.answer ?? ''"
         :aria-label="question.ask"
         maxlength="40"
         @change="say(question.id, $event)"
       />
-      <select
+      <v-select
         v-else-if="question.options.length > MANY && question.answer !== null"
-        class="text-input"
         :aria-label="question.ask"
-        :value="question.answer"
-        @change="say(question.id, $event)"
+        :items="
+          question.options.map(({ value, consequence }) => ({
+            value,
+            title: `${value}: ${consequence}`,
+          }))
+        "
+        :model-value="question.answer"
+        @update:model-value="intake.answer(question.id, $event)"
+      />
+      <v-radio-group
+        v-else
+        :aria-label="question.ask"
+        :model-value="question.answer"
+        @update:model-value="intake.answer(question.id, $event as string)"
       >
-        <option v-for="option in question.options" :key="option.value" :value="option.value">
-          {{ option.value }}: {{ option.consequence }}
-        </option>
-      </select>
-      <template v-else>
-        <label v-for="option in question.options" :key="option.value" class="option">
-          <input
-            type="radio"
-            :name="question.id"
-            :value="option.value"
-            :checked="question.answer === option.value"
-            @change="say(question.id, $event)"
-          />
-          <span>
-            <strong dir="auto">{{ option.value.replaceAll('-', ' ') }}</strong>
-            {{ option.consequence }}
-          </span>
-        </label>
-      </template>
+        <v-radio v-for="option in question.options" :key="option.value" :value="option.value">
+          <template #label>
+            <span class="option">
+              <strong dir="auto">{{ option.value.replaceAll('-', ' ') }}</strong>
+              {{ option.consequence }}
+            </span>
+          </template>
+        </v-radio>
+      </v-radio-group>
     </fieldset>
   </section>
 </template>

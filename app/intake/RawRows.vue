@@ -111,8 +111,13 @@ function titleAt(at: number, row: Row, column: number): string | undefined {
 
 const ROLES = ['period', 'key', 'value', 'ignored'] as const
 
-function setRole(column: number, event: Event) {
-  void intake.answer(`role.${column}`, (event.target as HTMLSelectElement).value)
+/** Where the layout says what every column holds, there is nothing to choose. */
+const canChoose = computed(
+  () => props.reading.shape.layout !== 'matrix' && props.reading.shape.layout !== 'across',
+)
+function roleWords(column: number): string {
+  const role = props.reading.shape.columnRoles[column - 1]
+  return role ? COLUMN_WORDS[role] : ''
 }
 </script>
 
@@ -135,24 +140,29 @@ function setRole(column: number, event: Event) {
             scope="col"
             :class="reading.shape.columnRoles[column - 1]"
           >
-            <select
-              :aria-label="`What column ${column} holds`"
-              :value="intake.answers[`role.${column}`] ?? ''"
-              :disabled="reading.shape.layout === 'matrix' || reading.shape.layout === 'across'"
-              @change="setRole(column, $event)"
-            >
-              <option value="">
-                {{ column }}
-                {{
-                  reading.shape.columnRoles[column - 1]
-                    ? COLUMN_WORDS[reading.shape.columnRoles[column - 1]!]
-                    : ''
-                }}
-              </option>
-              <option v-for="role in ROLES" :key="role" :value="role">
-                {{ column }} {{ COLUMN_WORDS[role] }}
-              </option>
-            </select>
+            <v-menu :disabled="!canChoose">
+              <template #activator="{ props: activator }">
+                <v-btn
+                  v-bind="activator"
+                  class="small role"
+                  :disabled="!canChoose"
+                  :aria-label="`What column ${column} holds`"
+                  :aria-owns="undefined"
+                >
+                  {{ column }} {{ roleWords(column) }}
+                </v-btn>
+              </template>
+              <v-list role="listbox" :aria-label="`What column ${column} holds`">
+                <v-list-item
+                  v-for="role in ROLES"
+                  :key="role"
+                  role="option"
+                  :title="COLUMN_WORDS[role]"
+                  :active="reading.shape.columnRoles[column - 1] === role"
+                  @click="intake.answer(`role.${column}`, role)"
+                />
+              </v-list>
+            </v-menu>
           </th>
         </tr>
       </thead>

@@ -34,14 +34,15 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <p v-if="intake.candidates.length > 1" class="all">
-    <label>
-      <input type="checkbox" :checked="isEveryWanted" @change="intake.wantAll(!isEveryWanted)" />
-      all {{ intake.candidates.length }} series
-    </label>
-    <input
+    <v-checkbox-btn
+      :model-value="isEveryWanted"
+      :label="`all ${intake.candidates.length} series`"
+      @update:model-value="intake.wantAll(!isEveryWanted)"
+    />
+    <v-text-field
       v-if="intake.candidates.length > 12"
       v-model="filter"
-      class="text-input"
+      class="filter"
       type="search"
       placeholder="filter by name"
       aria-label="Filter the series by name"
@@ -49,20 +50,19 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   </p>
   <ul class="series">
     <li v-for="{ candidate, at: i } in shown.slice(0, MOST_SHOWN)" :key="i">
-      <input
+      <v-checkbox-btn
         v-if="intake.candidates.length > 1"
-        type="checkbox"
-        :checked="candidate.wanted"
+        :model-value="candidate.wanted"
         :aria-label="`Keep ${candidate.name.slice(0, 200)}`"
-        @change="intake.change(i, { wanted: !candidate.wanted })"
+        @update:model-value="intake.change(i, { wanted: !candidate.wanted })"
       />
       <div class="body">
         <div class="fields">
           <label class="field">
             <span class="small muted">name</span>
-            <input
-              class="text-input name"
-              :value="candidate.name"
+            <v-text-field
+              class="name"
+              :model-value="candidate.name"
               maxlength="10000"
               dir="auto"
               @input="intake.change(i, { name: textOf($event) })"
@@ -70,9 +70,9 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           </label>
           <label class="field">
             <span class="small muted">unit</span>
-            <input
-              class="text-input unit"
-              :value="candidate.unit"
+            <v-text-field
+              class="unit"
+              :model-value="candidate.unit"
               maxlength="200"
               placeholder="litres, euros…"
               :aria-describedby="`span-${i}`"
@@ -83,24 +83,15 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         </div>
         <p v-if="candidate.known" class="known small">
           A series of this name is kept already.
-          <label>
-            <input
-              type="radio"
-              :name="`update-${i}`"
-              :checked="candidate.updates"
-              @change="intake.change(i, { updates: true })"
-            />
-            bring it up to date
-          </label>
-          <label>
-            <input
-              type="radio"
-              :name="`update-${i}`"
-              :checked="!candidate.updates"
-              @change="intake.change(i, { updates: false })"
-            />
-            keep this as another
-          </label>
+          <v-radio-group
+            inline
+            :aria-label="`What to do with ${candidate.name.slice(0, 200)}`"
+            :model-value="candidate.updates"
+            @update:model-value="intake.change(i, { updates: $event === true })"
+          >
+            <v-radio :value="true" label="bring it up to date" />
+            <v-radio :value="false" label="keep this as another" />
+          </v-radio-group>
         </p>
         <RevisionView
           v-if="candidate.known && candidate.updates"

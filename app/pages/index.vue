@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import PageHead from '~/shell/PageHead.vue'
 import BackupMenu from '~/shelf/BackupMenu.vue'
 import SelectionBar from '~/shelf/SelectionBar.vue'
@@ -10,12 +10,15 @@ import { isTyping } from '~/shell/isTyping'
 const shelf = useShelf()
 /** Stands for all groups in the list; no group can be called so. */
 const ALL = '\u0000'
-function chooseGroup(event: Event) {
-  const { value } = event.target as HTMLSelectElement
-  shelf.group = value === ALL ? null : value
+const groups = computed(() => [
+  { value: ALL, title: 'all groups' },
+  ...shelf.groups.map((group) => ({ value: group, title: group || 'no group' })),
+])
+function chooseGroup(group: string) {
+  shelf.group = group === ALL ? null : group
 }
 
-const searchField = ref<HTMLInputElement | null>(null)
+const searchField = ref<{ focus(): void } | null>(null)
 
 function onKey(event: KeyboardEvent) {
   if (event.key !== '/' || isTyping(event)) return
@@ -32,34 +35,30 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 <template>
   <PageHead>
     <template #actions>
-      <NuxtLink to="/intake" class="plain-button strong">Bring in a file</NuxtLink>
+      <v-btn to="/intake" color="accent">Bring in a file</v-btn>
       <BackupMenu />
-      <NuxtLink to="/trash" class="plain-button">Trash</NuxtLink>
+      <v-btn to="/trash">Trash</v-btn>
     </template>
   </PageHead>
   <main class="shelf">
     <div class="title-line">
       <h1 class="serif">Series</h1>
-      <input
+      <v-text-field
         ref="searchField"
         v-model="shelf.search"
         type="search"
-        class="text-input search"
+        class="search"
         placeholder="Search"
         aria-label="Search series by name, group, unit or note"
       />
-      <select
+      <v-select
         v-if="shelf.groups.length > 1 || shelf.group !== null"
-        class="text-input"
+        class="groups"
         aria-label="Group"
-        :value="shelf.group ?? ALL"
-        @change="chooseGroup"
-      >
-        <option :value="ALL">all groups</option>
-        <option v-for="group in shelf.groups" :key="group" :value="group">
-          {{ group || 'no group' }}
-        </option>
-      </select>
+        :items="groups"
+        :model-value="shelf.group ?? ALL"
+        @update:model-value="chooseGroup"
+      />
       <p v-if="shelf.state === 'ready'" class="muted count">
         {{ shelf.shown.length }}
         {{ shelf.shown.length === shelf.rows.length ? '' : `of ${shelf.rows.length}` }}
@@ -70,7 +69,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
     <p v-if="shelf.state === 'loading'" class="muted" role="status">Reading the shelf…</p>
     <div v-else-if="shelf.state === 'failed'" role="alert">
       <p>{{ shelf.failure }}</p>
-      <button type="button" class="solid-button" @click="shelf.load()">Try again</button>
+      <v-btn variant="flat" @click="shelf.load()">Try again</v-btn>
     </div>
     <div v-else-if="shelf.rows.length === 0" class="empty">
       <p class="serif lead">Nothing here yet.</p>
@@ -78,17 +77,11 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         Bring in a sales file as you have it: CSV, XLSX, ODS or JSON, in any usual layout. It stays
         on this machine.
       </p>
-      <NuxtLink to="/intake" class="solid-button">Bring in a file</NuxtLink>
+      <v-btn to="/intake" variant="flat">Bring in a file</v-btn>
     </div>
     <p v-else-if="shelf.shown.length === 0" class="muted" role="status">
       No series is called “{{ shelf.search }}”.
-      <button
-        type="button"
-        class="plain-button strong"
-        @click="((shelf.search = ''), (shelf.group = null))"
-      >
-        Show all
-      </button>
+      <v-btn color="accent" @click="((shelf.search = ''), (shelf.group = null))"> Show all </v-btn>
     </p>
     <template v-else>
       <SelectionBar v-if="shelf.selected.size > 0" />
@@ -131,7 +124,7 @@ h1 {
   font-size: 19px;
 }
 
-.empty .solid-button {
+.empty .v-btn {
   display: inline-block;
   margin-top: 8px;
   text-decoration: none;

@@ -36,7 +36,7 @@ function sayHeader(event: Event) {
   void intake.answer('header', /^\d+$/.test(line) ? line : 'none')
 }
 
-const OTHER_LAYOUTS = Object.keys(LAYOUTS) as Layout[]
+const layouts = Object.entries(LAYOUTS).map(([value, title]) => ({ value, title }))
 const chosen = computed(() => intake.candidates.filter((candidate) => candidate.wanted))
 const nameless = computed(() => chosen.value.some(({ name }) => name.trim() === ''))
 
@@ -73,14 +73,14 @@ async function keep() {
   <PageHead>
     <h1 class="title">Bring in a file</h1>
     <template v-if="intake.state === 'read'" #actions>
-      <button type="button" class="plain-button" @click="intake.clear()">Another file</button>
+      <v-btn @click="intake.clear()">Another file</v-btn>
     </template>
   </PageHead>
   <main class="intake">
     <DropPlace v-if="intake.state === 'empty'" />
     <p v-else-if="intake.state === 'reading'" class="muted" role="status">
       Reading {{ intake.fileName }}: {{ intake.progress }}
-      <button type="button" class="plain-button strong" @click="intake.clear()">Cancel</button>
+      <v-btn color="accent" @click="intake.clear()">Cancel</v-btn>
     </p>
     <div v-else-if="intake.reading" class="halves">
       <section class="raw" aria-labelledby="raw-title">
@@ -91,24 +91,20 @@ async function keep() {
         </p>
         <p v-if="intake.reading.shape.layout" class="muted small choices">
           Read as
-          <select
+          <v-select
             class="layout"
             aria-label="Layout of the file"
-            :value="intake.answers.layout ?? ''"
-            @change="intake.answer('layout', ($event.target as HTMLSelectElement).value)"
-          >
-            <option value="">{{ LAYOUTS[intake.reading.shape.layout] }}</option>
-            <option v-for="layout in OTHER_LAYOUTS" :key="layout" :value="layout">
-              {{ LAYOUTS[layout] }}
-            </option>
-          </select>
+            :items="layouts"
+            :model-value="intake.reading.shape.layout"
+            @update:model-value="intake.answer('layout', $event)"
+          />
           <template v-if="!TURNED.includes(intake.reading.shape.layout)">
             · headings on line
-            <input
+            <v-text-field
               class="layout line"
               aria-label="Line of the headings"
               placeholder="none"
-              :value="headerLine"
+              :model-value="headerLine"
               @change="sayHeader"
             />
           </template>
@@ -131,9 +127,7 @@ async function keep() {
           <h2 id="reading-title" class="serif">What Elvant reads in it</h2>
           <p v-if="intake.isRemembered" class="muted">
             Read with your answers to the last file like this.
-            <button type="button" class="plain-button strong" @click="intake.startOver()">
-              Read it anew
-            </button>
+            <v-btn color="accent" @click="intake.startOver()"> Read it anew </v-btn>
           </p>
           <QuestionList :questions="intake.reading.questions" />
           <ReadSeriesList />
@@ -143,9 +137,8 @@ async function keep() {
             </li>
           </ul>
           <p class="keep-line">
-            <button
-              type="button"
-              class="solid-button"
+            <v-btn
+              variant="flat"
               :disabled="keeping || chosen.length === 0 || nameless"
               @click="keep"
             >
@@ -156,7 +149,7 @@ async function keep() {
                     : 'Keep this series'
                   : `Keep ${chosen.length} of ${intake.candidates.length} series`
               }}
-            </button>
+            </v-btn>
             <span class="muted">{{
               nameless ? 'A series needs a name.' : 'Nothing is kept before this.'
             }}</span>
@@ -181,15 +174,14 @@ async function keep() {
           </ul>
           <p class="muted">Nothing was kept. Mend the file and bring it in again.</p>
           <QuestionList :questions="intake.reading.questions" />
-          <button
+          <v-btn
             v-if="Object.keys(intake.answers).length > 0"
-            type="button"
-            class="plain-button strong"
+            color="accent"
             @click="intake.startOver()"
           >
             Read it anew
-          </button>
-          <button type="button" class="solid-button" @click="intake.clear()">Another file</button>
+          </v-btn>
+          <v-btn variant="flat" @click="intake.clear()">Another file</v-btn>
         </div>
       </section>
     </div>

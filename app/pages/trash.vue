@@ -31,7 +31,7 @@ async function restore(ids: readonly string[]) {
 
 <template>
   <PageHead>
-    <template #actions><NuxtLink to="/" class="plain-button">To the shelf</NuxtLink></template>
+    <template #actions><v-btn to="/">To the shelf</v-btn></template>
   </PageHead>
   <main class="trash">
     <h1 class="serif">Trash</h1>
@@ -41,27 +41,22 @@ async function restore(ids: readonly string[]) {
     <template v-else>
       <p>
         Deleted series keep their values, adjustments and method here.
-        <button
-          type="button"
-          class="plain-button strong"
-          @click="restore(series.map(({ id }) => id))"
-        >
+        <v-btn color="accent" @click="restore(series.map(({ id }) => id))">
           Bring all {{ series.length }} back
-        </button>
+        </v-btn>
       </p>
       <ul>
         <li v-for="row in series.slice(0, 500)" :key="row.id">
           <span class="name" dir="auto">{{ row.name }}</span>
           <span class="muted small">{{ row.group }}</span>
           <span class="muted small">deleted {{ new Date(row.deletedAt).toLocaleString() }}</span>
-          <button
-            type="button"
-            class="plain-button strong"
+          <v-btn
+            color="accent"
             :aria-label="`Bring ${row.name.slice(0, 200)} back`"
             @click="restore([row.id])"
           >
             Bring back
-          </button>
+          </v-btn>
         </li>
       </ul>
       <p v-if="series.length > 500" class="muted">… and {{ series.length - 500 }} more.</p>

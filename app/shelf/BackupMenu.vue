@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import FilePick from '~/shell/FilePick.vue'
 import { useNotices } from '~/shell/noticeStore'
 import type { Problem } from '~~/shared/api/problem'
 import { useShelf } from './shelfStore'
@@ -9,12 +10,6 @@ const open = ref(false)
 const chosen = ref<File | null>(null)
 const isRestoring = ref(false)
 const notices = useNotices()
-
-function onPick(event: Event) {
-  const input = event.target as HTMLInputElement
-  chosen.value = input.files?.[0] ?? null
-  input.value = ''
-}
 
 async function restore() {
   isRestoring.value = true
@@ -36,31 +31,24 @@ async function restore() {
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <button type="button" class="plain-button" v-bind="activator" :aria-owns="undefined">
-        Backup
-      </button>
+      <v-btn v-bind="activator" :aria-owns="undefined"> Backup </v-btn>
     </template>
     <div class="sheet">
       <p>
-        <a href="/api/v1/backup" download class="plain-button strong"
-          >Save everything as one file</a
-        >
+        <v-btn href="/api/v1/backup" download color="accent">Save everything as one file</v-btn>
       </p>
       <p v-if="chosen === null">
-        <label class="plain-button strong pick">
-          Restore from a backup…
-          <input type="file" class="visually-hidden" @change="onPick" />
-        </label>
+        <FilePick @pick="chosen = $event">Restore from a backup…</FilePick>
       </p>
       <div v-else role="group" aria-label="Restore from a backup">
         <p>
           Put <strong>{{ chosen.name.slice(0, 80) }}</strong> in the place of everything on the
           shelf? What is there now is kept beside the database.
         </p>
-        <button type="button" class="solid-button" :disabled="isRestoring" @click="restore">
+        <v-btn variant="flat" :disabled="isRestoring" @click="restore">
           {{ isRestoring ? 'Restoring…' : 'Restore' }}
-        </button>
-        <button type="button" class="plain-button" @click="chosen = null">Leave it</button>
+        </v-btn>
+        <v-btn @click="chosen = null">Leave it</v-btn>
       </div>
     </div>
   </v-menu>

@@ -16,10 +16,10 @@ function finish() {
 </script>
 
 <template>
-  <input
+  <v-text-field
     ref="field"
     v-model="text"
-    class="text-input field"
+    class="field"
     aria-label="Name of the series"
     maxlength="10000"
     @keydown.enter="finish"

@@ -34,43 +34,35 @@ function putIntoGroup() {
   <div class="selection" role="toolbar" aria-label="Selected series">
     <strong>{{ shelf.selected.size }} selected</strong>
     <form v-if="grouping" @submit.prevent="putIntoGroup">
-      <input
-        v-model="group"
-        class="text-input"
-        list="groups"
+      <v-combobox
+        :model-value="group"
+        class="group"
+        :items="shelf.groups.filter((name) => name !== '')"
         maxlength="200"
         placeholder="name of the group, empty for none"
         aria-label="Group"
         autofocus
+        menu-icon=""
+        @update:search="group = $event ?? ''"
         @keydown.esc="grouping = false"
       />
-      <datalist id="groups">
-        <option v-for="name in shelf.groups" :key="name" :value="name" />
-      </datalist>
-      <button type="submit" class="plain-button strong">Put there</button>
+      <v-btn color="accent" type="submit">Put there</v-btn>
     </form>
-    <button v-else type="button" class="plain-button strong" @click="grouping = true">
-      Put into a group
-    </button>
+    <v-btn v-else color="accent" @click="grouping = true"> Put into a group </v-btn>
     <span>
       Save as
-      <button
+      <v-btn
         v-for="(label, kind) in KINDS"
         :key="kind"
-        type="button"
-        class="plain-button strong"
+        color="accent"
         :disabled="isSaving"
         @click="save(kind)"
       >
         {{ label }}
-      </button>
+      </v-btn>
     </span>
-    <button type="button" class="plain-button strong" @click="shelf.discard([...shelf.selected])">
-      Delete
-    </button>
-    <button type="button" class="plain-button" @click="shelf.selectShown(false)">
-      Select none
-    </button>
+    <v-btn color="accent" @click="shelf.discard([...shelf.selected])"> Delete </v-btn>
+    <v-btn @click="shelf.selectShown(false)"> Select none </v-btn>
   </div>
 </template>
 
@@ -91,7 +83,7 @@ form {
   gap: 6px;
 }
 
-.text-input {
+.group {
   width: 240px;
 }
 </style>

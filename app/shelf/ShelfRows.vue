@@ -10,6 +10,11 @@ import SmallChart from './SmallChart.vue'
 const shelf = useShelf()
 const renaming = ref<string | null>(null)
 
+/** A column of groups that are all empty takes no room. */
+const columns = computed(() =>
+  COLUMNS.filter(({ key }) => key !== 'group' || shelf.rows.some(({ group }) => group !== '')),
+)
+const hasGroups = computed(() => columns.value.length === COLUMNS.length)
 const COLUMNS: readonly { key: SortKey; label: string; number?: boolean }[] = [
   { key: 'name', label: 'Series' },
   { key: 'group', label: 'Group' },
@@ -67,27 +72,30 @@ function rename(row: ShelfRow, name: string) {
     <thead>
       <tr>
         <th scope="col" class="pick">
-          <input
-            type="checkbox"
+          <v-checkbox-btn
             aria-label="Select every series shown"
-            :checked="isEverySelected"
-            @change="shelf.selectShown(!isEverySelected)"
+            :model-value="isEverySelected"
+            @update:model-value="shelf.selectShown(!isEverySelected)"
           />
         </th>
-        <template v-for="column in COLUMNS" :key="column.key">
-          <th :class="{ number: column.number }" :aria-sort="ariaSort(column.key)" scope="col">
-            <button type="button" class="sort" @click="shelf.sortBy(column.key)">
+        <template v-for="column in columns" :key="column.key">
+          <th
+            :class="[column.key, { number: column.number }]"
+            :aria-sort="ariaSort(column.key)"
+            scope="col"
+          >
+            <v-btn variant="plain" class="sort" @click="shelf.sortBy(column.key)">
               {{ column.label
               }}<span aria-hidden="true">{{
                 shelf.sort.key === column.key ? (shelf.sort.descending ? ' ↓' : ' ↑') : ''
               }}</span>
-            </button>
+            </v-btn>
           </th>
-          <th v-if="column.key === 'name'" scope="col">
+          <th v-if="column.key === 'name'" scope="col" class="chart">
             <span class="visually-hidden">Chart</span>
           </th>
         </template>
-        <th scope="col"><span class="visually-hidden">Actions</span></th>
+        <th scope="col" class="actions-head"><span class="visually-hidden">Actions</span></th>
       </tr>
     </thead>
     <tbody ref="body">
@@ -99,11 +107,10 @@ function rename(row: ShelfRow, name: string) {
         :style="{ height: `${ROW_HEIGHT}px` }"
       >
         <td class="pick">
-          <input
-            type="checkbox"
+          <v-checkbox-btn
             :aria-label="`Select ${row.name.slice(0, 200)}`"
-            :checked="shelf.selected.has(row.id)"
-            @change="shelf.select(row.id, !shelf.selected.has(row.id))"
+            :model-value="shelf.selected.has(row.id)"
+            @update:model-value="shelf.select(row.id, !shelf.selected.has(row.id))"
           />
         </td>
         <td class="name-cell">
@@ -121,7 +128,7 @@ function rename(row: ShelfRow, name: string) {
           </template>
         </td>
         <td><SmallChart :values="row.values" /></td>
-        <td class="cut" :title="row.group">{{ row.group }}</td>
+        <td v-if="hasGroups" class="cut" :title="row.group">{{ row.group }}</td>
         <td>
           {{ period(row, row.start) }} – {{ period(row, row.end) }}
           <div class="muted small">
@@ -129,7 +136,7 @@ function rename(row: ShelfRow, name: string) {
             {{ row.missing ? `${row.periods - row.missing} of ` : '' }}{{ row.periods }} periods
           </div>
         </td>
-        <td class="number">
+        <td class="number last-value">
           <template v-if="row.last">
             {{ formatFigure(row.last.value) }}
             <div class="muted small cut">
@@ -145,22 +152,10 @@ function rename(row: ShelfRow, name: string) {
           <span v-else class="muted">–</span>
         </td>
         <td class="row-actions">
-          <button
-            type="button"
-            class="plain-button"
-            :aria-label="`Rename ${row.name}`"
-            @click="renaming = row.id"
-          >
-            Rename
-          </button>
-          <button
-            type="button"
-            class="plain-button"
-            :aria-label="`Delete ${row.name}`"
-            @click="shelf.discard([row.id])"
-          >
+          <v-btn :aria-label="`Rename ${row.name}`" @click="renaming = row.id"> Rename </v-btn>
+          <v-btn :aria-label="`Delete ${row.name}`" @click="shelf.discard([row.id])">
             Delete
-          </button>
+          </v-btn>
         </td>
       </tr>
       <tr v-if="below > 0" class="space" :style="{ height: `${below * ROW_HEIGHT}px` }" />
@@ -184,28 +179,29 @@ th {
 }
 
 .pick {
-  width: 18px;
+  width: 34px;
+  padding: 0 4px;
 }
 
-th:nth-child(3) {
+.chart {
   width: 190px;
 }
 
-th:nth-child(4) {
+.group {
   width: 130px;
 }
 
-th:nth-child(5) {
-  width: 184px;
+.span {
+  width: 190px;
 }
 
-th:nth-child(6),
-th:nth-child(7) {
-  width: 132px;
+.last,
+.change {
+  width: 140px;
 }
 
-th:last-child {
-  width: 138px;
+.actions-head {
+  width: 172px;
 }
 
 th.number {
@@ -273,7 +269,12 @@ tbody tr:hover {
 }
 
 .row-actions {
+  padding-right: 0;
   text-align: right;
   white-space: nowrap;
+}
+
+.row-actions .v-btn {
+  margin-left: 6px;
 }
 </style>

@@ -21,7 +21,7 @@ async function undo() {
   <v-snackbar v-model="open" role="status">
     {{ notices.current?.text }}
     <template v-if="notices.current?.undo" #actions>
-      <button type="button" class="undo" @click="undo">Undo</button>
+      <v-btn variant="plain" class="undo" @click="undo">Undo</v-btn>
     </template>
   </v-snackbar>
 </template>

@@ -10,14 +10,9 @@ const theme = useTheme()
     <div class="middle"><slot /></div>
     <nav class="actions" aria-label="Actions">
       <slot name="actions" />
-      <button
-        type="button"
-        class="plain-button"
-        :aria-label="theme.isDark ? 'Light page' : 'Dark page'"
-        @click="theme.toggle()"
-      >
+      <v-btn :aria-label="theme.isDark ? 'Light page' : 'Dark page'" @click="theme.toggle()">
         {{ theme.isDark ? 'Light' : 'Dark' }}
-      </button>
+      </v-btn>
     </nav>
   </header>
 </template>

@@ -41,7 +41,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         <dd>{{ does }}</dd>
       </template>
     </dl>
-    <button type="button" class="plain-button strong" @click="open = false">Close</button>
+    <v-btn color="accent" @click="open = false">Close</v-btn>
   </v-dialog>
 </template>
 

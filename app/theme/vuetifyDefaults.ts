@@ -1,6 +1,23 @@
-/** How the interface library's parts behave unless a place says otherwise. */
+const FIELD = {
+  variant: 'outlined',
+  density: 'compact',
+  hideDetails: true,
+  singleLine: true,
+} as const
+
+/** How the interface library's parts look and behave unless a place says otherwise. */
 export const components = {
-  VMenu: { location: 'bottom start', offset: 6, transition: false },
+  VBtn: { variant: 'outlined', density: 'compact', ripple: false },
+  VTextField: FIELD,
+  VTextarea: { ...FIELD, noResize: false },
+  VSelect: { ...FIELD, menuProps: { maxHeight: 360 } },
+  VCombobox: FIELD,
+  VCheckboxBtn: { density: 'compact', ripple: false },
+  VRadioGroup: { density: 'compact', hideDetails: true },
+  VRadio: { density: 'compact', ripple: false },
+  VList: { density: 'compact' },
+  VMenu: { location: 'bottom start', offset: 6, transition: false, minWidth: 1 },
   VDialog: { transition: false, maxWidth: 640 },
   VSnackbar: { location: 'bottom', timeout: 8000 },
+  VTooltip: { openDelay: 350, transition: false },
 } as const

@@ -24,7 +24,7 @@ defineProps<{ ticks: readonly AxisTick[]; cursor: number | null }>()
   height: 34px;
   margin-left: var(--gutter);
   overflow: hidden;
-  font-size: 10.5px;
+  font-size: 11px;
   line-height: 1.35;
 }
 

@@ -67,16 +67,16 @@ function jump(event: PointerEvent) {
   <div class="overview">
     <div class="side" :style="{ width: `${GUTTER - 12}px` }">
       <span class="muted">whole series</span>
-      <button
+      <v-btn
         v-if="bench.series!.calendar.seasons > 1"
-        type="button"
+        variant="plain"
         class="fold"
         :aria-pressed="view.folded"
         title="Fold the axis by year (F)"
         @click="view.fold()"
       >
         {{ view.folded ? 'folded by year' : 'fold by year' }}
-      </button>
+      </v-btn>
     </div>
     <div
       ref="frame"

@@ -163,13 +163,11 @@ function use(one: Compared) {
     <header>
       <h2 class="serif">Methods side by side</h2>
       <span class="actions">
-        <button type="button" class="plain-button strong" @click="pins.compareModels()">
+        <v-btn color="accent" @click="pins.compareModels()">
           additive, multiplicative and robust loess
-        </button>
-        <button type="button" class="plain-button" @click="pins.clear()">unpin all</button>
-        <button type="button" class="solid-button" @click="pins.comparing = false">
-          Back to the Bench
-        </button>
+        </v-btn>
+        <v-btn @click="pins.clear()">unpin all</v-btn>
+        <v-btn variant="flat" @click="pins.comparing = false"> Back to the Bench </v-btn>
       </span>
     </header>
     <p v-for="one in pins.refused" :key="one.name" class="refused" role="alert">
@@ -194,12 +192,8 @@ function use(one: Compared) {
               <span class="small">
                 <span v-if="one.pin === null" class="muted">on the Bench, not pinned</span>
                 <template v-else>
-                  <button type="button" class="plain-button strong small" @click="use(one)">
-                    use this method
-                  </button>
-                  <button type="button" class="plain-button small" @click="pins.remove(one.pin)">
-                    unpin
-                  </button>
+                  <v-btn color="accent" class="small" @click="use(one)"> use this method </v-btn>
+                  <v-btn class="small" @click="pins.remove(one.pin)"> unpin </v-btn>
                 </template>
               </span>
             </th>
@@ -360,7 +354,7 @@ td {
 
 tbody th .range {
   display: block;
-  font-size: 10.5px;
+  font-size: 11px;
 }
 
 svg {
@@ -402,7 +396,7 @@ path {
 .ends td {
   display: table-cell;
   padding-top: 0;
-  font-size: 10.5px;
+  font-size: 11px;
 }
 
 .ends td span:last-child {

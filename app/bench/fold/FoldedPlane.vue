@@ -7,11 +7,10 @@ import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useInspection } from '../inspect/inspectionStore'
-import { wholeFrom } from '../inspect/wholeFrom'
+import NumberField from '../figures/NumberField.vue'
 import { GUTTER } from '../axis/gutter'
 import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
-import { isFactor } from '../ledger/cellText'
 import StripView from '../strips/StripView.vue'
 import { useView } from '../viewStore'
 import { foldGrid } from './foldGrid'
@@ -85,7 +84,7 @@ const strips = computed(() => [
 ])
 
 function unitOf(shown: Column): string {
-  if (isFactor(shown)) return 'factor'
+  if (shown.measure === 'factor') return 'factor'
   return shown.unit === bench.series!.unit ? view.scale.unit : shown.unit
 }
 
@@ -121,43 +120,43 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       :height="props.heightFor(strip.share, shares)"
     />
     <div class="choices">
-      <label class="choice small">
+      <span class="choice small">
         <span class="muted">row</span>
-        <select v-model="view.foldColumn" class="text-input">
-          <option v-for="choice in choices" :key="choice.name" :value="choice.name">
-            {{ choice.label }} ({{ choice.means }})
-          </option>
-        </select>
-      </label>
-      <label class="choice small">
+        <v-select
+          v-model="view.foldColumn"
+          aria-label="row"
+          :items="
+            choices.map(({ name, label, means }) => ({ value: name, title: `${label} (${means})` }))
+          "
+        />
+      </span>
+      <span class="choice small">
         <span class="muted">a year begins in</span>
-        <select v-model.number="yearStart" class="text-input">
-          <option v-for="one in seasonNames" :key="one.season" :value="one.season">
-            {{ one.label }}
-          </option>
-        </select>
-      </label>
-      <label class="choice small">
+        <v-select
+          v-model="yearStart"
+          aria-label="a year begins in"
+          :items="seasonNames.map(({ season, label }) => ({ value: season, title: label }))"
+        />
+      </span>
+      <span class="choice small">
         <span class="muted">smooth each season over</span>
-        <input
-          type="number"
-          class="text-input"
-          min="0"
-          max="100"
-          :value="inspection.seasonYears"
-          @change="inspection.seasonYears = wholeFrom($event, 0, inspection.seasonYears)"
+        <NumberField
+          v-model="inspection.seasonYears"
+          label="Years over which each season is smoothed"
+          :least="0"
+          :most="100"
         />
         years
-        <select
+        <v-select
           v-if="inspection.seasonYears > 1"
           v-model="inspection.seasonAlignment"
-          class="text-input"
           aria-label="Which years"
-        >
-          <option value="centred">around each</option>
-          <option value="trailing">up to each</option>
-        </select>
-      </label>
+          :items="[
+            { value: 'centred', title: 'around each' },
+            { value: 'trailing', title: 'up to each' },
+          ]"
+        />
+      </span>
     </div>
     <SeasonGrid :grid="folded" :row="row" :cursor-season="cursorSeason" />
   </div>

@@ -8,7 +8,7 @@ import type { SeasonRow } from '~~/core/examine'
 import { exclusionsOf } from '~~/core/method'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../benchStore'
-import { cellText, isFactor } from '../ledger/cellText'
+import { cellFormat, figureText } from '../ledger/fitting'
 import { cssShade, rangeOf, shadeOf } from '../ledger/shade'
 import { useView } from '../viewStore'
 import type { FoldCell, FoldGrid } from './foldGrid'
@@ -28,8 +28,18 @@ const excluded = computed(
   () => new Set(bench.result ? exclusionsOf(bench.result.method).map(({ period }) => period) : []),
 )
 
+const format = computed(() =>
+  cellFormat(
+    props.row,
+    props.grid.years.flatMap(({ cells }) => cells.map(({ value }) => value)),
+    view.scale,
+    width.value,
+  ),
+)
+const isFactor = computed(() => props.row.measure === 'factor')
+
 function text(value: Value): string {
-  return numbersFit.value ? cellText(props.row, value, view.scale, width.value) : ''
+  return numbersFit.value ? figureText(value, format.value) : ''
 }
 
 function shade(value: Value): string | undefined {
@@ -100,8 +110,8 @@ const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
 })
 
 function reading(index: number): string {
-  if (!isFactor(props.row)) {
-    return `${index < 0 ? '' : '+'}${cellText(props.row, index, view.scale, width.value)}`
+  if (!isFactor.value) {
+    return `${index < 0 ? '' : '+'}${figureText(index, format.value)}`
   }
   const percent = (index - 1) * 100
   return `${percent < 0 ? '−' : '+'}${formatDecimals(Math.abs(percent), 0)}%`
@@ -109,7 +119,7 @@ function reading(index: number): string {
 
 function adjustmentWords(rawMean: number, adjusted: boolean): string {
   const m = props.grid.seasons.length
-  const factor = isFactor(props.row)
+  const factor = isFactor.value
   const figure = factor
     ? formatDecimals(rawMean, 4)
     : `${formatDecimals(rawMean / view.scale.divisor, view.scale.decimals + 1)} ${view.scale.unit}`
@@ -209,7 +219,7 @@ thead th:not(.corner) {
 
 .corner {
   overflow: hidden;
-  font-size: 10px;
+  font-size: 11px;
   text-overflow: ellipsis;
 }
 

@@ -13,7 +13,7 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
     unit,
     share: 4,
     baseline: null,
-    isFactor: false,
+    measure: 'level',
     legend: 'the newest year strongest',
     layers: grid.years.map(({ year, cells }, i): Layer => ({
       kind: 'series',
@@ -62,7 +62,7 @@ export function historiesStrip(
     unit,
     share: 2.4,
     baseline: null,
-    isFactor: row.baseline === 1,
+    measure: row.measure,
     legend: 'each season from year to year, with its mean',
     layers: [
       {

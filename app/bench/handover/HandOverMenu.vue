@@ -28,26 +28,14 @@ async function copy(name: TableName) {
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="!bench.result"
-        v-bind="activator"
-        :aria-owns="undefined"
-      >
-        Hand over
-      </button>
+      <v-btn :disabled="!bench.result" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
     </template>
     <ul class="choices">
       <li v-for="name in NAMES" :key="`save-${name}`">
-        <button type="button" class="plain-button" @click="save(name)">
-          Save {{ TABLES[name].label }} as CSV
-        </button>
+        <v-btn @click="save(name)"> Save {{ TABLES[name].label }} as CSV </v-btn>
       </li>
       <li v-for="name in NAMES" :key="`copy-${name}`">
-        <button type="button" class="plain-button" @click="copy(name)">
-          Copy {{ TABLES[name].label }} as a table
-        </button>
+        <v-btn @click="copy(name)"> Copy {{ TABLES[name].label }} as a table </v-btn>
       </li>
     </ul>
   </v-menu>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
+import { growthKinds, growthWords } from '~~/core/beside/beside'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
 import { useBench } from '../benchStore'
@@ -17,23 +17,19 @@ const isTheSame = computed(() => {
   const { model } = bench.result!.method.decompose
   return inspection.rateShown === 'yearOnYear' && cancels && model === 'multiplicative'
 })
-const chosen = (event: Event) => (event.target as HTMLSelectElement).value as GrowthKind
 </script>
 
 <template>
   <p class="line">
-    <label>
+    <span class="pair">
       growth of sales<template v-if="traits.hasSeason"> and deseasonalized sales</template>,
-      <select
-        class="text-input"
-        :value="inspection.rateShown"
-        @change="inspection.growthRate = chosen($event)"
-      >
-        <option v-for="rate in kinds" :key="rate" :value="rate">
-          {{ growthWords(rate, per) }}
-        </option>
-      </select>
-    </label>
+      <v-select
+        :model-value="inspection.rateShown"
+        aria-label="growth of sales"
+        :items="kinds.map((rate) => ({ value: rate, title: growthWords(rate, per) }))"
+        @update:model-value="inspection.growthRate = $event"
+      />
+    </span>
     <span v-if="isTheSame" class="muted small">
       Year on year, a season that stays the same cancels out: both grow alike.
     </span>

@@ -9,7 +9,7 @@ import { gapWords, peakWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
 import { useInspection } from './inspectionStore'
-import { wholeFrom } from './wholeFrom'
+import NumberField from '../figures/NumberField.vue'
 
 const props = defineProps<{ peaks: PeakSpacing | null }>()
 const bench = useBench()
@@ -28,8 +28,21 @@ const chosen = computed(() => {
   return takenOut.by === 'difference' ? `difference:${takenOut.how}` : 'nothing'
 })
 
-function takeOut(event: Event) {
-  const [by, what] = (event.target as HTMLSelectElement).value.split(':')
+/** Nothing, a trend, or differences. */
+const forms = computed(() => [
+  { value: 'nothing', title: 'nothing' },
+  ...TREND_FORM_NAMES.map((form) => ({
+    value: `trend:${form}`,
+    title: `${detrendWords(form)} trend`,
+  })),
+  ...differences.value.map((how) => ({
+    value: `difference:${how}`,
+    title: DIFFERENCE_WORDS[how],
+  })),
+])
+
+function takeOut(choice: string) {
+  const [by, what] = choice.split(':')
   inspection.takenOut =
     by === 'trend'
       ? { by, form: what as TrendFormName }
@@ -52,46 +65,30 @@ const problems = computed(() =>
 
 <template>
   <p class="line">
-    <label>
+    <span class="pair">
       rolling mean and deviation over
-      <input
-        type="number"
-        class="text-input"
-        min="2"
-        max="1000"
-        :value="inspection.rolling"
-        @change="inspection.rolling = wholeFrom($event, 2, inspection.rolling)"
+      <NumberField
+        v-model="inspection.rolling"
+        label="rolling mean and deviation over"
+        :least="2"
+        :most="1000"
       />
       {{ per }}s
-    </label>
-    <label>
+    </span>
+    <span class="pair">
       peaks over
-      <input
-        type="number"
-        class="text-input"
-        min="1"
-        max="1000"
-        :value="inspection.halfWidth"
-        @change="inspection.halfWidth = wholeFrom($event, 1, inspection.halfWidth)"
-      />
+      <NumberField v-model="inspection.halfWidth" label="peaks over" :least="1" :most="1000" />
       {{ per }}s either side
-    </label>
-    <label>
+    </span>
+    <span class="pair">
       take out
-      <select class="text-input" :value="chosen" @change="takeOut">
-        <option value="nothing">nothing</option>
-        <optgroup label="a trend">
-          <option v-for="form in TREND_FORM_NAMES" :key="form" :value="`trend:${form}`">
-            {{ detrendWords(form) }}
-          </option>
-        </optgroup>
-        <optgroup label="by differences">
-          <option v-for="how in differences" :key="how" :value="`difference:${how}`">
-            {{ DIFFERENCE_WORDS[how] }}
-          </option>
-        </optgroup>
-      </select>
-    </label>
+      <v-select
+        aria-label="take out"
+        :items="forms"
+        :model-value="chosen"
+        @update:model-value="takeOut"
+      />
+    </span>
   </p>
   <p class="spacing muted small">{{ spacing }}</p>
   <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>

@@ -51,8 +51,8 @@ const pictures = computed(() => {
 <template>
   <ul class="multiples" :aria-label="`Averages of ${view.scale.unit}`">
     <li v-for="picture in pictures" :key="picture.name">
-      <button
-        type="button"
+      <v-btn
+        variant="plain"
         :title="`Compare ${picture.name} on one strip`"
         @click="(inspection.compare(picture.kind), (inspection.showsMultiples = false))"
       >
@@ -68,7 +68,7 @@ const pictures = computed(() => {
         </svg>
         <span class="small" :class="picture.isClean ? 'clean' : 'muted'">{{ picture.leaves }}</span>
         <span class="small muted">{{ picture.lost }}</span>
-      </button>
+      </v-btn>
     </li>
   </ul>
 </template>

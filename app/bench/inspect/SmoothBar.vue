@@ -1,26 +1,33 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { besideColumn } from '~~/core/beside/besideColumn'
 import { Refusal } from '~~/core/refusal'
 import { averageName } from '~~/core/smoothing/averageKinds'
 import { useBench } from '../benchStore'
-import { averageFrom, ordersFor, YEARLY_ORDER, type Written } from './averageChoices'
+import { averageFrom, YEARLY_ORDER, type Written } from './averageChoices'
 import { MOST_AVERAGES, useInspection } from './inspectionStore'
 
 const bench = useBench()
 const inspection = useInspection()
-const orders = computed(() => ordersFor(bench.series!.calendar.seasons))
 
-// A field for numbers hands its number on as one, and an empty one as text.
+// A field hands on what was typed as text.
 const by = ref<Written['by']>('order')
-const order = ref<number | ''>(
+const order = ref<number | string>(
   bench.series!.calendar.seasons < 2 ? YEARLY_ORDER : bench.series!.calendar.seasons,
 )
-const p = ref<number | ''>(3)
-const q = ref<number | ''>(3)
-const length = ref<number | ''>(13)
+const p = ref<number | string>(3)
+const q = ref<number | string>(3)
+const length = ref<number | string>(13)
 const weights = ref('1/4 1/2 1/4')
 const problem = ref('')
+const KINDS: readonly { value: Written['by']; title: string }[] = [
+  { value: 'order', title: 'a centred average of' },
+  { value: 'composite', title: 'an average of an average,' },
+  { value: 'trailing', title: 'a trailing average of' },
+  { value: 'spencer', title: 'Spencer’s 15 terms' },
+  { value: 'henderson', title: 'Henderson’s average of' },
+  { value: 'weights', title: 'own weights' },
+]
 
 function written(): Written {
   switch (by.value) {
@@ -53,80 +60,49 @@ function add() {
 
 <template>
   <form class="line" @submit.prevent="add">
-    <label>
+    <span class="pair">
       compare
-      <select v-model="by" class="text-input" aria-label="Kind of average">
-        <option value="order">a centred average of</option>
-        <option value="composite">an average of an average,</option>
-        <option value="trailing">a trailing average of</option>
-        <option value="spencer">Spencer’s 15 terms</option>
-        <option value="henderson">Henderson’s average of</option>
-        <option value="weights">own weights</option>
-      </select>
-    </label>
-    <label v-if="by === 'order' || by === 'trailing'">
-      <input
-        v-model="order"
-        type="number"
-        class="text-input"
-        min="1"
-        list="orders"
-        aria-label="Terms"
-      />
+      <v-select v-model="by" aria-label="Kind of average" :items="KINDS" />
+    </span>
+    <span v-if="by === 'order' || by === 'trailing'" class="pair">
+      <v-text-field v-model="order" class="terms" type="number" min="1" aria-label="Terms" />
       terms
-      <datalist id="orders">
-        <option v-for="one in orders" :key="one" :value="one" />
-      </datalist>
-    </label>
-    <label v-if="by === 'composite'">
-      <input
-        v-model="p"
-        type="number"
-        class="text-input"
-        min="1"
-        aria-label="Terms of the second"
-      />
+    </span>
+    <span v-if="by === 'composite'" class="pair">
+      <v-text-field v-model="p" class="terms" type="number" aria-label="Terms of the second" />
       ×
-      <input v-model="q" type="number" class="text-input" min="1" aria-label="Terms of the first" />
-    </label>
-    <label v-if="by === 'henderson'">
-      <input
-        v-model="length"
-        type="number"
-        class="text-input"
-        min="5"
-        step="2"
-        aria-label="Terms"
-      />
+      <v-text-field v-model="q" class="terms" type="number" aria-label="Terms of the first" />
+    </span>
+    <span v-if="by === 'henderson'" class="pair">
+      <v-text-field v-model="length" class="terms" type="number" step="2" aria-label="Terms" />
       terms
-    </label>
-    <label v-if="by === 'weights'">
-      <input
+    </span>
+    <span v-if="by === 'weights'" class="pair">
+      <v-text-field
         v-model="weights"
-        class="text-input weights"
+        class="weights"
         aria-label="Weights, separated by spaces; they sum to 1"
       />
-    </label>
-    <button type="submit" class="plain-button strong">add</button>
+    </span>
+    <v-btn color="accent" type="submit">add</v-btn>
     <span v-for="kind in inspection.averages" :key="averageName(kind)" class="chosen">
       {{ averageName(kind) }}
-      <button
-        type="button"
+      <v-btn
+        variant="plain"
         class="drop"
         :aria-label="`Leave out ${averageName(kind)}`"
         @click="inspection.drop(kind)"
       >
         ×
-      </button>
+      </v-btn>
     </span>
-    <button
-      type="button"
-      class="plain-button multiples"
+    <v-btn
+      class="multiples"
       :aria-pressed="inspection.showsMultiples"
       @click="inspection.showsMultiples = !inspection.showsMultiples"
     >
       {{ inspection.showsMultiples ? 'one strip' : 'small pictures of all orders' }}
-    </button>
+    </v-btn>
   </form>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   <p v-else-if="inspection.averages.length === MOST_AVERAGES" class="muted small full">
@@ -148,6 +124,10 @@ function add() {
   color: inherit;
   font: inherit;
   cursor: pointer;
+}
+
+.terms {
+  width: 66px;
 }
 
 .weights {

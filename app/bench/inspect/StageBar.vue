@@ -32,14 +32,9 @@ function takeSeasonOut() {
     <SmoothBar v-else-if="view.stage === 'smooth'" />
     <p v-else-if="whyNoSeason" class="line" role="status">
       {{ whyNoSeason }}
-      <button
-        v-if="canHaveSeason"
-        type="button"
-        class="plain-button strong"
-        @click="takeSeasonOut()"
-      >
+      <v-btn v-if="canHaveSeason" color="accent" @click="takeSeasonOut()">
         Take the season out
-      </button>
+      </v-btn>
     </p>
     <GrowthBar v-if="view.stage === 'deseasonalize' && bench.result" />
   </div>
@@ -60,20 +55,11 @@ function takeSeasonOut() {
   margin: 0;
 }
 
-.bar :deep(label) {
+.bar :deep(.pair) {
   display: inline-flex;
   align-items: center;
   gap: 5px;
   white-space: nowrap;
-}
-
-.bar :deep(.text-input) {
-  padding: 2px 5px;
-  font-size: 12px;
-}
-
-.bar :deep(input[type='number']) {
-  width: 60px;
 }
 
 .bar :deep(.problem) {

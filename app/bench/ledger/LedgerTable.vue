@@ -9,11 +9,12 @@ import { GUTTER } from '../axis/gutter'
 import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
-import { cellText } from './cellText'
+import { formatFigure } from '~/figures/format'
+import { cellFormat, figureText } from './fitting'
 import { drawMarks } from './marks'
 import { cssShade, rangeOf, shadeOf, type Range } from './shade'
 
-const ROW_HEIGHT = 25
+const ROW_HEIGHT = 28
 const bench = useBench()
 const view = useView()
 const theme = useTheme()
@@ -37,14 +38,22 @@ interface ShownCell {
   readonly t: number
   readonly id: string
   readonly text: string
+  /** The figure in full, with its unit. */
+  readonly full: string
   readonly left: number
   readonly shade: string | undefined
   readonly kinds: readonly string[]
 }
 
+/** As many decimals as fit the row's longest figure. */
+function formatOf(row: Column) {
+  return cellFormat(row, view.figures.get(row.name) ?? [], view.scale, width.value)
+}
+
 /** Cells of a row inside the window; an off-centre row reaches one further at the left. */
 function cellsOf(row: Column): ShownCell[] {
   const range = ranges.value.get(row.name)
+  const format = formatOf(row)
   const shift = Math.floor(row.offset)
   const first = periods.value[0]! - Math.ceil(row.offset)
   const cells: ShownCell[] = []
@@ -55,7 +64,8 @@ function cellsOf(row: Column): ShownCell[] {
     cells.push({
       t,
       id: cellId(row.name, t),
-      text: cellText(row, value, view.scale, width.value),
+      text: figureText(value, format),
+      full: `${formatFigure(value)} ${row.unit}`,
       left: xOf(view.axis, t + row.offset) - width.value / 2,
       shade:
         row.name === 'seasonalIrregular' && range
@@ -129,7 +139,7 @@ const selectedWords = computed(() => {
   const row = view.everyRow.find(({ name }) => name === cell.column)
   const value = view.valueAt(cell.column, cell.t)
   const period = periodLabel(periodAt(start, cell.t, calendar.seasons), calendar)
-  return `${row?.label}, ${period}: ${row && value !== null ? cellText(row, value, view.scale, 60) : 'undefined'}`
+  return `${row?.label}, ${period}: ${row && value !== null ? `${formatFigure(value)} ${row.unit}` : 'no figure here'}`
 })
 </script>
 
@@ -168,6 +178,7 @@ const selectedWords = computed(() => {
               class="cell"
               :class="[cell.kinds, { straddling: row.offset % 1 !== 0, shaded: cell.shade }]"
               :data-t="cell.t"
+              :title="cell.full"
               :aria-selected="cell.kinds.includes('selected')"
               :style="{
                 transform: `translateX(${cell.left}px)`,
@@ -229,7 +240,7 @@ const selectedWords = computed(() => {
   display: block;
   overflow: hidden;
   color: var(--muted);
-  font-size: 9.5px;
+  font-size: 11px;
   text-overflow: ellipsis;
 }
 
@@ -246,7 +257,7 @@ const selectedWords = computed(() => {
   left: 0;
   overflow: clip visible;
   contain: strict;
-  font-size: 10.5px;
+  font-size: 11px;
   line-height: 24px;
   text-align: center;
   font-variant-numeric: tabular-nums;

@@ -17,8 +17,8 @@ const results = computed<Partial<Record<Stage, string>>>(() => {
   <nav class="path" aria-label="Path">
     <ol>
       <li v-for="stage in STAGES" :key="stage">
-        <button
-          type="button"
+        <v-btn
+          variant="plain"
           class="stage"
           :aria-current="view.stage === stage ? 'step' : undefined"
           @click="view.chooseStage(stage)"
@@ -26,7 +26,7 @@ const results = computed<Partial<Record<Stage, string>>>(() => {
           <span class="dot" aria-hidden="true" />
           <span class="name">{{ STAGE_VIEWS[stage].label }}</span>
           <span class="result">{{ results[stage] ?? '–' }}</span>
-        </button>
+        </v-btn>
       </li>
     </ol>
   </nav>

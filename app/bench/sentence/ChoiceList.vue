@@ -16,8 +16,8 @@ function choose({ change }: Choice) {
 <template>
   <ul class="options" role="listbox" :aria-label="name">
     <li v-for="choice in choices" :key="choice.text" role="presentation">
-      <button
-        type="button"
+      <v-btn
+        variant="plain"
         role="option"
         class="option"
         :aria-selected="choice.chosen"
@@ -25,7 +25,7 @@ function choose({ change }: Choice) {
       >
         <span class="name">{{ choice.text }}</span>
         <span class="muted small">{{ choice.means }}</span>
-      </button>
+      </v-btn>
     </li>
   </ul>
 </template>

@@ -27,7 +27,7 @@ function putBack(period: string) {
       <span>
         <strong>{{ label(period) }}</strong> {{ reason }}
       </span>
-      <button type="button" class="plain-button strong" @click="putBack(period)">put back</button>
+      <v-btn color="accent" @click="putBack(period)">put back</v-btn>
     </li>
   </ul>
 </template>

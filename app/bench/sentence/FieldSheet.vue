@@ -6,6 +6,7 @@ import { changed } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
 import type { Field } from '~~/core/word'
 import { useBench } from '../benchStore'
+import NumberField from '../figures/NumberField.vue'
 
 /** The figures and choices behind a word, each changed at once: what it does is seen behind this sheet. */
 const props = defineProps<{ fields: readonly Field[]; usual: MethodChange }>()
@@ -34,22 +35,6 @@ function set({ path }: Field, value: string | number | boolean) {
   const part = path.reduceRight<unknown>((inner, key) => ({ [key]: inner }), value)
   change(part as MethodChange)
 }
-
-function setNumber(field: Field & { kind: 'number' }, event: Event) {
-  const input = event.target as HTMLInputElement
-  const value = Number(input.value)
-  const { least, most } = field
-  if (input.value !== '' && Number.isInteger(value) && value >= least && value <= most) {
-    set(field, value)
-    return
-  }
-  const range = most === Infinity ? `of at least ${least}` : `from ${least} to ${most}`
-  problem.value = `This must be a whole number ${range}.`
-}
-
-function setChoice(field: Field & { kind: 'choice' }, event: Event) {
-  set(field, field.options[(event.target as HTMLSelectElement).selectedIndex]!.value)
-}
 </script>
 
 <template>
@@ -63,36 +48,33 @@ function setChoice(field: Field & { kind: 'choice' }, event: Event) {
       :key="String(group.rare)"
     >
       <summary v-if="group.rare">All parameters</summary>
-      <label v-for="field in group.fields" :key="`${field.label} ${field.kind}`">
+      <p v-for="field in group.fields" :key="`${field.label} ${field.kind}`" class="field">
         {{ field.label }}
-        <select
+        <v-select
           v-if="field.kind === 'choice'"
-          class="text-input"
-          :value="String(field.value)"
-          @change="setChoice(field, $event)"
-        >
-          <option v-for="one in field.options" :key="one.text" :value="String(one.value)">
-            {{ one.text }}
-          </option>
-        </select>
+          :aria-label="field.label"
+          :items="field.options.map(({ value, text }) => ({ value, title: text }))"
+          :model-value="field.value"
+          @update:model-value="set(field, $event)"
+        />
         <span v-else class="number">
-          <input
-            type="number"
-            class="text-input"
-            :min="field.least"
-            :max="field.most === Infinity ? undefined : field.most"
-            :step="field.step ?? 1"
-            :value="field.value"
-            @change="setNumber(field, $event)"
+          <NumberField
+            :label="field.label"
+            :model-value="field.value"
+            :least="field.least"
+            :most="field.most"
+            :step="field.step"
+            @update:model-value="set(field, $event)"
+            @refused="problem = $event"
           />
           {{ field.unit }}
         </span>
-      </label>
+      </p>
     </component>
     <p v-if="problem" class="refused" role="alert">{{ problem }}</p>
     <p class="ends">
-      <button type="button" class="plain-button strong" @click="change(usual)">usual values</button>
-      <button type="submit" class="solid-button">Done</button>
+      <v-btn color="accent" @click="change(usual)">usual values</v-btn>
+      <v-btn variant="flat" type="submit">Done</v-btn>
     </p>
   </form>
 </template>
@@ -104,20 +86,23 @@ function setChoice(field: Field & { kind: 'choice' }, event: Event) {
   padding: 12px 16px 14px;
 }
 
-label {
+.field {
+  margin: 0;
   display: flex;
   align-items: center;
   justify-content: space-between;
   gap: 16px;
-  min-height: 32px;
+  min-height: 36px;
 }
 
-.text-input {
-  padding: 3px 6px;
+.field .v-select {
+  max-width: 250px;
 }
 
-.number .text-input {
-  width: 72px;
+.number {
+  display: flex;
+  align-items: center;
+  gap: 6px;
 }
 
 summary {

@@ -26,9 +26,9 @@ function submit() {
   <form class="form" @submit.prevent="submit">
     <label>
       Project this many {{ onePeriod(bench.series!.calendar) }}s
-      <input
+      <v-text-field
         v-model="horizon"
-        class="text-input"
+        class="count"
         type="number"
         min="1"
         :max="MOST"
@@ -38,16 +38,10 @@ function submit() {
     </label>
     <p id="horizon-range" class="muted small">From 1 to {{ MOST }}.</p>
     <p class="quick">
-      <button
-        v-for="years in [1, 2, 3]"
-        :key="years"
-        type="button"
-        class="plain-button strong"
-        @click="set(years * seasons)"
-      >
+      <v-btn v-for="years in [1, 2, 3]" :key="years" color="accent" @click="set(years * seasons)">
         {{ years }} {{ years === 1 ? 'year' : 'years' }}
-      </button>
-      <button type="submit" class="solid-button">Project</button>
+      </v-btn>
+      <v-btn variant="flat" type="submit">Project</v-btn>
     </p>
   </form>
 </template>
@@ -57,9 +51,14 @@ function submit() {
   padding: 14px 16px;
 }
 
-input {
+label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.count {
   width: 76px;
-  margin-left: 8px;
 }
 
 p {

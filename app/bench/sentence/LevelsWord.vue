@@ -37,16 +37,19 @@ function add() {
 <template>
   <form class="form" @submit.prevent="add">
     <p class="lead">Limits that hold the actual value in this share of cases:</p>
-    <label v-for="level in offered" :key="level" class="level">
-      <input type="checkbox" :checked="levels.includes(level)" @change="toggle(level)" />
-      {{ level }}%
-    </label>
+    <span v-for="level in offered" :key="level" class="level">
+      <v-checkbox-btn
+        :model-value="levels.includes(level)"
+        :label="`${level}%`"
+        @update:model-value="toggle(level)"
+      />
+    </span>
     <p class="line">
       <label>
         another, in per cent
-        <input
+        <v-text-field
           v-model="other"
-          class="text-input"
+          class="count"
           type="number"
           min="0.1"
           max="99.9"
@@ -54,8 +57,8 @@ function add() {
           placeholder="97.5"
         />
       </label>
-      <button type="submit" class="plain-button strong">Add</button>
-      <button type="button" class="solid-button" @click="emit('done')">Done</button>
+      <v-btn color="accent" type="submit">Add</v-btn>
+      <v-btn variant="flat" @click="emit('done')">Done</v-btn>
     </p>
   </form>
 </template>
@@ -83,7 +86,7 @@ function add() {
   margin: 10px 0 0;
 }
 
-.text-input {
+.count {
   width: 68px;
   margin-left: 4px;
 }

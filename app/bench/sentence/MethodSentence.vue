@@ -64,13 +64,9 @@ const sheetOf = (id: string) => OWN[id as keyof typeof OWN]
     </p>
     <p v-else>
       The method of this study does not fit its series.
-      <button
-        type="button"
-        class="plain-button strong"
-        @click="bench.change({ format: bench.method.format })"
-      >
+      <v-btn color="accent" @click="bench.change({ format: bench.method.format })">
         Start again with the usual method
-      </button>
+      </v-btn>
     </p>
   </section>
 </template>

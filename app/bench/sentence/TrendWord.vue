@@ -30,16 +30,16 @@ function submit() {
 <template>
   <form class="form" @submit.prevent="submit">
     <p class="lead">A straight line through the deseasonalized series</p>
-    <button type="button" class="plain-button strong" @click="set()">
+    <v-btn color="accent" @click="set()">
       through all {{ periods }} {{ onePeriod(bench.series!.calendar) }}s
-    </button>
+    </v-btn>
     <p class="line">
       <label>
         or through the last
-        <input v-model="last" class="text-input" type="number" min="3" :max="periods" required />
+        <v-text-field v-model="last" class="count" type="number" min="3" :max="periods" required />
         {{ onePeriod(bench.series!.calendar) }}s
       </label>
-      <button type="submit" class="solid-button">Fit</button>
+      <v-btn variant="flat" type="submit">Fit</v-btn>
     </p>
     <p class="muted small">From 3 to {{ periods }}. Limits need more than {{ seasons + 1 }}.</p>
   </form>
@@ -61,7 +61,7 @@ function submit() {
   margin: 8px 0 0;
 }
 
-.text-input {
+.count {
   width: 72px;
 }
 </style>

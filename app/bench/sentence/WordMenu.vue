@@ -10,15 +10,15 @@ const open = ref(false)
   <!-- A closing animation would lay the page out in the middle of the repaint it makes way for. -->
   <v-menu v-model="open" :close-on-content-click="false" :transition="{ css: false }">
     <template #activator="{ props: activator }">
-      <button
-        type="button"
+      <v-btn
+        variant="plain"
         class="word"
         :data-word="word"
         v-bind="activator"
         :aria-owns="undefined"
       >
         {{ text }}
-      </button>
+      </v-btn>
     </template>
     <div class="sheet"><slot :close="() => (open = false)" /></div>
   </v-menu>

@@ -29,16 +29,6 @@ function make() {
   canvas.value!.width = props.gutter + props.axis.width
   canvas.value!.height = props.height
   chart = new Chart(canvas.value!, stripConfiguration(drawing(), drawing))
-  measure()
-}
-
-/** Pixels of the mark that stands for the same real size on every strip. */
-const yardstick = ref(0)
-function measure() {
-  const size = props.strip.yardstick?.size
-  const y = chart?.scales.y
-  yardstick.value =
-    size === undefined || !y ? 0 : Math.abs(y.getPixelForValue(size) - y.getPixelForValue(0))
 }
 onMounted(make)
 onBeforeUnmount(() => chart?.destroy())
@@ -47,10 +37,7 @@ watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]
   if (!chart) return
   // The number of ticks goes with a strip's share of the height.
   if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
-  else {
-    redraw(chart, drawing())
-    measure()
-  }
+  else redraw(chart, drawing())
 })
 watch([() => theme.palette, () => props.scale, () => props.height], make)
 </script>
@@ -58,17 +45,9 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
 <template>
   <figure class="strip" :style="{ height: `${height}px` }">
     <figcaption class="title">
-      <span class="name">
-        {{ strip.title }}
-        <span
-          v-if="strip.yardstick"
-          class="yardstick-label"
-          title="The grey mark at the right edge: the same size on every strip"
-        >
-          <span class="mark" aria-hidden="true" />{{ strip.yardstick.label }}
-        </span>
-      </span>
+      <span class="name">{{ strip.title }}</span>
       <span class="unit">{{ strip.unit }}</span>
+      <span v-if="strip.spans" class="unit spans">{{ strip.spans }}</span>
       <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
       <ul v-else-if="named.length > 1" class="layers">
         <li v-for="layer in named" :key="layer.label">
@@ -81,15 +60,6 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
         </li>
       </ul>
     </figcaption>
-    <span
-      v-if="strip.yardstick"
-      class="yardstick"
-      aria-hidden="true"
-      :style="{
-        left: `${gutter + axis.width + 2}px`,
-        height: `${Math.max(1, Math.min(height - 4, yardstick))}px`,
-      }"
-    />
     <canvas
       ref="canvas"
       role="img"
@@ -113,7 +83,9 @@ canvas {
   position: absolute;
   top: 6px;
   left: 12px;
-  width: calc(var(--gutter) - 46px);
+  width: calc(var(--gutter) - 50px);
+  max-height: calc(100% - 8px);
+  overflow: hidden;
   pointer-events: none;
 }
 
@@ -121,48 +93,21 @@ canvas {
   display: block;
   font-size: 12px;
   font-weight: 600;
-  white-space: nowrap;
-}
-
-.yardstick {
-  position: absolute;
-  top: 50%;
-  width: 4px;
-  background: var(--ink);
-  opacity: 0.5;
-  transform: translateY(-50%);
-}
-
-.yardstick-label {
-  margin-left: 3px;
-  color: var(--muted);
-  font-size: 10px;
-  font-weight: 400;
-  white-space: nowrap;
-}
-
-.mark {
-  display: inline-block;
-  width: 4px;
-  height: 8px;
-  margin-right: 3px;
-  background: var(--ink);
-  opacity: 0.5;
+  overflow-wrap: anywhere;
 }
 
 .unit {
   display: block;
   color: var(--muted);
-  font-size: 10.5px;
+  font-size: 11px;
   line-height: 1.25;
 }
 
 .layers {
-  width: calc(var(--gutter) - 40px);
   margin: 5px 0 0;
   padding: 0;
   color: var(--muted);
-  font-size: 10px;
+  font-size: 11px;
   line-height: 1.3;
   list-style: none;
 }

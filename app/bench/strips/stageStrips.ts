@@ -10,7 +10,7 @@ import { formatChange } from '~/figures/format'
 import type { DisplayScale } from '~/figures/displayScale'
 import type { Stage } from '../path/stages'
 import { layer, type Layer, type Point, type Strip } from './strips'
-import { withYardsticks } from './yardstick'
+import { comparisonOf, onOneScale, withSpans } from './spans'
 
 /** What strips are made from beside the result itself. */
 export interface StripSources {
@@ -21,6 +21,8 @@ export interface StripSources {
   readonly peaks: PeakSpacing | null
   /** A pinned result, drawn pale beneath. */
   readonly ghost: Result | null
+  /** Whether all strips of components are drawn on one scale. */
+  readonly oneScale: boolean
 }
 
 const GHOST = 0.38
@@ -43,7 +45,7 @@ export function stripsOf(stage: Stage, shown: Looked | Result, sources: StripSou
         ]),
       ]
     case 'season':
-      return withYardsticks(
+      return compared(
         [
           mainStrip('Sales', sources, [
             ...parts.pinned.trendCycle,
@@ -58,7 +60,7 @@ export function stripsOf(stage: Stage, shown: Looked | Result, sources: StripSou
           ...parts.weights,
         ],
         shown,
-        sources.scale,
+        sources,
       )
     case 'deseasonalize':
       return [
@@ -100,6 +102,13 @@ export function stripsOf(stage: Stage, shown: Looked | Result, sources: StripSou
   }
 }
 
+/** Strips of components with what each spans in words, on one scale where that is wanted. */
+function compared(strips: readonly Strip[], result: Result, sources: StripSources): Strip[] {
+  const comparison = comparisonOf(result)
+  const said = withSpans(strips, comparison, sources.scale)
+  return sources.oneScale ? onOneScale(said, comparison) : said
+}
+
 function mainStrip(title: string, { scale }: StripSources, layers: readonly Layer[]): Strip {
   return {
     id: 'main',
@@ -107,7 +116,7 @@ function mainStrip(title: string, { scale }: StripSources, layers: readonly Laye
     share: 4,
     unit: scale.unit,
     baseline: null,
-    isFactor: false,
+    measure: 'level',
     layers,
   }
 }
@@ -143,13 +152,12 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
         share,
         unit: unitOf(column, scale),
         baseline: column.baseline,
-        isFactor: column.measure === 'factor' || column.measure === 'share',
+        measure: column.measure,
         layers: [...drawn(name, label), ...more],
       },
     ]
   }
   const pinned = ghostLayers(ghost, model)
-  const smooth = find('trendCycle')!.label.toLowerCase()
   const ratios = drawn('seasonalIrregular')
   const indices = drawn('index', undefined, true)
   const { columns } = result
@@ -157,7 +165,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
     strip,
     pinned,
     trendCycle: drawn('trendCycle'),
-    recomposed: drawn('recomposed', `${smooth} ${model.restore} season`).map((one) => ({
+    recomposed: drawn('recomposed').map((one) => ({
       ...one,
       component: 'season' as const,
     })),
@@ -187,7 +195,7 @@ function componentsOf(result: Result, { scale, ghost }: StripSources) {
     weights: strip('weight', 'Weight', 1, ['weight']),
     cycle: strip('cycle', 'Cycle', 1.6, ['average against trend']).map((one) => ({
       ...one,
-      unit: one.isFactor ? 'factor of the trend' : one.unit,
+      unit: one.measure === 'factor' ? 'factor of the trend' : one.unit,
     })),
   }
 }
@@ -276,7 +284,7 @@ function lookStrips(shown: Looked, sales: readonly Layer[], sources: StripSource
       share: 2.2,
       unit: `${unitOf(rest, scale)}; ${rest.means}`,
       baseline: rest.baseline,
-      isFactor: rest.measure === 'factor',
+      measure: rest.measure,
       layers: beside(rest, ''),
     })
   }
@@ -287,7 +295,7 @@ function lookStrips(shown: Looked, sales: readonly Layer[], sources: StripSource
       share: 1.4,
       unit: scale.unit,
       baseline: null,
-      isFactor: false,
+      measure: 'level',
       layers: beside(deviation, ''),
     })
   }
@@ -332,8 +340,7 @@ function growthStrip(result: Result, inspected: readonly Inspected[]): Strip {
     share: 2.4,
     unit: `%, ${columns[0]?.means ?? ''}`,
     baseline: 0,
-    isFactor: false,
-    inPercent: true,
+    measure: 'percent',
     layers: columns.map(({ component, mark, actual }) => {
       const average = mean(actual!.filter((value) => value !== null))
       const name = component === 'original' ? 'sales' : 'deseas.'

@@ -55,7 +55,7 @@ export function stripConfiguration(
           grid: { color: palette.rule, drawTicks: false, lineWidth: 1 },
           ticks: {
             color: palette.muted,
-            font: { family: 'Inter Variable', size: 10.5 },
+            font: { family: 'Inter Variable', size: 11 },
             maxTicksLimit: strip.share > 3 ? 6 : strip.share > 1.2 ? 4 : 2,
             padding: 8,
             // The gutter is wide enough: nothing to measure, turn or leave out.
@@ -93,13 +93,19 @@ function horizontalRange({ axis }: StripDrawing) {
  */
 function verticalRange({ strip }: StripDrawing) {
   const range = rangeOfStrip(strip)
-  return { suggestedMin: range?.low, suggestedMax: range?.high }
+  return {
+    suggestedMin: range?.low,
+    suggestedMax: range?.high,
+    // Undefined takes back what an earlier drawing had fixed.
+    min: strip.fixed?.low,
+    max: strip.fixed?.high,
+  }
 }
 
 function tickLabel({ strip, scale }: StripDrawing): (value: string | number) => string {
   return (value) => {
-    if (strip.isFactor) return formatFactor(Number(value))
-    if (strip.inPercent) return `${formatDecimals(Number(value), 0)}%`
+    if (strip.measure === 'factor' || strip.measure === 'share') return formatFactor(Number(value))
+    if (strip.measure === 'percent') return `${formatDecimals(Number(value), 0)}%`
     const shown = Number(value) / scale.divisor
     return formatDecimals(shown, Number.isInteger(shown) ? 0 : scale.decimals)
   }

@@ -1,4 +1,4 @@
-import type { Component, Mark } from '~~/core/column/column'
+import type { Component, Mark, Measure } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 
 /** A value at a time code. */
@@ -48,12 +48,12 @@ export interface Strip {
   readonly baseline: number | null
   /** Said in place of the layers' names, where there are too many to name. */
   readonly legend?: string
-  /** A mark of the same real size on every strip, so that different scales can be compared. */
-  readonly yardstick?: { readonly size: number; readonly label: string }
-  /** Whether figures are shown on the display scale of the series, or as factors. */
-  readonly isFactor: boolean
-  /** Whether they are per cent, whatever the unit of the series. */
-  readonly inPercent?: boolean
+  /** What its figures are: it decides how the scale is written, and what a pixel stands for. */
+  readonly measure: Measure
+  /** What it spans, in words, where strips are compared. */
+  readonly spans?: string
+  /** The vertical scale, where all strips share one; its own range when left out. */
+  readonly fixed?: { readonly low: number; readonly high: number }
 }
 
 /** Share of the range that is kept free above and below for distances. */

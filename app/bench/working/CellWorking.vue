@@ -81,25 +81,21 @@ function leaveOut() {
     <template v-if="canLeaveOut">
       <p v-if="exclusion" class="excluded">
         Left out of its season: {{ exclusion.reason }}.
-        <button
-          type="button"
-          class="plain-button strong"
+        <v-btn
+          color="accent"
           @click="bench.change(putBackIntoIndex(bench.method, exclusion.period))"
         >
           put back
-        </button>
+        </v-btn>
       </p>
       <form v-else class="leave-out" @submit.prevent="leaveOut">
-        <input
+        <v-text-field
           v-model="reason"
-          class="text-input"
           placeholder="reason to leave it out of its season"
           aria-label="Reason to leave this value out of its season’s index"
           maxlength="500"
         />
-        <button type="submit" class="plain-button strong" :disabled="reason.trim() === ''">
-          leave out
-        </button>
+        <v-btn color="accent" type="submit" :disabled="reason.trim() === ''"> leave out </v-btn>
       </form>
     </template>
   </section>

@@ -98,6 +98,6 @@ svg {
 
 text {
   fill: var(--muted);
-  font-size: 9.5px;
+  font-size: 11px;
 }
 </style>

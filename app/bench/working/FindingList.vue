@@ -27,23 +27,23 @@ function goTo({ period }: Finding) {
     <ul>
       <li v-for="finding in ordered" :key="finding.code + finding.text" :class="finding.severity">
         {{ finding.text }}
-        <button
+        <v-btn
           v-if="finding.period !== null"
-          type="button"
+          variant="plain"
           class="go"
           :aria-label="`Show ${finding.period}`"
           @click="goTo(finding)"
         >
           show
-        </button>
-        <button
+        </v-btn>
+        <v-btn
           v-if="finding.action"
-          type="button"
+          variant="plain"
           class="go"
           @click="bench.changePart(finding.action.change)"
         >
           {{ finding.action.label }}
-        </button>
+        </v-btn>
       </li>
     </ul>
   </section>

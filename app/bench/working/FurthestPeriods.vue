@@ -23,14 +23,14 @@ const sides = computed(() => {
     <ol>
       <li v-for="(one, place) in side.list" :key="one.t">
         <span class="muted">{{ place + 1 }}</span>
-        <button
-          type="button"
+        <v-btn
+          variant="plain"
           class="period"
           :class="{ current: view.cursor === one.t }"
           @click="view.moveTo({ column: 'deseasonalized', t: one.t })"
         >
           {{ one.words }}
-        </button>
+        </v-btn>
       </li>
     </ol>
   </section>

@@ -100,7 +100,7 @@ li {
   left: 0;
   right: 0;
   overflow: hidden;
-  font-size: 9px;
+  font-size: 11px;
   text-align: center;
 }
 </style>

@@ -122,6 +122,6 @@ svg {
 
 text {
   fill: var(--muted);
-  font-size: 9.5px;
+  font-size: 11px;
 }
 </style>

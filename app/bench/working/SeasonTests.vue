@@ -67,7 +67,7 @@ h3 {
 
 .hint {
   display: block;
-  font-size: 10.5px;
+  font-size: 11px;
   font-style: italic;
 }
 </style>

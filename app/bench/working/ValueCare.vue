@@ -38,40 +38,32 @@ function use(value: number | null) {
         {{ adjustment.reason }}. It came in as
         {{ original === null ? 'missing' : formatFigure(original) }}.
       </p>
-      <button type="button" class="plain-button strong" @click="bench.takeBack(period)">
-        take back
-      </button>
+      <v-btn color="accent" @click="bench.takeBack(period)"> take back </v-btn>
     </template>
     <form v-else @submit.prevent="replacement !== null && hasReason && use(replacement)">
       <label>
         use instead
-        <input v-model="instead" class="text-input number" type="number" step="any" />
+        <v-text-field v-model="instead" class="number" type="number" step="any" />
         {{ bench.series!.unit }}
       </label>
-      <input
+      <v-text-field
         v-model="reason"
-        class="text-input reason"
+        class="reason"
         placeholder="reason"
         aria-label="Reason to replace this value or leave it out"
         maxlength="500"
       />
       <p class="acts">
-        <button
+        <v-btn
+          color="accent"
           type="submit"
-          class="plain-button strong"
           :disabled="!hasReason || replacement === null || !Number.isFinite(replacement)"
         >
           replace
-        </button>
-        <button
-          v-if="original !== null"
-          type="button"
-          class="plain-button strong"
-          :disabled="!hasReason"
-          @click="use(null)"
-        >
+        </v-btn>
+        <v-btn v-if="original !== null" color="accent" :disabled="!hasReason" @click="use(null)">
           leave out
-        </button>
+        </v-btn>
         <span class="muted small">What came in is kept.</span>
       </p>
     </form>

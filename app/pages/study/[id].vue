@@ -77,35 +77,26 @@ onBeforeUnmount(() => {
       <template v-if="bench.state === 'ready'" #actions>
         <span class="saving muted small" role="status">
           {{ SAVE_WORDS[bench.saving] }}
-          <button
+          <v-btn
             v-if="bench.saving === 'failed' && !bench.conflict"
-            type="button"
-            class="plain-button strong"
+            color="accent"
             :title="bench.saveFailure"
             @click="bench.save()"
           >
             Try again
-          </button>
+          </v-btn>
         </span>
-        <button type="button" class="plain-button" :disabled="!bench.canUndo" @click="bench.undo()">
-          Undo
-        </button>
-        <button type="button" class="plain-button" :disabled="!bench.canRedo" @click="bench.redo()">
-          Redo
-        </button>
-        <button
-          type="button"
-          class="plain-button"
+        <v-btn :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
+        <v-btn :disabled="!bench.canRedo" @click="bench.redo()"> Redo </v-btn>
+        <v-btn
           :aria-pressed="pins.isPinned"
           :disabled="!bench.result"
           title="Keep this result to compare with (P)"
           @click="pins.toggle()"
         >
           {{ pins.isPinned ? 'Unpin' : 'Pin' }}
-        </button>
-        <button
-          type="button"
-          class="plain-button"
+        </v-btn>
+        <v-btn
           :disabled="!bench.series"
           :title="
             pins.pins.length === 0
@@ -115,7 +106,7 @@ onBeforeUnmount(() => {
           @click="pins.show()"
         >
           Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
-        </button>
+        </v-btn>
         <HandOverMenu />
       </template>
     </PageHead>

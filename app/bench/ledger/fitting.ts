@@ -1,0 +1,95 @@
+import type { DisplayScale } from '~/figures/displayScale'
+import { formatDecimals } from '~/figures/format'
+import type { Column } from '~~/core/column/column'
+import type { Value } from '~~/core/series/series'
+import { rangeOf } from './shade'
+
+/** What cells of a row are shown with. */
+export interface CellFormat {
+  readonly divisor: number
+  readonly decimals: number
+}
+
+/** Pixels of one figure, of a mark between figures and of a sign, at the size of the ledger. */
+const FIGURE_PX = 6.9
+const MARK_PX = 3.4
+const SIGN_PX = 7.2
+/** What a cell keeps free at both sides together, so that figures of neighbours never touch. */
+const MARGIN_PX = 7
+/** Narrower columns are shaded marks. */
+const NARROWEST_PX = 26
+/** Decimals of a factor, at the least and where there is room. */
+const FACTOR_DECIMALS = [2, 3] as const
+
+/** Decimals a row is shown with: at the least, and where its columns are wide enough. */
+function decimalsOf(
+  { measure, name }: Pick<Column, 'measure' | 'name'>,
+  scale: DisplayScale,
+): readonly [number, number] {
+  switch (measure) {
+    case 'factor':
+    case 'share':
+      return FACTOR_DECIMALS
+    case 'percent':
+      return [1, 1]
+    default: {
+      const own = name === 'value' || name === 'original' ? scale.valueDecimals : scale.decimals
+      return [own, own]
+    }
+  }
+}
+
+function divisorOf({ measure }: Pick<Column, 'measure'>, scale: DisplayScale): number {
+  return measure === 'level' || measure === 'difference' ? scale.divisor : 1
+}
+
+/** Pixels that the longest figure of a row takes up, its neighbours' distance included. */
+export function widestFigure(values: readonly Value[], { divisor, decimals }: CellFormat): number {
+  const range = rangeOf(values)
+  if (!range) return NARROWEST_PX
+  const widths = [range.low, range.high].map((value) =>
+    widthOf(formatDecimals(value / divisor, decimals)),
+  )
+  return Math.max(NARROWEST_PX, Math.ceil(Math.max(...widths) + MARGIN_PX))
+}
+
+function widthOf(text: string): number {
+  let width = 0
+  for (const character of text) {
+    width += /\d/.test(character) ? FIGURE_PX : /[.,\s’]/.test(character) ? MARK_PX : SIGN_PX
+  }
+  return width
+}
+
+/** The narrowest columns in which every figure of every row can be read. */
+export function narrowestColumn(
+  rows: readonly Column[],
+  valuesOf: (name: string) => readonly Value[],
+  scale: DisplayScale,
+): number {
+  return rows.reduce((most, row) => {
+    const [least] = decimalsOf(row, scale)
+    const format = { divisor: divisorOf(row, scale), decimals: least }
+    return Math.max(most, widestFigure(valuesOf(row.name), format))
+  }, NARROWEST_PX)
+}
+
+/** The most decimals of a row that fit its columns, down to the least it makes sense with. */
+export function cellFormat(
+  row: Pick<Column, 'measure' | 'name'>,
+  values: readonly Value[],
+  scale: DisplayScale,
+  width: number,
+): CellFormat {
+  const [least, most] = decimalsOf(row, scale)
+  const divisor = divisorOf(row, scale)
+  for (let decimals = most; decimals > least; decimals--) {
+    if (widestFigure(values, { divisor, decimals }) <= width) return { divisor, decimals }
+  }
+  return { divisor, decimals: least }
+}
+
+/** A figure as a cell of that format shows it; nothing for what is undefined. */
+export function figureText(value: Value, { divisor, decimals }: CellFormat): string {
+  return value === null ? '' : formatDecimals(value / divisor, decimals)
+}
