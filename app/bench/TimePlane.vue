@@ -5,9 +5,9 @@ import { periodAt } from '~~/core/calendar/period'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import AxisLabels from './axis/AxisLabels.vue'
 import { axisTicks } from './axis/axisTicks'
-import { GUTTER } from './axis/gutter'
 import OverviewStrip from './axis/OverviewStrip.vue'
-import { columnWidth, periodUnder, xOf } from './axis/timeAxis'
+import { gutterFor } from './axis/gutter'
+import { columnWidth, periodUnder, xOf, type Window } from './axis/timeAxis'
 import { useBench } from './benchStore'
 import FoldedPlane from './fold/FoldedPlane.vue'
 import LedgerTable from './ledger/LedgerTable.vue'
@@ -22,6 +22,8 @@ import { useView } from './viewStore'
 
 /** Room at the right edge, so that the last column does not touch the working. */
 const RIGHT_MARGIN = 8
+/** A pointer that moves less than this is pressed, not dragged. */
+const DRAG_FROM_PX = 4
 /** Of the line of words under the overview, at the stages that have one. */
 const BAR_HEIGHT: Partial<Record<Stage, number>> = { look: 54, smooth: 34, deseasonalize: 34 }
 const bench = useBench()
@@ -86,19 +88,51 @@ const cursorWords = computed(() => {
 })
 
 function onPointer(event: PointerEvent) {
-  const x = event.clientX - plane.value!.getBoundingClientRect().left - GUTTER
+  const x = event.clientX - plane.value!.getBoundingClientRect().left - view.gutter
   if (x < 0 || x > view.plotWidth) return
+  if (dragged) return pan(event)
   const t = periodUnder(view.axis, x)
-  if (t >= view.firstT && t <= view.lastT) view.cursor = t
+  if (t < view.firstT || t > view.lastT) return
+  view.cursor = t
+  view.pointed = isOnStrip(event) ? t : null
 }
 
 function onLeave() {
   view.cursor = view.selected?.t ?? null
+  view.pointed = null
+}
+
+/** Strips are dragged and shown values of; the ledger is clicked. */
+function isOnStrip(event: Event): boolean {
+  return (event.target as HTMLElement).closest('.strip') !== null
+}
+
+let dragged: { readonly x: number; readonly window: Window } | null = null
+
+function startDrag(event: PointerEvent) {
+  if (event.button !== 0 || !isOnStrip(event)) return
+  dragged = { x: event.clientX, window: view.window }
+}
+
+function pan(event: PointerEvent) {
+  const moved = dragged!.x - event.clientX
+  if (Math.abs(moved) < DRAG_FROM_PX) return
+  // Only now: a click or double click that never moved belongs to what it was on.
+  plane.value!.setPointerCapture(event.pointerId)
+  view.pointed = null
+  const by = moved / columnWidth(view.axis)
+  const { from, to } = dragged!.window
+  view.setWindow({ from: from + by, to: to + by })
+}
+
+/** Back to the window that the stage is first seen in. */
+function onDoubleClick(event: Event) {
+  if (isOnStrip(event)) view.showAsAtFirst()
 }
 
 /** The wheel with Ctrl zooms around the pointer; sideways it moves the window. */
 function onWheel(event: WheelEvent) {
-  const x = event.clientX - plane.value!.getBoundingClientRect().left - GUTTER
+  const x = event.clientX - plane.value!.getBoundingClientRect().left - view.gutter
   if (event.ctrlKey || event.metaKey) {
     event.preventDefault()
     view.zoom(Math.exp(event.deltaY * 0.002), view.axis.from + x / columnWidth(view.axis))
@@ -116,7 +150,8 @@ onMounted(() => {
   const measure = () => {
     const { clientWidth, clientHeight } = frame.value!
     frameHeight.value = clientHeight
-    view.plotWidth = Math.max(240, Math.floor(clientWidth - GUTTER - RIGHT_MARGIN))
+    view.gutter = gutterFor(clientWidth)
+    view.plotWidth = Math.max(180, Math.floor(clientWidth - view.gutter - RIGHT_MARGIN))
     view.showForStage()
   }
   measure()
@@ -128,7 +163,7 @@ onBeforeUnmount(() => observer?.disconnect())
 </script>
 
 <template>
-  <div ref="frame" class="frame">
+  <div ref="frame" class="frame" :style="{ '--gutter': `${view.gutter}px` }">
     <OverviewStrip />
     <StageBar v-if="bench.shown" :peaks="peaks" />
     <p v-if="bench.refusal" class="refusal" role="alert">
@@ -155,12 +190,16 @@ onBeforeUnmount(() => observer?.disconnect())
       class="plane"
       @pointermove="onPointer"
       @pointerleave="onLeave"
+      @pointerdown="startDrag"
+      @pointerup="dragged = null"
+      @pointercancel="dragged = null"
+      @dblclick="onDoubleClick"
       @wheel="onWheel"
     >
       <div
         v-if="zoneLeft !== null"
         class="zone"
-        :style="{ left: `${GUTTER + zoneLeft}px`, width: `${view.plotWidth - zoneLeft}px` }"
+        :style="{ left: `${view.gutter + zoneLeft}px`, width: `${view.plotWidth - zoneLeft}px` }"
       >
         <span class="zone-word">forecast</span>
       </div>
@@ -168,7 +207,7 @@ onBeforeUnmount(() => observer?.disconnect())
         v-if="cursorLeft !== null"
         class="wash"
         :style="{
-          transform: `translateX(${GUTTER + cursorLeft}px)`,
+          transform: `translateX(${view.gutter + cursorLeft}px)`,
           width: `${columnWidth(view.axis)}px`,
         }"
       />
@@ -178,8 +217,9 @@ onBeforeUnmount(() => observer?.disconnect())
         :strip="strip"
         :axis="view.axis"
         :scale="view.scale"
-        :gutter="GUTTER"
+        :gutter="view.gutter"
         :height="heightFor(strip.share)"
+        :pointed="view.pointed"
       />
       <div class="axis-row">
         <span v-if="cursorWords" class="cursor-words small" aria-hidden="true">

@@ -7,12 +7,16 @@ import type { Cell } from '~~/core/column/cell'
 import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
+import { gutterFor } from './axis/gutter'
 import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
 import { useBench } from './benchStore'
 import { pinnedValues, usePins } from './compare/pinStore'
 import { useInspection } from './inspect/inspectionStore'
 import { narrowestColumn } from './ledger/fitting'
 import { STAGE_VIEWS, type Stage } from './path/stages'
+
+/** Forecast periods in the window of a stage that does not forecast. */
+const AHEAD_ELSEWHERE = 3
 
 /** A row of the ledger on the screen; a second line shows the same of the pinned result. */
 export interface Row extends Column {
@@ -34,6 +38,10 @@ export const useView = defineStore('bench-view', () => {
   const foldColumn = ref<string>('seasonalIrregular')
   /** Pixels of the axis, the same for every strip and the ledger. */
   const plotWidth = ref(648)
+  /** Pixels left of it, where strips and rows are named. */
+  const gutter = ref(gutterFor(Infinity))
+  /** The period under the pointer, whose values are shown in every strip. */
+  const pointed = ref<number | null>(null)
   const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
   /** Whether the analyst chose the window; a stage then leaves it alone. */
   const windowIsOwn = ref(false)
@@ -151,12 +159,12 @@ export const useView = defineStore('bench-view', () => {
   }
 
   /**
-   * The latest periods that fit as numbers; the forecast takes a third of them at the most, but for
+   * The latest periods that fit as numbers; of the forecast no more than what shows that it goes on, but for
    * the stage that is about it.
    */
   function showRecent(): void {
     const columns = Math.floor(plotWidth.value / numbersFrom.value)
-    const most = stage.value === 'project' ? columns : Math.floor(columns / 3)
+    const most = stage.value === 'project' ? columns : AHEAD_ELSEWHERE
     const ahead = Math.min(lastT.value - lastActual.value, most)
     const to = lastActual.value + ahead + 0.5
     setWindow({ from: to - columns, to })
@@ -177,6 +185,12 @@ export const useView = defineStore('bench-view', () => {
   /** Lays the years over each other, or back into a row; a yearly series has nothing to fold. */
   function fold(): void {
     folded.value = !folded.value && (bench.series?.calendar.seasons ?? 1) > 1
+  }
+
+  /** Lets the stage choose the window again. */
+  function showAsAtFirst(): void {
+    windowIsOwn.value = false
+    showForStage()
   }
 
   function chooseStage(next: Stage): void {
@@ -265,6 +279,8 @@ export const useView = defineStore('bench-view', () => {
     oneScale,
     foldColumn,
     plotWidth,
+    gutter,
+    pointed,
     window,
     cursor,
     selected,
@@ -288,6 +304,7 @@ export const useView = defineStore('bench-view', () => {
     showRecent,
     showWhole,
     showForStage,
+    showAsAtFirst,
     reset,
     chooseStage,
     fold,

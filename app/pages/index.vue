@@ -85,13 +85,15 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
     </p>
     <template v-else>
       <SelectionBar v-if="shelf.selected.size > 0" />
-      <ShelfRows />
+      <div class="rows-frame"><ShelfRows /></div>
     </template>
   </main>
 </template>
 
 <style scoped>
 .shelf {
+  box-sizing: border-box;
+  width: 100%;
   max-width: 1180px;
   margin: 0 auto;
   padding: 32px 24px 64px;
@@ -130,7 +132,20 @@ h1 {
   text-decoration: none;
 }
 
-a.plain-button {
-  text-decoration: none;
+/* Narrow, the table keeps its columns and moves sideways. */
+.rows-frame {
+  position: relative;
+  overflow-x: auto;
+}
+
+@media (width < 980px) {
+  .shelf {
+    padding: 16px 12px 48px;
+  }
+
+  .title-line {
+    flex-wrap: wrap;
+    gap: 8px 16px;
+  }
 }
 </style>

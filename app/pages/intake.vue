@@ -203,6 +203,17 @@ async function keep() {
   gap: 40px;
 }
 
+@media (width < 980px) {
+  .intake {
+    padding: 16px 12px 48px;
+  }
+
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 20px;
+  }
+}
+
 .raw {
   min-width: 0;
 }
@@ -219,19 +230,20 @@ h2 {
 }
 
 .choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
   margin: 0 0 8px;
 }
 
-.line {
-  width: 42px;
+.layout {
+  display: inline-flex;
+  width: 220px;
 }
 
-.layout {
-  border: 0;
-  border-bottom: 1px solid var(--accent);
-  background: var(--paper);
-  color: var(--accent);
-  font: inherit;
+.layout.line {
+  width: 66px;
 }
 
 .notes,

@@ -166,6 +166,7 @@ function rename(row: ShelfRow, name: string) {
 <style scoped>
 .rows {
   width: 100%;
+  min-width: 920px;
   border-collapse: collapse;
   table-layout: fixed;
 }

@@ -21,6 +21,8 @@ const theme = useTheme()
 .head {
   display: flex;
   align-items: center;
+  flex-wrap: wrap;
+  gap: 4px 12px;
   min-height: 52px;
   padding: 0 16px 0 20px;
   border-bottom: 1px solid var(--rule);
@@ -35,11 +37,13 @@ const theme = useTheme()
 
 .middle {
   flex: 1;
-  min-width: 0;
+  min-width: min(100%, 200px);
 }
 
 .actions {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  padding: 4px 0;
 }
 </style>

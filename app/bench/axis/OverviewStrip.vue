@@ -4,7 +4,6 @@ import type { Value } from '~~/core/series/series'
 import { smallPath } from '~/shelf/smallPath'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
-import { GUTTER } from './gutter'
 import { xOf, type TimeAxis } from './timeAxis'
 
 const HEIGHT = 36
@@ -65,7 +64,7 @@ function jump(event: PointerEvent) {
 
 <template>
   <div class="overview">
-    <div class="side" :style="{ width: `${GUTTER - 12}px` }">
+    <div class="side" :style="{ width: `${view.gutter - 12}px` }">
       <span class="muted">whole series</span>
       <v-btn
         v-if="bench.series!.calendar.seasons > 1"

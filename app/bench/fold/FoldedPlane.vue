@@ -8,7 +8,6 @@ import type { Value } from '~~/core/series/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useInspection } from '../inspect/inspectionStore'
 import NumberField from '../figures/NumberField.vue'
-import { GUTTER } from '../axis/gutter'
 import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
 import StripView from '../strips/StripView.vue'
@@ -96,7 +95,7 @@ const cursorSeason = computed(() =>
 const cursorLeft = computed(() =>
   cursorSeason.value === null
     ? null
-    : GUTTER +
+    : view.gutter +
       xOf(axis.value, seasonColumn(cursorSeason.value, series.value.calendar) + 1) -
       columnWidth(axis.value) / 2,
 )
@@ -116,7 +115,7 @@ const shares = computed(() => strips.value.reduce((sum, strip) => sum + strip.sh
       :strip="strip"
       :axis="axis"
       :scale="view.scale"
-      :gutter="GUTTER"
+      :gutter="view.gutter"
       :height="props.heightFor(strip.share, shares)"
     />
     <div class="choices">

@@ -5,7 +5,6 @@ import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 import type { Column } from '~~/core/column/column'
 import { exclusionsOf } from '~~/core/method'
-import { GUTTER } from '../axis/gutter'
 import { columnWidth, periodsInside, xOf } from '../axis/timeAxis'
 import { useBench } from '../benchStore'
 import { useView } from '../viewStore'
@@ -45,6 +44,10 @@ interface ShownCell {
   readonly kinds: readonly string[]
 }
 
+function isWhole(left: number): boolean {
+  return left >= -1 && left + width.value <= view.plotWidth + 1
+}
+
 /** As many decimals as fit the row's longest figure. */
 function formatOf(row: Column) {
   return cellFormat(row, view.figures.get(row.name) ?? [], view.scale, width.value)
@@ -60,13 +63,15 @@ function cellsOf(row: Column): ShownCell[] {
   for (let t = first; t <= periods.value.at(-1)! - shift; t++) {
     const value = view.valueAt(row.name, t)
     if (value === null) continue
+    const left = xOf(view.axis, t + row.offset) - width.value / 2
     const isExcluded = row.name === 'seasonalIrregular' && excluded.value.has(periodCode(t))
     cells.push({
       t,
       id: cellId(row.name, t),
-      text: figureText(value, format),
+      // A cell that the edge of the axis cuts through would show half a figure.
+      text: isWhole(left) ? figureText(value, format) : '',
       full: `${formatFigure(value)} ${row.unit}`,
-      left: xOf(view.axis, t + row.offset) - width.value / 2,
+      left,
       shade:
         row.name === 'seasonalIrregular' && range
           ? cssShade(shadeOf(row, value, range, theme.palette, 0.34))
@@ -98,7 +103,7 @@ const activeId = computed(() =>
 function onClick(event: MouseEvent) {
   const body = (event.currentTarget as HTMLElement).getBoundingClientRect()
   const row = view.rows[Math.floor((event.clientY - body.top) / ROW_HEIGHT)]
-  const x = event.clientX - body.left - GUTTER
+  const x = event.clientX - body.left - view.gutter
   if (!row || x < 0) return
   const t = Math.round(view.axis.from + x / width.value - row.offset)
   if (t >= view.firstT && t <= view.lastT) view.select({ column: row.name, t })
@@ -198,7 +203,7 @@ const selectedWords = computed(() => {
       ref="marks"
       class="marks"
       role="presentation"
-      :style="{ left: `${GUTTER}px` }"
+      :style="{ left: `${view.gutter}px` }"
     />
     <p class="visually-hidden" aria-live="polite">{{ selectedWords }}</p>
   </div>

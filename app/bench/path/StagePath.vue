@@ -109,4 +109,21 @@ li:not(:last-child)::before {
   font-size: 11px;
   line-height: 1.35;
 }
+
+@media (width < 980px) {
+  .path {
+    padding: 8px 12px 0;
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  ol {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  }
+
+  li:not(:last-child)::before {
+    content: none;
+  }
+}
 </style>

@@ -2,9 +2,9 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { DisplayScale } from '~/figures/displayScale'
 import { useTheme } from '~/theme/themeStore'
-import type { TimeAxis } from '../axis/timeAxis'
+import { xOf, type TimeAxis } from '../axis/timeAxis'
 import MarkSample from './MarkSample.vue'
-import { Chart, redraw, stripConfiguration } from './stripChart'
+import { Chart, figureLabel, redraw, stripConfiguration } from './stripChart'
 import type { Point, Strip } from './strips'
 
 const props = defineProps<{
@@ -13,6 +13,8 @@ const props = defineProps<{
   scale: DisplayScale
   height: number
   gutter: number
+  /** The period under the pointer; null when it is elsewhere. */
+  pointed?: number | null
 }>()
 const theme = useTheme()
 const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
@@ -39,14 +41,33 @@ watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]
   if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
   else redraw(chart, drawing())
 })
-watch([() => theme.palette, () => props.scale, () => props.height], make)
+watch([() => theme.palette, () => props.scale, () => props.height, () => props.gutter], make)
+
+/** What every named layer shows at the period under the pointer. */
+const values = computed(() => {
+  const { pointed, strip, scale } = props
+  if (pointed === null || pointed === undefined) return []
+  return named.value.flatMap((layer) => {
+    if (layer.kind !== 'series') return []
+    const y = layer.points.find(({ x }) => x === pointed)?.y ?? null
+    return y === null ? [] : [`${layer.label} ${figureLabel(strip, scale, y)}`]
+  })
+})
+/** Beside the pointer, on the side where there is room. */
+const valuesPlace = computed(() => {
+  const left = props.gutter + xOf(props.axis, props.pointed ?? 0)
+  const room = props.gutter + props.axis.width - left
+  return room > 190
+    ? { left: `${left + 12}px` }
+    : { right: `calc(100% - ${left - 12}px)`, textAlign: 'right' as const }
+})
 </script>
 
 <template>
   <figure class="strip" :style="{ height: `${height}px` }">
     <figcaption class="title">
       <span class="name">{{ strip.title }}</span>
-      <span class="unit">{{ strip.unit }}</span>
+      <span class="unit measure">{{ strip.unit }}</span>
       <span v-if="strip.spans" class="unit spans">{{ strip.spans }}</span>
       <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
       <ul v-else-if="named.length > 1" class="layers">
@@ -60,6 +81,9 @@ watch([() => theme.palette, () => props.scale, () => props.height], make)
         </li>
       </ul>
     </figcaption>
+    <p v-if="values.length > 0" class="values" :style="valuesPlace" aria-hidden="true">
+      <span v-for="value in values" :key="value">{{ value }}</span>
+    </p>
     <canvas
       ref="canvas"
       role="img"
@@ -90,10 +114,27 @@ canvas {
 }
 
 .name {
-  display: block;
+  margin-right: 5px;
   font-size: 12px;
   font-weight: 600;
   overflow-wrap: anywhere;
+}
+
+.values {
+  position: absolute;
+  top: 4px;
+  z-index: 1;
+  display: flex;
+  flex-direction: column;
+  margin: 0;
+  padding: 2px 6px;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--sheet);
+  font-size: 11px;
+  line-height: 1.3;
+  pointer-events: none;
+  white-space: nowrap;
 }
 
 .unit {
@@ -101,6 +142,10 @@ canvas {
   color: var(--muted);
   font-size: 11px;
   line-height: 1.25;
+}
+
+.measure {
+  display: inline;
 }
 
 .layers {

@@ -145,14 +145,19 @@ function drawTurns(canvas: Canvas, { points, mark, component }: SeriesLayer) {
   context.fill()
 }
 
-const SMALL_FONT = '10.5px "Inter Variable", sans-serif'
+const SMALL_FONT = '11px "Inter Variable", sans-serif'
+/** Half a mark of a turn, which the line does not touch. */
+const TURN_PX = 5
 const GAP_TEXT = { distance: 12, fewestPixels: 16 }
 
-/** The number of periods between two turns, half way between them. */
+/** The number of periods between two turns, on a line that reaches from the one to the other. */
 function drawGaps(canvas: Canvas, { gaps, side }: Layer & { kind: 'gaps' }) {
   const { context, palette, axis, top, bottom, x, y } = canvas
   context.font = SMALL_FONT
   context.fillStyle = palette.muted
+  context.strokeStyle = palette.ruleStrong
+  context.lineWidth = 1
+  context.setLineDash([])
   context.textAlign = 'center'
   context.textBaseline = 'middle'
   for (const { from, to, text } of gaps) {
@@ -165,6 +170,13 @@ function drawGaps(canvas: Canvas, { gaps, side }: Layer & { kind: 'gaps' }) {
       side === 'above'
         ? Math.max(top + 6, Math.min(...heights) - GAP_TEXT.distance)
         : Math.min(bottom - 6, Math.max(...heights) + GAP_TEXT.distance)
+    const half = context.measureText(text).width / 2 + 3
+    context.beginPath()
+    context.moveTo(x(from.x) + TURN_PX, height)
+    context.lineTo(x(middle) - half, height)
+    context.moveTo(x(middle) + half, height)
+    context.lineTo(x(to.x) - TURN_PX, height)
+    context.stroke()
     context.fillText(text, x(middle), height)
   }
 }

@@ -80,17 +80,20 @@ p {
   margin: 0;
 }
 
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  white-space: nowrap;
+}
+
 .number {
+  flex: none;
   width: 110px;
-  margin: 0 4px;
-  padding: 4px 7px;
 }
 
 .reason {
-  width: 100%;
-  box-sizing: border-box;
-  margin-top: 6px;
-  padding: 4px 7px;
+  margin: 6px 0;
 }
 
 .acts {

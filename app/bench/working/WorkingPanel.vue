@@ -74,4 +74,11 @@ const findings = computed(() =>
   padding: 14px 16px 24px;
   border-left: 1px solid var(--rule);
 }
+
+@media (width < 980px) {
+  .working {
+    border-top: 1px solid var(--rule);
+    border-left: 0;
+  }
+}
 </style>

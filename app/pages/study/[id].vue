@@ -135,7 +135,6 @@ onBeforeUnmount(() => {
   display: flex;
   flex-direction: column;
   height: 100dvh;
-  min-width: 980px;
 }
 
 .columns {
@@ -167,5 +166,27 @@ onBeforeUnmount(() => {
 
 .message {
   padding: 32px;
+}
+
+@media (width >= 1600px) {
+  .columns {
+    --working-width: 420px;
+  }
+}
+
+/* Narrow, the parts stand one under the other, and the page scrolls as a whole. */
+@media (width < 980px) {
+  .bench {
+    height: auto;
+    min-width: 0;
+  }
+
+  .columns {
+    display: block;
+  }
+
+  .about {
+    white-space: normal;
+  }
 }
 </style>
