@@ -267,6 +267,8 @@ export const useView = defineStore('bench-view', () => {
   // A method can end rows and move the end of the axis: what is on the screen follows.
   watch([whole, everyRow], () => {
     window.value = fitWindow(window.value, whole.value)
+    // Longer figures need wider columns, as long as the analyst has not chosen the window.
+    showForStage()
     const cell = selected.value
     if (cell && !everyRow.value.some(({ name }) => name === cell.column)) selected.value = null
     if (!everyRow.value.some((row) => row.name === foldColumn.value)) foldColumn.value = 'value'
