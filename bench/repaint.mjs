@@ -100,7 +100,7 @@ async function measureSwitches(count) {
 async function measureWindows(count) {
   const painted = () =>
     new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
-  const field = document.querySelector('input[aria-label="months of the trend’s window"]')
+  const field = document.querySelector('input[aria-label="trend over"]')
   const means = () => document.querySelector('[data-row=trendCycle] .means').textContent
   const times = []
   for (let i = 0; i < count; i++) {
@@ -114,6 +114,8 @@ async function measureWindows(count) {
       observer.observe(document.body, { subtree: true, childList: true, characterData: true })
     })
     field.value = i % 2 === 0 ? '31' : '21'
+    field.dispatchEvent(new Event('input', { bubbles: true }))
+    await painted()
     const started = performance.now()
     field.dispatchEvent(new Event('change', { bubbles: true }))
     await changed

@@ -107,7 +107,7 @@ canvas {
   position: absolute;
   top: 6px;
   left: 12px;
-  width: calc(var(--gutter) - 50px);
+  width: calc(var(--gutter) - 60px);
   max-height: calc(100% - 8px);
   overflow: hidden;
   pointer-events: none;

@@ -91,7 +91,7 @@ function leaveOut() {
       <form v-else class="leave-out" @submit.prevent="leaveOut">
         <v-text-field
           v-model="reason"
-          placeholder="reason to leave it out of its season"
+          placeholder="reason to leave it out"
           aria-label="Reason to leave this value out of its season’s index"
           maxlength="500"
         />
