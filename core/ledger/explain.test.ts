@@ -6,7 +6,7 @@ import type { MethodDocument } from '../method'
 import type { Result } from '../result'
 import type { Series, Value } from '../series/series'
 import { explain } from './explain'
-import { evaluate, figureOf, operation, plain } from '../column/expression'
+import { evaluate, figureOf, operation, plain, type Expression } from '../column/expression'
 import { write } from '../column/write'
 
 const quarters: Value[] = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
@@ -96,6 +96,23 @@ function everyCell(result: Result) {
   return ledgerOf(result).columns.flatMap(({ name }) => periods.map((t) => ({ column: name, t })))
 }
 
+/** The figures of an arithmetic that say how they were made. */
+function figuresIn(expression: Expression): (Expression & { kind: 'figure' })[] {
+  switch (expression.kind) {
+    case 'figure':
+      return expression.made ? [expression] : []
+    case 'operation':
+      return [...figuresIn(expression.left), ...figuresIn(expression.right)]
+    case 'average':
+      return expression.terms.flatMap(figuresIn)
+    case 'root':
+    case 'power':
+      return figuresIn(expression.of)
+    default:
+      return []
+  }
+}
+
 describe.each(CASES)('with %s', (_, input, method) => {
   const result = analyse(input, method)
 
@@ -121,6 +138,23 @@ describe.each(CASES)('with %s', (_, input, method) => {
         expect(cellValue(result, source)).not.toBeNull()
       }
     }
+  })
+
+  it('every figure in an arithmetic that says how it was made comes to its own value', () => {
+    const made = new Set<Expression & { kind: 'figure' }>()
+    for (const cell of everyCell(result)) {
+      const explanation = explain(result, cell.column, cell.t)
+      if (explanation.defined) for (const one of figuresIn(explanation.expression)) made.add(one)
+    }
+    for (const { symbol, value, made: from } of made) {
+      const got = evaluate(from!)
+      expect(Math.abs(got - value), symbol).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(value)))
+    }
+    // A line is in every result: a and b, and with limits s, h and t.
+    const hasLimits = result.forecast.interval.df > 0
+    expect(new Set([...made].map(({ symbol }) => symbol)).size).toBeGreaterThanOrEqual(
+      hasLimits ? 5 : 2,
+    )
   })
 
   it('every undefined cell says why', () => {
