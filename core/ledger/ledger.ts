@@ -126,11 +126,6 @@ export function actualOf(result: Looked | Result, name: string): readonly Value[
   return actual
 }
 
-/** The last time code of the analysed span; later ones are forecast. */
-export function lastActualT(result: Looked): number {
-  return result.columns.t.at(-1)!
-}
-
 /**
  * The figures of a column over all periods, actual ones first and then the forecast.
  *
