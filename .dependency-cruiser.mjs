@@ -21,7 +21,7 @@ const CORE_LAYERS = [
   ['words'],
   ['series'],
   ['calendar', 'statistics', 'model.ts', 'finding.ts', 'word.ts', 'stage.ts'],
-  ['refusal.ts'],
+  ['refusal.ts', 'glossary'],
 ]
 
 const within = (parts) => `^core/(${parts.map((part) => part.replace('.', '\\.')).join('|')})(/|$)`

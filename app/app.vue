@@ -1,15 +1,21 @@
 <script setup lang="ts">
+import { locale } from '~/figures/locale'
+import GlossaryDialog from '~/shell/GlossaryDialog.vue'
+import { useHelp } from '~/shell/helpStore'
 import NoticeBar from '~/shell/NoticeBar.vue'
 import ShortcutHelp from '~/shell/ShortcutHelp.vue'
 import { useTheme } from '~/theme/themeStore'
 
 useTheme()
+const help = useHelp()
 </script>
 
 <template>
   <v-app>
-    <NuxtPage />
+    <!-- Another way of writing figures is on every chart too: the page is drawn anew. -->
+    <NuxtPage :key="locale ?? 'browser'" />
     <NoticeBar />
     <ShortcutHelp />
+    <GlossaryDialog v-model="help.glossary" />
   </v-app>
 </template>

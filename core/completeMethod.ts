@@ -9,7 +9,7 @@ import { timeCodeIn } from './series/timeCodeIn'
 import { refuseUnbuilt } from './unbuilt'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
-const LONGEST_HORIZON = 1200
+export const LONGEST_HORIZON = 1200
 /** Years that a yearly series is projected. */
 const YEARLY_HORIZON = 3
 
@@ -63,7 +63,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
 export function spanOf(document: Pick<MethodDocument, 'span'>, series: Series) {
   const { calendar, start, values } = series
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  const span = document.span ?? { from: code(1), to: code(values.length) }
+  const span = { from: code(1), to: code(values.length), ...document.span }
   const firstT = timeCodeIn(series, span.from, 'span.from')
   const lastT = timeCodeIn(series, span.to, 'span.to')
   if (lastT < firstT) throw new Refusal('The span ends before it begins.', 'span')

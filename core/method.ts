@@ -36,7 +36,8 @@ export interface Span {
  */
 export interface MethodDocument {
   readonly format: typeof METHOD_FORMAT
-  readonly span?: Span
+  /** From the first period and to the last where an end is left out. */
+  readonly span?: Partial<Span>
   readonly missing?: (typeof MISSING_RULES)[number]
   readonly decompose?: DecompositionDocument
   readonly trend?: {

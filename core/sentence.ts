@@ -1,8 +1,10 @@
 import type { Calendar } from './calendar/calendar'
-import { countPeriods } from './calendar/labels'
+import { countPeriods, onePeriod, periodLabel } from './calendar/labels'
+import { formatPeriod, parsePeriod, periodAt, periodsBetween, timeCodeOf } from './calendar/period'
 import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
-import { exclusionsOf, type Method } from './method'
+import { LONGEST_HORIZON } from './completeMethod'
+import { exclusionsOf, type Method, type Span } from './method'
 import { MODELS, type Model } from './model'
 import { adjustedValues } from './series/adjusted'
 import type { Series } from './series/series'
@@ -12,15 +14,17 @@ import type { Piece, Word } from './word'
  * The method in one sentence, every choice a word of its own.
  *
  * @param method complete
- * @example Sales as *multiplicative*, by *ratio to a 2×12 moving average*; indices by *mean*,
- *   *adjusted to average 1*; trend *a straight line*; project *12 months* with *80% and 95%* limits.
+ * @example Sales of *all 120 months* as *multiplicative*, by *ratio to a 2×12 moving average*; indices
+ *   by *mean*, *adjusted to average 1*; trend *a straight line*; project *12 months* with *80% and 95%*
+ *   limits.
  */
 export function methodSentence(method: Method, series: Series): Piece[] {
-  const { decompose, trend, forecast } = method
+  const { decompose, forecast } = method
   const { calendar } = series
   const way = wayOf(decompose.by)
   return [
-    'Sales',
+    'Sales of ',
+    spanWord(method, series),
     ...missingPieces(method, series),
     ' as ',
     { id: 'model', text: decompose.model, ask: { kind: 'pick', choices: modelChoices(method) } },
@@ -29,11 +33,11 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     ...way.words(decompose, calendar),
     ...exclusionPieces(method),
     '; trend ',
-    { id: 'trend', text: trendWords(trend.last, calendar), ask: { kind: 'own' } },
+    trendWord(method, series),
     '; project ',
-    { id: 'horizon', text: countPeriods(forecast.horizon, calendar), ask: { kind: 'own' } },
+    horizonWord(forecast.horizon, calendar),
     ' with ',
-    { id: 'levels', text: levelWords(forecast.levels), ask: { kind: 'own' } },
+    levelsWord(forecast.levels),
     ' limits.',
   ]
 }
@@ -41,6 +45,40 @@ export function methodSentence(method: Method, series: Series): Piece[] {
 /** The pieces as plain text. */
 export function sentenceText(pieces: readonly Piece[]): string {
   return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('')
+}
+
+/** The stretch that is analysed: all of it, or from one period to another. */
+function spanWord({ span }: Method, series: Series): Word {
+  const { calendar, start, values } = series
+  const periods = values.map((_, i) => periodAt(start, i + 1, calendar.seasons))
+  const options = periods.map((period) => ({
+    value: formatPeriod(period, calendar),
+    text: periodLabel(period, calendar),
+  }))
+  return {
+    id: 'span',
+    text: spanWords(span, series),
+    ask: {
+      kind: 'fields',
+      lead: 'Nothing outside these periods is used; the forecast begins after the last.',
+      fields: [
+        { kind: 'choice', label: 'from', path: ['span', 'from'], value: span.from, options },
+        { kind: 'choice', label: 'to', path: ['span', 'to'], value: span.to, options },
+      ],
+      usual: { span: undefined },
+    },
+  }
+}
+
+/** `all 120 months`, `84 months from Jan 2018 to Dec 2024` */
+export function spanWords(span: Span, { calendar, start, values }: Series): string {
+  const period = (code: string) => parsePeriod(code, calendar)!
+  const count = periodsBetween(period(span.from), period(span.to), calendar.seasons) + 1
+  const isWhole = count === values.length && span.from === formatPeriod(start, calendar)
+  const label = (code: string) => periodLabel(period(code), calendar)
+  return isWhole
+    ? `all ${countPeriods(count, calendar)}`
+    : `${countPeriods(count, calendar)} from ${label(span.from)} to ${label(span.to)}`
 }
 
 const MODEL_MEANS: Record<Model, string> = {
@@ -68,6 +106,83 @@ function wayWord({ decompose }: Method, calendar: Calendar): Word {
         const { text, means } = says(calendar)
         return { text, means, chosen: name === decompose.by, change: { decompose: { by: name } } }
       }),
+    },
+  }
+}
+
+function trendWord({ trend, span }: Method, { calendar, start }: Series): Word {
+  const timeCode = (code: string) =>
+    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
+  const periods = timeCode(span.to) - timeCode(span.from) + 1
+  return {
+    id: 'trend',
+    text: trendWords(trend.last, calendar),
+    ask: {
+      kind: 'fields',
+      lead: `A straight line through the deseasonalized series. Limits need more than ${calendar.seasons + 1} ${onePeriod(calendar)}s.`,
+      fields: [
+        {
+          kind: 'number',
+          label: 'through the last',
+          path: ['trend', 'last'],
+          value: trend.last ?? periods,
+          ...{ least: Math.min(3, periods), most: periods, unit: `${onePeriod(calendar)}s` },
+          shortcuts: [{ text: `all ${periods}`, value: undefined }],
+        },
+      ],
+      usual: { trend: { last: undefined } },
+    },
+  }
+}
+
+/** Years ahead that are often wanted. */
+const YEARS_AHEAD = [1, 2, 3] as const
+
+function horizonWord(horizon: number, calendar: Calendar): Word {
+  return {
+    id: 'horizon',
+    text: countPeriods(horizon, calendar),
+    ask: {
+      kind: 'fields',
+      fields: [
+        {
+          kind: 'number',
+          label: 'project',
+          path: ['forecast', 'horizon'],
+          value: horizon,
+          ...{ least: 1, most: LONGEST_HORIZON, unit: `${onePeriod(calendar)}s` },
+          shortcuts: YEARS_AHEAD.map((years) => ({
+            text: `${years} ${years === 1 ? 'year' : 'years'}`,
+            value: years * calendar.seasons,
+          })),
+        },
+      ],
+      usual: { forecast: { horizon: undefined } },
+    },
+  }
+}
+
+/** Levels that are often wanted. */
+const USUAL_LEVELS = [50, 80, 90, 95, 99] as const
+
+function levelsWord(levels: readonly number[]): Word {
+  return {
+    id: 'levels',
+    text: levelWords(levels),
+    ask: {
+      kind: 'fields',
+      lead: 'Limits that hold the actual value in this share of cases:',
+      fields: [
+        {
+          kind: 'several',
+          label: 'limits',
+          path: ['forecast', 'levels'],
+          value: levels,
+          offered: [...new Set([...USUAL_LEVELS, ...levels])].sort((a, b) => a - b),
+          ...{ above: 0, below: 100, unit: '%' },
+        },
+      ],
+      usual: { forecast: { levels: undefined } },
     },
   }
 }

@@ -24,6 +24,8 @@ export type Field = {
       readonly step?: number
       /** What it counts, behind the field. */
       readonly unit: string
+      /** Figures that are often wanted, each a button; undefined takes the default. */
+      readonly shortcuts?: readonly { readonly text: string; readonly value: number | undefined }[]
     }
   | {
       readonly kind: 'choice'
@@ -33,12 +35,29 @@ export type Field = {
         readonly text: string
       }[]
     }
+  /** Any number of figures at once: those offered, and others that are typed. */
+  | {
+      readonly kind: 'several'
+      readonly value: readonly number[]
+      readonly offered: readonly number[]
+      /** Both ends are out. */
+      readonly above: number
+      readonly below: number
+      readonly unit: string
+    }
 )
 
 /** What is asked when a word is pressed: one of several, fields to fill, or a sheet of its own. */
 export type Ask =
   | { readonly kind: 'pick'; readonly choices: readonly Choice[] }
-  | { readonly kind: 'fields'; readonly fields: readonly Field[]; readonly usual: MethodChange }
+  | {
+      readonly kind: 'fields'
+      /** What the fields decide, where their labels do not say it. */
+      readonly lead?: string
+      readonly fields: readonly Field[]
+      /** Takes every field back to its default. */
+      readonly usual: MethodChange
+    }
   | { readonly kind: 'own' }
 
 /** A word of the method sentence that can be changed. */

@@ -47,7 +47,7 @@ const decomposeSchema = z.discriminatedUnion('by', [
  */
 export const methodSchema = z.strictObject({
   format: z.literal(METHOD_FORMAT),
-  span: z.strictObject({ from: periodCode, to: periodCode }).optional(),
+  span: z.strictObject({ from: periodCode, to: periodCode }).partial().optional(),
   missing: z.enum(MISSING_RULES).optional(),
   decompose: decomposeSchema.optional(),
   trend: z

@@ -5,11 +5,11 @@ import { calendarOf } from '~~/core/calendar/calendar'
 import { completeMethod } from '~~/core/completeMethod'
 import { changed, exclusionsOf } from '~~/core/method'
 import { methodSentence, sentenceText } from '~~/core/sentence'
-import type { Word } from '~~/core/word'
+import type { Field, Word } from '~~/core/word'
 import type { LoessDocument } from '~~/core/decompose/loess/options'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
-import { axisTicks } from './axis/axisTicks'
+import { axisTicks } from './view/axis/axisTicks'
 import {
   columnWidth,
   fitWindow,
@@ -18,20 +18,21 @@ import {
   xOf,
   zoomWindow,
   type TimeAxis,
-} from './axis/timeAxis'
-import { foldGrid } from './fold/foldGrid'
+} from './view/axis/timeAxis'
+import { foldGrid } from './view/fold/foldGrid'
 import { fileName } from './handover/takeAway'
-import { cellFormat, figureText, widestFigure } from './ledger/fitting'
-import { cssShade, rangeOf, shadeOf } from './ledger/shade'
-import { stageResults } from './path/stageResults'
+import { cellFormat, figureText, widestFigure } from './view/ledger/fitting'
+import { cssShade, rangeOf, shadeOf } from './view/ledger/shade'
 import { displayScale } from '~/figures/displayScale'
-import { stripsOf } from './strips/stageStrips'
-import { rangeOfStrip } from './strips/strips'
+import { lineOf, stripsOf } from './stages/stages'
+import { rangeOfStrip } from './view/strips/strips'
 import { besideColumn } from '~~/core/beside/besideColumn'
 import type { Result } from '~~/core/result'
-import type { Inspected } from './inspect/inspectionStore'
-import { STAGES, type Stage } from './path/stages'
-import { leaveOutOfIndex, putBackIntoIndex } from './working/exclusion'
+import type { Inspected } from './beside/choices'
+import { STAGES, type Stage } from '~~/core/stage'
+import type { StripSources } from './view/strips/sources'
+import { stripSummary } from './view/strips/summary'
+import { leaveOutOfIndex, putBackIntoIndex } from './study/exclusion'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const series: Series = {
@@ -172,7 +173,7 @@ describe('the method sentence', () => {
 
   it('says every choice', () => {
     expect(words(FORMAT)).toBe(
-      'Sales as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line; project 4 quarters with 80% and 95% limits.',
+      'Sales of all 16 quarters as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line; project 4 quarters with 80% and 95% limits.',
     )
     expect(
       words({
@@ -186,7 +187,7 @@ describe('the method sentence', () => {
         forecast: { horizon: 1, levels: [90] },
       }),
     ).toBe(
-      'Sales as additive, by ratio to a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter with 90% limits.',
+      'Sales of all 16 quarters as additive, by ratio to a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter with 90% limits.',
     )
   })
 
@@ -199,6 +200,12 @@ describe('the method sentence', () => {
     }
   })
 
+  /** A figure or choice that a field allows. */
+  function anotherOf(field: Field) {
+    if (field.kind === 'number') return field.least
+    return field.kind === 'choice' ? field.options.at(-1)!.value : field.offered.slice(0, 2)
+  }
+
   it('every field stands where it says, within its own bounds', () => {
     for (const by of ['stl', 'none'] as const) {
       const { pieces } = sentenceOf({ ...FORMAT, decompose: { by } })
@@ -207,7 +214,7 @@ describe('the method sentence', () => {
       )
       expect(fields.length).toBeGreaterThan(0)
       for (const field of fields) {
-        const value = field.kind === 'number' ? field.least : field.options.at(-1)!.value
+        const value = anotherOf(field)
         const [part, key] = field.path as [string, string]
         const document = changed({ ...FORMAT, decompose: { by } }, { [part]: { [key]: value } })
         expect(sentenceOf(document).method).toMatchObject({ [part]: { [key]: value } })
@@ -218,12 +225,25 @@ describe('the method sentence', () => {
 
 describe('leaving out and putting back', () => {
   it('ends where it began, and a second reason replaces the first', () => {
-    const once = leaveOutOfIndex(FORMAT, '2021-Q1', 'strike')
-    const twice = leaveOutOfIndex(once, '2021-Q1', 'flood')
+    const once = leaveOutOfIndex(FORMAT, ['2021-Q1'], 'strike')
+    const twice = leaveOutOfIndex(once, ['2021-Q1'], 'flood')
     expect(twice.decompose).toEqual({ exclude: [{ period: '2021-Q1', reason: 'flood' }] })
     expect(putBackIntoIndex(twice, '2021-Q1').decompose).toEqual({ exclude: [] })
   })
 })
+
+/** The result alone, with nothing beside it. */
+const ALONE: StripSources = {
+  scale: displayScale(quarters, 'jobs'),
+  inspected: [],
+  peaks: null,
+  ghost: null,
+  pinned: [],
+  outside: [],
+  oneScale: false,
+}
+const linesOf = (result: Result) =>
+  Object.fromEntries(STAGES.map((stage) => [stage, lineOf(stage, result)]))
 
 /** What the stage Deseasonalize lays beside the ledger. */
 function besideOf(stage: Stage, result: Result): Inspected[] {
@@ -247,11 +267,8 @@ describe('stages', () => {
       const result = analyse(series, document)
       for (const stage of STAGES) {
         const strips = stripsOf(stage, result, {
-          scale: displayScale(quarters, 'jobs'),
+          ...ALONE,
           inspected: besideOf(stage, result),
-          peaks: null,
-          ghost: null,
-          oneScale: false,
         })
         expect(strips.length).toBeGreaterThan(0)
         expect(new Set(strips.map(({ id }) => id)).size).toBe(strips.length)
@@ -261,14 +278,14 @@ describe('stages', () => {
   })
 
   it('each says its result in one line', () => {
-    const lines = stageResults(analyse(series, FORMAT))
+    const lines = linesOf(analyse(series, FORMAT))
     expect(lines).toMatchObject({
       look: '16 quarters, none missing',
       smooth: '2×4; 2 lost at each end',
       season: 'Q3 1.34 · Q4 0.66',
       trend: '+1.23 jobs a quarter; R² 0.08 → 0.99',
     })
-    expect(stageResults(analyse(series, documents[1]!)).season).toMatch(
+    expect(linesOf(analyse(series, documents[1]!)).season).toMatch(
       /^Q3 \+\d+\.\d · Q4 −\d+\.\d jobs$/,
     )
   })
@@ -308,11 +325,9 @@ describe('a pinned result in the strips', () => {
   const present = analyse(series, { ...FORMAT, decompose: { model: 'additive' } })
   const layersOf = (ghost: Result | null, stage: Stage) =>
     stripsOf(stage, present, {
-      scale: displayScale(quarters, 'jobs'),
+      ...ALONE,
       inspected: besideOf(stage, present),
-      peaks: null,
       ghost,
-      oneScale: false,
     }).flatMap(({ layers }) => layers.filter(({ label }) => label === 'pinned'))
 
   it('is pale, in every strip of components, and nowhere without one', () => {
@@ -333,13 +348,76 @@ describe('a pinned result in the strips', () => {
   })
 })
 
+describe('methods judged by eye', () => {
+  const pinned = [
+    { name: 'additive', result: analyse(series, { ...FORMAT, decompose: { model: 'additive' } }) },
+    { name: 'robust loess', result: analyse(series, { ...FORMAT, decompose: { by: 'stl' } }) },
+  ]
+  const present = analyse(series, FORMAT)
+
+  it.each(['project', 'check'] as const)('have fit, forecast and limits at %s', (stage) => {
+    const [main] = stripsOf(stage, present, { ...ALONE, pinned })
+    const lines = main!.layers.filter(({ label }) => label.startsWith('pinned: '))
+    expect(lines.map(({ label }) => label)).toEqual(['pinned: additive', 'pinned: robust loess'])
+    expect(new Set(lines.map((line) => line.kind === 'series' && line.mark)).size).toBe(2)
+    const [additive] = lines
+    if (additive?.kind !== 'series') throw new Error('no line')
+    expect(additive.points.map(({ y }) => y)).toEqual([
+      ...pinned[0]!.result.columns.fitted,
+      ...pinned[0]!.result.forecast.forecast,
+    ])
+    expect(main!.layers.map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['sales', 'fitted', 'forecast', '80%, 95% limits']),
+    )
+  })
+})
+
+describe('growth of two kinds', () => {
+  it('has its means over the periods that both have', () => {
+    const result = analyse(series, FORMAT)
+    const inspected = (['periodOnPeriod', 'yearOnYear'] as const).map((rate): Inspected => {
+      const beside = { kind: 'growth', rate, on: 'value' } as const
+      return { beside, problem: null, column: besideColumn(result, beside) }
+    })
+    const growth = stripsOf('deseasonalize', result, { ...ALONE, inspected })[1]!
+    expect(growth.spans).toBe('means over the 12 periods that all have')
+    const onYear = quarters.map((y, i) => (i < 4 ? null : 100 * (y / quarters[i - 4]! - 1)))
+    const onQuarter = quarters.map((y, i) => (i < 4 ? null : 100 * (y / quarters[i - 1]! - 1)))
+    const mean = (all: (number | null)[]) => all.reduce<number>((sum, y) => sum + (y ?? 0), 0) / 12
+    expect(growth.layers.map(({ label }) => label)).toEqual([
+      `sales quarter on quarter, mean +${mean(onQuarter).toFixed(1)}%`,
+      `sales year on year, mean +${mean(onYear).toFixed(1)}%`,
+    ])
+  })
+})
+
+describe('the summary of a strip', () => {
+  it('says where each line begins and ends, its lowest and its highest', () => {
+    const [main] = stripsOf('smooth', analyse(series, FORMAT), ALONE)
+    expect(stripSummary(main!, ALONE.scale, (x) => `t${x}`)).toBe(
+      'Sales in jobs. sales: 42.0 in t1 to 48.0 in t16, lowest 39.0 in t4, highest 95.0 in t15. centred average: 56.5 in t3 to 70.6 in t14, lowest 56.5 in t3, highest 70.6 in t14.',
+    )
+  })
+})
+
+describe('the analysed span', () => {
+  it('is a word of the sentence, and the periods around it stay in sight', () => {
+    const document = { ...FORMAT, span: { from: '2021-Q1' } }
+    expect(sentenceText(sentenceOf(document).pieces)).toMatch(
+      /^Sales of 12 quarters from 2021 Q1 to 2023 Q4 as multiplicative/,
+    )
+    const outside = [{ x: 4, y: 39 }]
+    const [main] = stripsOf('project', analyse(series, document), { ...ALONE, outside })
+    expect(main!.layers.find(({ label }) => label === 'outside the span')).toMatchObject({
+      points: outside,
+    })
+  })
+})
+
 describe('what strips span', () => {
   const strips = (model: 'multiplicative' | 'additive', oneScale = false) =>
     stripsOf('season', analyse(series, { ...FORMAT, decompose: { model } }), {
-      scale: displayScale(quarters, 'jobs'),
-      inspected: [],
-      peaks: null,
-      ghost: null,
+      ...ALONE,
       oneScale,
     })
 
@@ -392,7 +470,7 @@ describe('robust loess in the sentence', () => {
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
-      'Sales as multiplicative, by robust loess, season free to change over 13 years, trend over 7 quarters, outliers distrusted; trend a straight line; project 4 quarters with 80% and 95% limits.',
+      'Sales of all 16 quarters as multiplicative, by robust loess, season free to change over 13 years, trend over 7 quarters, outliers distrusted; trend a straight line; project 4 quarters with 80% and 95% limits.',
     )
     expect(words({ seasonalWindow: 'periodic', robust: false, trendWindow: 9 })).toContain(
       'the same season every year, trend over 9 quarters, every value believed alike',
@@ -428,13 +506,13 @@ describe('a yearly series', () => {
 
   it('has no season, and the sentence says so without a word of one', () => {
     expect(sentenceText(sentenceOf(FORMAT, yearly).pieces)).toBe(
-      'Sales as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line; project 3 years with 80% and 95% limits.',
+      'Sales of all 12 years as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line; project 3 years with 80% and 95% limits.',
     )
     expect(choicesOf('by', FORMAT, yearly).map(({ text }) => text)).toEqual(['no season'])
   })
 
   it('says its results in one line each', () => {
-    expect(stageResults(analyse(yearly, FORMAT))).toMatchObject({
+    expect(linesOf(analyse(yearly, FORMAT))).toMatchObject({
       look: '12 years, none missing',
       smooth: '5-term; 2 lost at each end',
       season: 'none in a yearly series',
@@ -447,11 +525,8 @@ describe('a yearly series', () => {
     const result = analyse(yearly, FORMAT)
     for (const stage of STAGES) {
       const strips = stripsOf(stage, result, {
+        ...ALONE,
         scale: displayScale(yearly.values, 'jobs'),
-        inspected: [],
-        peaks: null,
-        ghost: null,
-        oneScale: false,
       })
       expect(strips.map(({ id }) => id)).not.toContain('season')
       expect(strips[0]!.layers.length).toBeGreaterThan(0)

@@ -1,8 +1,9 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import { changeOnYear } from '../shelf/changeOnYear'
 import { smallPath } from '../shelf/smallPath'
+import { chosenLocale } from './locale'
 import { displayScale } from './displayScale'
-import { formatChange, formatDecimals, formatFigure, formatP } from './format'
+import { formatChange, formatDecimals, formatFigure, formatP, inReadersFigures } from './format'
 
 describe('figures in the reader’s locale', () => {
   it('show about five digits', () => {
@@ -27,6 +28,20 @@ describe('figures in the reader’s locale', () => {
   it('do not print a small p as 0', () => {
     expect(formatP(0.03)).toBe('0.0300')
     expect(formatP(1e-30)).toBe('< 0.0001')
+  })
+})
+
+describe('a sentence of the core', () => {
+  afterEach(() => (chosenLocale.value = null))
+
+  it('has its figures as the reader writes them, codes and lists left alone', () => {
+    const text = 'Off by 1,234.5 litres (0.07), lags 3, 12 of 120; 12,000,000 in 2024-01.'
+    expect(inReadersFigures(text)).toBe(text)
+    chosenLocale.value = 'de-DE'
+    expect(inReadersFigures(text)).toBe(
+      'Off by 1.234,5 litres (0,07), lags 3, 12 of 120; 12.000.000 in 2024-01.',
+    )
+    expect(formatDecimals(-1234.5, 1)).toBe('−1.234,5')
   })
 })
 

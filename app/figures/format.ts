@@ -1,9 +1,7 @@
 import { calendarOf, type Frequency } from '~~/core/calendar/calendar'
 import { periodLabel } from '~~/core/calendar/labels'
 import { parsePeriod } from '~~/core/calendar/period'
-
-/** The reader's locale, as the browser states it. */
-const LOCALE = undefined
+import { locale } from './locale'
 
 /** A figure with as many decimals as its size asks for: four or five significant digits. */
 export function formatFigure(value: number): string {
@@ -14,20 +12,21 @@ export function formatFigure(value: number): string {
 
 /** A figure in a line of words: three significant digits. */
 export function formatRough(value: number): string {
-  return value.toLocaleString(LOCALE, { maximumSignificantDigits: 3 }).replace('-', '−')
+  return value.toLocaleString(locale.value, { maximumSignificantDigits: 3 }).replace('-', '−')
 }
 
-/** One formatter for each number of decimals: making one takes far longer than using it. */
-const FORMATTERS = new Map<number, Intl.NumberFormat>()
+/** One formatter for each kind of figure: making one takes far longer than using it. */
+const FORMATTERS = new Map<string, Intl.NumberFormat>()
 
-function formatter(decimals: number): Intl.NumberFormat {
-  const known = FORMATTERS.get(decimals)
+function formatter(least: number, most: number): Intl.NumberFormat {
+  const key = `${locale.value} ${least} ${most}`
+  const known = FORMATTERS.get(key)
   if (known) return known
-  const made = new Intl.NumberFormat(LOCALE, {
-    minimumFractionDigits: decimals,
-    maximumFractionDigits: decimals,
+  const made = new Intl.NumberFormat(locale.value, {
+    minimumFractionDigits: least,
+    maximumFractionDigits: most,
   })
-  FORMATTERS.set(decimals, made)
+  FORMATTERS.set(key, made)
   return made
 }
 
@@ -35,25 +34,57 @@ function formatter(decimals: number): Intl.NumberFormat {
 export function formatDecimals(value: number, decimals: number): string {
   // A residual of −0.04 shown to one decimal is 0.0, not −0.0.
   const shown = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
-  return formatter(decimals).format(shown).replace('-', '−')
+  return formatter(decimals, decimals).format(shown).replace('-', '−')
 }
 
-const UP_TO_THREE = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 3 })
+/** The same with its sign in any case: `+12.3`, `−12.3`. */
+export function formatSigned(value: number, decimals: number): string {
+  return `${value < 0 ? '−' : '+'}${formatDecimals(Math.abs(value), decimals)}`
+}
 
 /** A factor on an axis: at most three decimals, none that are not needed. */
 export function formatFactor(value: number): string {
-  return UP_TO_THREE.format(value)
+  return formatter(0, 3).format(value).replace('-', '−')
+}
+
+/** How many there are of something. */
+export function formatCount(count: number): string {
+  return formatter(0, 0).format(count)
 }
 
 /** A change in per cent with its sign: `+3.1%`. */
-export function formatChange(percent: number): string {
-  const size = formatDecimals(Math.abs(percent), 1)
-  return `${percent < 0 ? '−' : '+'}${size}%`
+export function formatChange(percent: number, decimals = 1): string {
+  return `${formatSigned(percent, decimals)}%`
 }
 
 /** A p-value; below 0.0001 only that it is. */
 export function formatP(p: number): string {
   return p < 0.0001 ? `< ${formatDecimals(0.0001, 4)}` : formatDecimals(p, 4)
+}
+
+/** A day as the reader writes it. */
+export function formatDay(time: string | number): string {
+  return new Date(time).toLocaleDateString(locale.value)
+}
+
+/** A day and the time of it. */
+export function formatMoment(time: string | number): string {
+  return new Date(time).toLocaleString(locale.value, { dateStyle: 'medium', timeStyle: 'short' })
+}
+
+/**
+ * A sentence of the core, whose figures are written `1,234.5`, with its figures as the reader writes them.
+ * Codes and dates have no such mark between their figures and stay as they are.
+ *
+ * @example inReadersFigures('off by 1,234.5 litres') // in de-DE: 'off by 1.234,5 litres'
+ */
+export function inReadersFigures(text: string): string {
+  const [group, , , , mark] = formatter(1, 1).format(1234.5).slice(1)
+  if (group === ',' && mark === '.') return text
+  return text.replace(/\d+(?:,\d{3})+(?:\.\d+)?|\d+\.\d+/g, (figure) => {
+    const [, decimals = ''] = figure.split('.')
+    return formatter(decimals.length, decimals.length).format(Number(figure.replaceAll(',', '')))
+  })
 }
 
 /** A period code as the trade writes it: `Mar 2024`. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { formatCount } from '~/figures/format'
 import { textAt, type Row } from '~~/intake/grid'
 import type { ColumnRole, Reading, RowKind } from '~~/intake/reading'
 import { useIntake } from './intakeStore'
@@ -130,7 +131,7 @@ function roleWords(column: number): string {
     aria-label="Rows of the file"
     @scroll="top = ($event.target as HTMLElement).scrollTop"
   >
-    <table>
+    <v-table>
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">Line</span></th>
@@ -182,11 +183,11 @@ function roleWords(column: number): string {
           <td
             v-for="column in width"
             :key="column"
+            v-tooltip:bottom="titleAt(loaded.from + i, row, column - 1)"
             :class="[
               becameOf(loaded.from + i, column - 1),
               { wrong: problemAt(row.line, column - 1) },
             ]"
-            :title="titleAt(loaded.from + i, row, column - 1)"
             dir="auto"
           >
             {{ textAt(row, column - 1).slice(0, 200) }}
@@ -198,12 +199,12 @@ function roleWords(column: number): string {
           aria-hidden="true"
         />
       </tbody>
-    </table>
+    </v-table>
   </div>
   <p class="muted small legend">
     <span class="period">period</span> <span class="value">value</span>
     <span class="key">name</span> <span class="ignored">not read</span> ·
-    {{ rowCount.toLocaleString() }} rows
+    {{ formatCount(rowCount) }} rows
     <template v-if="hiddenColumns > 0">· {{ hiddenColumns }} more columns</template>
   </p>
 </template>
@@ -216,59 +217,54 @@ function roleWords(column: number): string {
   background: var(--sheet);
 }
 
-table {
-  border-collapse: collapse;
-  font-size: 12px;
+.v-table {
+  --cell: 0 8px;
+  --cell-rule: 1px solid var(--rule);
+
+  overflow: visible;
+}
+
+.v-table :deep(.v-table__wrapper) {
+  overflow: visible;
+}
+
+.v-table :deep(table) {
+  width: auto;
 }
 
 thead th {
   position: sticky;
   z-index: 1;
   top: 0;
-  padding: 3px 4px;
-  border-bottom: 2px solid var(--rule-strong);
+  padding: 3px 4px !important;
+  border-bottom: 2px solid var(--rule-strong) !important;
   background: var(--band);
   text-align: left;
 }
 
 thead th.period {
-  border-bottom-color: var(--trend-cycle);
+  border-bottom-color: var(--trend-cycle) !important;
 }
 
 thead th.value {
-  border-bottom-color: var(--deseasonalized);
+  border-bottom-color: var(--deseasonalized) !important;
 }
 
 thead th.key {
-  border-bottom-color: var(--season);
-}
-
-select {
-  max-width: 130px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-}
-
-option {
-  background: var(--sheet);
+  border-bottom-color: var(--season) !important;
 }
 
 td {
   overflow: hidden;
   max-width: 220px;
-  padding: 0 8px;
-  border-bottom: 1px solid var(--rule);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 
 .line {
-  padding: 0 8px;
   color: var(--muted);
   font-weight: 400;
-  text-align: right;
+  text-align: right !important;
 }
 
 td.heading {

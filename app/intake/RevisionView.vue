@@ -44,7 +44,7 @@ const more = computed(
         The values are the same.
       </template>
     </p>
-    <table v-if="rows.length > 0">
+    <v-table v-if="rows.length > 0">
       <thead>
         <tr>
           <th scope="col">period</th>
@@ -63,7 +63,7 @@ const more = computed(
           </td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <p v-if="more > 0" class="muted">… and {{ more }} more.</p>
   </div>
 </template>
@@ -73,19 +73,22 @@ p {
   margin: 4px 0;
 }
 
-table {
-  border-collapse: collapse;
+.v-table {
+  --cell: 1px 12px 1px 0;
+}
+
+.v-table :deep(table) {
+  width: auto;
 }
 
 th,
 td {
-  padding: 1px 12px 1px 0;
   font-weight: 400;
-  text-align: right;
+  text-align: right !important;
 }
 
 th:first-child {
-  text-align: left;
+  text-align: left !important;
 }
 
 thead th {

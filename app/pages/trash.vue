@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, shallowRef, ref } from 'vue'
 import { api } from '~/api/client'
+import { formatMoment } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
 import PageHead from '~/shell/PageHead.vue'
 import type { TrashedSeries } from '~~/shared/api/series'
@@ -49,7 +50,7 @@ async function restore(ids: readonly string[]) {
         <li v-for="row in series.slice(0, 500)" :key="row.id">
           <span class="name" dir="auto">{{ row.name }}</span>
           <span class="muted small">{{ row.group }}</span>
-          <span class="muted small">deleted {{ new Date(row.deletedAt).toLocaleString() }}</span>
+          <span class="muted small">deleted {{ formatMoment(row.deletedAt) }}</span>
           <v-btn
             color="accent"
             :aria-label="`Bring ${row.name.slice(0, 200)} back`"

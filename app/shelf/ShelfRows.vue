@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
 import type { ShelfRow } from '~~/shared/api/series'
+import MiddleCut from '~/shell/MiddleCut.vue'
 import { changeOnYear } from './changeOnYear'
 import EditableName from './EditableName.vue'
 import { useShelf, type SortKey } from './shelfStore'
@@ -68,7 +69,7 @@ function rename(row: ShelfRow, name: string) {
 </script>
 
 <template>
-  <table class="rows">
+  <v-table class="rows">
     <thead>
       <tr>
         <th scope="col" class="pick">
@@ -121,14 +122,14 @@ function rename(row: ShelfRow, name: string) {
             @cancel="renaming = null"
           />
           <template v-else>
-            <NuxtLink :to="`/study/${row.studyId}`" class="name" :title="row.name" dir="auto">
-              {{ row.name }}
+            <NuxtLink :to="`/study/${row.studyId}`" class="name">
+              <MiddleCut :text="row.name" />
             </NuxtLink>
             <span class="muted small unit">{{ row.unit || 'no unit stated' }}</span>
           </template>
         </td>
         <td><SmallChart :values="row.values" /></td>
-        <td v-if="hasGroups" class="cut" :title="row.group">{{ row.group }}</td>
+        <td v-if="hasGroups"><MiddleCut :text="row.group" /></td>
         <td>
           {{ period(row, row.start) }} – {{ period(row, row.end) }}
           <div class="muted small">
@@ -160,20 +161,24 @@ function rename(row: ShelfRow, name: string) {
       </tr>
       <tr v-if="below > 0" class="space" :style="{ height: `${below * ROW_HEIGHT}px` }" />
     </tbody>
-  </table>
+  </v-table>
 </template>
 
 <style scoped>
 .rows {
-  width: 100%;
+  --cell: 0 10px;
+  --cell-rule: 1px solid var(--rule);
+
   min-width: 920px;
-  border-collapse: collapse;
+}
+
+.rows :deep(table) {
   table-layout: fixed;
 }
 
 th {
-  padding: 6px 10px;
-  border-bottom: 1px solid var(--rule-strong);
+  padding: 6px 10px !important;
+  border-bottom: 1px solid var(--rule-strong) !important;
   color: var(--muted);
   font-weight: 500;
   text-align: left;
@@ -181,7 +186,7 @@ th {
 
 .pick {
   width: 34px;
-  padding: 0 4px;
+  padding: 0 4px !important;
 }
 
 .chart {
@@ -224,8 +229,6 @@ th.number {
 
 td {
   box-sizing: border-box;
-  padding: 0 10px;
-  border-bottom: 1px solid var(--rule);
   vertical-align: middle;
 }
 
@@ -270,7 +273,7 @@ tbody tr:hover {
 }
 
 .row-actions {
-  padding-right: 0;
+  padding-right: 0 !important;
   text-align: right;
   white-space: nowrap;
 }

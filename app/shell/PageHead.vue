@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import HelpMenu from './HelpMenu.vue'
 import { useTheme } from '~/theme/themeStore'
 
 const theme = useTheme()
@@ -10,6 +11,7 @@ const theme = useTheme()
     <div class="middle"><slot /></div>
     <nav class="actions" aria-label="Actions">
       <slot name="actions" />
+      <HelpMenu />
       <v-btn :aria-label="theme.isDark ? 'Light page' : 'Dark page'" @click="theme.toggle()">
         {{ theme.isDark ? 'Light' : 'Dark' }}
       </v-btn>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { onBeforeUnmount, onMounted } from 'vue'
+import { useHelp } from './helpStore'
 import { isTyping } from './isTyping'
 
 const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
@@ -10,7 +11,12 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['1 – 7', 'choose a stage of the path'],
   ['F', 'fold by year, and unfold'],
   ['+ −', 'zoom the time axis in and out'],
+  [', .', 'move the window by a year'],
   ['0', 'show the whole series'],
+  ['Backspace', 'back to the window that the stage is first seen in'],
+  ['M', 'mark a stretch from the cursor on; the arrows draw it out'],
+  ['Shift drag', 'mark a stretch on a strip'],
+  ['Wheel, drag', 'zoom and move the time axis on a strip'],
   ['A', 'all steps in the ledger, or those of the stage'],
   ['P', 'pin the present result, or unpin it'],
   ['C', 'compare methods side by side, and back'],
@@ -20,11 +26,11 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['?', 'this list'],
 ]
 
-const open = ref(false)
+const help = useHelp()
 
 function onKey(event: KeyboardEvent) {
   if (event.key === '?' && !isTyping(event)) {
-    open.value = !open.value
+    help.shortcuts = !help.shortcuts
     event.preventDefault()
   }
 }
@@ -33,7 +39,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="440" aria-labelledby="shortcuts-title">
+  <v-dialog v-model="help.shortcuts" max-width="440" aria-labelledby="shortcuts-title">
     <h2 id="shortcuts-title" class="serif">Shortcuts</h2>
     <dl class="list">
       <template v-for="[keys, does] in SHORTCUTS" :key="keys">
@@ -41,7 +47,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         <dd>{{ does }}</dd>
       </template>
     </dl>
-    <v-btn color="accent" @click="open = false">Close</v-btn>
+    <v-btn color="accent" @click="help.shortcuts = false">Close</v-btn>
   </v-dialog>
 </template>
 

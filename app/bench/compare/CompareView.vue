@@ -1,33 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format'
-import { smallPath } from '~/shelf/smallPath'
+import { formatChange, formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format'
+import TermWord from '~/shell/TermWord.vue'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { seasonOrder } from '~~/core/calendar/tableYear'
-import { traitsOf, wayOf } from '~~/core/decompose/ways'
+import { traitsOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
-import { useBench } from '../benchStore'
-import { useView } from '../viewStore'
-import {
-  boundsOf,
-  comparableComponents,
-  differencesOf,
-  indexShare,
-  leftoverSpread,
-  type Compared,
-} from './comparison'
+import { useBench } from '../study/benchStore'
+import { useLedger } from '../view/ledgerStore'
+import { differencesOf, indexShare, methodName, type Compared } from './comparison'
+import { bestOf, comparedFigures } from './figures'
+import { comparedPictures } from './pictures'
+import SmallPicture from '../figures/SmallPicture.vue'
 import { MOST_PINS, usePins } from './pinStore'
 
+/** Pixels of a picture before it is drawn as wide as its column. */
 const WIDTH = 280
-const PARTS = [
-  { key: 'trendCycle', title: 'Trend-cycle', height: 84, withSales: true },
-  { key: 'season', title: 'What the season adds', height: 70, withSales: false },
-  { key: 'irregular', title: 'What is left over', height: 56, withSales: false },
-] as const
 
 const bench = useBench()
-const view = useView()
+const ledger = useLedger()
 const pins = usePins()
 
 const methods = computed<readonly Compared[]>(() => {
@@ -37,95 +29,17 @@ const methods = computed<readonly Compared[]>(() => {
   return [...pinned.slice(-(MOST_PINS - 1)), present]
 })
 const results = computed(() => methods.value.map(({ result }) => result))
-const parts = computed(() => results.value.map(comparableComponents))
 const differences = computed(() => differencesOf(results.value))
 
-/** Every component of every method on one scale. */
-const charts = computed(() =>
-  PARTS.map((part) => {
-    const lists = parts.value.flatMap((own) =>
-      part.withSales ? [own[part.key], own.sales] : [own[part.key]],
-    )
-    const bounds = { ...boundsOf(lists), columns: true }
-    const zero = bounds.low < 0 && bounds.high > 0 ? bounds.high / (bounds.high - bounds.low) : null
-    return {
-      ...part,
-      bounds,
-      zero: zero === null ? null : zero * (part.height - 4) + 2,
-      paths: parts.value.map((own) => smallPath(own[part.key], WIDTH, part.height, bounds)),
-      sales: part.withSales
-        ? parts.value.map((own) => smallPath(own.sales, WIDTH, part.height, bounds))
-        : null,
-    }
-  }),
-)
+const pictures = computed(() => comparedPictures(results.value))
+const figures = computed(() => comparedFigures(ledger.scale))
 
-const amount = (value: Value) =>
-  value === null ? '–' : formatDecimals(value / view.scale.divisor, view.scale.decimals)
-const share = (value: Value) =>
-  value === null ? '–' : `${value < 0 ? '−' : '+'}${formatDecimals(Math.abs(value) * 100, 1)}%`
-const figure = (value: Value, decimals: number) =>
-  value === null ? '–' : formatDecimals(value, decimals)
-
-const strengthOf = ({ strength }: Result) => strength.withoutDistrusted ?? strength
-const FIGURES: readonly {
-  name: string
-  of: (result: Result) => string
-  best?: 'low' | 'high'
-  value: (result: Result) => Value
-}[] = [
-  {
-    name: 'leftover, standard deviation',
-    value: leftoverSpread,
-    of: (result) => amount(leftoverSpread(result)),
-    best: 'low',
-  },
-  {
-    name: 'its autocorrelation at lag 1',
-    value: ({ leftover }) => leftover.autocorrelation?.[0] ?? null,
-    of: ({ leftover }) => figure(leftover.autocorrelation?.[0] ?? null, 2),
-  },
-  {
-    name: 'strength of season',
-    value: (result) => strengthOf(result).season,
-    of: (result) => figure(strengthOf(result).season, 3),
-    best: 'high',
-  },
-  {
-    name: 'strength of trend',
-    value: (result) => strengthOf(result).trend,
-    of: (result) => figure(strengthOf(result).trend, 3),
-    best: 'high',
-  },
-  {
-    name: 'R² of the trend, deseasonalized',
-    value: ({ trendFit }) => trendFit.r2,
-    of: ({ trendFit }) => figure(trendFit.r2, 3),
-    best: 'high',
-  },
-  {
-    name: 'forecast, all periods together',
-    value: () => null,
-    of: ({ forecast }) => amount(forecast.forecast.reduce((sum, value) => sum + value, 0)),
-  },
-]
-
-/** The methods whose figure is the best of the row. */
-function isBest({ best, value, of }: (typeof FIGURES)[number], result: Result): boolean {
-  const ranked = results.value
-    .filter((one) => value(one) !== null)
-    .sort((a, b) => (best === 'low' ? 1 : -1) * (value(a)! - value(b)!))
-  // What reads the same is as good; where all do, none stands out.
-  const isTop = (one: Result) => of(one) === of(ranked[0]!)
-  return best !== undefined && ranked.length > 1 && isTop(result) && !ranked.every(isTop)
-}
+const amount = (value: number) =>
+  formatDecimals(value / ledger.scale.divisor, ledger.scale.decimals)
+const share = (value: Value) => (value === null ? '–' : formatChange(value * 100))
 
 function title({ result }: Compared): string {
-  const { decompose } = result.method
-  const { calendar } = bench.series!
-  const name = traitsOf(decompose).seasonMayChange
-    ? `${wayOf(decompose.by).says(calendar).text}, ${decompose.model}`
-    : decompose.model
+  const name = methodName(result)
   return name[0]!.toUpperCase() + name.slice(1)
 }
 
@@ -139,11 +53,10 @@ function readingOf(result: Result, season: number): string {
   const row = result.seasons[season - 1]
   return row ? `index ${formatFigure(row.index)}: ${row.reading}` : 'no season taken out'
 }
-const ends = computed(() => {
-  const { series, columns } = results.value[0]!
-  const label = (code: string) => formatPeriodCode(code, series.frequency, series.seasons)
-  return [label(columns.period[0]!), label(columns.period.at(-1)!)]
-})
+function label(code: string): string {
+  const { frequency, seasons: count } = bench.series!.calendar
+  return formatPeriodCode(code, frequency, count)
+}
 /** Columns that one season's indices differ by, largest less smallest. */
 const apart = (season: number) => {
   const all = results.value
@@ -179,17 +92,17 @@ function use(one: Compared) {
       }}
     </p>
     <div v-else class="scroll">
-      <table :style="{ minWidth: `${170 + methods.length * 200}px` }">
+      <v-table :style="{ minWidth: `${236 + methods.length * 200}px` }">
         <colgroup>
-          <col style="width: 170px" />
+          <col style="width: 236px" />
           <col v-for="(one, i) in methods" :key="i" />
         </colgroup>
         <thead>
           <tr>
-            <th scope="col" class="muted small">all in {{ view.scale.unit }}, on equal scales</th>
+            <th scope="col" class="muted small">all in {{ ledger.scale.unit }}, on equal scales</th>
             <th v-for="(one, i) in methods" :key="i" scope="col" class="method">
               <span class="name">{{ title(one) }}</span>
-              <span class="small">
+              <span class="small acts">
                 <span v-if="one.pin === null" class="muted">on the Bench, not pinned</span>
                 <template v-else>
                   <v-btn color="accent" class="small" @click="use(one)"> use this method </v-btn>
@@ -200,46 +113,43 @@ function use(one: Compared) {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="chart in charts" :key="chart.key">
-            <th scope="row">
-              {{ chart.title }}
-              <span class="muted range"
-                >{{ amount(chart.bounds.low) }} to {{ amount(chart.bounds.high) }}</span
-              >
-            </th>
-            <td v-for="(path, i) in chart.paths" :key="i" class="chart">
-              <svg
-                :viewBox="`0 0 ${WIDTH} ${chart.height}`"
-                preserveAspectRatio="none"
-                :height="chart.height"
-                role="img"
-                :aria-label="`${chart.title}, ${title(methods[i]!)}`"
-              >
-                <line
-                  v-if="chart.zero !== null"
-                  x1="0"
-                  :x2="WIDTH"
-                  :y1="chart.zero"
-                  :y2="chart.zero"
-                  class="zero"
+          <template v-for="picture in pictures" :key="picture.title">
+            <tr>
+              <th scope="row">
+                {{ picture.title }}
+                <span class="muted range"
+                  >{{ amount(picture.bounds.low) }} to {{ amount(picture.bounds.high) }}</span
+                >
+              </th>
+              <td v-for="(lines, i) in picture.lines" :key="i" class="chart">
+                <SmallPicture
+                  :lines="lines"
+                  :bounds="picture.bounds"
+                  :width="WIDTH"
+                  :height="picture.height"
+                  :label="`${picture.title}, ${title(methods[i]!)}`"
                 />
-                <path v-if="chart.sales" :d="chart.sales[i]" class="sales" />
-                <path :d="path" :class="chart.key" />
-              </svg>
-            </td>
-          </tr>
-          <tr class="ends">
-            <th />
-            <td v-for="(one, i) in methods" :key="i" class="muted">
-              <span>{{ ends[0] }}</span> <span>{{ ends[1] }}</span>
-            </td>
-          </tr>
+              </td>
+            </tr>
+            <tr v-if="picture.ends" class="ends">
+              <th />
+              <td v-for="(one, i) in methods" :key="i" class="muted">
+                <span>{{ label(picture.ends[0]) }}</span> <span>{{ label(picture.ends[1]) }}</span>
+              </td>
+            </tr>
+          </template>
         </tbody>
         <tbody class="figures-body">
-          <tr v-for="line in FIGURES" :key="line.name">
-            <th scope="row">{{ line.name }}</th>
-            <td v-for="(result, i) in results" :key="i" :class="{ best: isBest(line, result) }">
-              {{ line.of(result) }}
+          <tr v-for="line in figures" :key="line.name">
+            <th scope="row">
+              <TermWord :of="line.term">{{ line.name }}</TermWord>
+            </th>
+            <td
+              v-for="(result, i) in results"
+              :key="i"
+              :class="{ best: bestOf(line, results).has(result) }"
+            >
+              {{ line.text(result) }}
             </td>
           </tr>
         </tbody>
@@ -258,7 +168,7 @@ function use(one: Compared) {
               {{ seasonLabel(season, bench.series!.calendar) }}
               <span class="muted apart">{{ apart(season) }}</span>
             </th>
-            <td v-for="(result, i) in results" :key="i" :title="readingOf(result, season)">
+            <td v-for="(result, i) in results" :key="i" v-tooltip:top="readingOf(result, season)">
               {{ share(indexShare(result, season)) }}
             </td>
           </tr>
@@ -273,7 +183,7 @@ function use(one: Compared) {
             <td v-for="(word, i) in line.words" :key="i">{{ word ?? '–' }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p v-if="methods.length === 1" class="muted">
         One method alone: change it on the Bench, or compare the three models.
       </p>
@@ -315,23 +225,29 @@ h2 {
   overflow-x: auto;
 }
 
-table {
-  width: 100%;
+.v-table {
+  --cell: 3px 12px 3px 0;
+
   margin-top: 10px;
-  border-collapse: collapse;
-  font-size: 12px;
+}
+
+.v-table :deep(table) {
   table-layout: fixed;
 }
 
 th {
-  padding: 3px 12px 3px 0;
   font-weight: 400;
   text-align: left;
-  vertical-align: top;
+  vertical-align: baseline;
 }
 
 .method {
-  padding: 0 12px 6px;
+  padding: 0 12px 6px !important;
+}
+
+.acts {
+  display: flex;
+  gap: 6px;
 }
 
 .name {
@@ -342,13 +258,13 @@ th {
 }
 
 td {
-  padding: 3px 12px;
+  padding: 3px 12px !important;
   border-left: 1px solid var(--rule);
 }
 
 .chart {
-  padding-top: 6px;
-  padding-bottom: 6px;
+  padding-top: 6px !important;
+  padding-bottom: 6px !important;
   border-top: 1px solid var(--rule);
 }
 
@@ -357,45 +273,9 @@ tbody th .range {
   font-size: 11px;
 }
 
-svg {
-  display: block;
-  width: 100%;
-}
-
-path {
-  fill: none;
-  vector-effect: non-scaling-stroke;
-}
-
-.zero {
-  stroke: var(--rule-strong);
-  vector-effect: non-scaling-stroke;
-}
-
-.sales {
-  stroke: var(--original);
-  stroke-width: 0.8;
-  opacity: 0.35;
-}
-
-.trendCycle {
-  stroke: var(--trend-cycle);
-  stroke-width: 2.2;
-}
-
-.season {
-  stroke: var(--season);
-  stroke-width: 1.3;
-}
-
-.irregular {
-  stroke: var(--irregular);
-  stroke-width: 1.3;
-}
-
 .ends td {
   display: table-cell;
-  padding-top: 0;
+  padding-top: 0 !important;
   font-size: 11px;
 }
 

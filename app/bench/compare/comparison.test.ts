@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
+import { displayScale } from '~/figures/displayScale'
+import type { Series } from '~~/core/series/series'
 import type { MethodDocument } from '~~/core/method'
-import { averageFrom, ordersFor } from '../inspect/averageChoices'
+import { averageFrom, ordersFor } from '../stages/smooth/averageChoices'
 import { decomposeBy, type DecompositionDocument } from '~~/core/decompose/ways'
 import {
   boundsOf,
@@ -10,20 +12,21 @@ import {
   differencesOf,
   indexShare,
   leftoverSpread,
+  robustLeftoverSpread,
 } from './comparison'
+import { bestOf, comparedFigures } from './figures'
+import { comparedPictures } from './pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
-const run = (decompose: MethodDocument['decompose']) =>
-  analyse(
-    {
-      name: 'Contract work',
-      unit: 'jobs',
-      calendar: calendarOf('quarterly'),
-      start: { year: 2020, season: 1 },
-      values: quarters,
-    },
-    { format: 'elvant-method/1', decompose },
-  )
+const series: Series = {
+  name: 'Contract work',
+  unit: 'jobs',
+  calendar: calendarOf('quarterly'),
+  start: { year: 2020, season: 1 },
+  values: quarters,
+}
+const FORMAT = { format: 'elvant-method/1' } as const
+const run = (decompose: MethodDocument['decompose']) => analyse(series, { ...FORMAT, decompose })
 const [additive, multiplicative, loess] = [
   run({ model: 'additive' }),
   run({ model: 'multiplicative' }),
@@ -56,6 +59,41 @@ describe('methods on equal scales', () => {
     expect(by).toEqual({ what: 'by', words: ['ratio to a 2×4 moving average', 'robust loess'] })
     expect(details!.words[0]).toBe('indices by mean, adjusted to average 1')
     expect(details!.words[1]).toMatch(/^season free to change over 7 years/)
+  })
+
+  it('pictures of fit and forecast share a scale and an end', () => {
+    const longer = analyse(series, { ...FORMAT, forecast: { horizon: 9 } })
+    const pictures = comparedPictures([additive, longer])
+    expect(pictures.map(({ title }) => title)).toEqual([
+      'Trend-cycle',
+      'What the season adds',
+      'What is left over',
+      'Fit',
+      'Forecast and limits',
+    ])
+    for (const { lines, bounds } of pictures) {
+      for (const { values } of lines.flat()) {
+        for (const value of values) {
+          if (value === null) continue
+          expect(value).toBeGreaterThanOrEqual(bounds.low)
+          expect(value).toBeLessThanOrEqual(bounds.high)
+        }
+      }
+    }
+    const lengths = pictures[4]!.lines.flat().map(({ values }) => values.length)
+    expect(new Set(lengths)).toEqual(new Set([8 + 9]))
+  })
+
+  it('a single outlier decides the standard deviation and not the robust spread', () => {
+    const freak = quarters.map((value, i) => (i === 9 ? value * 2 : value))
+    const spoilt = analyse({ ...series, values: freak }, { ...FORMAT, decompose: { by: 'stl' } })
+    expect(leftoverSpread(spoilt)!).toBeGreaterThan(5 * robustLeftoverSpread(spoilt)!)
+  })
+
+  it('the best figure of a row stands out, unless all read the same', () => {
+    const [deviation] = comparedFigures(displayScale(quarters, 'jobs'))
+    expect(bestOf(deviation!, [additive, multiplicative])).toEqual(new Set([multiplicative]))
+    expect(bestOf(deviation!, [additive, additive]).size).toBe(0)
   })
 
   it('bounds pass over what is undefined', () => {

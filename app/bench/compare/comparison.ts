@@ -3,8 +3,9 @@ import type { MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { mean } from '~~/core/statistics/average'
-import { standardDeviation } from '~~/core/statistics/spread'
-import { countPeriods } from '~~/core/calendar/labels'
+import { robustSpread, standardDeviation } from '~~/core/statistics/spread'
+import { countPeriods, periodLabel } from '~~/core/calendar/labels'
+import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
@@ -16,6 +17,15 @@ export interface Compared {
   readonly result: Result
   /** null for the method on the Bench, when it is not pinned. */
   readonly pin: number | null
+}
+
+/** What a method is called beside others: its model, and its way where that lets the season change. */
+export function methodName(result: Result): string {
+  const { decompose } = result.method
+  const way = wayOf(decompose.by)
+  return way.traits.seasonMayChange
+    ? `${way.says(calendarOfResult(result)).text}, ${decompose.model}`
+    : decompose.model
 }
 
 /** The components of a result in units of the series, whatever its model: the only fair common scale. */
@@ -42,6 +52,11 @@ export function comparableComponents({ columns }: Result): ComparableComponents 
 /** Standard deviation of what trend-cycle and season leave, in units of the series. */
 export function leftoverSpread(result: Result): Value {
   return standardDeviation(comparableComponents(result).irregular.filter((value) => value !== null))
+}
+
+/** The same spread, not decided by a single outlier. */
+export function robustLeftoverSpread(result: Result): Value {
+  return robustSpread(comparableComponents(result).irregular.filter((value) => value !== null))
 }
 
 /** An index as a share of the level, so that amounts and factors stand side by side. */
@@ -74,13 +89,17 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const way = wayOf(decompose.by)
   const left = exclusionsOf(result.method)
   const calendar = calendarOfResult(result)
+  const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
   return new Map([
     ['model', decompose.model],
     ['by', way.says(calendar).text],
     ['details', sentenceText(way.words(decompose, calendar)).replace(/^[;,] /, '')],
-    ['left out', left.length === 0 ? 'nothing' : left.map(({ period }) => period).join(', ')],
+    [
+      'left out',
+      left.length === 0 ? 'nothing' : left.map(({ period }) => label(period)).join(', '),
+    ],
     ['missing values', missingWords(missing)],
-    ['span', `${span.from} to ${span.to}`],
+    ['span', `${label(span.from)} to ${label(span.to)}`],
     ['trend', trendWords(trend.last, calendar)],
     ['forecast', `${countPeriods(forecast.horizon, calendar)}, ${levelWords(forecast.levels)}`],
   ])

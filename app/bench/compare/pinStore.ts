@@ -8,7 +8,7 @@ import { MODELS } from '~~/core/model'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
-import { useBench } from '../benchStore'
+import { useBench } from '../study/benchStore'
 
 /** Methods side by side at the most. */
 export const MOST_PINS = 4
@@ -33,6 +33,10 @@ export const usePins = defineStore('pins', () => {
     const last = pins.value.at(-1)
     return last && bench.result && !isSame(last.result, bench.result) ? last : null
   })
+  /** All but the present result, which is drawn in any case. */
+  const others = computed(() =>
+    pins.value.filter(({ result }) => !bench.result || !isSame(result, bench.result)),
+  )
   const isPinned = computed(() =>
     pins.value.some(({ result }) => bench.result !== null && isSame(result, bench.result)),
   )
@@ -98,7 +102,19 @@ export const usePins = defineStore('pins', () => {
     refused.value = failed
   }
 
-  return { pins, refused, comparing, ghost, isPinned, toggle, remove, clear, show, compareModels }
+  return {
+    pins,
+    refused,
+    comparing,
+    ghost,
+    others,
+    isPinned,
+    toggle,
+    remove,
+    clear,
+    show,
+    compareModels,
+  }
 })
 
 /** Two documents can say the same method; the values may have been cared for in between. */

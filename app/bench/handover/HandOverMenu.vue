@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useNotices } from '~/shell/noticeStore'
-import { useBench } from '../benchStore'
+import { useBench } from '../study/benchStore'
 import { copyTable, saveAsCsv, TABLES, type TableName } from './takeAway'
 
 const bench = useBench()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Choice } from '~~/core/word'
-import { useBench } from '../benchStore'
+import { useBench } from '../study/benchStore'
 
 /** What a word could be instead, with what each would mean. */
 defineProps<{ name: string; choices: readonly Choice[] }>()

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { formatPeriodCode } from '~/figures/format'
 import { exclusionsOf, type Method } from '~~/core/method'
-import { useBench } from '../benchStore'
-import { putBackIntoIndex } from '../working/exclusion'
+import { useBench } from '../study/benchStore'
+import { putBackIntoIndex } from '../study/exclusion'
 
 const props = defineProps<{ method: Method }>()
 const emit = defineEmits<{ done: [] }>()

@@ -3,22 +3,14 @@ import { computed } from 'vue'
 import { completeMethod } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
 import { methodSentence } from '~~/core/sentence'
-import { useBench } from '../benchStore'
+import { useBench } from '../study/benchStore'
 import ChoiceList from './ChoiceList.vue'
 import ExclusionList from './ExclusionList.vue'
 import FieldSheet from './FieldSheet.vue'
-import HorizonWord from './HorizonWord.vue'
-import LevelsWord from './LevelsWord.vue'
-import TrendWord from './TrendWord.vue'
 import WordMenu from './WordMenu.vue'
 
-/** The sheets of the words that are neither a choice nor fields to fill. */
-const OWN = {
-  horizon: HorizonWord,
-  levels: LevelsWord,
-  trend: TrendWord,
-  exclude: ExclusionList,
-} as const
+/** The sheets of words that are neither a choice nor fields to fill. */
+const OWN = { exclude: ExclusionList } as const
 
 const bench = useBench()
 
@@ -50,6 +42,7 @@ const sheetOf = (id: string) => OWN[id as keyof typeof OWN]
             />
             <FieldSheet
               v-else-if="piece.ask.kind === 'fields'"
+              :lead="piece.ask.lead"
               :fields="piece.ask.fields"
               :usual="piece.ask.usual"
               @done="close"

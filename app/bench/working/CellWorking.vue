@@ -1,64 +1,62 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { formatFigure } from '~/figures/format'
+import { computed } from 'vue'
+import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
-import { exclusionsOf } from '~~/core/method'
+import { termOfColumn } from '~~/core/glossary/glossary'
+import TermWord from '~/shell/TermWord.vue'
 import { write } from '~~/core/column/write'
-import { useBench } from '../benchStore'
-import { useView } from '../viewStore'
-import { leaveOutOfIndex, putBackIntoIndex } from './exclusion'
-import LocalFitChart from './LocalFitChart.vue'
+import LocalFitChart from '../figures/LocalFitChart.vue'
+import { canLeaveOutOfIndex } from '../study/exclusion'
+import { useBench } from '../study/benchStore'
+import { useLedger } from '../view/ledgerStore'
+import IndexCare from './IndexCare.vue'
 import ValueCare from './ValueCare.vue'
 
+/** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
+const MEET_VALUES: readonly string[] = [
+  'original',
+  'value',
+  'seasonalIrregular',
+  'deseasonalized',
+  'irregular',
+  'residual',
+]
 const props = defineProps<{ explanation: Explanation }>()
 const bench = useBench()
-const view = useView()
-const reason = ref('')
+const ledger = useLedger()
 
-const period = computed(
-  () => bench.shown?.columns.period[props.explanation.cell.t - view.firstT] ?? null,
-)
-const exclusion = computed(() =>
-  bench.result
-    ? exclusionsOf(bench.result.method).find((have) => have.period === period.value)
-    : undefined,
-)
+const t = computed(() => props.explanation.cell.t)
+const column = computed(() => props.explanation.cell.column)
+const term = computed(() => termOfColumn(column.value.replace(/^pinned /, '')))
+const period = computed(() => ledger.codeAt(t.value))
+const original = computed(() => ledger.valueAt('original', t.value))
+/** The series itself: its care is at hand, elsewhere it is folded away. */
+const isSeries = computed(() => column.value === 'value' || column.value === 'original')
 /** A figure of the file itself, that no arithmetic made. */
-const cameIn = computed(() => {
-  const { column } = props.explanation.cell
-  if (!props.explanation.defined || (column !== 'value' && column !== 'original')) return false
-  return props.explanation.value === original.value
-})
-const original = computed(
-  () => bench.shown?.columns.original[props.explanation.cell.t - view.firstT] ?? null,
+const cameIn = computed(
+  () => isSeries.value && props.explanation.defined && props.explanation.value === original.value,
 )
-const canCare = computed(
+const canCare = computed(() => MEET_VALUES.includes(column.value) && period.value !== null)
+const canLeaveOut = computed(
   () =>
-    (props.explanation.cell.column === 'value' || props.explanation.cell.column === 'original') &&
-    period.value !== null,
+    canCare.value &&
+    !isSeries.value &&
+    canLeaveOutOfIndex(bench.result) &&
+    ledger.valueAt('seasonalIrregular', t.value) !== null,
 )
 const source = computed(() => {
-  const { file, column } = bench.study!.source
-  return column === undefined ? file : `${file}, column ${column}`
+  const { file, column: from } = bench.study!.source
+  return from === undefined ? file : `${file}, column ${from}`
 })
-const canLeaveOut = computed(
-  () => props.explanation.cell.column === 'seasonalIrregular' && props.explanation.defined,
-)
-watch(
-  () => props.explanation.cell,
-  () => (reason.value = ''),
-)
-
-function leaveOut() {
-  const words = reason.value.trim()
-  if (words && period.value) void bench.change(leaveOutOfIndex(bench.method, period.value, words))
-}
 </script>
 
 <template>
   <section class="cell">
     <h2 class="serif">{{ explanation.title }}</h2>
-    <p class="muted means">{{ explanation.means }}</p>
+    <p class="muted means">
+      {{ explanation.means
+      }}<template v-if="term"> · <TermWord :of="term">what is that?</TermWord></template>
+    </p>
     <template v-if="explanation.defined">
       <p v-if="cameIn" class="symbols muted">from {{ source }}, as it came in</p>
       <template v-else>
@@ -68,36 +66,27 @@ function leaveOut() {
       <p class="value">
         = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
       </p>
-      <p v-if="explanation.reading" class="reading">{{ explanation.reading }}</p>
+      <p v-if="explanation.reading" class="reading">{{ inReadersFigures(explanation.reading) }}</p>
       <LocalFitChart
         v-if="explanation.localFit"
         :fit="explanation.localFit"
         :result="bench.result!"
       />
     </template>
-    <p v-else class="because">{{ explanation.because }}</p>
+    <p v-else class="because">{{ inReadersFigures(explanation.because) }}</p>
 
-    <ValueCare v-if="canCare" :period="period!" :original="original" />
-    <template v-if="canLeaveOut">
-      <p v-if="exclusion" class="excluded">
-        Left out of its season: {{ exclusion.reason }}.
-        <v-btn
-          color="accent"
-          @click="bench.change(putBackIntoIndex(bench.method, exclusion.period))"
-        >
-          put back
-        </v-btn>
-      </p>
-      <form v-else class="leave-out" @submit.prevent="leaveOut">
-        <v-text-field
-          v-model="reason"
-          placeholder="reason to leave it out"
-          aria-label="Reason to leave this value out of its season’s index"
-          maxlength="500"
-        />
-        <v-btn color="accent" type="submit" :disabled="reason.trim() === ''"> leave out </v-btn>
-      </form>
-    </template>
+    <IndexCare v-if="canLeaveOut" :key="period!" :period="period!" />
+    <ValueCare v-if="canCare && isSeries" :period="period!" :original="original" />
+    <v-expansion-panels v-else-if="canCare" class="value-care">
+      <v-expansion-panel :title="`The value of ${ledger.labelAt(t)} itself`">
+        <v-expansion-panel-text>
+          <p v-if="original !== null" class="muted small">
+            {{ formatFigure(original) }} {{ bench.series!.unit }} came in.
+          </p>
+          <ValueCare :period="period!" :original="original" />
+        </v-expansion-panel-text>
+      </v-expansion-panel>
+    </v-expansion-panels>
   </section>
 </template>
 
@@ -144,20 +133,7 @@ p {
   margin-top: 8px;
 }
 
-.leave-out {
-  display: flex;
-  gap: 6px;
-  margin-top: 10px;
-}
-
-.leave-out input {
-  flex: 1;
-  min-width: 0;
-  padding: 4px 7px;
-  font-size: 12px;
-}
-
-.excluded {
+.value-care {
   margin-top: 8px;
 }
 </style>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { inReadersFigures } from '~/figures/format'
 import type { Finding } from '~~/core/finding'
-import { useBench } from '../benchStore'
-import { useView } from '../viewStore'
+import { useBench } from '../study/benchStore'
+import { useSelection } from '../view/selectionStore'
+import { useLedger } from '../view/ledgerStore'
 
 const props = defineProps<{ findings: readonly Finding[] }>()
 const bench = useBench()
-const view = useView()
+const selection = useSelection()
+const ledger = useLedger()
 
 /** What needs care comes first. */
 const ordered = computed(() =>
@@ -17,7 +20,8 @@ const ordered = computed(() =>
 
 function goTo({ period }: Finding) {
   const at = bench.shown?.columns.period.indexOf(period ?? '') ?? -1
-  if (at >= 0) view.moveTo({ column: view.selected?.column ?? 'value', t: view.firstT + at })
+  if (at >= 0)
+    selection.moveTo({ column: selection.selected?.column ?? 'value', t: ledger.firstT + at })
 }
 </script>
 
@@ -26,7 +30,7 @@ function goTo({ period }: Finding) {
     <h3>Worth knowing</h3>
     <ul>
       <li v-for="finding in ordered" :key="finding.code + finding.text" :class="finding.severity">
-        {{ finding.text }}
+        {{ inReadersFigures(finding.text) }}
         <v-btn
           v-if="finding.period !== null"
           variant="plain"

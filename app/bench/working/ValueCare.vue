@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { formatFigure } from '~/figures/format'
-import { useBench } from '../benchStore'
+import { useBench } from '../study/benchStore'
 
 /** Replaces a value of the series or leaves it out, for a reason, or takes that back. */
 const props = defineProps<{
@@ -25,7 +25,7 @@ watch(
 )
 
 function use(value: number | null) {
-  void bench.adjust({ period: props.period, value, reason: reason.value.trim() })
+  void bench.adjust([{ period: props.period, value, reason: reason.value.trim() }])
   instead.value = reason.value = ''
 }
 </script>

@@ -1,31 +1,33 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
 import { useHead, useRoute } from '#app'
-import AboutSeries from '~/bench/AboutSeries.vue'
-import { useBench } from '~/bench/benchStore'
+import BenchTour from '~/bench/tour/BenchTour.vue'
+import AboutSeries from '~/bench/study/AboutSeries.vue'
+import { useBench } from '~/bench/study/benchStore'
 import CompareView from '~/bench/compare/CompareView.vue'
 import { usePins } from '~/bench/compare/pinStore'
-import ConflictDialog from '~/bench/ConflictDialog.vue'
+import ConflictDialog from '~/bench/study/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
-import StagePath from '~/bench/path/StagePath.vue'
+import StagePath from '~/bench/stages/StagePath.vue'
 import MethodSentence from '~/bench/sentence/MethodSentence.vue'
-import { useShortcuts } from '~/bench/shortcuts'
-import TimePlane from '~/bench/TimePlane.vue'
-import { useView } from '~/bench/viewStore'
+import { useShortcuts } from '~/bench/view/shortcuts'
+import TimePlane from '~/bench/view/TimePlane.vue'
+import { useSelection } from '~/bench/view/selectionStore'
 import WorkingPanel from '~/bench/working/WorkingPanel.vue'
 import PageHead from '~/shell/PageHead.vue'
+import { exclusionsOf } from '~~/core/method'
 import { countPeriods, periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 
 const route = useRoute()
 const bench = useBench()
-const view = useView()
+const selection = useSelection()
 const pins = usePins()
 useShortcuts()
 
 async function open(id: string) {
   await bench.open(id)
-  view.reset()
+  selection.reset()
 }
 watch(
   () => route.params.id,
@@ -39,11 +41,17 @@ const about = computed(() => {
   const { calendar, start, values } = series
   const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
   const missing = values.filter((value) => value === null).length
+  const leftOut = [
+    (series.adjustments ?? []).filter(({ value }) => value === null).length,
+    bench.result ? exclusionsOf(bench.result.method).length : 0,
+  ] as const
   return [
     series.unit || 'no unit stated',
     calendar.frequency === 'seasons' ? `${calendar.seasons} seasons a year` : calendar.frequency,
     `${label(1)} – ${label(values.length)}`,
     `${countPeriods(values.length, calendar)}, ${missing === 0 ? 'none missing' : `${missing} missing`}`,
+    ...(leftOut[0] > 0 ? [`${leftOut[0]} left out`] : []),
+    ...(leftOut[1] > 0 ? [`${leftOut[1]} left out of the indices`] : []),
   ].join(' · ')
 })
 
@@ -79,30 +87,31 @@ onBeforeUnmount(() => {
           {{ SAVE_WORDS[bench.saving] }}
           <v-btn
             v-if="bench.saving === 'failed' && !bench.conflict"
+            v-tooltip:bottom="bench.saveFailure"
             color="accent"
-            :title="bench.saveFailure"
             @click="bench.save()"
           >
             Try again
           </v-btn>
         </span>
-        <v-btn :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
+        <v-btn class="undo" :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
         <v-btn :disabled="!bench.canRedo" @click="bench.redo()"> Redo </v-btn>
         <v-btn
+          v-tooltip:bottom="'Keep this result to compare with (P)'"
           :aria-pressed="pins.isPinned"
           :disabled="!bench.result"
-          title="Keep this result to compare with (P)"
+          class="pin"
           @click="pins.toggle()"
         >
           {{ pins.isPinned ? 'Unpin' : 'Pin' }}
         </v-btn>
         <v-btn
-          :disabled="!bench.series"
-          :title="
+          v-tooltip:bottom="
             pins.pins.length === 0
               ? 'Additive, multiplicative and robust loess side by side (C)'
               : 'Pinned methods side by side (C)'
           "
+          :disabled="!bench.series"
           @click="pins.show()"
         >
           Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
@@ -116,6 +125,7 @@ onBeforeUnmount(() => {
       <NuxtLink to="/">To the shelf</NuxtLink>
     </div>
     <template v-else>
+      <BenchTour />
       <MethodSentence />
       <main class="columns">
         <StagePath />

@@ -1,0 +1,131 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { growthKinds, type GrowthKind } from '~~/core/beside/beside'
+import { besideColumn } from '~~/core/beside/besideColumn'
+import { traitsOf } from '~~/core/decompose/ways'
+import { Refusal } from '~~/core/refusal'
+import type { AverageKind } from '~~/core/smoothing/averageKinds'
+import type { Stage } from '~~/core/stage'
+import { stageOf } from '../stages/stages'
+import { useBench } from '../study/benchStore'
+import type { BesideChoices, Inspected, TakenOut } from './choices'
+
+/** Years of the rolling figures of a yearly series. */
+const YEARLY_WIDTH = 5
+/** Averages compared at the most, so that their lines can be told apart. */
+export const MOST_AVERAGES = 4
+
+/**
+ * What the analyst looks at beside the method: rolling figures, averages to compare, growth. None of it
+ * changes a result.
+ */
+export const useBeside = defineStore('beside', () => {
+  const bench = useBench()
+  const seasons = computed(() => bench.series?.calendar.seasons ?? 1)
+
+  const ownRolling = ref<number | null>(null)
+  /** Periods of the rolling mean and deviation; a year unless the analyst says otherwise. */
+  const rolling = computed({
+    get: () => ownRolling.value ?? (seasons.value < 2 ? YEARLY_WIDTH : seasons.value),
+    set: (order) => (ownRolling.value = order),
+  })
+  const ownHalfWidth = ref<number | null>(null)
+  /** Periods to either side that a peak must overtop. */
+  const halfWidth = computed({
+    get: () => ownHalfWidth.value ?? Math.max(1, Math.floor(seasons.value / 2)),
+    set: (width) => (ownHalfWidth.value = width),
+  })
+  const takenOut = shallowRef<TakenOut>({ by: 'nothing' })
+  const averages = shallowRef<readonly AverageKind[]>([])
+  const showsMultiples = ref(false)
+  const growthRate = ref<GrowthKind>('periodOnPeriod')
+  /** A second growth rate in the same picture; null for none. */
+  const secondRate = ref<GrowthKind | null>(null)
+  const growthOf = ref<'both' | 'value' | 'deseasonalized'>('both')
+  /** Years of the rolling mean along each season, when folded; 0 for none. */
+  const seasonYears = ref(0)
+  /** The season a folded year begins in; null for the series' own. */
+  const yearStart = ref<number | null>(null)
+  const seasonAlignment = ref<'trailing' | 'centred'>('centred')
+
+  function reset(): void {
+    ownRolling.value = ownHalfWidth.value = null
+    takenOut.value = { by: 'nothing' }
+    averages.value = []
+    showsMultiples.value = false
+    growthRate.value = 'periodOnPeriod'
+    secondRate.value = null
+    growthOf.value = 'both'
+    seasonYears.value = 0
+    yearStart.value = null
+  }
+
+  /** Adds an average to those compared; the oldest makes way. */
+  function compare(kind: AverageKind): void {
+    const others = averages.value.filter((have) => JSON.stringify(have) !== JSON.stringify(kind))
+    averages.value = [...others, kind].slice(-MOST_AVERAGES)
+  }
+
+  function drop(kind: AverageKind): void {
+    averages.value = averages.value.filter((have) => have !== kind)
+  }
+
+  /** The chosen rate, or where that is the same as another the one that is offered. */
+  const rateShown = computed(() => {
+    const offered = growthKinds(seasons.value)
+    return offered.includes(growthRate.value) ? growthRate.value : offered[0]!
+  })
+  /** Without a season, what is deseasonalized is the series itself. */
+  const growthShown = computed<readonly ('value' | 'deseasonalized')[]>(() => {
+    const { result } = bench
+    if (!result || !traitsOf(result.method.decompose).hasSeason) return ['value']
+    return growthOf.value === 'both' ? ['value', 'deseasonalized'] : [growthOf.value]
+  })
+
+  const choices = computed<BesideChoices>(() => ({
+    rolling: rolling.value,
+    takenOut: takenOut.value,
+    averages: averages.value,
+    growthRates:
+      secondRate.value === null || secondRate.value === rateShown.value
+        ? [rateShown.value]
+        : [rateShown.value, secondRate.value],
+    growthOf: growthShown.value,
+  }))
+
+  /** The columns beside the ledger at a stage; what cannot be calculated says why. */
+  function inspect(stage: Stage): Inspected[] {
+    const { shown } = bench
+    if (!shown) return []
+    return stageOf(stage)
+      .beside(choices.value)
+      .map((beside) => {
+        try {
+          return { beside, problem: null, column: besideColumn(shown, beside) }
+        } catch (error) {
+          if (error instanceof Refusal) return { beside, problem: error.because, column: null }
+          throw error
+        }
+      })
+  }
+
+  return {
+    rolling,
+    halfWidth,
+    takenOut,
+    averages,
+    showsMultiples,
+    growthRate,
+    secondRate,
+    growthOf,
+    growthShown,
+    rateShown,
+    seasonYears,
+    seasonAlignment,
+    yearStart,
+    reset,
+    compare,
+    drop,
+    inspect,
+  }
+})

@@ -1,0 +1,29 @@
+import type { Beside, GrowthKind } from '~~/core/beside/beside'
+import type { Column } from '~~/core/column/column'
+import type { AverageKind } from '~~/core/smoothing/averageKinds'
+import type { Difference } from '~~/core/stationarity/difference'
+import type { TrendFormName } from '~~/core/trend/forms'
+
+/** What is taken out of the series to look at the rest: a trend, or differences. */
+export type TakenOut =
+  | { readonly by: 'nothing' }
+  | { readonly by: 'trend'; readonly form: TrendFormName }
+  | { readonly by: 'difference'; readonly how: Difference }
+
+/** What the analyst chose to look at beside the method; a stage makes columns of it. */
+export interface BesideChoices {
+  /** Periods of the rolling mean and deviation. */
+  readonly rolling: number
+  readonly takenOut: TakenOut
+  /** Averages compared at Smooth. */
+  readonly averages: readonly AverageKind[]
+  /** One growth rate, or two in one picture. */
+  readonly growthRates: readonly GrowthKind[]
+  /** Whose growth. */
+  readonly growthOf: readonly ('value' | 'deseasonalized')[]
+}
+
+/** A column beside the ledger, or why there is none. */
+export type Inspected =
+  | { readonly beside: Beside; readonly column: Column; readonly problem: null }
+  | { readonly beside: Beside; readonly column: null; readonly problem: string }

@@ -1,0 +1,84 @@
+import { formatDecimals } from '~/figures/format'
+import type { DisplayScale } from '~/figures/displayScale'
+import type { TermName } from '~~/core/glossary/glossary'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series/series'
+import { leftoverSpread, robustLeftoverSpread } from './comparison'
+
+/** A figure of every method, and which of them is best. */
+export interface ComparedFigure {
+  readonly name: string
+  readonly term: TermName
+  readonly best?: 'low' | 'high'
+  value(result: Result): Value
+  text(result: Result): string
+}
+
+/** The figures that methods are compared by, written on the scale of the series. */
+export function comparedFigures(scale: DisplayScale): ComparedFigure[] {
+  const amount = (value: Value) =>
+    value === null ? '–' : formatDecimals(value / scale.divisor, scale.decimals)
+  const figure = (
+    name: string,
+    term: TermName,
+    value: (result: Result) => Value,
+    decimals: number | 'amount',
+    best?: 'low' | 'high',
+  ): ComparedFigure => ({
+    ...{ name, term, best, value },
+    text: (result) => {
+      const own = value(result)
+      if (decimals === 'amount') return amount(own)
+      return own === null ? '–' : formatDecimals(own, decimals)
+    },
+  })
+  return [
+    figure('leftover, standard deviation', 'spread', leftoverSpread, 'amount', 'low'),
+    figure('leftover, robust spread', 'robustSpread', robustLeftoverSpread, 'amount', 'low'),
+    figure('its autocorrelation at lag 1', 'autocorrelation', firstAutocorrelation, 2),
+    figure('strength of season', 'strength', (one) => strengthOf(one).season, 3, 'high'),
+    figure('strength of trend', 'strength', (one) => strengthOf(one).trend, 3, 'high'),
+    figure('R² of the trend, deseasonalized', 'rSquared', (one) => one.trendFit.r2, 3, 'high'),
+    figure('mean absolute error, fitted', 'mae', (one) => one.accuracy.fitted.mae, 'amount', 'low'),
+    figure('forecast, all periods together', 'forecast', totalForecast, 'amount'),
+    figure('width of the widest limits, on average', 'limits', meanWidth, 'amount'),
+  ]
+}
+
+function firstAutocorrelation({ leftover }: Result): Value {
+  return leftover.autocorrelation?.[0] ?? null
+}
+
+function strengthOf({ strength }: Result) {
+  return strength.withoutDistrusted ?? strength
+}
+
+function totalForecast({ forecast }: Result): Value {
+  return forecast.forecast.reduce((sum, value) => sum + value, 0)
+}
+
+/** Mean distance of the limits at the highest level; undefined without limits. */
+function meanWidth({ forecast, method }: Result): Value {
+  const widest = forecast.limits[Math.max(...method.forecast.levels)]
+  if (!widest) return null
+  const widths = widest.upper.map((upper, i) => {
+    const lower = widest.lower[i]
+    return upper === null || lower === null || lower === undefined ? null : upper - lower
+  })
+  if (widths.length === 0 || widths.includes(null)) return null
+  return widths.reduce<number>((sum, width) => sum + width!, 0) / widths.length
+}
+
+/** The methods whose figure is the best of the row; where all read the same, none stands out. */
+export function bestOf(
+  { best, value, text }: ComparedFigure,
+  results: readonly Result[],
+): ReadonlySet<Result> {
+  const ranked = results
+    .filter((one) => value(one) !== null)
+    .sort((a, b) => (best === 'low' ? 1 : -1) * (value(a)! - value(b)!))
+  if (best === undefined || ranked.length < 2) return new Set()
+  // What reads the same is as good.
+  const top = ranked.filter((one) => text(one) === text(ranked[0]!))
+  return new Set(top.length === ranked.length ? [] : top)
+}

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { STAGES } from '~~/core/stage'
+import { useBench } from '../study/benchStore'
+import { useLedger } from '../view/ledgerStore'
+import { useSelection } from '../view/selectionStore'
+import { lineOf, stageOf } from './stages'
+
+const bench = useBench()
+const ledger = useLedger()
+const selection = useSelection()
+</script>
+
+<template>
+  <nav class="path" aria-label="Path">
+    <ol>
+      <li v-for="stage in STAGES" :key="stage">
+        <v-btn
+          variant="plain"
+          class="stage"
+          :aria-current="ledger.stage === stage ? 'step' : undefined"
+          @click="selection.chooseStage(stage)"
+        >
+          <span class="dot" aria-hidden="true" />
+          <span class="name">{{ stageOf(stage).label }}</span>
+          <span class="result">{{ (bench.shown && lineOf(stage, bench.shown)) ?? '–' }}</span>
+        </v-btn>
+      </li>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.path {
+  padding: 12px 8px 12px 18px;
+  border-right: 1px solid var(--rule);
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  position: relative;
+}
+
+li:not(:last-child)::before {
+  position: absolute;
+  top: 18px;
+  bottom: -8px;
+  left: 8px;
+  width: 1.5px;
+  background: var(--rule-strong);
+  content: '';
+  opacity: 0.6;
+}
+
+.stage {
+  position: relative;
+  display: block;
+  width: 100%;
+  min-height: 58px;
+  padding: 2px 4px 10px 28px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+.dot {
+  position: absolute;
+  top: 6px;
+  left: 3px;
+  width: 11px;
+  height: 11px;
+  box-sizing: border-box;
+  border: 1.5px solid var(--rule-strong);
+  border-radius: 50%;
+  background: var(--paper);
+}
+
+.stage:hover .dot {
+  border-color: var(--accent);
+}
+
+[aria-current] .dot {
+  top: 4px;
+  left: 1px;
+  width: 15px;
+  height: 15px;
+  border-color: var(--accent);
+  background: var(--accent);
+}
+
+.name {
+  display: block;
+  font-weight: 600;
+}
+
+.result {
+  display: block;
+  color: var(--muted);
+  font-size: 11px;
+  line-height: 1.35;
+}
+
+@media (width < 980px) {
+  .path {
+    padding: 8px 12px 0;
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  ol {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  }
+
+  li:not(:last-child)::before {
+    content: none;
+  }
+}
+</style>

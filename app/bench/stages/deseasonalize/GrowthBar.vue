@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
+import { onePeriod } from '~~/core/calendar/labels'
+import { traitsOf } from '~~/core/decompose/ways'
+import { useBench } from '../../study/benchStore'
+import { useBeside } from '../../beside/besideStore'
+
+const bench = useBench()
+const beside = useBeside()
+const per = computed(() => onePeriod(bench.series!.calendar))
+const kinds = computed(() => growthKinds(bench.series!.calendar.seasons))
+const traits = computed(() => traitsOf(bench.result!.method.decompose))
+const isTheSame = computed(() => {
+  const { hasSeason, seasonMayChange } = traits.value
+  const cancels = hasSeason && !seasonMayChange
+  const { model } = bench.result!.method.decompose
+  return (
+    beside.rateShown === 'yearOnYear' &&
+    beside.secondRate === null &&
+    cancels &&
+    model === 'multiplicative'
+  )
+})
+/** What a second line of growth beside the first can be. */
+const seconds = computed(() => [
+  { value: null, title: 'nothing' },
+  ...kinds.value
+    .filter((rate) => rate !== beside.rateShown)
+    .map((rate) => ({ value: rate, title: growthWords(rate, per.value) })),
+])
+
+/** Four lines are too many to tell apart at first: of two kinds, the deseasonalized ones are shown. */
+function takeSecond(rate: GrowthKind | null) {
+  beside.secondRate = rate
+  if (rate !== null && beside.growthOf === 'both') beside.growthOf = 'deseasonalized'
+}
+const OF = [
+  { value: 'both', title: 'sales and deseasonalized sales' },
+  { value: 'value', title: 'sales' },
+  { value: 'deseasonalized', title: 'deseasonalized sales' },
+] as const
+</script>
+
+<template>
+  <p class="line">
+    <span class="pair">
+      growth of<template v-if="!traits.hasSeason"> sales,</template>
+      <v-select v-else v-model="beside.growthOf" aria-label="whose growth" :items="OF" />
+    </span>
+    <span class="pair">
+      <v-select
+        :model-value="beside.rateShown"
+        aria-label="growth of sales"
+        :items="kinds.map((rate) => ({ value: rate, title: growthWords(rate, per) }))"
+        @update:model-value="beside.growthRate = $event"
+      />
+    </span>
+    <span v-if="kinds.length > 1" class="pair">
+      and
+      <v-select
+        :model-value="beside.secondRate"
+        aria-label="second growth"
+        :items="seconds"
+        @update:model-value="takeSecond"
+      />
+    </span>
+    <span v-if="isTheSame" class="muted small">
+      Year on year, a season that stays the same cancels out: both grow alike.
+    </span>
+  </p>
+</template>

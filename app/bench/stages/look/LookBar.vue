@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { detrendWords, DIFFERENCE_WORDS } from '~~/core/beside/beside'
+import { onePeriod } from '~~/core/calendar/labels'
+import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
+import { TREND_FORM_NAMES, type TrendFormName } from '~~/core/trend/forms'
+import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
+import { gapWords, peakWords } from '~~/core/seasonality/peakWords'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../../view/ledgerStore'
+import { useBeside } from '../../beside/besideStore'
+import NumberField from '../../figures/NumberField.vue'
+
+const props = defineProps<{ peaks: PeakSpacing | null }>()
+const bench = useBench()
+const ledger = useLedger()
+const beside = useBeside()
+const calendar = computed(() => bench.series!.calendar)
+const per = computed(() => onePeriod(calendar.value))
+/** Of a yearly series a seasonal difference is a first one. */
+const differences = computed(() =>
+  calendar.value.seasons < 2 ? DIFFERENCES.slice(0, 2) : DIFFERENCES,
+)
+
+const chosen = computed(() => {
+  const { takenOut } = beside
+  if (takenOut.by === 'trend') return `trend:${takenOut.form}`
+  return takenOut.by === 'difference' ? `difference:${takenOut.how}` : 'nothing'
+})
+
+/** Nothing, a trend, or differences. */
+const forms = computed(() => [
+  { value: 'nothing', title: 'nothing' },
+  ...TREND_FORM_NAMES.map((form) => ({
+    value: `trend:${form}`,
+    title: `${detrendWords(form)} trend`,
+  })),
+  ...differences.value.map((how) => ({
+    value: `difference:${how}`,
+    title: DIFFERENCE_WORDS[how],
+  })),
+])
+
+function takeOut(choice: string) {
+  const [by, what] = choice.split(':')
+  beside.takenOut =
+    by === 'trend'
+      ? { by, form: what as TrendFormName }
+      : by === 'difference'
+        ? { by, how: what as Difference }
+        : { by: 'nothing' }
+}
+
+const spacing = computed(() => {
+  if (!props.peaks) return ''
+  const words = gapWords(props.peaks, calendar.value)
+  return props.peaks.verdict === null
+    ? `${words}: no verdict with fewer than two gaps.`
+    : `${words}: ${peakWords(props.peaks.verdict, calendar.value)}.`
+})
+const problems = computed(() =>
+  ledger.inspected.flatMap(({ problem }) => (problem === null ? [] : [problem])),
+)
+</script>
+
+<template>
+  <p class="line">
+    <span class="pair">
+      rolling mean and deviation over
+      <NumberField
+        v-model="beside.rolling"
+        label="rolling mean and deviation over"
+        :least="2"
+        :most="1000"
+      />
+      {{ per }}s
+    </span>
+    <span class="pair">
+      peaks over
+      <NumberField v-model="beside.halfWidth" label="peaks over" :least="1" :most="1000" />
+      {{ per }}s either side
+    </span>
+    <span class="pair">
+      take out
+      <v-select
+        aria-label="take out"
+        :items="forms"
+        :model-value="chosen"
+        @update:model-value="takeOut"
+      />
+    </span>
+  </p>
+  <p class="spacing muted small">{{ spacing }}</p>
+  <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.spacing {
+  margin: 0 0 4px;
+}
+</style>

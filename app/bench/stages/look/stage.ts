@@ -1,0 +1,98 @@
+import { countPeriods } from '~~/core/calendar/labels'
+import type { Column } from '~~/core/column/column'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import type { Looked } from '~~/core/result'
+import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
+import type { BesideChoices } from '../../beside/choices'
+import { stripUnit } from '../../view/strips/components'
+import { mainStrip, pointsOf, salesLayers } from '../../view/strips/salesLayers'
+import type { StripSources } from '../../view/strips/sources'
+import { layer, type Layer, type Point, type Strip } from '../../view/strips/strips'
+import type { SeriesStage } from '../stage'
+
+/** The series as it is: turns with their distances, rolling figures, what is left without a trend. */
+export const look: SeriesStage = {
+  needs: 'series',
+  label: 'Look',
+  focus: ['value'],
+  seesWhole: true,
+  barHeight: 54,
+  topics: ['look', 'data'],
+  beside: ({ rolling, takenOut }) => [
+    { kind: 'rolling-mean', order: rolling },
+    { kind: 'rolling-deviation', order: rolling },
+    ...restOf(takenOut),
+  ],
+  strips: lookStrips,
+  line: (shown) => {
+    const { periods, missing } = shown.series
+    return `${countPeriods(periods, calendarOfResult(shown))}, ${missing === 0 ? 'none' : missing} missing`
+  },
+}
+
+function restOf(takenOut: BesideChoices['takenOut']) {
+  switch (takenOut.by) {
+    case 'nothing':
+      return []
+    case 'trend':
+      return [{ kind: 'detrended', form: takenOut.form } as const]
+    case 'difference':
+      return [{ kind: 'differenced', how: takenOut.how } as const]
+  }
+}
+
+function lookStrips(shown: Looked, sources: StripSources): Strip[] {
+  const { inspected, peaks, scale } = sources
+  const of = (kind: string) => inspected.find(({ beside }) => beside.kind === kind)?.column ?? null
+  const rest = of('detrended') ?? of('differenced')
+  const deviation = of('rolling-deviation')
+  const drawn = (column: Column | null, label: string) =>
+    column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
+  const strips = [
+    mainStrip('Sales', sources, [
+      ...salesLayers(shown, sources),
+      ...drawn(of('rolling-mean'), 'rolling mean'),
+      ...(peaks ? turnLayers(shown, peaks) : []),
+    ]),
+  ]
+  if (rest) {
+    strips.push({
+      id: 'rest',
+      title: rest.label,
+      share: 2.2,
+      unit: `${stripUnit(rest, scale)}; ${rest.means}`,
+      baseline: rest.baseline,
+      measure: rest.measure,
+      layers: drawn(rest, ''),
+    })
+  }
+  if (deviation) {
+    strips.push({
+      id: 'deviation',
+      title: deviation.label,
+      share: 1.4,
+      unit: scale.unit,
+      baseline: null,
+      measure: 'level',
+      layers: drawn(deviation, ''),
+    })
+  }
+  return strips
+}
+
+function turnLayers({ columns }: Looked, { peaks, troughs }: PeakSpacing): Layer[] {
+  const at = (places: readonly number[]): Point[] =>
+    places.map((place) => ({ x: columns.t[place - 1]!, y: columns.value[place - 1]! }))
+  const between = (points: readonly Point[]) =>
+    points.slice(1).map((to, i) => {
+      const from = points[i]!
+      return { from, to, text: String(to.x - from.x) }
+    })
+  const [high, low] = [at(peaks), at(troughs)]
+  return [
+    layer('peak', 'season', 'peaks', high),
+    layer('trough', 'season', 'troughs', low),
+    { kind: 'gaps', label: '', side: 'above', gaps: between(high) },
+    { kind: 'gaps', label: '', side: 'below', gaps: between(low) },
+  ]
+}

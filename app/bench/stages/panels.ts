@@ -1,0 +1,64 @@
+import type { Component } from 'vue'
+import { isResult } from '~~/core/ledger/ledger'
+import type { Looked, Result } from '~~/core/result'
+import type { Stage } from '~~/core/stage'
+import ErrorFigures from './check/ErrorFigures.vue'
+import FurthestPeriods from './deseasonalize/FurthestPeriods.vue'
+import GrowthBar from './deseasonalize/GrowthBar.vue'
+import LookBar from './look/LookBar.vue'
+import LookWorking from './look/LookWorking.vue'
+import { hasSeason, type At, type Panel } from './panel'
+import LeftoverWorking from './season/LeftoverWorking.vue'
+import SeasonTests from './season/SeasonTests.vue'
+import SeasonWorking from './season/SeasonWorking.vue'
+import SmoothBar from './smooth/SmoothBar.vue'
+import SmoothWorking from './smooth/SmoothWorking.vue'
+import TrendReport from './trend/TrendReport.vue'
+
+/** The line of words above the strips, at the stages that have one. */
+export const BARS: Readonly<Partial<Record<Stage, Component>>> = {
+  look: LookBar,
+  smooth: SmoothBar,
+  deseasonalize: GrowthBar,
+}
+
+/** Rows that are about one season over the years. */
+const SEASON_ROWS: readonly (string | undefined)[] = ['seasonalIrregular', 'index']
+/** Rows that the trend makes, wherever they are selected. */
+const TREND_ROWS: readonly (string | undefined)[] = ['trend', 'forecastDeseasonalized']
+
+/** The parts of the working, in the order in which they stand. */
+const PANELS: readonly Panel[] = [
+  { needs: 'series', component: LookWorking, shows: ({ stage }) => stage === 'look' },
+  { needs: 'series', component: SmoothWorking, shows: ({ stage }) => stage === 'smooth' },
+  {
+    needs: 'result',
+    component: SeasonWorking,
+    shows: ({ column }, result) => SEASON_ROWS.includes(column) && hasSeason(result),
+  },
+  {
+    needs: 'result',
+    component: LeftoverWorking,
+    shows: ({ stage, column }, result) =>
+      column === 'irregular' && (stage === 'season' || !hasSeason(result)),
+  },
+  {
+    needs: 'result',
+    component: SeasonTests,
+    shows: ({ stage }, result) => stage === 'season' && hasSeason(result),
+  },
+  { needs: 'result', component: FurthestPeriods, shows: ({ stage }) => stage === 'deseasonalize' },
+  {
+    needs: 'result',
+    component: TrendReport,
+    shows: ({ stage, column }) => stage === 'trend' || TREND_ROWS.includes(column),
+  },
+  { needs: 'result', component: ErrorFigures, shows: ({ stage }) => stage === 'check' },
+]
+
+/** The parts of the working to show for what is selected. */
+export function panelsFor(at: At, shown: Looked | Result): Component[] {
+  return PANELS.filter((panel) =>
+    panel.needs === 'series' ? panel.shows(at, shown) : isResult(shown) && panel.shows(at, shown),
+  ).map(({ component }) => component)
+}

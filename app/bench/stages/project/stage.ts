@@ -1,0 +1,41 @@
+import { displayScale } from '~/figures/displayScale'
+import { formatDecimals } from '~/figures/format'
+import { countPeriods } from '~~/core/calendar/labels'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import { componentsOf } from '../../view/strips/components'
+import { comparedLayers } from '../../view/strips/pinnedLayers'
+import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
+import type { ResultStage } from '../stage'
+
+/** The forecast, put back into season, with its limits. */
+export const project: ResultStage = {
+  needs: 'result',
+  label: 'Project',
+  focus: ['forecast'],
+  seesForecast: true,
+  barHeight: 0,
+  topics: ['forecast', 'season', 'data'],
+  beside: () => [],
+  strips: (result, sources) => {
+    const parts = componentsOf(result, sources)
+    return [
+      mainStrip('Forecast', sources, [
+        ...comparedLayers(sources.pinned),
+        ...salesLayers(result, sources),
+        ...parts.trend,
+        ...(sources.pinned.length > 0 ? parts.fitted : []),
+        ...parts.limits,
+        ...parts.forecastDeseasonalized,
+        ...parts.forecast,
+      ]),
+      ...parts.season,
+    ]
+  },
+  line: (result) => {
+    const { method, series, forecast, columns } = result
+    const scale = displayScale(columns.value, series.unit)
+    const total = forecast.forecast.reduce((sum, value) => sum + value, 0)
+    const periods = countPeriods(method.forecast.horizon, calendarOfResult(result))
+    return `${periods}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`
+  },
+}

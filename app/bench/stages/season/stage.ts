@@ -1,0 +1,47 @@
+import { displayScale } from '~/figures/displayScale'
+import { formatDecimals, formatSigned } from '~/figures/format'
+import type { Result } from '~~/core/result'
+import { comparedStrips, componentsOf } from '../../view/strips/components'
+import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
+import type { ResultStage } from '../stage'
+
+/** The season taken out, and what is left over. */
+export const season: ResultStage = {
+  needs: 'result',
+  label: 'Season',
+  focus: ['seasonalIrregular', 'irregular'],
+  barHeight: 0,
+  topics: ['season', 'leftover', 'data'],
+  beside: () => [],
+  strips: (result, sources) => {
+    const parts = componentsOf(result, sources)
+    const strips = [
+      mainStrip('Sales', sources, [
+        ...parts.pinned.trendCycle,
+        ...salesLayers(result, sources),
+        ...parts.trendCycle,
+        ...parts.recomposed,
+        ...parts.limits,
+        ...parts.forecast,
+      ]),
+      ...parts.season,
+      ...parts.irregular,
+      ...parts.weights,
+    ]
+    return comparedStrips(strips, result, sources)
+  },
+  line: seasonLine,
+}
+
+/** The seasons of the highest and the lowest index. */
+function seasonLine({ seasons, method, columns, series }: Result): string {
+  if (seasons.length === 0) return series.seasons < 2 ? 'none in a yearly series' : 'none taken out'
+  const peak = seasons.reduce((best, row) => (row.index > best.index ? row : best))
+  const trough = seasons.reduce((worst, row) => (row.index < worst.index ? row : worst))
+  if (method.decompose.model === 'multiplicative') {
+    return `${peak.label} ${formatDecimals(peak.index, 2)} · ${trough.label} ${formatDecimals(trough.index, 2)}`
+  }
+  const scale = displayScale(columns.value, series.unit)
+  const text = (value: number) => formatSigned(value / scale.divisor, scale.decimals)
+  return `${peak.label} ${text(peak.index)} · ${trough.label} ${text(trough.index)} ${scale.unit}`
+}

@@ -1,0 +1,48 @@
+import { formatDecimals, formatRough } from '~/figures/format'
+import { calendarOf } from '~~/core/calendar/calendar'
+import { onePeriod } from '~~/core/calendar/labels'
+import { traitsOf } from '~~/core/decompose/ways'
+import type { Result } from '~~/core/result'
+import { slopeOf } from '~~/core/trend/report'
+import { componentsOf } from '../../view/strips/components'
+import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
+import type { ResultStage } from '../stage'
+
+/** The trend through the deseasonalized series, and the cycle around it. */
+export const trend: ResultStage = {
+  needs: 'result',
+  label: 'Trend',
+  focus: ['trend'],
+  seesWhole: true,
+  barHeight: 0,
+  topics: ['look', 'forecast', 'data'],
+  beside: () => [],
+  strips: (result, sources) => {
+    const parts = componentsOf(result, sources)
+    const sales = salesLayers(result, sources)
+    return [
+      mainStrip('Trend', sources, [
+        ...parts.pinned.trendCycle,
+        ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
+        ...parts.trend,
+        ...parts.trendCycle,
+      ]),
+      ...parts.cycle,
+    ]
+  },
+  line: trendLine,
+}
+
+function trendLine({ trendFit, series, method }: Result): string {
+  const { r2, r2Before } = trendFit
+  const slope = slopeOf(trendFit) ?? 0
+  const fits = traitsOf(method.decompose).hasSeason
+    ? `R² ${share(r2Before)} → ${share(r2)}`
+    : `R² ${share(r2)}`
+  const per = onePeriod(calendarOf(series.frequency, series))
+  return `${slope < 0 ? '−' : '+'}${formatRough(Math.abs(slope))} ${series.unit} a ${per}; ${fits}`
+}
+
+function share(r2: number | null): string {
+  return r2 === null ? '–' : formatDecimals(r2, 2)
+}

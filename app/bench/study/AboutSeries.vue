@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { ref, shallowRef, watch } from 'vue'
+import { api } from '~/api/client'
+import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
+import { tableAsCsv } from '~~/handover/tableText'
+import type { Vintage } from '~~/shared/api/series'
+import { useBench } from './benchStore'
+import MiddleCut from '~/shell/MiddleCut.vue'
+import { formatDay } from '~/figures/format'
+import { fileName, saveText } from '../handover/takeAway'
+
+/** Name, unit, group and notes of the series, opened from its name. */
+const bench = useBench()
+const open = ref(false)
+const name = ref('')
+const unit = ref('')
+const group = ref('')
+const notes = ref('')
+/** The values as they came in each time, the newest first; null while they are fetched. */
+const vintages = shallowRef<readonly Vintage[] | null>(null)
+watch(open, (isOpen) => {
+  if (!isOpen) return
+  vintages.value = null
+  void loadVintages()
+  const { about } = bench.content
+  name.value = about.name
+  unit.value = about.unit
+  group.value = about.group
+  notes.value = about.notes
+})
+
+async function loadVintages() {
+  const { seriesId } = bench.study!
+  vintages.value = (await api<{ vintages: Vintage[] }>(`/series/${seriesId}/vintages`)).vintages
+}
+
+/** The values of a vintage as they came in, for a spreadsheet. */
+function saveVintage(vintage: Vintage) {
+  const { calendar } = bench.series!
+  const start = parsePeriod(vintage.start, calendar)!
+  const { name, unit } = bench.content.about
+  saveText(
+    tableAsCsv({
+      header: ['period', unit ? `${name} (${unit})` : name],
+      rows: vintage.values.map((value, i) => [
+        formatPeriod(periodAt(start, i + 1, calendar.seasons), calendar),
+        value,
+      ]),
+    }),
+    `${fileName(name)}, as of ${vintage.createdAt.slice(0, 10)}.csv`,
+  )
+}
+
+function keep() {
+  if (name.value.trim() === '') return
+  open.value = false
+  void bench.changeAbout({
+    name: name.value.trim(),
+    unit: unit.value.trim(),
+    group: group.value.trim(),
+    notes: notes.value,
+  })
+}
+</script>
+
+<template>
+  <v-menu v-model="open" :close-on-content-click="false">
+    <template #activator="{ props: activator }">
+      <h1 class="name">
+        <v-btn
+          v-tooltip:bottom="'Name, unit, group and notes'"
+          variant="plain"
+          class="open"
+          v-bind="activator"
+          :aria-owns="undefined"
+        >
+          <MiddleCut :text="bench.content.about.name" />
+        </v-btn>
+      </h1>
+    </template>
+    <form class="sheet" @submit.prevent="keep">
+      <label>Name <v-text-field v-model="name" required maxlength="10000" /></label>
+      <label> Unit <v-text-field v-model="unit" maxlength="200" placeholder="litres" /> </label>
+      <label> Group <v-text-field v-model="group" maxlength="200" placeholder="none" /> </label>
+      <label>Notes <v-textarea v-model="notes" rows="4" maxlength="20000" /> </label>
+      <v-btn variant="flat" type="submit">Keep</v-btn>
+      <section v-if="vintages" class="vintages small">
+        <h2>As it came in</h2>
+        <ul>
+          <li v-for="vintage in vintages" :key="vintage.id">
+            {{ formatDay(vintage.createdAt) }}: {{ vintage.values.length }}
+            periods from
+            <a
+              v-if="vintage.fileId"
+              v-tooltip:bottom="`Save ${vintage.source.file.slice(0, 200)} as it was brought in`"
+              :href="`/api/v1/files/${vintage.fileId}`"
+              >{{ vintage.source.file.slice(0, 60) }}</a><template v-else>{{
+              vintage.source.file.slice(0, 60)
+            }}</template>
+            <v-btn color="accent" @click="saveVintage(vintage)"> save as CSV </v-btn>
+          </li>
+        </ul>
+      </section>
+    </form>
+  </v-menu>
+</template>
+
+<style scoped>
+.name {
+  overflow: hidden;
+  font-size: 15px;
+}
+
+.open {
+  overflow: hidden;
+  max-width: 100%;
+  padding: 0;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
+}
+
+.open:hover {
+  border-bottom-color: var(--accent);
+}
+
+.sheet {
+  display: grid;
+  width: 340px;
+  padding: 14px 16px;
+  gap: 8px;
+}
+
+label {
+  display: grid;
+  align-items: start;
+  grid-template-columns: 52px 1fr;
+  gap: 8px;
+}
+
+.solid-button {
+  justify-self: end;
+}
+
+.vintages ul {
+  overflow-y: auto;
+  max-height: 160px;
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+h2 {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,199 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Adjustment } from '~~/core/series/series'
+import type { MethodDocument } from '~~/core/method'
+import { useBench } from './benchStore'
+import { useSelection } from '../view/selectionStore'
+import { useWindow } from '../view/windowStore'
+
+const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
+const study = (
+  version: number,
+  method: MethodDocument = { format: 'elvant-method/1' },
+  adjustments: readonly Adjustment[] = [],
+) => ({
+  id: 'a',
+  seriesId: 'b',
+  series: {
+    name: 'Jobs',
+    unit: 'jobs',
+    frequency: 'quarterly',
+    start: '2020-Q1',
+    values,
+    adjustments,
+  },
+  about: { name: 'Jobs', unit: 'jobs', group: '', notes: '' },
+  source: { file: 'jobs.csv' },
+  method,
+  version,
+  updatedAt: '2026-01-01T00:00:00.000Z',
+})
+const horizon = (periods: number): MethodDocument => ({
+  format: 'elvant-method/1',
+  forecast: { horizon: periods },
+})
+
+/** A server that keeps one study and refuses stale saves. */
+function fakeServer() {
+  let stored = study(1)
+  const saves: number[] = []
+  const answer = (status: number, body: unknown) =>
+    Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
+  const fetch = vi.fn((_: string, request: { method: string; body?: string }) => {
+    if (request.method === 'GET') return answer(200, stored)
+    const { method, adjustments, version } = JSON.parse(request.body!) as {
+      method: MethodDocument
+      adjustments?: Adjustment[]
+      version: number
+    }
+    if (version !== stored.version) {
+      return answer(409, { status: 409, title: '', type: '', detail: 'stale.', current: stored })
+    }
+    stored = study(version + 1, method, adjustments ?? stored.series.adjustments)
+    saves.push(stored.version)
+    return answer(200, stored)
+  })
+  return {
+    fetch,
+    saves,
+    stored: () => stored,
+    saveElsewhere: (method: MethodDocument) => (stored = study(stored.version + 1, method)),
+  }
+}
+
+let server: ReturnType<typeof fakeServer>
+beforeEach(() => {
+  setActivePinia(createPinia())
+  vi.useFakeTimers()
+  server = fakeServer()
+  vi.stubGlobal('fetch', server.fetch)
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+async function opened() {
+  const bench = useBench()
+  await bench.open('a')
+  return bench
+}
+
+describe('the study on the Bench', () => {
+  it('opens calculated and saved', async () => {
+    const bench = await opened()
+    expect([bench.state, bench.saving]).toEqual(['ready', 'saved'])
+    expect(bench.result?.forecast.t).toEqual([17, 18, 19, 20])
+  })
+
+  it('goes back over every change and forward again', async () => {
+    const bench = await opened()
+    await bench.change(horizon(2))
+    await bench.change(horizon(3))
+    await bench.change(horizon(3))
+    bench.undo()
+    expect(bench.result?.forecast.t).toHaveLength(2)
+    bench.undo()
+    expect([bench.canUndo, bench.canRedo]).toEqual([false, true])
+    bench.redo()
+    expect(bench.result?.forecast.t).toHaveLength(2)
+    await bench.change(horizon(8))
+    expect(bench.canRedo).toBe(false)
+  })
+
+  it('saves a run of changes once, the last of them', async () => {
+    const bench = await opened()
+    for (const periods of [2, 3, 5]) await bench.change(horizon(periods))
+    expect(bench.saving).toBe('waiting')
+    await vi.runAllTimersAsync()
+    expect(bench.saving).toBe('saved')
+    expect(server.saves).toEqual([2])
+    expect(server.stored().method).toEqual(horizon(5))
+  })
+
+  it('adjusts a value, saves it beside the original, and undoes it like any change', async () => {
+    const bench = useBench()
+    await bench.open('a')
+    const adjustment = { period: '2020-Q3', value: 70, reason: 'miscounted' }
+    await bench.adjust([adjustment])
+    expect(bench.result!.columns).toMatchObject({ original: values, value: values.with(2, 70) })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored().series).toMatchObject({ values, adjustments: [adjustment] })
+    await bench.adjust([{ ...adjustment, value: null }])
+    expect(bench.result!.columns.value[2]).toBeNull()
+    bench.undo()
+    bench.undo()
+    expect(bench.result!.columns.value).toEqual(values)
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored().series.adjustments).toEqual([])
+  })
+
+  it('keeps a refused method and says why', async () => {
+    const bench = await opened()
+    await bench.change({ format: 'elvant-method/1', trend: { last: 2 } })
+    expect(bench.result).toBeNull()
+    expect(bench.refusal?.because).toContain('at least 3 values')
+    bench.undo()
+    expect(bench.refusal).toBeNull()
+  })
+
+  it('offers both versions when another window has saved', async () => {
+    const bench = await opened()
+    server.saveElsewhere(horizon(7))
+    await bench.change(horizon(2))
+    await vi.runAllTimersAsync()
+    expect(bench.conflict?.method).toEqual(horizon(7))
+    expect(server.stored().method).toEqual(horizon(7))
+    await bench.resolveConflict('theirs')
+    expect(bench.result?.forecast.t).toHaveLength(7)
+    bench.undo()
+    expect(bench.method).toEqual(horizon(2))
+    await vi.runAllTimersAsync()
+    expect(server.stored()).toMatchObject({ version: 3, method: horizon(2) })
+  })
+
+  it('does not lose a change while the server is away', async () => {
+    const bench = await opened()
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('offline')))
+    await bench.change(horizon(2))
+    await vi.runAllTimersAsync()
+    expect([bench.saving, bench.saveFailure]).toEqual([
+      'failed',
+      'The server does not answer. Is it still running?',
+    ])
+    vi.stubGlobal('fetch', server.fetch)
+    await bench.save()
+    expect(bench.saving).toBe('saved')
+    expect(server.stored().method).toEqual(horizon(2))
+  })
+})
+
+describe('what is on the screen', () => {
+  it('keeps the selection on a row and period that exist', async () => {
+    const bench = await opened()
+    const selection = useSelection()
+    selection.reset()
+    expect(selection.selected).toEqual({ column: 'seasonalIrregular', t: 14 })
+    selection.moveTo({ column: 'index', t: 999 })
+    expect(selection.selected).toEqual({ column: 'index', t: 20 })
+    selection.moveTo({ column: 'upper:95', t: 20 })
+    await bench.change({ format: 'elvant-method/1', forecast: { levels: [50] } })
+    await vi.runAllTimersAsync()
+    expect(selection.selected).toBeNull()
+    expect(selection.explanation).toBeNull()
+  })
+
+  it('lets a stage choose the window until the analyst does', async () => {
+    await opened()
+    const time = useWindow()
+    const selection = useSelection()
+    time.plotWidth = 270
+    selection.reset()
+    expect(time.window.to).toBeLessThan(time.whole.to)
+    selection.chooseStage('look')
+    expect(time.window).toEqual(time.whole)
+    time.setWindow({ from: 2.5, to: 8.5 })
+    selection.chooseStage('trend')
+    expect(time.window).toEqual({ from: 2.5, to: 8.5 })
+  })
+})

@@ -1,0 +1,262 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, ApiProblem } from '~/api/client'
+import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
+import { outcomeOf, type Outcome } from '~/workers/outcome'
+import { changed, type MethodDocument } from '~~/core/method'
+import { isHeavy } from '~~/core/decompose/ways'
+import type { MethodChange } from '~~/core/finding'
+import type { Looked, Result } from '~~/core/result'
+import type { Series } from '~~/core/series/series'
+import type { Study } from '~~/shared/api/studies'
+import type { Adjustment } from '~~/core/series/series'
+import type { About } from '~~/shared/api/series'
+import { seriesFromDocument } from '~~/shared/seriesSchema'
+
+/** A change waits this long for the next one before it is saved. */
+const SAVE_AFTER_MS = 400
+/** Periods up to which a calculation takes no longer than a fraction of a frame. */
+const LONGEST_AT_ONCE = 600
+
+/** All of a study that an analyst changes, and that undo brings back. */
+export interface StudyContent {
+  readonly method: MethodDocument
+  readonly adjustments: readonly Adjustment[]
+  readonly about: About
+}
+
+function contentOf({ method, series, about }: Study): StudyContent {
+  return { method, adjustments: series.adjustments ?? [], about }
+}
+
+const NOTHING: StudyContent = {
+  method: { format: 'elvant-method/1' },
+  adjustments: [],
+  about: { name: '', unit: '', group: '', notes: '' },
+}
+
+/** One study on the Bench: its method with undo and redo, its result, and its saving. */
+export const useBench = defineStore('bench', () => {
+  const study = shallowRef<Study | null>(null)
+  const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  const failure = ref('')
+
+  /** The values as they came in. */
+  const cameIn = shallowRef<Series | null>(null)
+  const content = shallowRef<StudyContent>(NOTHING)
+  const method = computed(() => content.value.method)
+  const series = computed<Series | null>(() => {
+    if (!cameIn.value) return null
+    const { adjustments, about } = content.value
+    return { ...cameIn.value, name: about.name, unit: about.unit, adjustments }
+  })
+  const past = shallowRef<readonly StudyContent[]>([])
+  const future = shallowRef<readonly StudyContent[]>([])
+
+  const result = shallowRef<Result | null>(null)
+  const refusal = shallowRef<(Outcome & { kind: 'refused' }) | null>(null)
+  /** What there is to see: the result, or of a refused method what needs the series alone. */
+  const shown = computed<Result | Looked | null>(
+    () => result.value ?? refusal.value?.looked ?? null,
+  )
+
+  const calculating = ref(false)
+
+  const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
+  const saveFailure = ref('')
+  /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
+  const conflict = shallowRef<Study | null>(null)
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function open(id: string): Promise<void> {
+    state.value = 'loading'
+    result.value = refusal.value = conflict.value = null
+    past.value = future.value = []
+    saving.value = 'saved'
+    try {
+      const opened = await api<Study>(`/studies/${encodeURIComponent(id)}`)
+      study.value = opened
+      cameIn.value = seriesFromDocument(opened.series)
+      content.value = contentOf(opened)
+      await run()
+      state.value = 'ready'
+    } catch (error) {
+      failure.value = (error as Error).message
+      state.value = 'failed'
+    }
+  }
+
+  /**
+   * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
+   * back, and is done at once, so that the change and its figures are one repaint; a long one, and
+   * a heavy way, goes to the worker, where a later change overtakes it.
+   */
+  async function run(): Promise<void> {
+    const own = series.value!
+    dropWaiting()
+    const heavy = isHeavy(method.value.decompose ?? {}, own.calendar)
+    if (own.values.length <= LONGEST_AT_ONCE && !heavy) {
+      return show(outcomeOf(own, method.value))
+    }
+    calculating.value = true
+    const outcome = await analyseInWorker(own, method.value)
+    if (!outcome) return
+    show(outcome)
+  }
+
+  function show(outcome: Outcome): void {
+    calculating.value = false
+    result.value = outcome.kind === 'result' ? outcome.result : null
+    refusal.value = outcome.kind === 'refused' ? outcome : null
+  }
+
+  function adopt(next: StudyContent): Promise<void> {
+    content.value = next
+    saveSoon()
+    return run()
+  }
+
+  /** Changes what is named; what was before can be had back. */
+  function changeContent(change: Partial<StudyContent>): Promise<void> {
+    const next = { ...content.value, ...change }
+    if (JSON.stringify(next) === JSON.stringify(content.value)) return Promise.resolve()
+    past.value = [...past.value, content.value]
+    future.value = []
+    return adopt(next)
+  }
+
+  function change(method: MethodDocument): Promise<void> {
+    return changeContent({ method })
+  }
+
+  /** Changes a part of the method: a word of the sentence, or what a finding proposes. */
+  function changePart(part: MethodChange): Promise<void> {
+    return change(changed(method.value, part))
+  }
+
+  /** Replaces values, or leaves them out, for a reason; a period has one adjustment at the most. */
+  function adjust(adjustments: readonly Adjustment[]): Promise<void> {
+    const periods = new Set(adjustments.map(({ period }) => period))
+    const others = content.value.adjustments.filter(({ period }) => !periods.has(period))
+    const all = [...others, ...adjustments].sort((a, b) => (a.period < b.period ? -1 : 1))
+    return changeContent({ adjustments: all })
+  }
+
+  /** Uses a period's value as it came in again. */
+  function takeBack(code: string): Promise<void> {
+    return changeContent({
+      adjustments: content.value.adjustments.filter(({ period }) => period !== code),
+    })
+  }
+
+  function changeAbout(about: About): Promise<void> {
+    return changeContent({ about })
+  }
+
+  function undo(): void {
+    const before = past.value.at(-1)
+    if (!before) return
+    past.value = past.value.slice(0, -1)
+    future.value = [content.value, ...future.value]
+    void adopt(before)
+  }
+
+  function redo(): void {
+    const [next, ...rest] = future.value
+    if (!next) return
+    future.value = rest
+    past.value = [...past.value, content.value]
+    void adopt(next)
+  }
+
+  function saveSoon(): void {
+    saving.value = 'waiting'
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), SAVE_AFTER_MS)
+  }
+
+  /** Saves what is not saved yet; a save on the way is followed by another when more has changed. */
+  async function save(options: { keepalive?: boolean } = {}): Promise<void> {
+    clearTimeout(timer)
+    if (!study.value || saving.value === 'saved' || saving.value === 'saving') return
+    if (conflict.value) return
+    const sent = content.value
+    saving.value = 'saving'
+    try {
+      const saved = await api<Study>(`/studies/${study.value.id}`, {
+        method: 'PUT',
+        body: { ...changesOf(sent, study.value), version: study.value.version },
+        ...options,
+      })
+      study.value = saved
+      if (content.value === sent) saving.value = 'saved'
+      else saveSoon()
+    } catch (error) {
+      saving.value = 'failed'
+      saveFailure.value = (error as Error).message
+      if (error instanceof ApiProblem && error.problem.status === 409) {
+        conflict.value = error.problem.current as Study
+      }
+    }
+  }
+
+  /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
+  async function resolveConflict(keep: 'mine' | 'theirs'): Promise<void> {
+    const other = conflict.value
+    if (!other) return
+    conflict.value = null
+    study.value = other
+    if (keep === 'mine') {
+      saving.value = 'waiting'
+      await save()
+      return
+    }
+    past.value = [...past.value, content.value]
+    future.value = []
+    content.value = contentOf(other)
+    saving.value = 'saved'
+    await run()
+  }
+
+  const canUndo = computed(() => past.value.length > 0)
+  const canRedo = computed(() => future.value.length > 0)
+  return {
+    study,
+    series,
+    state,
+    failure,
+    content,
+    method,
+    result,
+    refusal,
+    shown,
+    calculating,
+    saving,
+    saveFailure,
+    conflict,
+    canUndo,
+    canRedo,
+    open,
+    change,
+    changePart,
+    adjust,
+    takeBack,
+    changeAbout,
+    undo,
+    redo,
+    save,
+    resolveConflict,
+  }
+})
+
+/** The method, and of the rest what differs from the saved copy: the series may have other studies. */
+function changesOf(content: StudyContent, saved: Study) {
+  const before = contentOf(saved)
+  const changed = (key: 'adjustments' | 'about') =>
+    JSON.stringify(content[key]) !== JSON.stringify(before[key])
+  return {
+    method: content.method,
+    ...(changed('adjustments') ? { adjustments: content.adjustments } : {}),
+    ...(changed('about') ? { about: content.about } : {}),
+  }
+}

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { peakSpacing } from '~~/core/seasonality/peakSpacing'
+import { methodName } from '../compare/comparison'
+import { usePins } from '../compare/pinStore'
+import { useBeside } from '../beside/besideStore'
+import SmallMultiples from '../stages/smooth/SmallMultiples.vue'
+import StageBar from '../stages/StageBar.vue'
+import { stageOf, stripsOf } from '../stages/stages'
+import { useBench } from '../study/benchStore'
+import AxisLabels from './axis/AxisLabels.vue'
+import { axisTicks } from './axis/axisTicks'
+import { gutterFor } from './axis/gutter'
+import OverviewStrip from './axis/OverviewStrip.vue'
+import { columnWidth, xOf } from './axis/timeAxis'
+import FoldedPlane from './fold/FoldedPlane.vue'
+import LedgerTable from './ledger/LedgerTable.vue'
+import { useLedger } from './ledgerStore'
+import MarkedStretch from './MarkedStretch.vue'
+import { usePlanePointer } from './planePointer'
+import RefusalNotice from './RefusalNotice.vue'
+import { useSelection } from './selectionStore'
+import StripStack from './StripStack.vue'
+import { useWindow } from './windowStore'
+
+/** Room at the right edge, so that the last column does not touch the working. */
+const RIGHT_MARGIN = 8
+const bench = useBench()
+const ledger = useLedger()
+const time = useWindow()
+const selection = useSelection()
+const beside = useBeside()
+const pins = usePins()
+const frame = ref<HTMLElement | null>(null)
+const plane = ref<HTMLElement | null>(null)
+const frameHeight = ref(640)
+const pointer = usePlanePointer(plane)
+
+const peaks = computed(() =>
+  bench.shown && ledger.stage === 'look'
+    ? peakSpacing(bench.shown.columns.value, bench.shown.series.seasons, beside.halfWidth)
+    : null,
+)
+/** The values that the method does not look at, each joined to the span by its nearest. */
+const outside = computed(() =>
+  (bench.series?.values ?? []).flatMap((y, i) => {
+    const x = i + 1
+    if (x <= ledger.firstT) return [{ x, y }]
+    return x >= ledger.lastActual ? [{ x, y }] : x === ledger.firstT + 1 ? [{ x, y: null }] : []
+  }),
+)
+const hasOutside = computed(
+  () => ledger.firstT > 1 || ledger.lastActual < (bench.series?.values.length ?? 0),
+)
+const strips = computed(() =>
+  bench.shown
+    ? stripsOf(ledger.stage, bench.shown, {
+        scale: ledger.scale,
+        inspected: ledger.inspected,
+        peaks: peaks.value,
+        ghost: pins.ghost?.result ?? null,
+        pinned: pins.others.map(({ result }) => ({
+          name: methodName(result),
+          result,
+        })),
+        outside: hasOutside.value ? outside.value : [],
+        oneScale: ledger.oneScale,
+      })
+    : [],
+)
+const ticks = computed(() => axisTicks(time.axis, bench.series!, ledger.lastActual))
+
+/** Strips take the height that overview, labels and ledger leave, within reason. */
+const stripsHeight = computed(() => {
+  const rows = Math.min(ledger.rows.length, 9) * 28
+  const { barHeight } = stageOf(ledger.stage)
+  return Math.max(240, Math.min(560, frameHeight.value - 52 - barHeight - 34 - 34 - rows - 16))
+})
+/** Folded, the grid below has a row a year and four of summary. */
+const foldedHeight = computed(() => {
+  const years = Math.ceil(bench.series!.values.length / bench.series!.calendar.seasons) + 1
+  const room = frameHeight.value - 52 - 34 - 22 * Math.min(years + 6, 18)
+  return Math.max(230, Math.min(420, room))
+})
+
+/** Left edge and width of a stretch of the axis in pixels of the plane; null when it is out of sight. */
+function placeOf(from: number, to: number) {
+  const left = Math.max(0, xOf(time.axis, from - 0.5))
+  const right = Math.min(time.plotWidth, xOf(time.axis, to + 0.5))
+  return left < right ? { left: `${time.gutter + left}px`, width: `${right - left}px` } : null
+}
+const zone = computed(() =>
+  ledger.lastT > ledger.lastActual ? placeOf(ledger.lastActual + 1, ledger.lastT) : null,
+)
+const marked = computed(() =>
+  selection.marked ? placeOf(selection.marked.from, selection.marked.to) : null,
+)
+const cursorLeft = computed(() => {
+  if (selection.cursor === null) return null
+  const width = columnWidth(time.axis)
+  const left = xOf(time.axis, selection.cursor) - width / 2
+  return left > -width && left < time.plotWidth ? left : null
+})
+
+/** The period under the cursor with its time code, which regressions count in. */
+const cursorWords = computed(() =>
+  selection.cursor === null || !bench.series
+    ? ''
+    : `${ledger.labelAt(selection.cursor)}, t = ${selection.cursor}`,
+)
+
+let observer: ResizeObserver | null = null
+onMounted(() => {
+  const measure = () => {
+    const { clientWidth, clientHeight } = frame.value!
+    frameHeight.value = clientHeight
+    time.gutter = gutterFor(clientWidth)
+    time.plotWidth = Math.max(180, Math.floor(clientWidth - time.gutter - RIGHT_MARGIN))
+    time.showForStage()
+  }
+  measure()
+  observer = new ResizeObserver(measure)
+  observer.observe(frame.value!)
+})
+onBeforeUnmount(() => observer?.disconnect())
+</script>
+
+<template>
+  <div ref="frame" class="frame" :style="{ '--gutter': `${time.gutter}px` }">
+    <OverviewStrip />
+    <StageBar v-if="bench.shown" :peaks="peaks" />
+    <RefusalNotice v-if="bench.refusal" :refusal="bench.refusal" />
+    <FoldedPlane v-if="ledger.folded" :height="foldedHeight" />
+    <SmallMultiples v-else-if="ledger.stage === 'smooth' && beside.showsMultiples && bench.shown" />
+    <div
+      v-else
+      ref="plane"
+      class="plane"
+      @pointermove="pointer.move"
+      @pointerleave="pointer.leave"
+      @pointerdown="pointer.press"
+      @pointerup="pointer.release"
+      @pointercancel="pointer.release"
+      @dblclick="pointer.back"
+      @wheel="pointer.wheel"
+    >
+      <div v-if="zone" class="zone" :style="zone"><span class="zone-word">forecast</span></div>
+      <div v-if="marked" class="marked" :style="marked" />
+      <StripStack
+        :strips="strips"
+        :axis="time.axis"
+        :height="stripsHeight"
+        :cursor-left="cursorLeft"
+        :pointed="selection.pointed"
+        :name-at="ledger.labelAt"
+      />
+      <div class="axis-row">
+        <span v-if="cursorWords" class="cursor-words small" aria-hidden="true">
+          {{ cursorWords }}
+        </span>
+        <AxisLabels :ticks="ticks" :cursor="selection.cursor" />
+      </div>
+      <MarkedStretch v-if="selection.marked" :marked="selection.marked" />
+      <LedgerTable />
+      <div class="below">
+        <v-btn
+          v-if="bench.result"
+          class="small"
+          :aria-pressed="ledger.allSteps"
+          @click="ledger.allSteps = !ledger.allSteps"
+        >
+          {{ ledger.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
+        </v-btn>
+        <v-checkbox-btn
+          v-if="ledger.stage === 'season' && bench.result"
+          v-model="ledger.oneScale"
+          class="one-scale"
+          label="all strips on one scale"
+        />
+        <span class="zoom">
+          <v-btn class="small" @click="time.zoom(0.7)">zoom in</v-btn>
+          <v-btn class="small" @click="time.zoom(1 / 0.7)"> zoom out </v-btn>
+          <v-btn class="small" @click="time.showWhole()"> whole series </v-btn>
+          <v-btn class="small" @click="time.showRecent()"> latest periods </v-btn>
+        </span>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  min-width: 0;
+  overflow: hidden auto;
+}
+
+.plane {
+  position: relative;
+}
+
+.zone,
+.marked {
+  position: absolute;
+  top: 0;
+  bottom: 34px;
+  pointer-events: none;
+}
+
+.zone {
+  background: var(--forecast-zone);
+}
+
+.marked {
+  border: solid var(--ink);
+  border-width: 0 1.5px;
+  background: var(--cursor-wash);
+}
+
+.zone-word {
+  position: absolute;
+  top: 3px;
+  left: 6px;
+  color: var(--forecast-text);
+  font-size: 11px;
+  font-style: italic;
+}
+
+.axis-row {
+  position: relative;
+}
+
+.cursor-words {
+  position: absolute;
+  top: 5px;
+  left: 12px;
+  color: var(--muted);
+  white-space: nowrap;
+}
+
+.zoom {
+  display: flex;
+  gap: 6px;
+}
+
+.below {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 4px 6px 8px;
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { formatPeriod, periodAt } from '~~/core/calendar/period'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../ledgerStore'
+import { periodUnder, xOf, type TimeAxis } from './timeAxis'
+
+/** The two ends of the analysed span on the overview, to be dragged or moved by the arrows. */
+const props = defineProps<{ axis: TimeAxis }>()
+const bench = useBench()
+const ledger = useLedger()
+/** A span of fewer periods is none to analyse. */
+const FEWEST = 3
+
+type End = 'from' | 'to'
+const dragged = ref<{ readonly end: End; readonly t: number } | null>(null)
+const lastT = computed(() => bench.series!.values.length)
+const ends = computed(() => {
+  const at = { from: ledger.firstT, to: ledger.lastActual }
+  return dragged.value ? { ...at, [dragged.value.end]: dragged.value.t } : at
+})
+const handles = computed(() => [
+  { end: 'from' as const, t: ends.value.from, left: xOf(props.axis, ends.value.from - 0.5) },
+  { end: 'to' as const, t: ends.value.to, left: xOf(props.axis, ends.value.to + 0.5) },
+])
+
+function within(end: End, t: number): number {
+  const { from, to } = ends.value
+  return end === 'from'
+    ? Math.min(Math.max(t, 1), to - FEWEST + 1)
+    : Math.max(Math.min(t, lastT.value), from + FEWEST - 1)
+}
+
+function take(end: End, t: number) {
+  const { start, calendar } = bench.series!
+  const code = (at: number) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)
+  const next = { from: ledger.firstT, to: ledger.lastActual, [end]: within(end, t) }
+  const isWhole = next.from === 1 && next.to === lastT.value
+  void bench.changePart({
+    span: isWhole ? undefined : { from: code(next.from), to: code(next.to) },
+  })
+}
+
+function onDown(event: PointerEvent, end: End) {
+  const handle = event.currentTarget as HTMLElement
+  handle.setPointerCapture(event.pointerId)
+  dragged.value = { end, t: ends.value[end] }
+}
+
+function onMove(event: PointerEvent) {
+  if (!dragged.value) return
+  const { end } = dragged.value
+  const frame = (event.currentTarget as HTMLElement).parentElement!.getBoundingClientRect()
+  dragged.value = { end, t: within(end, periodUnder(props.axis, event.clientX - frame.left)) }
+}
+
+function onUp() {
+  if (!dragged.value) return
+  const { end, t } = dragged.value
+  dragged.value = null
+  take(end, t)
+}
+
+function onKey(event: KeyboardEvent, end: End) {
+  const year = bench.series!.calendar.seasons
+  const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -year, PageUp: year }[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  event.stopPropagation()
+  take(end, ends.value[end] + by)
+}
+</script>
+
+<template>
+  <span
+    v-if="ends.from > 1"
+    class="unused"
+    :style="{ left: 0, width: `${xOf(axis, ends.from - 0.5)}px` }"
+  />
+  <span
+    v-if="ends.to < lastT"
+    class="unused"
+    :style="{
+      left: `${xOf(axis, ends.to + 0.5)}px`,
+      width: `${xOf(axis, lastT + 0.5) - xOf(axis, ends.to + 0.5)}px`,
+    }"
+  />
+  <span
+    v-for="{ end, t, left } in handles"
+    :key="end"
+    v-tooltip:bottom="end === 'from' ? 'Analyse from here' : 'Analyse up to here'"
+    class="handle"
+    :class="end"
+    :style="{ left: `${left}px` }"
+    role="slider"
+    tabindex="0"
+    :aria-label="end === 'from' ? 'First period analysed' : 'Last period analysed'"
+    :aria-valuemin="1"
+    :aria-valuemax="lastT"
+    :aria-valuenow="t"
+    :aria-valuetext="ledger.labelAt(t)"
+    @pointerdown.stop="onDown($event, end)"
+    @pointermove.stop="onMove"
+    @pointerup.stop="onUp"
+    @pointercancel.stop="dragged = null"
+    @keydown="onKey($event, end)"
+  />
+  <span v-if="dragged" class="word small" :style="{ left: `${xOf(axis, dragged.t)}px` }">
+    {{ ledger.labelAt(dragged.t) }}
+  </span>
+</template>
+
+<style scoped>
+.unused {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  background: color-mix(in srgb, var(--paper) 70%, transparent);
+  pointer-events: none;
+}
+
+/* A flag on either end, its cloth towards the span. */
+.handle {
+  position: absolute;
+  z-index: 1;
+  bottom: -4px;
+  width: 10px;
+  height: 14px;
+  background: var(--ink);
+  cursor: ew-resize;
+  touch-action: none;
+}
+
+.from {
+  clip-path: polygon(0 0, 2px 0, 2px 3px, 100% 8px, 2px 13px, 0 100%);
+}
+
+.to {
+  margin-left: -10px;
+  clip-path: polygon(100% 0, 8px 0, 8px 3px, 0 8px, 8px 13px, 100% 100%);
+}
+
+.handle:focus-visible {
+  background: var(--accent);
+}
+
+.word {
+  position: absolute;
+  z-index: 2;
+  top: 100%;
+  padding: 0 5px;
+  background: var(--sheet);
+  pointer-events: none;
+  transform: translateX(-50%);
+  white-space: nowrap;
+}
+</style>

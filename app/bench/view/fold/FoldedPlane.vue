@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { periodAt } from '~~/core/calendar/period'
+import { seasonColumn } from '~~/core/calendar/tableYear'
+import { seasonLabel } from '~~/core/calendar/labels'
+import type { Column } from '~~/core/column/column'
+import type { Value } from '~~/core/series/series'
+import { withinSeasonMean } from '~~/core/smoothing/rolling'
+import { useBeside } from '../../beside/besideStore'
+import NumberField from '../../figures/NumberField.vue'
+import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
+import { useBench } from '../../study/benchStore'
+import StripStack from '../StripStack.vue'
+import { useWindow } from '../windowStore'
+import { useLedger } from '../ledgerStore'
+import { useSelection } from '../selectionStore'
+import { foldGrid } from './foldGrid'
+import { historiesStrip, yearsStrip } from './foldedStrips'
+import SeasonGrid from './SeasonGrid.vue'
+
+defineProps<{
+  /** Pixels that the strips take up together. */
+  height: number
+}>()
+const bench = useBench()
+const time = useWindow()
+const ledger = useLedger()
+const selection = useSelection()
+const beside = useBeside()
+
+/** The series with the year laid out from the season that the analyst chose. */
+const series = computed(() => {
+  const own = bench.series!
+  const yearStart = beside.yearStart ?? own.calendar.yearStart
+  return { ...own, calendar: { ...own.calendar, yearStart } }
+})
+const axis = computed<TimeAxis>(() => ({
+  from: 0.5,
+  to: series.value.calendar.seasons + 0.5,
+  width: time.plotWidth,
+}))
+
+/** Rows that have figures in actual periods; the forecast is not folded. */
+const choices = computed(() =>
+  (ledger.own?.columns ?? []).filter(({ actual, offset }) => actual !== null && offset === 0),
+)
+const row = computed(
+  () => choices.value.find(({ name }) => name === ledger.foldColumn) ?? choices.value[0]!,
+)
+
+function grid(column: string) {
+  return gridOf((t) => ledger.valueAt(column, t))
+}
+
+function gridOf(valueAt: (t: number) => Value) {
+  return foldGrid(series.value, valueAt, { first: ledger.firstT, last: ledger.lastActual })
+}
+
+const yearStart = computed({
+  get: () => series.value.calendar.yearStart,
+  set: (season: number) => (beside.yearStart = season),
+})
+
+/** The row smoothed along each season's own values, so that noisy seasons can be told apart. */
+const smoothed = computed(() => {
+  if (beside.seasonYears < 2) return null
+  const values = periodsOfSpan.value.map((t) => ledger.valueAt(row.value.name, t))
+  const smooth = withinSeasonMean(
+    values,
+    series.value.calendar.seasons,
+    beside.seasonYears,
+    beside.seasonAlignment,
+  )
+  return gridOf((t) => smooth[t - ledger.firstT] ?? null)
+})
+const periodsOfSpan = computed(() =>
+  Array.from({ length: ledger.lastActual - ledger.firstT + 1 }, (_, i) => ledger.firstT + i),
+)
+const seasonNames = computed(() =>
+  Array.from({ length: series.value.calendar.seasons }, (_, k) => ({
+    season: k + 1,
+    label: seasonLabel(k + 1, series.value.calendar),
+  })),
+)
+
+const folded = computed(() => grid(row.value.name))
+const strips = computed(() => [
+  yearsStrip(grid('value'), 'Sales', ledger.scale.unit),
+  historiesStrip(folded.value, row.value, unitOf(row.value), smoothed.value),
+])
+
+function unitOf(shown: Column): string {
+  if (shown.measure === 'factor') return 'factor'
+  return shown.unit === bench.series!.unit ? ledger.scale.unit : shown.unit
+}
+
+const cursorSeason = computed(() =>
+  selection.cursor === null
+    ? null
+    : periodAt(series.value.start, selection.cursor, series.value.calendar.seasons).season,
+)
+const cursorLeft = computed(() =>
+  cursorSeason.value === null
+    ? null
+    : xOf(axis.value, seasonColumn(cursorSeason.value, series.value.calendar) + 1) -
+      columnWidth(axis.value) / 2,
+)
+
+/** The season that stands in a column. */
+function nameAt(x: number): string {
+  return folded.value.seasons[Math.min(Math.max(x, 1), folded.value.seasons.length) - 1]!.label
+}
+</script>
+
+<template>
+  <div class="folded">
+    <StripStack
+      :strips="strips"
+      :axis="axis"
+      :height="height"
+      :cursor-left="cursorLeft"
+      :name-at="nameAt"
+    />
+    <div class="choices">
+      <span class="choice small">
+        <span class="muted">row</span>
+        <v-select
+          v-model="ledger.foldColumn"
+          aria-label="row"
+          :items="
+            choices.map(({ name, label, means }) => ({ value: name, title: `${label} (${means})` }))
+          "
+        />
+      </span>
+      <span class="choice small">
+        <span class="muted">a year begins in</span>
+        <v-select
+          v-model="yearStart"
+          aria-label="a year begins in"
+          :items="seasonNames.map(({ season, label }) => ({ value: season, title: label }))"
+        />
+      </span>
+      <span class="choice small">
+        <span class="muted">smooth each season over</span>
+        <NumberField
+          v-model="beside.seasonYears"
+          label="Years over which each season is smoothed"
+          :least="0"
+          :most="100"
+        />
+        years
+        <v-select
+          v-if="beside.seasonYears > 1"
+          v-model="beside.seasonAlignment"
+          aria-label="Which years"
+          :items="[
+            { value: 'centred', title: 'around each' },
+            { value: 'trailing', title: 'up to each' },
+          ]"
+        />
+      </span>
+    </div>
+    <SeasonGrid :grid="folded" :row="row" :cursor-season="cursorSeason" />
+  </div>
+</template>
+
+<style scoped>
+.folded {
+  position: relative;
+}
+
+.choices {
+  display: flex;
+  position: relative;
+  flex-wrap: wrap;
+  gap: 0 16px;
+  padding: 4px 12px;
+  background: var(--paper);
+}
+
+.choice {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 28px;
+}
+</style>

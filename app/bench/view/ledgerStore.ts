@@ -1,0 +1,175 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { displayScale, type DisplayScale } from '~/figures/displayScale'
+import { periodLabel } from '~~/core/calendar/labels'
+import { periodAt } from '~~/core/calendar/period'
+import type { Column } from '~~/core/column/column'
+import { traitsOf } from '~~/core/decompose/ways'
+import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
+import { exclusionsOf } from '~~/core/method'
+import type { Value } from '~~/core/series/series'
+import type { Stage } from '~~/core/stage'
+import { useBeside } from '../beside/besideStore'
+import { pinnedValues, usePins } from '../compare/pinStore'
+import { stageOf } from '../stages/stages'
+import { useBench } from '../study/benchStore'
+
+/** A row of the ledger on the screen; a second line shows the same of the pinned result. */
+export interface Row extends Column {
+  /** The pinned result's own column, for such a line. */
+  readonly pinned?: Column
+}
+
+/** Which columns of the calculation are on the screen: the stage's, as rows, strips or a folded grid. */
+export const useLedger = defineStore('bench-ledger', () => {
+  const bench = useBench()
+  const beside = useBeside()
+  const pins = usePins()
+
+  const stage = ref<Stage>('season')
+  const allSteps = ref(false)
+  /** Whether all strips of components are drawn on one scale. */
+  const oneScale = ref(false)
+  const folded = ref(false)
+  /** The row that is folded into a grid. */
+  const foldColumn = ref<string>('seasonalIrregular')
+
+  /** Time codes of the analysed span and of the end of the forecast. */
+  const firstT = computed(() => bench.shown?.columns.t[0] ?? 1)
+  const lastActual = computed(
+    () => bench.shown?.columns.t.at(-1) ?? bench.series?.values.length ?? 1,
+  )
+  const lastT = computed(() => bench.result?.forecast.t.at(-1) ?? lastActual.value)
+
+  /** The same object as long as it says the same: charts are made anew for another one. */
+  const scale = computed<DisplayScale>((before) => {
+    const next = displayScale(bench.series?.values ?? [], bench.series?.unit || 'units')
+    return before && JSON.stringify(before) === JSON.stringify(next) ? before : next
+  })
+
+  const own = computed(() => (bench.shown ? ledgerOf(bench.shown) : null))
+  /** What is looked at beside the ledger at this stage. */
+  const inspected = computed(() => beside.inspect(stage.value))
+  const everyRow = computed<Row[]>(() => [
+    ...(own.value?.columns ?? []).flatMap((row) => [row, ...pinnedRow(row)]),
+    ...inspected.value.flatMap((one) => (one.problem === null ? [one.column] : [])),
+  ])
+  const rows = computed(() => {
+    if (allSteps.value || !bench.result) return everyRow.value
+    const besideNames = new Set(inspected.value.map((one) => one.column?.name))
+    return everyRow.value.filter(
+      ({ name, stages }) => stages.includes(stage.value) || besideNames.has(name),
+    )
+  })
+
+  /** The second line of a row: the same of the pinned result, where that is another. */
+  function pinnedRow(row: Column): Row[] {
+    const { ghost } = pins
+    if (!ghost || row.name === 'original' || row.name === 'value') return []
+    const pinned = ledgerOf(ghost.result).find(row.name)
+    return pinned ? [{ ...pinned, name: `pinned ${row.name}`, label: 'pinned', pinned }] : []
+  }
+
+  /** The figures of every row shown, from the first period to the last of the forecast. */
+  const figures = computed(() => {
+    const all = new Map<string, readonly Value[]>()
+    if (!own.value) {
+      const cameIn = bench.series?.values ?? []
+      return all.set('value', cameIn).set('original', cameIn)
+    }
+    const span = { first: firstT.value, last: lastT.value }
+    all.set('original', bench.shown!.columns.original)
+    for (const row of everyRow.value) {
+      const values = row.pinned
+        ? pinnedValues(pins.ghost!, row.pinned, span)
+        : columnValues(own.value, row)
+      all.set(row.name, values)
+    }
+    return all
+  })
+
+  function valueAt(column: string, t: number): Value {
+    return figures.value.get(column)?.[t - firstT.value] ?? null
+  }
+
+  /** Code of a period of the analysed span: `2019-06`. */
+  function codeAt(t: number): string | null {
+    return bench.shown?.columns.period[t - firstT.value] ?? null
+  }
+
+  /** A period as the trade writes it: `Jun 2019`. */
+  function labelAt(t: number): string {
+    const { calendar, start } = bench.series!
+    return periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  }
+
+  /** Time codes whose value is left out of its season. */
+  const leftOut = computed<ReadonlySet<number>>(() => {
+    const codes = new Set(
+      bench.result ? exclusionsOf(bench.result.method).map(({ period }) => period) : [],
+    )
+    const { period = [], t = [] } = bench.result?.columns ?? {}
+    return new Set(t.filter((_, i) => codes.has(period[i]!)))
+  })
+
+  /** The row a stage looks at first, of those that the method has. */
+  function focusOf(at: Stage): string {
+    return stageOf(at).focus.find((name) => own.value?.find(name)) ?? 'value'
+  }
+
+  /** The row that a stage folds; a season that may change is in its indices, which move over the years. */
+  function foldedAt(at: Stage): string {
+    const focus = focusOf(at)
+    if (!own.value?.find(focus)?.actual) return 'value'
+    const { result } = bench
+    const mayChange = result && traitsOf(result.method.decompose).seasonMayChange
+    return at === 'season' && mayChange ? 'index' : focus
+  }
+
+  /** Lays the years over each other, or back into a row; a yearly series has nothing to fold. */
+  function fold(): void {
+    folded.value = !folded.value && (bench.series?.calendar.seasons ?? 1) > 1
+  }
+
+  /** Season, unless there is none to see: then the first stage that has something to show. */
+  function firstStage(): Stage {
+    if (!bench.result) return 'look'
+    return traitsOf(bench.result.method.decompose).hasSeason ? 'season' : 'smooth'
+  }
+
+  watch(
+    () => bench.result?.method.decompose.by,
+    () => {
+      if (stage.value === 'season') foldColumn.value = foldedAt('season')
+    },
+  )
+  // A method can end rows: what is on the screen follows.
+  watch(everyRow, (all) => {
+    if (!all.some((row) => row.name === foldColumn.value)) foldColumn.value = 'value'
+  })
+
+  return {
+    stage,
+    allSteps,
+    oneScale,
+    folded,
+    foldColumn,
+    firstT,
+    lastActual,
+    lastT,
+    scale,
+    own,
+    inspected,
+    everyRow,
+    rows,
+    figures,
+    leftOut,
+    valueAt,
+    codeAt,
+    labelAt,
+    focusOf,
+    foldedAt,
+    fold,
+    firstStage,
+  }
+})

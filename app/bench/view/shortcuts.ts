@@ -1,0 +1,72 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+import { isTyping } from '~/shell/isTyping'
+import { STAGES } from '~~/core/stage'
+import { usePins } from '../compare/pinStore'
+import { useBench } from '../study/benchStore'
+import { useLedger } from './ledgerStore'
+import { useSelection } from './selectionStore'
+import { useWindow } from './windowStore'
+
+/** The keyboard of the Bench, for as long as it is on the screen. */
+export function useShortcuts(): void {
+  const bench = useBench()
+  const ledger = useLedger()
+  const time = useWindow()
+  const selection = useSelection()
+  const pins = usePins()
+
+  const cursor = () => selection.cursor ?? ledger.lastActual
+  function step(by: number) {
+    const cell = selection.selected ?? { column: 'value', t: cursor() }
+    selection.moveTo({ column: cell.column, t: cell.t + by })
+  }
+
+  /** Begins a stretch at the cursor, which the arrows then draw out; pressed again, lets it go. */
+  function mark() {
+    if (selection.marked) selection.unmark()
+    else selection.mark(cursor(), cursor())
+  }
+
+  const year = () => bench.series?.calendar.seasons ?? 1
+  const KEYS: Record<string, (event: KeyboardEvent) => void> = {
+    ArrowLeft: ({ shiftKey }) => step(shiftKey ? -year() : -1),
+    ArrowRight: ({ shiftKey }) => step(shiftKey ? year() : 1),
+    ArrowUp: () => selection.changeRow(-1),
+    ArrowDown: () => selection.changeRow(1),
+    Home: () => step(-Infinity),
+    End: () => step(Infinity),
+    f: () => ledger.fold(),
+    p: () => pins.toggle(),
+    c: () => void pins.show(),
+    a: () => (ledger.allSteps = !ledger.allSteps),
+    m: mark,
+    Escape: () => selection.unmark(),
+    '+': () => time.zoom(0.7, cursor()),
+    '=': () => time.zoom(0.7, cursor()),
+    '-': () => time.zoom(1 / 0.7, cursor()),
+    ',': () => time.move(-year()),
+    '.': () => time.move(year()),
+    '0': () => time.showWhole(),
+    Backspace: () => time.showAsAtFirst(),
+    ...Object.fromEntries(
+      STAGES.map((stage, i) => [String(i + 1), () => selection.chooseStage(stage)]),
+    ),
+  }
+
+  function onKey(event: KeyboardEvent) {
+    if (isTyping(event) || document.querySelector('.v-overlay--active:not(.v-snackbar)')) return
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      event.preventDefault()
+      if (event.shiftKey) bench.redo()
+      else bench.undo()
+      return
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    const act = KEYS[event.key] ?? KEYS[event.key.toLowerCase()]
+    if (!act) return
+    event.preventDefault()
+    act(event)
+  }
+  onMounted(() => addEventListener('keydown', onKey))
+  onBeforeUnmount(() => removeEventListener('keydown', onKey))
+}

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { DisplayScale } from '~/figures/displayScale'
+import { useTheme } from '~/theme/themeStore'
+import { xOf, type TimeAxis } from '../axis/timeAxis'
+import MarkSample from './MarkSample.vue'
+import { Chart, figureLabel, redraw, stripConfiguration } from './stripChart'
+import type { Point, Strip } from './strips'
+import { stripSummary } from './summary'
+
+const props = defineProps<{
+  strip: Strip
+  axis: TimeAxis
+  scale: DisplayScale
+  height: number
+  gutter: number
+  /** The period under the pointer; null when it is elsewhere. */
+  pointed?: number | null
+  /** What a place on the axis is called. */
+  nameAt: (x: number) => string
+}>()
+const theme = useTheme()
+const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
+const canvas = ref<HTMLCanvasElement | null>(null)
+let chart: Chart<'line', Point[]> | null = null
+
+function drawing() {
+  const { strip, axis, scale, gutter } = props
+  return { strip, axis, scale, gutter, palette: theme.palette }
+}
+
+function make() {
+  chart?.destroy()
+  canvas.value!.width = props.gutter + props.axis.width
+  canvas.value!.height = props.height
+  chart = new Chart(canvas.value!, stripConfiguration(drawing(), drawing))
+}
+onMounted(make)
+onBeforeUnmount(() => chart?.destroy())
+
+watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]) => {
+  if (!chart) return
+  // The number of ticks goes with a strip's share of the height.
+  if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
+  else redraw(chart, drawing())
+})
+watch([() => theme.palette, () => props.scale, () => props.height, () => props.gutter], make)
+
+/** What every named layer shows at the period under the pointer. */
+const values = computed(() => {
+  const { pointed, strip, scale } = props
+  if (pointed === null || pointed === undefined) return []
+  return named.value.flatMap((layer) => {
+    if (layer.kind !== 'series') return []
+    const y = layer.points.find(({ x }) => x === pointed)?.y ?? null
+    return y === null ? [] : [`${layer.label} ${figureLabel(strip, scale, y)}`]
+  })
+})
+/** Beside the pointer, on the side where there is room. */
+const valuesPlace = computed(() => {
+  const left = props.gutter + xOf(props.axis, props.pointed ?? 0)
+  const room = props.gutter + props.axis.width - left
+  return room > 190
+    ? { left: `${left + 12}px` }
+    : { right: `calc(100% - ${left - 12}px)`, textAlign: 'right' as const }
+})
+</script>
+
+<template>
+  <figure class="strip" :style="{ height: `${height}px` }">
+    <figcaption class="title">
+      <span class="name">{{ strip.title }}</span>
+      <span class="unit measure">{{ strip.unit }}</span>
+      <span v-if="strip.spans" class="unit spans">{{ strip.spans }}</span>
+      <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
+      <ul v-else-if="named.length > 1" class="layers">
+        <li v-for="layer in named" :key="layer.label">
+          <MarkSample
+            :mark="layer.kind === 'series' ? layer.mark : 'band'"
+            :component="layer.kind === 'series' ? layer.component : 'forecast'"
+            :opacity="layer.kind === 'series' ? layer.opacity : undefined"
+          />
+          {{ layer.label }}
+        </li>
+      </ul>
+    </figcaption>
+    <p v-if="values.length > 0" class="values" :style="valuesPlace" aria-hidden="true">
+      <span v-for="value in values" :key="value">{{ value }}</span>
+    </p>
+    <canvas
+      ref="canvas"
+      role="img"
+      :aria-label="`${stripSummary(strip, scale, nameAt)} The figures stand in the ledger below.`"
+    />
+  </figure>
+</template>
+
+<style scoped>
+.strip {
+  position: relative;
+  margin: 0;
+  border-bottom: 1px solid var(--rule);
+}
+
+canvas {
+  display: block;
+}
+
+.title {
+  position: absolute;
+  top: 6px;
+  left: 12px;
+  width: calc(var(--gutter) - 60px);
+  max-height: calc(100% - 8px);
+  overflow: hidden;
+  line-height: 1.3;
+  pointer-events: none;
+}
+
+.name {
+  margin-right: 5px;
+  font-size: 12px;
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+
+.values {
+  position: absolute;
+  top: 4px;
+  z-index: 1;
+  display: flex;
+  flex-direction: column;
+  margin: 0;
+  padding: 2px 6px;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--sheet);
+  font-size: 11px;
+  line-height: 1.3;
+  pointer-events: none;
+  white-space: nowrap;
+}
+
+.unit {
+  display: block;
+  color: var(--muted);
+  font-size: 11px;
+  line-height: 1.25;
+}
+
+.measure {
+  display: inline;
+}
+
+.layers {
+  margin: 5px 0 0;
+  padding: 0;
+  color: var(--muted);
+  font-size: 11px;
+  line-height: 1.3;
+  list-style: none;
+}
+
+.layers li {
+  display: grid;
+  overflow-wrap: anywhere;
+  grid-template-columns: 20px 1fr;
+  align-items: start;
+  gap: 3px;
+}
+</style>

@@ -1,0 +1,28 @@
+import type { DisplayScale } from '~/figures/displayScale'
+import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
+import type { Result } from '~~/core/result'
+import type { Inspected } from '../../beside/choices'
+import type { Point } from './strips'
+
+/** A pinned result under the name it is compared by. */
+export interface PinnedResult {
+  readonly name: string
+  readonly result: Result
+}
+
+/** What strips are made from beside the result itself. */
+export interface StripSources {
+  readonly scale: DisplayScale
+  /** Columns that are looked at beside the ledger. */
+  readonly inspected: readonly Inspected[]
+  /** Look only: where the series turns. */
+  readonly peaks: PeakSpacing | null
+  /** The last pinned result, drawn pale beneath. */
+  readonly ghost: Result | null
+  /** All that are pinned, where methods are judged by fit and forecast. */
+  readonly pinned: readonly PinnedResult[]
+  /** The values before and after the analysed span. */
+  readonly outside: readonly Point[]
+  /** Whether all strips of components are drawn on one scale. */
+  readonly oneScale: boolean
+}

@@ -1,0 +1,113 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { stageOf } from '../stages/stages'
+import { useBench } from '../study/benchStore'
+import { gutterFor } from './axis/gutter'
+import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
+import { narrowestColumn } from './ledger/fitting'
+import { useLedger } from './ledgerStore'
+
+/** Forecast periods in the window of a stage that does not forecast. */
+const AHEAD_ELSEWHERE = 3
+
+/** The stretch of time on the screen, and the pixels that strips and ledger give it. */
+export const useWindow = defineStore('bench-window', () => {
+  const bench = useBench()
+  const ledger = useLedger()
+
+  /** Pixels of the axis, the same for every strip and the ledger. */
+  const plotWidth = ref(648)
+  /** Pixels left of it, where strips and rows are named. */
+  const gutter = ref(gutterFor(Infinity))
+  const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
+  /** Whether the analyst chose the window; a stage then leaves it alone. */
+  const isOwn = ref(false)
+
+  /** From the first period of the series to the last of series and forecast. */
+  const whole = computed<Window>(() => ({
+    from: 0.5,
+    to: Math.max(bench.series?.values.length ?? 1, ledger.lastT) + 0.5,
+  }))
+  const axis = computed<TimeAxis>(() => ({ ...window.value, width: plotWidth.value }))
+
+  /** Columns this wide or wider show their figures as numbers; below, as shaded marks. */
+  const numbersFrom = computed(() =>
+    narrowestColumn(ledger.rows, (name) => ledger.figures.get(name) ?? [], ledger.scale),
+  )
+
+  function setWindow(wanted: Window): void {
+    isOwn.value = true
+    window.value = fitWindow(wanted, whole.value)
+  }
+
+  /** @param around the period that keeps its place on the screen; the middle of the window when left out */
+  function zoom(factor: number, around = (window.value.from + window.value.to) / 2): void {
+    isOwn.value = true
+    window.value = zoomWindow(window.value, around, factor, whole.value)
+  }
+
+  function move(by: number): void {
+    const { from, to } = window.value
+    setWindow({ from: from + by, to: to + by })
+  }
+
+  /** Moves the window just as far as brings a period into it. */
+  function bringIn(t: number): void {
+    const { from, to } = window.value
+    if (t - 0.5 < from) setWindow({ from: t - 0.5, to: t - 0.5 + (to - from) })
+    if (t + 0.5 > to) setWindow({ from: t + 0.5 - (to - from), to: t + 0.5 })
+  }
+
+  /**
+   * The latest periods that fit as numbers; of the forecast no more than what shows that it goes on, but for
+   * the stage that is about it.
+   */
+  function showRecent(): void {
+    const columns = Math.floor(plotWidth.value / numbersFrom.value)
+    const most = stageOf(ledger.stage).seesForecast ? columns : AHEAD_ELSEWHERE
+    const ahead = Math.min(ledger.lastT - ledger.lastActual, most)
+    const to = ledger.lastActual + ahead + 0.5
+    setWindow({ from: to - columns, to })
+  }
+
+  function showWhole(): void {
+    setWindow(whole.value)
+  }
+
+  /** The window a stage is best seen in, as long as the analyst has not chosen one. */
+  function showForStage(): void {
+    if (isOwn.value) return
+    if (stageOf(ledger.stage).seesWhole) showWhole()
+    else showRecent()
+    isOwn.value = false
+  }
+
+  /** Lets the stage choose the window again. */
+  function showAsAtFirst(): void {
+    isOwn.value = false
+    showForStage()
+  }
+
+  // A method can move the end of the axis, and longer figures need wider columns.
+  watch([whole, () => ledger.everyRow], () => {
+    window.value = fitWindow(window.value, whole.value)
+    showForStage()
+  })
+
+  return {
+    plotWidth,
+    gutter,
+    window,
+    whole,
+    axis,
+    numbersFrom,
+    setWindow,
+    zoom,
+    move,
+    bringIn,
+    showRecent,
+    showWhole,
+    showForStage,
+    showAsAtFirst,
+  }
+})
