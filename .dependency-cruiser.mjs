@@ -16,6 +16,7 @@ const CORE_LAYERS = [
   ['decompose'],
   ['trend'],
   ['column'],
+  ['outliers'],
   ['stationarity', 'seasonality', 'growth'],
   ['regression', 'smoothing', 'autocorrelation'],
   ['words'],

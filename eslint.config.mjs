@@ -80,6 +80,7 @@ export default ts.config(
       '**/*.test.ts',
       'e2e/**',
       'reference/**',
+      'advice/**',
     ],
     rules: {
       'no-restricted-syntax': ['error', ...NO_WAY_NAMES],

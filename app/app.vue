@@ -4,6 +4,7 @@ import GlossaryDialog from '~/shell/GlossaryDialog.vue'
 import { useHelp } from '~/shell/helpStore'
 import NoticeBar from '~/shell/NoticeBar.vue'
 import ShortcutHelp from '~/shell/ShortcutHelp.vue'
+import TipLayer from '~/shell/TipLayer.vue'
 import { useTheme } from '~/theme/themeStore'
 
 useTheme()
@@ -16,6 +17,7 @@ const help = useHelp()
     <NuxtPage :key="locale ?? 'browser'" />
     <NoticeBar />
     <ShortcutHelp />
+    <TipLayer />
     <GlossaryDialog v-model="help.glossary" />
   </v-app>
 </template>

@@ -65,6 +65,8 @@ export function calculate(series: Series, document: MethodDocument): Figures {
         season
           ? season.indices[periodAt(start, t, seasons).season - 1]!.index
           : MODEL[decompose.model].neutral,
+      uncertaintyAt: (t) =>
+        season?.indices[periodAt(start, t, seasons).season - 1]!.uncertainty ?? 0,
     },
     method.forecast,
   )

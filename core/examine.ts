@@ -2,15 +2,22 @@ import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
 import type { Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
+import { without } from './decompose/parts'
 import { wayOf } from './decompose/ways'
 import { examineLeftover, type Leftover } from './leftover/leftover'
+import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
+import type { Model } from './model'
 import { Refusal } from './refusal'
+import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
+import { durbinWatson } from './regression/report'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'
 import { whichModel, type WhichModel } from './seasonality/whichModel'
 import type { Value } from './series/series'
+import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
-import { fitTrend, trendLine, type TrendLine } from './trend/fit'
+import { fitTrend, trendLine, type Trend, type TrendLine } from './trend/fit'
+import { phasesOf, type Phase } from './trend/phases'
 import { reportTrend, type TrendFit } from './trend/report'
 import { readIndex } from './words/reading'
 
@@ -25,6 +32,7 @@ export interface SeasonRow {
   readonly raw: number
   /** By loess, that of the last year, which the forecast repeats. */
   readonly index: number
+  readonly uncertainty: number
   /** The same without the first, and without the last, year; undefined when too little is left. */
   readonly withoutFirst: Value
   readonly withoutLast: Value
@@ -36,8 +44,27 @@ export interface SeasonRow {
 
 /** Strength of trend and season, from 0 to 1. */
 export interface Strengths extends Strength {
-  /** The same without the periods that a robust fit gave no weight; null when it believed them all. */
+  /** The same without outliers, and periods that a robust fit gave no weight; null where there are none. */
   readonly withoutDistrusted: Strength | null
+}
+
+/** An outlier at its period. */
+export interface OutlierAt extends Omit<Outlier, 'at'> {
+  readonly t: number
+}
+
+/** A step of the level: the first period of the new one, and by how much. */
+export interface StepAt {
+  readonly t: number
+  /** A share of the level before (multiplicative), or an amount. */
+  readonly size: number
+  readonly model: Model
+}
+
+/** A phase of the trend by its first and last period. */
+export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {
+  readonly from: number
+  readonly to: number
 }
 
 /** What can be judged of the figures of a method, without a word said yet. */
@@ -49,11 +76,21 @@ export interface Examined {
   readonly seasonTests: SeasonTests | null
   /** Which model has the more even swing; null for too short a series, and without a season. */
   readonly whichModel: WhichModel | null
+  /** The model to advise; null without a season, with a value not above 0, or with too few full years. */
+  readonly advisedModel: AdvisedModel | null
+  /** Values that trend and season do not explain, in the order of time; they take no part in what follows. */
+  readonly outliers: readonly OutlierAt[]
+  /** Where the level jumps, if it does. */
+  readonly step: StepAt | null
+  /** The trend read in phases: where it rises, falls and stays. */
+  readonly phases: readonly PhaseAt[]
   readonly leftover: Leftover
   /** The line through the deseasonalized series, all periods of the span; the cycle is read against it. */
   readonly straightTrend: StraightLine
   /** Whether that line rises or falls, and by how much its slope may be off. */
   readonly straight: TrendLine
+  /** Durbin–Watson of what the trend leaves, outliers left aside. */
+  readonly residualLikeness: Value
   readonly trendFit: TrendFit
   readonly accuracy: { readonly fitted: ErrorFigures }
 }
@@ -69,8 +106,16 @@ export function examine(figures: Figures): Examined {
   const { model } = method.decompose
   const { values } = stretch
   const weights = wayOf(method.decompose.by).weights(decomposed.taken)
-  const counts = (i: number) => !leftOut.has(firstT + i) && weights?.[i] !== 0
   const { season } = decomposed
+  const ordinary = ordinaryOf(figures)
+  const counts = (i: number) =>
+    !leftOut.has(firstT + i) && weights?.[i] !== 0 && !ordinary.isOutlier(i)
+  const { seasons } = stretch.calendar
+  // A season smoothed by loess fits noise; so seasons are tested on the ratios to a moving average.
+  const ratios = without(ordinary.replaced, centredAverage(ordinary.replaced, seasons), model)
+  const tests =
+    season &&
+    testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
 
   const isWholeLine = method.trend.last === undefined
   const straight = isWholeLine
@@ -79,10 +124,25 @@ export function examine(figures: Figures): Examined {
   const before = fitTrend(values, firstT, trend.columns, method.trend.last)
   return {
     seasons: seasonRows(figures),
-    strength: strengthOf(figures, weights),
-    seasonTests: season && testSeason(stretch, season.seasonalIrregular, counts, model),
+    strength: strengthOf(figures, weights, ordinary),
+    residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
+    seasonTests: tests,
     whichModel: season && compareModels(figures),
-    leftover: examineLeftover(stretch, decomposed.irregular, counts, season !== null),
+    advisedModel: tests?.found ? adviseModel(ordinary.replaced, seasons) : null,
+    outliers: ordinary.outliers.map(({ at, ...outlier }) => ({ ...outlier, t: firstT + at })),
+    step: stepAt(ordinary.step, firstT),
+    phases: phasesOf(without(ordinary.replaced, decomposed.index, model), seasons).map((phase) => ({
+      ...phase,
+      from: firstT + phase.from,
+      to: firstT + phase.to,
+    })),
+    leftover: examineLeftover(
+      stretch,
+      decomposed.irregular,
+      counts,
+      season !== null,
+      model === 'multiplicative' ? 1 : largestOf(values),
+    ),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
     trendFit: reportTrend(trend, lastT, before, season !== null),
@@ -94,6 +154,25 @@ export function examine(figures: Figures): Examined {
       ),
     },
   }
+}
+
+/** Outliers and a step, searched around the average that the method smooths by, a year where it has a season. */
+function ordinaryOf({ prepared, method, decomposed, series }: Figures): OutOfTheOrdinary {
+  const { values, seasonOf, calendar } = prepared.used
+  const { decompose } = method
+  const own = wayOf(decompose.by).average(decompose, series.calendar)
+  const order = decomposed.season || own?.kind !== 'centred' ? calendar.seasons : own.order
+  const half = Math.floor(order / 2)
+  const searched = { values, order, seasonOf: decomposed.season ? seasonOf : values.map(() => 1) }
+  return outOfTheOrdinary(searched, decompose.model, half)
+}
+
+function stepAt(step: OutOfTheOrdinary['step'], firstT: number): StepAt | null {
+  return step && { t: firstT + step.at, size: step.size, model: step.model }
+}
+
+function largestOf(values: readonly Value[]): number {
+  return values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
 }
 
 /** Each season's index with its spread over the years, how it hangs on either end, and its reading. */
@@ -113,10 +192,11 @@ function seasonRows({ prepared, decomposed, method, series, leftOut }: Figures):
   }))
 }
 
-/** Strengths over the periods that have an irregular and are not left out. */
+/** Strengths over the periods that have an irregular and are not left out; then without what is not believed. */
 function strengthOf(
   { decomposed, method, leftOut, firstT }: Figures,
   weights: readonly number[] | null,
+  { isOutlier }: OutOfTheOrdinary,
 ): Strengths {
   const { trendCycle, index, irregular, season } = decomposed
   const kept = irregular.map((value, i) => (leftOut.has(firstT + i) ? null : value))
@@ -125,9 +205,18 @@ function strengthOf(
     const both = strengthsOf(method.decompose.model, parts)
     return season ? both : { ...both, season: null }
   }
-  const believed = weights && kept.map((value, i) => (weights[i] === 0 ? null : value))
-  const distrusts = believed?.some((value, i) => value !== kept[i]) ?? false
-  return { ...over(kept), withoutDistrusted: distrusts ? over(believed!) : null }
+  const believed = kept.map((value, i) => (weights?.[i] === 0 || isOutlier(i) ? null : value))
+  const distrusts = believed.some((value, i) => value !== kept[i])
+  return { ...over(kept), withoutDistrusted: distrusts ? over(believed) : null }
+}
+
+/** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
+function durbinWatsonWithout(
+  { residuals, from }: Trend,
+  { isOutlier }: OutOfTheOrdinary,
+  firstT: number,
+): Value {
+  return durbinWatson(residuals.map((value, i) => (isOutlier(from - firstT + i) ? null : value)))
 }
 
 /** Which model fits; null where the comparison needs more full years than there are. */

@@ -1,13 +1,13 @@
 import { calculate } from './calculate'
 import { WITHOUT_SEASON } from './decompose/ways'
-import type { Action, MethodChange } from './finding'
+import type { MethodAction, MethodChange } from './finding'
 import { changed, type MethodDocument } from './method'
 import { Refusal } from './refusal'
 import type { Series } from './series/series'
 
 /** Single choices that may make a refused method possible, the least far-reaching first. */
-function candidates(document: MethodDocument): readonly Action[] {
-  const action = (label: string, change: MethodChange): Action => ({ label, change })
+function candidates(document: MethodDocument): readonly MethodAction[] {
+  const action = (label: string, change: MethodChange): MethodAction => ({ label, change })
   return [
     action('Fill the gaps by interpolation', { missing: 'interpolate' }),
     action('Take the additive model', { decompose: { model: 'additive' } }),
@@ -34,7 +34,7 @@ const MOST_OFFERED = 3
  *
  * @param document the method that was refused
  */
-export function remediesFor(series: Series, document: MethodDocument): Action[] {
+export function remediesFor(series: Series, document: MethodDocument): MethodAction[] {
   const said = JSON.stringify(document)
   return candidates(document)
     .filter(({ change }) => {

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import type { LoessDocument } from '../core/decompose/loess/options'
 import { actualOf } from '../core/ledger/ledger'
+import type { MethodAction } from '../core/finding'
 import { changed, type MethodDocument } from '../core/method'
 import type { Series } from '../core/series/series'
 import { readFile } from '../intake/readFile'
@@ -91,10 +92,39 @@ describe('what was put in is found again', () => {
 
   it('primer: the season that is none can be done without, with one click', () => {
     const { findings } = analyse(seriesOf(TRUTH.primer.file), FORMAT)
-    const { action } = findings.find(({ code }) => code === 'season-negligible')!
-    const without = analyse(seriesOf(TRUTH.primer.file), changed(FORMAT, action!.change))
+    const { actions } = findings.find(({ code }) => code === 'no-stable-season')!
+    const { change } = actions![0] as MethodAction
+    const without = analyse(seriesOf(TRUTH.primer.file), changed(FORMAT, change))
     expect(without.method.decompose.by).toBe('none')
     expect(without.findings.map(({ code }) => code)).not.toContain('season-peak')
+  })
+
+  describe('in words', () => {
+    const told = (file: string, more: MethodDocument = FORMAT) =>
+      new Map(analyse(seriesOf(file), more).findings.map((finding) => [finding.code, finding]))
+
+    it('interior paint is additive, exterior paint multiplicative, once each', () => {
+      for (const model of ['additive', 'multiplicative'] as const) {
+        const document = { ...FORMAT, decompose: { model } }
+        expect(told(TRUTH.interior.file, document).get('which-model')!.text).toMatch(/the additive/)
+        expect(told(TRUTH.exterior.file, document).get('which-model')!.text).toMatch(
+          /the multiplicative model leaves/,
+        )
+      }
+    })
+
+    it('primer has no season, wood stain one that moves, by averages and by loess', () => {
+      expect(told(TRUTH.primer.file).has('no-stable-season')).toBe(true)
+      expect(told(TRUTH.stain.file).get('season-moves')!.text).toMatch(/^The season moves over/)
+      const loess = { ...FORMAT, decompose: { by: 'stl' } } as const
+      expect(told(TRUTH.primer.file, loess).has('season-drifts')).toBe(false)
+      expect(told(TRUTH.stain.file, loess).has('season-drifts')).toBe(true)
+    })
+
+    it('the flood months are outliers, and nothing else is', () => {
+      const { outliers, columns } = analyse(seriesOf(TRUTH.exterior.file), FORMAT)
+      expect(outliers.map(({ t }) => columns.period[t - 1])).toEqual(['2019-06', '2019-07'])
+    })
   })
 
   describe('by robust loess', () => {

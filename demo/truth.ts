@@ -32,7 +32,7 @@ export const TRUTH = {
     unit: 'litres',
     model: 'additive',
     level: 41_000,
-    slope: 62,
+    slope: 210,
     /** Litres above the baseline, January to December; they sum to 0. */
     indices: [3900, 2700, 1200, -900, -2600, -3700, -4300, -3500, -1100, 1500, 3100, 3700],
     noise: 620,

@@ -21,6 +21,13 @@ describe('tables as text', () => {
     )
   })
 
+  it('have a decimal comma where that is wanted, and semicolons between', () => {
+    expect(tableAsCsv(table, 'comma')).toBe(
+      'period;"\'=cmd()"\r\n"\'@x";-5,5\r\n"\'+a";\r\n"\'-b";0,30000000000000004\r\n',
+    )
+    expect(tableAsTabs({ header: ['x'], rows: [[-1e-7]] }, 'comma')).toBe('x\n-1e-7')
+  })
+
   it('paste cell by cell', () => {
     expect(tableAsTabs(table).split('\n')[1]).toBe('"\'@x"\t-5.5')
   })

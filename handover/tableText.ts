@@ -1,19 +1,39 @@
 import Papa from 'papaparse'
 import type { FigureTable } from '../core/ledger/table'
 
+/** How the figures of a text table are written: in full either way. */
+export type DecimalMark = 'point' | 'comma'
+
 /**
  * A table as CSV that a spreadsheet opens safely: text that begins like a formula (= + - @) is
- * quoted as text. Figures are written in full, with a decimal point; undefined is an empty cell.
+ * quoted as text. Figures are written in full; undefined is an empty cell.
+ *
+ * @param decimal with a comma, cells are separated by semicolons, as spreadsheets of such a locale expect
  */
-export function tableAsCsv(table: FigureTable): string {
-  return Papa.unparse(lines(table), { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+export function tableAsCsv(table: FigureTable, decimal: DecimalMark = 'point'): string {
+  const delimiter = decimal === 'comma' ? ';' : ','
+  return (
+    Papa.unparse(lines(table, decimal), { escapeFormulae: FORMULA, delimiter, newline: '\r\n' }) +
+    '\r\n'
+  )
 }
 
 /** A table as tab-separated text, for the clipboard: it pastes into a spreadsheet cell by cell. */
-export function tableAsTabs(table: FigureTable): string {
-  return Papa.unparse(lines(table), { escapeFormulae: true, delimiter: '\t', newline: '\n' })
+export function tableAsTabs(table: FigureTable, decimal: DecimalMark = 'point'): string {
+  const delimiter = '\t'
+  return Papa.unparse(lines(table, decimal), { escapeFormulae: FORMULA, delimiter, newline: '\n' })
 }
 
-function lines(table: FigureTable): unknown[][] {
-  return [[...table.header], ...table.rows.map((row) => [...row])]
+/** What a spreadsheet would take for a formula: text that begins like one, but for a negative figure. */
+const FORMULA = /^(?!-\d[\d,.]*(?:e[+-]?\d+)?$)[=+\-@\t\r]/
+
+function lines(table: FigureTable, decimal: DecimalMark): unknown[][] {
+  const rows = [[...table.header], ...table.rows.map((row) => [...row])]
+  if (decimal === 'point') return rows
+  return rows.map((row) => row.map(withComma))
+}
+
+function withComma(cell: unknown): unknown {
+  if (typeof cell !== 'number') return cell
+  return String(cell).replace('.', ',')
 }

@@ -470,7 +470,7 @@ describe('robust loess in the sentence', () => {
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
-      'Sales of all 16 quarters as multiplicative, by robust loess, season free to change over 13 years, trend over 7 quarters, outliers distrusted; trend a straight line; project 4 quarters with 80% and 95% limits.',
+      'Sales of all 16 quarters as multiplicative, by robust loess, the same season every year, trend over 7 quarters, outliers distrusted; trend a straight line; project 4 quarters with 80% and 95% limits.',
     )
     expect(words({ seasonalWindow: 'periodic', robust: false, trendWindow: 9 })).toContain(
       'the same season every year, trend over 9 quarters, every value believed alike',

@@ -183,7 +183,7 @@ function roleWords(column: number): string {
           <td
             v-for="column in width"
             :key="column"
-            v-tooltip:bottom="titleAt(loaded.from + i, row, column - 1)"
+            :data-tip="titleAt(loaded.from + i, row, column - 1)"
             :class="[
               becameOf(loaded.from + i, column - 1),
               { wrong: problemAt(row.line, column - 1) },

@@ -15,7 +15,7 @@ const parts = computed(() => {
 
 <template>
   <bdi v-if="parts === null">{{ text }}</bdi>
-  <span v-else v-tooltip:bottom="text" class="cut" dir="auto">
+  <span v-else :data-tip="text" class="cut" dir="auto">
     <!-- Read out as one word, drawn as two. -->
     <span class="visually-hidden">{{ text }}</span>
     <span class="start" aria-hidden="true">{{ parts.start }}</span>

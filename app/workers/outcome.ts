@@ -1,5 +1,5 @@
 import { analyse } from '~~/core/analyse'
-import type { Action } from '~~/core/finding'
+import type { MethodAction } from '~~/core/finding'
 import { lookAt } from '~~/core/look'
 import type { MethodDocument } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
@@ -15,7 +15,7 @@ export type Outcome =
       readonly because: string
       readonly where: string
       /** Single choices that would help. */
-      readonly remedies: readonly Action[]
+      readonly remedies: readonly MethodAction[]
       /** What can be looked at all the same; null where nothing can. */
       readonly looked: Looked | null
     }

@@ -44,7 +44,11 @@ export function calcForecast(input: unknown): unknown {
   const { model } = read.decomposition
   const { indices, cost } = decomposition.season!
   const forecast = forecastByDecomposition(
-    { model, trend, lastT, seasonCost: cost, indexAt: (t) => indices[seasonAt(t) - 1]!.index },
+    {
+      ...{ model, trend, lastT, seasonCost: cost },
+      indexAt: (t) => indices[seasonAt(t) - 1]!.index,
+      uncertaintyAt: (t) => indices[seasonAt(t) - 1]!.uncertainty,
+    },
     { horizon: read.horizon, levels: read.levels },
   )
   const deseasonalized = (limit: readonly (number | null)[]) =>
@@ -63,7 +67,9 @@ export function calcForecast(input: unknown): unknown {
       p: trend.fit.p,
       df: forecast.interval.df,
       s: forecast.interval.s,
+      s_relative: forecast.interval.sRelative,
     },
+    values_behind_index: forecast.t.map((t) => indices[seasonAt(t) - 1]!.count),
     deseasonalized_forecast: forecast.deseasonalized,
     forecast: forecast.forecast,
     intervals: read.levels.map((level) => {

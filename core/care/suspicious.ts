@@ -56,10 +56,15 @@ function suspicionOf(
   values: readonly Value[],
 ): Pick<SuspiciousValue, 'suspicion' | 'times'> | null {
   const distance = Math.log(Math.abs(value) / usual)
-  if (value === 0) return isLoneZero(values) ? { suspicion: 'zero-among-large', times: null } : null
+  if (value === 0)
+    return isRare(values, (other) => other === 0)
+      ? { suspicion: 'zero-among-large', times: null }
+      : null
   if (value < 0) {
     const isUsualSize = Math.abs(distance) <= IN_THE_USUAL_RANGE
-    return isUsualSize ? { suspicion: 'sign-flipped', times: null } : null
+    return isUsualSize && isRare(values, (other) => other < 0)
+      ? { suspicion: 'sign-flipped', times: null }
+      : null
   }
   if (Math.abs(distance) <= STANDS_OUT * spread) return null
   for (const times of [10, 100, 1000]) {
@@ -69,10 +74,10 @@ function suspicionOf(
   return null
 }
 
-/** Zeros are suspicious when they are rare: not in a series that often sells nothing. */
-function isLoneZero(values: readonly Value[]): boolean {
+/** Zeros and minus signs are suspicious when they are rare: not in a series that often has them. */
+function isRare(values: readonly Value[], is: (value: number) => boolean): boolean {
   const present = values.filter((value) => value !== null)
-  return present.filter((value) => value === 0).length * 20 <= present.length
+  return present.filter(is).length * 20 <= present.length
 }
 
 /** The median of the same season in the years around; null with fewer than two of them. */

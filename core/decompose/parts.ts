@@ -10,6 +10,8 @@ export interface SeasonalIndex {
   readonly raw: number
   /** What a forecast takes. */
   readonly index: number
+  /** Variance of the index as a share of that of a single value: 1 ÷ count for an average. */
+  readonly uncertainty: number
 }
 
 /** What a decomposition says of the season. */
@@ -18,7 +20,7 @@ export interface SeasonParts {
   readonly seasonalIrregular: readonly Value[]
   /** Season 1 first. */
   readonly indices: readonly SeasonalIndex[]
-  /** Degrees of freedom that the indices cost. */
+  /** Degrees of freedom that the indices cost; by loess as many as its smoother takes, not a whole number. */
   readonly cost: number
 }
 

@@ -17,6 +17,8 @@ export interface Traits {
   readonly seasonMayChange: boolean
   /** Whether the trend-cycle is a straight line, which has no cycle. */
   readonly trendIsLine: boolean
+  /** Whether values are compared with a level that moves in time; else a trend is left in the indices. */
+  readonly followsLevel: boolean
 }
 
 /** How much the indices hang on single values; season 1 first in every list. */
@@ -75,8 +77,17 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
 
   /** Its columns of the ledger, in the order of the work. */
   columns(run: DecompositionRun<Options, Taken>): Column[]
-  /** What it found out, or did, that the reader of its figures must know. */
-  findings(stretch: Stretch, options: Options, decomposed: Decomposed<Taken>): Finding[]
+  /**
+   * What it found out, or did, that the reader of its figures must know.
+   *
+   * @param hasSeason whether the tests find one
+   */
+  findings(
+    stretch: Stretch,
+    options: Options,
+    decomposed: Decomposed<Taken>,
+    hasSeason: boolean,
+  ): Finding[]
   /** What to try when the leftover still waves: from period to period, or with the season. */
   advice(waves: 'slowly' | 'with the season'): string
 

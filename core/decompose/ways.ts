@@ -40,6 +40,12 @@ export const DEFAULT_WAYS = [ratioToMovingAverage, noSeason] as const
 /** A method with this takes no season out. */
 export const WITHOUT_SEASON = { decompose: { by: noSeason.name } } as const
 
+/** A method with this lets the season change over the years. */
+export const MOVING_WAY = {
+  says: 'Robust loess',
+  change: { decompose: { by: loess.name } },
+} as const
+
 export type AnyWay = DecompositionWay<NamedDocument, DecompositionOptions, Taken>
 
 /**

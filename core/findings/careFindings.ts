@@ -6,7 +6,8 @@ import type { FilledValue, MissingRule } from '../care/fillMissing'
 import { suspiciousValues, type SuspiciousValue } from '../care/suspicious'
 import type { Stretch } from '../series/stretch'
 import { figure } from '../words/figure'
-import type { Finding } from '../finding'
+import type { Action, Finding } from '../finding'
+import { inUnit } from './outlierFindings'
 
 /**
  * What was done to the values before the calculation, and which of them look mistyped.
@@ -37,6 +38,10 @@ function looksMistyped(
   unit: string,
 ): Finding {
   const { code, label } = stretch.periodOf(at)
+  const replaceBy = (right: number): Action => ({
+    label: `Replace it by ${figure(right)}`,
+    adjust: [{ period: code, value: right, reason: 'looks mistyped' }],
+  })
   const WORDS = {
     'times-too-large': `about ${times} times what this season usually is`,
     'times-too-small': `about a ${times}th of what this season usually is`,
@@ -46,10 +51,17 @@ function looksMistyped(
   return {
     code: suspicion,
     severity: 'caution',
-    topic: 'data',
-    text: `${label}, ${figure(value)} ${unit}, is ${WORDS[suspicion]} (${figure(usual)} ${unit}). Is it right? Its working replaces it or leaves it out.`,
+    stage: 'look',
+    text: `${label}, ${inUnit(value, unit)}, is ${WORDS[suspicion]} (${inUnit(usual, unit)}). Is it right?`,
     period: code,
     figure: value,
+    actions: [
+      ...(times === null
+        ? []
+        : [replaceBy(suspicion === 'times-too-large' ? value / times : value * times)]),
+      ...(suspicion === 'sign-flipped' ? [replaceBy(-value)] : []),
+      { label: 'Leave it out', adjust: [{ period: code, value: null, reason: 'looks mistyped' }] },
+    ],
   }
 }
 
@@ -59,11 +71,11 @@ function adjusted(
   unit: string,
 ): Finding {
   const parsed = parsePeriod(period, calendar)!
-  const done = value === null ? 'left out' : `replaced by ${figure(value)} ${unit}`
+  const done = value === null ? 'left out' : `replaced by ${inUnit(value, unit)}`
   return {
     code: value === null ? 'value-left-out' : 'value-replaced',
     severity: 'note',
-    topic: 'data',
+    stage: 'look',
     text: `${periodLabel(parsed, calendar)} is ${done}: ${reason}.`,
     period: formatPeriod(parsed, calendar),
     figure: value,
@@ -81,7 +93,7 @@ function filledIn(filled: readonly FilledValue[], stretch: Stretch, missing: Mis
   return {
     code: 'filled',
     severity: 'note',
-    topic: 'data',
+    stage: 'look',
     text: `${countPeriods(filled.length, stretch.calendar)} without a value filled ${HOW[missing]}, the first ${first.label}.`,
     period: first.code,
     figure: filled.length,

@@ -3,6 +3,7 @@ import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import type { MethodDocument } from '../method'
 import type { Value } from '../series/series'
+import { STAGES } from '../stage'
 
 /** A made monthly series under a method, and its findings by code. */
 function findings(
@@ -26,45 +27,95 @@ const noise = (t: number) => Math.sin(t * t * 1.7)
 const wave = (t: number, at = 0) => Math.cos((2 * Math.PI * (t - at)) / 12)
 
 describe('findings of a first look', () => {
-  it('a trend, with its size in units and as a share', () => {
-    const told = findings((t) => 1000 + 5 * t + 100 * wave(t) + noise(t)).get('trend')!
-    expect(told.text).toMatch(
-      /^The trend rises by 5\.0?\d* litres a month, 0\.4% of the mean level/,
+  it('an outlier, by its period and size, with what can be done', () => {
+    const told = findings((t) => (1000 + 100 * wave(t) + 5 * noise(t)) * (t === 50 ? 2 : 1)).get(
+      'outlier',
+    )!
+    expect(told.text).toMatch(/^Mar 2020, 2,1\d\d litres: \d+% over what trend and season say/)
+    expect(told).toMatchObject({ stage: 'look', severity: 'caution', period: '2020-03' })
+    expect(told.actions!.map(({ label }) => label)).toEqual([
+      'Leave it out',
+      expect.stringMatching(/^Replace it by 1,0\d\d/) as string,
+    ])
+  })
+
+  it('a step of the level, with the periods from it on as what to analyse', () => {
+    const told = findings((t) => (1000 + 100 * wave(t) + 5 * noise(t)) * (t < 48 ? 1 : 1.3))
+    expect(told.get('level-step')!.text).toMatch(
+      /^The level changes at Jan 2020: it goes (29|30|31)% up/,
     )
-    expect(told.figure).toBeCloseTo(5, 1)
-    expect(told.topic).toBe('look')
+    expect(told.get('level-step')!.actions).toMatchObject([
+      { change: { span: { from: '2020-01' } } },
+    ])
+    expect(told.has('outlier')).toBe(false)
   })
 
-  it('no trend', () => {
-    const told = findings((t) => 1000 + 100 * wave(t) + 5 * noise(t)).get('no-trend')!
-    expect(told.text).toMatch(/^No straight trend can be told from chance/)
-  })
-
-  it('a swing that grows with the level, as a caution where the method says otherwise', () => {
+  it('a swing that grows with the level, as a caution with a click where the method says otherwise', () => {
     const grows = (t: number) => (1000 + 30 * t) * (1 + 0.3 * wave(t)) + noise(t)
     const own = findings(grows, { model: 'multiplicative' }).get('which-model')!
     const contrary = findings(grows, { model: 'additive' }).get('which-model')!
-    expect(own.text).toMatch(/^The swing grows with the level: multiplicative fits better/)
+    expect(own.text).toMatch(
+      /^The swing grows with the level: the multiplicative model leaves \d+%/,
+    )
     expect([own.severity, contrary.severity]).toEqual(['note', 'caution'])
     expect(contrary.text).toMatch(/The method is additive\.$/)
+    expect(contrary.actions).toMatchObject([{ change: { decompose: { model: 'multiplicative' } } }])
   })
 
   it('a swing that stays an amount', () => {
     const told = findings((t) => 1000 + 30 * t + 300 * wave(t) + noise(t)).get('which-model')!
-    expect(told.text).toMatch(/^The swing does not grow with the level: additive fits better/)
+    expect(told.text).toMatch(/^The swing does not grow with the level: the additive model leaves/)
   })
 
-  it('is silent on models with too few full years', () => {
+  it('is silent on models with too few full years, and without a season', () => {
     expect(findings((t) => 1000 + 100 * wave(t) + noise(t), {}, 36).has('which-model')).toBe(false)
+    expect(findings((t) => 1000 + 10 * noise(t)).has('which-model')).toBe(false)
   })
 
-  it('peaks that keep the distance of a year, and peaks that do not', () => {
+  it('peaks that keep the distance of a year, and peaks that wander', () => {
     const seasonal = findings((t) => 1000 + 100 * wave(t))
     expect(seasonal.get('peaks-seasonal')!.text).toMatch(/12 months apart \(\d gaps\).*seasonal/)
+    const wandering = findings((t) => 1000 + 300 * wave(t, 2 * Math.sin(t * 0.7)) + noise(t))
+    expect(wandering.get('peaks-wander')?.text ?? 'Peaks stand').toMatch(/^Peaks/)
     const other = findings((t) => 1000 + 100 * Math.cos((2 * Math.PI * t) / 17))
     expect(
       [...other.keys()].some((code) => code.startsWith('peaks-') && code !== 'peaks-seasonal'),
     ).toBe(true)
+  })
+
+  it('a minus sign only where minus signs are rare', () => {
+    const growth = (t: number) => 4 * Math.sin(t * 1.3) + noise(t)
+    expect([...findings(growth, { model: 'additive' }).keys()]).not.toContain('sign-flipped')
+  })
+})
+
+describe('findings of the trend', () => {
+  it('one phase, with its yearly rate', () => {
+    const told = findings((t) => 1000 + 5 * t + 100 * wave(t) + noise(t)).get('trend')!
+    expect(told.text).toMatch(
+      /^The trend rises 4\.\d% a year throughout \(strength of trend 1\.00\)\.$/,
+    )
+    expect(told.stage).toBe('trend')
+  })
+
+  it('none', () => {
+    const told = findings((t) => 1000 + 100 * wave(t) + 5 * noise(t)).get('no-trend')!
+    expect(told.text).toBe('The trend is level: no rise or fall can be told from chance.')
+  })
+
+  it('phases with their dates, and the line through the last as what to try', () => {
+    const bends = (t: number) => 1000 + 6 * Math.min(t, 48) + 60 * wave(t) + 4 * noise(t)
+    const all = findings(bends)
+    const told = all.get('trend-phases')!
+    expect(told.text).toMatch(
+      /^The trend rises \d\.\d% a year to \w{3} (2019|2020), is level since/,
+    )
+    expect(told.actions).toMatchObject([
+      { change: { trend: { last: expect.any(Number) as number } } },
+    ])
+    expect(all.get('line-does-not-fit')!.text).toMatch(
+      /^The straight line does not fit: neighbouring/,
+    )
   })
 })
 
@@ -72,14 +123,15 @@ describe('findings of the season', () => {
   it('one that can be told from chance, with its test and strength', () => {
     const all = findings((t) => 1000 + 100 * wave(t) + 10 * noise(t))
     expect(all.get('stable-season')!.text).toMatch(/F\(11, \d+\) = [\d,.]+, p < 0\.0001/)
-    expect(all.get('strength')!.text).toMatch(/^The season is strong, the trend \w/)
+    expect(all.get('strength')!.text).toMatch(/^The season is strong \(strength from 0 to 1/)
   })
 
   it('none', () => {
     const all = findings((t) => 1000 + 10 * noise(t))
-    expect(all.get('season-negligible')!.severity).toBe('caution')
-    expect(all.has('no-stable-season') || all.has('stable-season')).toBe(true)
-    expect(all.get('strength')!.text).toMatch(/^The season is (weak|hardly there)/)
+    expect(all.get('no-stable-season')!.actions).toMatchObject([{ label: 'Do without a season' }])
+    for (const code of ['strength', 'season-peak', 'season-negligible', 'stable-season']) {
+      expect(all.has(code), code).toBe(false)
+    }
   })
 
   it('one that grows over the years', () => {
@@ -118,7 +170,25 @@ describe('findings of robust loess', () => {
 describe('findings of what is left over', () => {
   it('noise is dull', () => {
     const all = findings((t) => 1000 + 100 * wave(t) + 20 * noise(t))
-    expect(all.get('leftover-dull')!.severity).toBe('note')
+    const told = all.get('leftover-dull') ?? all.get('leftover-opposite')!
+    expect(told.severity).toBe('note')
+    expect(all.has('leftover-dull') && all.has('leftover-opposite')).toBe(false)
+  })
+
+  it('of an exact series is nothing, and nothing else is said of it', () => {
+    const all = findings((t) => 1000 + 5 * t + 100 * wave(t), { model: 'additive' })
+    expect(all.get('nothing-left-over')!.text).toMatch(/^Nothing is left over/)
+    for (const code of ['leftover-dull', 'strength', 'index-unsteady', 'line-does-not-fit']) {
+      expect(all.has(code), code).toBe(false)
+    }
+  })
+
+  it('of simple averages under a trend holds part of it', () => {
+    const told = findings((t) => 1000 + 10 * t + 100 * wave(t) + noise(t), {
+      by: 'simple-averages',
+    })
+    expect(told.get('indices-hold-trend')!.text).toMatch(/^The indices hold part of the trend/)
+    expect(told.has('leftover-waves')).toBe(false)
   })
 
   it('a slow wave, with what to try under this method', () => {
@@ -129,19 +199,25 @@ describe('findings of what is left over', () => {
     expect(smooth.text).toMatch(/Try a shorter trend window/)
   })
 
-  it('a fan, and the other model only where that would mend it', () => {
-    const fans = (t: number) => 1000 + 40 * t + (3 + t / 2) * noise(t) * 4 + 100 * wave(t)
-    const told = findings(fans, { model: 'additive' }).get('leftover-fans')!
-    expect(told.text).toMatch(/fans out: .* Try the multiplicative model/)
+  it('a fan, and the other model only where it is the one to take', () => {
+    const noisy = (t: number) => 1000 + 300 * wave(t) + (t < 40 ? 8 : 40) * noise(t)
+    const told = findings(noisy, { model: 'additive' }).get('leftover-fans')!
+    expect(told.text).toMatch(/^What is left over fans out: .* Look at which years are noisy/)
+    const grows = (t: number) => (900 + 30 * t) * (1 + 0.2 * wave(t)) + (5 + t / 3) * noise(t)
+    const both = findings(grows, { model: 'additive' })
+    expect(both.get('which-model')!.text).toMatch(/the multiplicative model leaves/)
+    expect(both.get('leftover-fans')?.text ?? 'The multiplicative model expects that.').toMatch(
+      /The multiplicative model expects that\.$/,
+    )
   })
 })
 
 describe('every finding', () => {
-  it('is a sentence with a topic, and points into the series', () => {
+  it('is a sentence with a stage, and points into the series', () => {
     const all = findings((t) => (t === 50 ? null : 1000 + 5 * t + 100 * wave(t) + noise(t)))
-    for (const { text, topic, period } of all.values()) {
+    for (const { text, stage, period } of all.values()) {
       expect(text).toMatch(/^["\p{L}\d].*\.$/u)
-      expect(['data', 'look', 'season', 'leftover', 'forecast']).toContain(topic)
+      expect(STAGES).toContain(stage)
       if (period) expect(period).toMatch(/^20\d\d-\d\d$/)
     }
     expect(all.get('missing-values')!.period).toBe('2020-03')

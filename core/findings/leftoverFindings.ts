@@ -1,57 +1,71 @@
+import type { Traits } from '../decompose/way'
+import type { Examined } from '../examine'
+import type { Finding } from '../finding'
 import type { Leftover } from '../leftover/leftover'
 import type { Model } from '../model'
-import { figure, probability } from '../words/figure'
-import type { Finding } from '../finding'
+import { figure, percent, probability } from '../words/figure'
+
+/** What is asked of the way of decomposing. */
+export interface WayOfLeftover extends Pick<Traits, 'followsLevel'> {
+  /** Whether its trend-cycle is an average, which a freak value sways. */
+  readonly swaysAverage: boolean
+  /** What to try under this method when it waves. */
+  readonly advice: (waves: NonNullable<Leftover['waves']>) => string
+}
 
 /**
  * Whether what is left over still holds a pattern, with what to try: a model is only as good as its leftover
  * is dull.
  *
- * @param advice what to try under this method when it waves
+ * @param model the one that the method uses
+ * @param trendShare yearly rise or fall as a share of the level, where it can be told from chance; else null
  */
 export function leftoverFindings(
-  leftover: Leftover,
+  { leftover, advisedModel, outliers }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers'>,
   model: Model,
-  advice: (waves: NonNullable<Leftover['waves']>) => string,
+  { followsLevel, swaysAverage, advice }: WayOfLeftover,
+  trendShare: number | null,
 ): Finding[] {
   const { waves, wavesAtLag: lag, fan, autocorrelation: r, limit } = leftover
-  const findings: Finding[] = []
   const caution = (code: string, text: string, at: number): Finding => ({
-    code,
-    severity: 'caution',
-    topic: 'leftover',
-    text,
-    period: null,
-    figure: at,
+    ...{ code, severity: 'caution', stage: 'season', text },
+    ...{ period: null, figure: at },
   })
-  if (waves !== null) {
+  if (leftover.isNothing) {
+    const text = 'Nothing is left over: trend and season explain every value.'
+    return [{ ...caution('nothing-left-over', text, 0), severity: 'note' }]
+  }
+  // An average that outliers sway leaves a patch of noise around each, which is no fan.
+  const isPatchy = swaysAverage && outliers.length > 0
+  const findings: Finding[] = []
+  if (!followsLevel) {
+    if (trendShare !== null) {
+      const text = `The indices hold part of the trend: simple averages take its ${percent(trendShare)} a year for season, from the first season to the last. ${advice('slowly')}`
+      findings.push(caution('indices-hold-trend', text, trendShare))
+    }
+  } else if (waves !== null) {
     const own = r![lag! - 1]!
-    findings.push(
-      caution(
-        'leftover-waves',
-        `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${advice(waves)}`,
-        own,
-      ),
-    )
+    const swayed = waves === 'slowly' && isPatchy
+    const what = swayed ? 'The outliers named at Look sway the average around them.' : advice(waves)
+    const text = `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${what}`
+    findings.push(caution('leftover-waves', text, own))
   }
-  if (fan !== null && fan.verdict !== 'even') {
-    const other = model === 'multiplicative' ? 'additive' : 'multiplicative'
-    const fits = (fan.verdict === 'out') === (model === 'additive')
-    findings.push(
-      caution(
-        'leftover-fans',
-        `What is left over fans ${fan.verdict}: its spread goes from ${figure(fan.first)} in the first third to ${figure(fan.last)} in the last (p ${probability(fan.p)}). ${fits ? `Try the ${other} model.` : 'Look at which years are noisy, and why.'}`,
-        fan.last,
-      ),
-    )
+  if (fan !== null && fan.verdict !== 'even' && !isPatchy) {
+    const suited = fan.verdict === 'out' ? 'multiplicative' : 'additive'
+    // One rule says which model; a fan only agrees with it.
+    const agrees = suited !== model && advisedModel?.better === suited && !advisedModel.close
+    const text = `What is left over fans ${fan.verdict}: its spread goes from ${figure(fan.first)} in the first third to ${figure(fan.last)} in the last (p ${probability(fan.p)}). ${agrees ? `The ${suited} model expects that.` : 'Look at which years are noisy, and why.'}`
+    findings.push(caution('leftover-fans', text, fan.last))
   }
-  if (findings.length === 0 && r !== null) {
-    const first = r[0]!
-    const words =
-      first < -limit!
-        ? `What is left over neither waves slowly nor fans out; neighbours lean to opposite sides (autocorrelation at lag 1 ${figure(first)}), as smoothing makes them.`
-        : `What is left over looks random: it neither waves nor fans out (autocorrelation at lag 1 ${figure(first)}, noise stays within ±${figure(limit!)}).`
-    findings.push({ ...caution('leftover-dull', words, first), severity: 'note' })
+  if (findings.length > 0 || r === null) return findings
+  const first = r[0]!
+  if (first < -limit!) {
+    const text = `What is left over neither waves slowly nor fans out; neighbours lean to opposite sides (autocorrelation at lag 1 ${figure(first)}), as smoothing makes them.`
+    return [{ ...caution('leftover-opposite', text, first), severity: 'note' }]
   }
-  return findings
+  if (leftover.looksRandom) {
+    const text = `What is left over looks random: it neither waves nor fans out (autocorrelation at lag 1 ${figure(first)}, noise stays within ±${figure(limit!)}).`
+    return [{ ...caution('leftover-dull', text, first), severity: 'note' }]
+  }
+  return []
 }

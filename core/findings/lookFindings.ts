@@ -1,102 +1,76 @@
-import { onePeriod } from '../calendar/labels'
+import { seasonLabel } from '../calendar/labels'
 import type { Examined } from '../examine'
 import type { Finding } from '../finding'
 import type { Model } from '../model'
-import { twoSidedT } from '../statistics/distributions'
-import { peakSpacing } from '../seasonality/peakSpacing'
-import type { WhichModel } from '../seasonality/whichModel'
-import { mean } from '../statistics/average'
-import type { Stretch } from '../series/stretch'
-import { figure, percent, probability } from '../words/figure'
 import { gapWords, peakWords } from '../seasonality/peakWords'
-import type { TrendLine } from '../trend/fit'
-
-const SIGNIFICANT = 0.05
+import { peakSpacing } from '../seasonality/peakSpacing'
+import type { Stretch } from '../series/stretch'
+import { percent } from '../words/figure'
 
 /**
- * What a first look at the series should say: is there a trend, does the swing grow with the level, how far
- * apart do its peaks stand?
+ * Which model to take: the only place that says so. Without a season nothing is said.
  *
  * @param model the one that the method uses
  */
-export function lookFindings(
-  stretch: Stretch,
-  { straight, whichModel }: Pick<Examined, 'straight' | 'whichModel'>,
+export function modelFinding(
+  { advisedModel }: Pick<Examined, 'advisedModel'>,
   model: Model,
-  unit: string,
 ): Finding[] {
-  return [
-    ...trendFinding(stretch, straight, unit),
-    ...(whichModel ? modelFinding(whichModel, model, unit) : []),
-    ...peakFindings(stretch),
-  ]
-}
-
-function trendFinding(
-  { calendar, values }: Stretch,
-  { fit, slope }: TrendLine,
-  unit: string,
-): Finding[] {
-  const level = mean(values.filter((value) => value !== null))
-  const error = Math.sqrt(fit.sse / (fit.n - fit.p)) * fit.unitErrors[1]!
-  if (!level || error === 0) return []
-  const p = twoSidedT(slope / error, fit.n - fit.p)
-  const per = onePeriod(calendar)
-  const size = `${figure(Math.abs(slope))} ${unit} a ${per}, ${percent(slope / level)} of the mean level`
-  return [
-    {
-      code: p < SIGNIFICANT ? 'trend' : 'no-trend',
-      severity: 'note',
-      topic: 'look',
-      text:
-        p < SIGNIFICANT
-          ? `The trend ${slope > 0 ? 'rises' : 'falls'} by ${size} (p ${probability(p)}).`
-          : `No straight trend can be told from chance: ${size} (p ${probability(p)}).`,
-      period: null,
-      figure: slope,
-    },
-  ]
-}
-
-function modelFinding(
-  { variation, better, close }: WhichModel,
-  model: Model,
-  unit: string,
-): Finding[] {
-  const { additive, multiplicative } = variation
-  if (better === null || additive === null) return []
+  if (!advisedModel) return []
+  const { better, close, additive, multiplicative } = advisedModel
   const isContrary = better !== model && !close
-  const figures =
-    multiplicative === null
-      ? `as an amount it varies by ${percent(additive)} from year to year; ratios are not possible with values that are not above 0`
-      : `as an amount in ${unit} it varies by ${percent(additive)} from year to year, as a share of the level by ${percent(multiplicative)}`
-  const verdict = close
-    ? 'The two models fit about equally well'
-    : better === 'multiplicative'
-      ? 'The swing grows with the level: multiplicative fits better'
-      : 'The swing does not grow with the level: additive fits better'
+  const [less, more] = [Math.min(additive, multiplicative), Math.max(additive, multiplicative)]
+  const other = better === 'multiplicative' ? 'additive' : 'multiplicative'
+  const text = close
+    ? 'Additive and multiplicative fit about equally well; either will do.'
+    : `${better === 'multiplicative' ? 'The swing grows with the level' : 'The swing does not grow with the level'}: the ${better} model leaves ${percent(1 - less / more)} less over than the ${other} one.${isContrary ? ` The method is ${model}.` : ''}`
   return [
     {
       code: 'which-model',
       severity: isContrary ? 'caution' : 'note',
-      topic: 'look',
-      text: `${verdict} (the yearly swing: ${figures}).${isContrary ? ` The method is ${model}.` : ''}`,
+      stage: 'look',
+      text,
       period: null,
-      figure: better === 'multiplicative' ? multiplicative : additive,
+      figure: more === 0 ? null : less / more,
+      ...(isContrary
+        ? {
+            actions: [
+              { label: `Take the ${better} model`, change: { decompose: { model: better } } },
+            ],
+          }
+        : {}),
     },
   ]
 }
 
-/** How far apart peaks and troughs stand, and what that says. */
-export function peakFindings({ values, calendar }: Stretch): Finding[] {
+/**
+ * How far apart peaks and troughs stand, and what that says. A series with a season whose peaks come in
+ * different months has wandering peaks, not a cycle.
+ *
+ * @param hasSeason whether the tests find one
+ */
+export function peakFindings(
+  { values, calendar, seasonOf }: Stretch,
+  hasSeason = false,
+): Finding[] {
   const spacing = peakSpacing(values, calendar.seasons)
   if (spacing.verdict === null) return []
+  const wanders =
+    hasSeason && (spacing.verdict === 'cyclical' || spacing.verdict === 'another-season')
+  const months = [...new Set(spacing.peaks.map((place) => seasonOf[place - 1]!))]
+    .sort((a, b) => a - b)
+    .map((season) => seasonLabel(season, calendar))
+  const text = wanders
+    ? months.length === 1
+      ? `Peaks come in ${months[0]}, though not in every year.`
+      : `Peaks wander: they come in ${months.slice(0, -1).join(', ')} or ${months.at(-1)}.`
+    : `${gapWords(spacing, calendar)}: ${peakWords(spacing.verdict, calendar)}.`
   return [
     {
-      code: `peaks-${spacing.verdict}`,
+      code: wanders ? 'peaks-wander' : `peaks-${spacing.verdict}`,
       severity: 'note',
-      topic: 'look',
-      text: `${gapWords(spacing, calendar)}: ${peakWords(spacing.verdict, calendar)}.`,
+      stage: 'look',
+      text,
       period: null,
       figure: null,
     },

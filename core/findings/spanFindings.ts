@@ -31,7 +31,7 @@ export function spanFindings(
     findings.push({
       code: 'last-actual',
       severity: 'note',
-      topic: 'data',
+      stage: 'project',
       text: `The last actual period is ${actual.label}; ${range} ${horizon === 1 ? 'is' : 'are'} forecast from it.`,
       period: actual.code,
       figure: values[lastActual]!,
@@ -44,7 +44,7 @@ export function spanFindings(
     findings.push({
       code: 'trend-cycle-ends',
       severity: 'note',
-      topic: 'data',
+      stage: 'smooth',
       text: `The moving average ends in ${at.label}: the last ${countPeriods(without, calendar)} have none.`,
       period: at.code,
       figure: without,
@@ -64,7 +64,7 @@ export function missingFindings({ values, calendar, periodOf }: Stretch): Findin
     {
       code: 'missing-values',
       severity: 'caution',
-      topic: 'data',
+      stage: 'look',
       text: `${countPeriods(missing.length, calendar)} without a value, the first in ${at.label}. No average is taken over a gap.`,
       period: at.code,
       figure: missing.length,
@@ -77,7 +77,7 @@ function leftOut({ period, reason }: Exclusion, calendar: Calendar): Finding {
   return {
     code: 'left-out',
     severity: 'note',
-    topic: 'season',
+    stage: 'season',
     text: `${periodLabel(parsed, calendar)} is left out of its season: ${reason}.`,
     period: formatPeriod(parsed, calendar),
     figure: null,

@@ -16,6 +16,8 @@ export interface ForecastBasis {
   readonly seasonCost: number
   /** Index of the season of a time code. */
   indexAt(t: number): number
+  /** Variance of that index as a share of that of a single value; 0 without a season. */
+  uncertaintyAt(t: number): number
 }
 
 /** What the columns of a forecast are made from, beside the ledger they stand in. */

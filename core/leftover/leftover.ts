@@ -2,8 +2,8 @@ import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autoco
 import { withoutEnds } from '../autocorrelation/withoutGap'
 import { periodAt } from '../calendar/period'
 import type { Value } from '../series/series'
-import { mean } from '../statistics/average'
-import { upperF } from '../statistics/distributions'
+import { stableSeason } from '../seasonality/stableSeason'
+import { mean, median } from '../statistics/average'
 import { standardDeviation } from '../statistics/spread'
 import type { Stretch } from '../series/stretch'
 
@@ -25,6 +25,10 @@ export interface Leftover {
   /** From lag 1; null with a gap inside, or when nothing is left over. */
   readonly autocorrelation: readonly number[] | null
   readonly limit: Value
+  /** Whether rounding is all that is left: nothing else is said then. */
+  readonly isNothing: boolean
+  /** Whether no more than one of the lags within a year is beyond the limit. */
+  readonly looksRandom: boolean
   /** Whether it still waves: slowly from period to period, or with the season. */
   readonly waves: 'slowly' | 'with the season' | null
   /** The lag at which it does. */
@@ -33,14 +37,28 @@ export interface Leftover {
   readonly fan: Fan | null
 }
 
-/** The spread of the first and of the last third, with an F test of their ratio. */
+/** The spread of the first and of the last third, and whether they differ beyond chance. */
 export interface Fan {
   readonly first: number
   readonly last: number
-  /** Two-sided. */
   readonly p: number
   /** At 5%. */
   readonly verdict: 'out' | 'in' | 'even'
+}
+
+/** A spread up to this share of the values is what rounding leaves. */
+const ROUNDING = 1e-9
+const NOTHING_LEFT: Leftover = {
+  spread: 0,
+  isNothing: true,
+  looksRandom: false,
+  byYear: [],
+  bySeason: [],
+  autocorrelation: null,
+  limit: null,
+  waves: null,
+  wavesAtLag: null,
+  fan: null,
 }
 
 /** Autocorrelations are shown this many years back. */
@@ -61,12 +79,14 @@ const FEWEST = 5
  * @param irregular one a period, null = undefined
  * @param counts whether an entry counts: it is neither left out nor distrusted
  * @param hasSeason whether a season was taken out; without one its seasons are not compared
+ * @param size of what rounding is a share of: the largest value, or 1 for a factor
  */
 export function examineLeftover(
   stretch: Stretch,
   irregular: readonly Value[],
   counts: (entry: number) => boolean,
   hasSeason = true,
+  size = 1,
 ): Leftover {
   const counted = irregular.map((value, i) => (counts(i) ? value : null))
   const { calendar, seasonOf, periodOf } = stretch
@@ -85,8 +105,14 @@ export function examineLeftover(
           YEARS_BACK * Math.max(FEWEST_LAGS, calendar.seasons),
         )
   const limit = r && autocorrelationLimit(inner.length)
+  const spread = standardDeviation(present(counted))
+  if (spread !== null && spread <= ROUNDING * size) return NOTHING_LEFT
+  const year = Math.max(FEWEST_LAGS, calendar.seasons)
+  const beyond = r?.slice(0, year).filter((own) => Math.abs(own) > limit!).length ?? 0
   return {
-    spread: standardDeviation(present(counted)),
+    spread,
+    isNothing: false,
+    looksRandom: r !== null && beyond <= 1,
     byYear: calendar.seasons > 1 ? spreads(counted, yearOf) : [],
     bySeason: hasSeason ? spreads(counted, seasonOf) : [],
     autocorrelation: r,
@@ -119,17 +145,27 @@ function spreads(values: readonly Value[], groupOf: readonly number[]): SpreadOf
     }))
 }
 
+/**
+ * Brown & Forsythe's test of the first third against the last: how far values lie from the median of their
+ * third, compared by analysis of variance. An F test of variances takes every freak value for a fan.
+ *
+ * @see Brown, M. B. & Forsythe, A. B. (1974), Journal of the American Statistical Association 69, 364–367
+ */
 function fanOf(inner: readonly Value[]): Fan | null {
   const third = Math.floor(inner.length / 3)
   const [start, end] = [present(inner.slice(0, third)), present(inner.slice(-third))]
   if (third === 0 || Math.min(start.length, end.length) < FEWEST) return null
-  const first = standardDeviation(start)!
-  const last = standardDeviation(end)!
-  if (first === 0 || last === 0) return null
-  const [small, large] = first < last ? [start, end] : [end, start]
-  const ratio = (Math.max(first, last) / Math.min(first, last)) ** 2
-  const p = Math.min(1, 2 * upperF(ratio, large.length - 1, small.length - 1))
-  return { first, last, p, verdict: p >= SIGNIFICANT ? 'even' : last > first ? 'out' : 'in' }
+  const [first, last] = [standardDeviation(start)!, standardDeviation(end)!]
+  const { p } = stableSeason([start, end].map(distances))
+  if (p === null) return null
+  // Which side spreads more is asked of the distances that were compared.
+  const verdict = mean(distances(end))! > mean(distances(start))! ? 'out' : 'in'
+  return { first, last, p, verdict: p <= SIGNIFICANT ? verdict : 'even' }
+}
+
+function distances(values: readonly number[]): number[] {
+  const centre = median(values)!
+  return values.map((value) => Math.abs(value - centre))
 }
 
 function present(values: readonly Value[]): number[] {

@@ -112,9 +112,10 @@ export function regressionFigures(
  * 2 without pattern, towards 0 when neighbours are alike.
  *
  * @param residuals one a period, null = missing; a pair counts only when both are present
+ * @returns undefined when nothing is left over
  * @see Durbin, J. & Watson, G. S. (1950), Biometrika 37, 409–428
  */
-function durbinWatson(residuals: readonly Value[]): number {
+export function durbinWatson(residuals: readonly Value[]): Value {
   let differences = 0
   let squares = 0
   residuals.forEach((residual, i) => {
@@ -123,5 +124,5 @@ function durbinWatson(residuals: readonly Value[]): number {
     const before = i === 0 ? null : residuals[i - 1]!
     if (before !== null) differences += (residual - before) ** 2
   })
-  return differences / squares
+  return squares === 0 ? null : differences / squares
 }

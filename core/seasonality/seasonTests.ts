@@ -4,6 +4,7 @@ import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { byYear } from './byYear'
+import { driftingSeason, type DriftingSeason } from './driftingSeason'
 import { movingSeason, type MovingSeason } from './movingSeason'
 import { kruskalWallis, stableSeason, type FTest, type KruskalWallis } from './stableSeason'
 
@@ -12,6 +13,11 @@ export interface SeasonTests {
   readonly stable: FTest
   readonly kruskalWallis: KruskalWallis
   readonly moving: MovingSeason
+  readonly drifting: DriftingSeason
+  /** Whether the seasons differ beyond chance. */
+  readonly found: boolean
+  /** Whether ranks find a season that freak values hide from F. */
+  readonly hidden: boolean
   /** Autocorrelation one and two years back; undefined with a gap inside, or when nothing varies. */
   readonly autocorrelation: {
     readonly oneYear: Value
@@ -19,6 +25,10 @@ export interface SeasonTests {
     readonly limit: Value
   }
 }
+
+/** Ratios to a moving average are not independent: at 5% one clean series in seven would have a season. */
+const SEASON_LEVEL = 0.01
+const ROUNDING = 1e-9
 
 /**
  * All tests of season on one seasonal-irregular.
@@ -40,12 +50,40 @@ export function testSeason(
   const groups = Array.from({ length: calendar.seasons }, (_, k) =>
     years.flatMap(({ values }) => (values[k] === null ? [] : [values[k]!])),
   )
+  const stable = stableSeason(groups)
+  const ranks = kruskalWallis(groups)
+  const found = isSure(stable.p) || isPerfect(groups)
   return {
-    stable: stableSeason(groups),
-    kruskalWallis: kruskalWallis(groups),
+    stable,
+    kruskalWallis: ranks,
+    found,
+    hidden: !found && isSure(ranks.p),
     moving: movingSeason(years, MODEL[model].neutral),
+    drifting: driftingSeason(
+      Array.from({ length: calendar.seasons }, (_, k) =>
+        years.flatMap(({ values }, year) =>
+          values[k] === null ? [] : [{ year, value: values[k]! }],
+        ),
+      ),
+    ),
     autocorrelation: yearsBack(seasonalIrregular, calendar.seasons),
   }
+}
+
+function isSure(p: Value): boolean {
+  return p !== null && p <= SEASON_LEVEL
+}
+
+/** A season that repeats to the digit has no variation to be tested against. */
+function isPerfect(groups: readonly (readonly number[])[]): boolean {
+  const firsts = groups.flatMap((group) => (group.length < 2 ? [] : [group[0]!]))
+  if (firsts.length < 2) return false
+  const [least, most] = [Math.min(...firsts), Math.max(...firsts)]
+  const rounding = ROUNDING * Math.max(Math.abs(least), Math.abs(most))
+  const repeats = groups.every((group) =>
+    group.every((value) => Math.abs(value - group[0]!) <= rounding),
+  )
+  return repeats && most - least > rounding
 }
 
 function yearsBack(values: readonly Value[], seasons: number): SeasonTests['autocorrelation'] {

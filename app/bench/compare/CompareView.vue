@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatChange, formatDecimals, formatFigure, formatPeriodCode } from '~/figures/format'
+import {
+  formatChange,
+  formatDecimals,
+  formatFigure,
+  formatPeriodCode,
+  inReadersFigures,
+} from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { seasonOrder } from '~~/core/calendar/tableYear'
@@ -51,7 +57,9 @@ const seasons = computed(() =>
 )
 function readingOf(result: Result, season: number): string {
   const row = result.seasons[season - 1]
-  return row ? `index ${formatFigure(row.index)}: ${row.reading}` : 'no season taken out'
+  return row
+    ? `index ${formatFigure(row.index)}: ${inReadersFigures(row.reading)}`
+    : 'no season taken out'
 }
 function label(code: string): string {
   const { frequency, seasons: count } = bench.series!.calendar
@@ -168,7 +176,7 @@ function use(one: Compared) {
               {{ seasonLabel(season, bench.series!.calendar) }}
               <span class="muted apart">{{ apart(season) }}</span>
             </th>
-            <td v-for="(result, i) in results" :key="i" v-tooltip:top="readingOf(result, season)">
+            <td v-for="(result, i) in results" :key="i" :data-tip="readingOf(result, season)">
               {{ share(indexShare(result, season)) }}
             </td>
           </tr>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useNotices } from '~/shell/noticeStore'
 import { useBench } from '../study/benchStore'
 import { copyTable, saveAsCsv, TABLES, type TableName } from './takeAway'
@@ -7,17 +7,20 @@ import { copyTable, saveAsCsv, TABLES, type TableName } from './takeAway'
 const bench = useBench()
 const notices = useNotices()
 const open = ref(false)
+/** Whether figures leave with a decimal comma, as spreadsheets of some locales read them. */
+const withComma = ref(false)
+const decimal = computed(() => (withComma.value ? 'comma' : 'point'))
 const NAMES = Object.keys(TABLES) as TableName[]
 
 function save(name: TableName) {
   open.value = false
-  saveAsCsv(bench.result!, name)
+  saveAsCsv(bench.result!, name, decimal.value)
 }
 
 async function copy(name: TableName) {
   open.value = false
   try {
-    await copyTable(bench.result!, name)
+    await copyTable(bench.result!, name, decimal.value)
     notices.show({ text: `Copied ${TABLES[name].label}; paste it into a spreadsheet.` })
   } catch {
     notices.show({ text: 'The browser did not allow copying. Save as CSV instead.' })
@@ -30,27 +33,23 @@ async function copy(name: TableName) {
     <template #activator="{ props: activator }">
       <v-btn :disabled="!bench.result" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
     </template>
-    <ul class="choices">
-      <li v-for="name in NAMES" :key="`save-${name}`">
-        <v-btn @click="save(name)"> Save {{ TABLES[name].label }} as CSV </v-btn>
-      </li>
-      <li v-for="name in NAMES" :key="`copy-${name}`">
-        <v-btn @click="copy(name)"> Copy {{ TABLES[name].label }} as a table </v-btn>
-      </li>
-    </ul>
+    <div class="choices">
+      <v-btn v-for="name in NAMES" :key="`save-${name}`" @click="save(name)">
+        Save {{ TABLES[name].label }} as CSV
+      </v-btn>
+      <v-btn v-for="name in NAMES" :key="`copy-${name}`" @click="copy(name)">
+        Copy {{ TABLES[name].label }} as a table
+      </v-btn>
+      <v-checkbox-btn v-model="withComma" label="figures with a decimal comma" />
+    </div>
   </v-menu>
 </template>
 
 <style scoped>
 .choices {
-  margin: 0;
-  padding: 6px;
-  list-style: none;
-}
-
-.choices .plain-button {
-  width: 100%;
-  padding: 6px 10px;
-  text-align: left;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  padding: 10px 12px;
 }
 </style>

@@ -1,6 +1,6 @@
 import { forecastTable, ledgerTable, type FigureTable } from '~~/core/ledger/table'
 import type { Result } from '~~/core/result'
-import { tableAsCsv, tableAsTabs } from '~~/handover/tableText'
+import { tableAsCsv, tableAsTabs, type DecimalMark } from '~~/handover/tableText'
 
 /** The tables that can be taken from the Bench. */
 export const TABLES = {
@@ -10,8 +10,8 @@ export const TABLES = {
 export type TableName = keyof typeof TABLES
 
 /** Hands a table to the browser as a CSV file; a byte-order mark tells spreadsheets its encoding. */
-export function saveAsCsv(result: Result, name: TableName): void {
-  const text = tableAsCsv(TABLES[name].of(result))
+export function saveAsCsv(result: Result, name: TableName, decimal: DecimalMark): void {
+  const text = tableAsCsv(TABLES[name].of(result), decimal)
   saveText(text, `${fileName(result.series.name)} - ${name}.csv`)
 }
 
@@ -31,8 +31,8 @@ export function saveBlob(blob: Blob, name: string): void {
 }
 
 /** Puts a table on the clipboard, ready to be pasted into a spreadsheet. */
-export function copyTable(result: Result, name: TableName): Promise<void> {
-  return navigator.clipboard.writeText(tableAsTabs(TABLES[name].of(result)))
+export function copyTable(result: Result, name: TableName, decimal: DecimalMark): Promise<void> {
+  return navigator.clipboard.writeText(tableAsTabs(TABLES[name].of(result), decimal))
 }
 
 /** A series name without what a file name cannot hold. */

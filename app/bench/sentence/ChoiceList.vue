@@ -14,49 +14,26 @@ function choose({ change }: Choice) {
 </script>
 
 <template>
-  <ul class="options" role="listbox" :aria-label="name">
-    <li v-for="choice in choices" :key="choice.text" role="presentation">
-      <v-btn
-        variant="plain"
-        role="option"
-        class="option"
-        :aria-selected="choice.chosen"
-        @click="choose(choice)"
-      >
-        <span class="name">{{ choice.text }}</span>
-        <span class="muted small">{{ choice.means }}</span>
-      </v-btn>
-    </li>
-  </ul>
+  <v-list class="options" role="listbox" :aria-label="name">
+    <v-list-item
+      v-for="choice in choices"
+      :key="choice.text"
+      role="option"
+      class="option"
+      :active="choice.chosen"
+      :aria-selected="choice.chosen"
+      @click="choose(choice)"
+    >
+      <span class="name">{{ choice.text }}</span>
+      <span class="muted small">{{ choice.means }}</span>
+    </v-list-item>
+  </v-list>
 </template>
 
 <style scoped>
-.options {
-  margin: 0;
-  padding: 4px;
-  list-style: none;
-}
-
 .option {
-  display: block;
-  width: 100%;
-  padding: 7px 12px;
-  border: 0;
-  border-radius: 3px;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-
-.option:hover,
-.option:focus-visible {
-  background: var(--band);
-}
-
-.option[aria-selected='true'] .name {
-  color: var(--accent);
+  padding: 6px 12px !important;
+  font-size: 13px;
 }
 
 .name {

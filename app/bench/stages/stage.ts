@@ -1,5 +1,4 @@
 import type { Beside } from '~~/core/beside/beside'
-import type { Topic } from '~~/core/finding'
 import type { Looked, Result } from '~~/core/result'
 import type { BesideChoices } from '../beside/choices'
 import type { StripSources } from '../view/strips/sources'
@@ -16,8 +15,6 @@ interface Common {
   readonly seesForecast?: boolean
   /** Pixels of the line of words above its strips; 0 for none. */
   readonly barHeight: number
-  /** The findings that belong to it. */
-  readonly topics: readonly Topic[]
   /** The columns that are looked at beside the ledger. */
   beside(choices: BesideChoices): Beside[]
 }

@@ -68,7 +68,7 @@ function keep() {
     <template #activator="{ props: activator }">
       <h1 class="name">
         <v-btn
-          v-tooltip:bottom="'Name, unit, group and notes'"
+          :data-tip="'Name, unit, group and notes'"
           variant="plain"
           class="open"
           v-bind="activator"
@@ -92,7 +92,7 @@ function keep() {
             periods from
             <a
               v-if="vintage.fileId"
-              v-tooltip:bottom="`Save ${vintage.source.file.slice(0, 200)} as it was brought in`"
+              :data-tip="`Save ${vintage.source.file.slice(0, 200)} as it was brought in`"
               :href="`/api/v1/files/${vintage.fileId}`"
               >{{ vintage.source.file.slice(0, 60) }}</a><template v-else>{{
               vintage.source.file.slice(0, 60)

@@ -54,7 +54,11 @@ export function useShortcuts(): void {
   }
 
   function onKey(event: KeyboardEvent) {
-    if (isTyping(event) || document.querySelector('.v-overlay--active:not(.v-snackbar)')) return
+    if (
+      isTyping(event) ||
+      document.querySelector('.v-overlay--active:not(.v-snackbar, .v-tooltip)')
+    )
+      return
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
       event.preventDefault()
       if (event.shiftKey) bench.redo()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
-import type { Finding } from '~~/core/finding'
+import type { Action, Finding } from '~~/core/finding'
 import { useBench } from '../study/benchStore'
 import { useSelection } from '../view/selectionStore'
 import { useLedger } from '../view/ledgerStore'
@@ -17,6 +17,11 @@ const ordered = computed(() =>
     (a, b) => Number(b.severity === 'caution') - Number(a.severity === 'caution'),
   ),
 )
+
+/** Does what is proposed; undo takes it back. */
+function act(action: Action) {
+  void ('change' in action ? bench.changePart(action.change) : bench.adjust(action.adjust))
+}
 
 function goTo({ period }: Finding) {
   const at = bench.shown?.columns.period.indexOf(period ?? '') ?? -1
@@ -41,12 +46,13 @@ function goTo({ period }: Finding) {
           show
         </v-btn>
         <v-btn
-          v-if="finding.action"
+          v-for="action in finding.actions ?? []"
+          :key="action.label"
           variant="plain"
           class="go"
-          @click="bench.changePart(finding.action.change)"
+          @click="act(action)"
         >
-          {{ finding.action.label }}
+          {{ inReadersFigures(action.label) }}
         </v-btn>
       </li>
     </ul>

@@ -20,7 +20,7 @@ const panels = computed(() =>
     : [],
 )
 const findings = computed(() =>
-  (bench.shown?.findings ?? []).filter(({ topic }) => stageOf(ledger.stage).topics.includes(topic)),
+  (bench.shown?.findings ?? []).filter(({ stage }) => stage === ledger.stage),
 )
 </script>
 

@@ -87,7 +87,7 @@ onBeforeUnmount(() => {
           {{ SAVE_WORDS[bench.saving] }}
           <v-btn
             v-if="bench.saving === 'failed' && !bench.conflict"
-            v-tooltip:bottom="bench.saveFailure"
+            :data-tip="bench.saveFailure"
             color="accent"
             @click="bench.save()"
           >
@@ -97,7 +97,7 @@ onBeforeUnmount(() => {
         <v-btn class="undo" :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
         <v-btn :disabled="!bench.canRedo" @click="bench.redo()"> Redo </v-btn>
         <v-btn
-          v-tooltip:bottom="'Keep this result to compare with (P)'"
+          :data-tip="'Keep this result to compare with (P)'"
           :aria-pressed="pins.isPinned"
           :disabled="!bench.result"
           class="pin"
@@ -106,7 +106,7 @@ onBeforeUnmount(() => {
           {{ pins.isPinned ? 'Unpin' : 'Pin' }}
         </v-btn>
         <v-btn
-          v-tooltip:bottom="
+          :data-tip="
             pins.pins.length === 0
               ? 'Additive, multiplicative and robust loess side by side (C)'
               : 'Pinned methods side by side (C)'

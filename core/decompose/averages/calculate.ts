@@ -62,6 +62,7 @@ export function decomposeByAverages(
       count: raw.counts[k]!,
       raw: raw.averages[k]!,
       index: value,
+      uncertainty: 1 / raw.counts[k]!,
     })),
     cost: calendar.seasons - 1,
   }

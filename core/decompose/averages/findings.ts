@@ -14,7 +14,7 @@ export function findingsOfAverages(
     {
       code: 'not-trimmed',
       severity: 'note',
-      topic: 'forecast',
+      stage: 'season',
       text: `${untrimmed.map(seasonName).join(', ')}: fewer than three values, so the trimmed mean is a plain mean.`,
       period: null,
       figure: untrimmed.length,

@@ -37,7 +37,7 @@ const NO_STRAIGHT_LINE =
 export const ratioToMovingAverage: AveragesWay = {
   ...COMMON,
   name: 'ratio-to-moving-average',
-  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: false },
+  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: false, followsLevel: true },
   says: (calendar) => ({
     lead: ', by ',
     text: `ratio to a ${yearAverage(calendar)} moving average`,
@@ -46,7 +46,7 @@ export const ratioToMovingAverage: AveragesWay = {
   }),
   advice: (waves) =>
     waves === 'slowly'
-      ? 'A freak period sways the moving average around it: leave it out, replace it, or try robust loess.'
+      ? 'The level bends faster than an average of a year, or the season moves: try robust loess.'
       : ADVICE_WITH_SEASON,
   smooths: (_, { seasons: m }) =>
     `${m % 2 === 0 ? `2×${m}` : m}; ${Math.floor(m / 2)} lost at each end`,
@@ -57,7 +57,7 @@ export const ratioToMovingAverage: AveragesWay = {
 export const ratioToTrend: AveragesWay = {
   ...COMMON,
   name: 'ratio-to-trend',
-  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: true },
+  traits: { hasSeason: true, seasonMayChange: false, trendIsLine: true, followsLevel: true },
   says: () => ({
     lead: ', by ',
     text: 'ratio to trend',
@@ -73,6 +73,7 @@ export const ratioToTrend: AveragesWay = {
 export const simpleAverages: AveragesWay = {
   ...ratioToTrend,
   name: 'simple-averages',
+  traits: { ...ratioToTrend.traits, followsLevel: false },
   says: () => ({
     lead: ', by ',
     text: 'simple averages',

@@ -3,9 +3,10 @@ import { Refusal } from '../../refusal'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
-import { partsOf, without, type Decomposed } from '../parts'
+import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
 import { requirePositive, requireTwoYears } from '../requirements'
 import type { LoessOptions } from './options'
+import { smootherCost, type SmootherCost } from './smootherCost'
 import { stl, type LastPass } from './stl/stl'
 import { stlParameters, type StlParameters } from './stl/windows'
 
@@ -67,10 +68,12 @@ export function decomposeByLoess(
   const index = parts.seasonal.map(fromSum)
   const trendCycle = parts.trend.map(fromSum)
   const seasonalIrregular = without(values, trendCycle, model)
+  const costs = costsOf(stretch, fitted, parameters)
   const season = {
     seasonalIrregular,
-    indices: indicesOf(stretch, fitted, index),
-    cost: calendar.seasons - 1,
+    indices: indicesOf(stretch, fitted, index, costs),
+    // The sum over the seasons is fixed, as that of averaged indices is.
+    cost: (calendar.seasons - 1) * mean(costs.map(({ trace }) => trace))!,
   }
   return {
     ...partsOf(values, model, { trendCycle, index, season }),
@@ -84,16 +87,37 @@ export function decomposeByLoess(
   }
 }
 
+/** What the smoother of each season takes; seasons with values in the same years take the same. */
+function costsOf(
+  { calendar, seasonOf }: Stretch,
+  fitted: readonly Value[],
+  parameters: StlParameters,
+): SmootherCost[] {
+  const known = new Map<string, SmootherCost>()
+  return Array.from({ length: calendar.seasons }, (_, k) => {
+    const own = fitted.filter((_, i) => seasonOf[i] === k + 1)
+    const years = own.map((value) => (value === null ? '0' : '1')).join('')
+    const cost = known.get(years) ?? smootherCost(own, parameters)
+    known.set(years, cost)
+    return cost
+  })
+}
+
 /** One index a season: that of its last year; raw, the mean over the years. */
 function indicesOf(
   { calendar, seasonOf }: Stretch,
   fitted: readonly Value[],
   index: readonly number[],
-) {
+  costs: readonly SmootherCost[],
+): SeasonalIndex[] {
   return Array.from({ length: calendar.seasons }, (_, k) => {
     const own = index.filter((_, i) => seasonOf[i] === k + 1)
     const counted = fitted.filter((value, i) => value !== null && seasonOf[i] === k + 1)
-    return { season: k + 1, count: counted.length, raw: mean(own)!, index: own.at(-1)! }
+    const { uncertainty } = costs[k]!
+    return {
+      ...{ season: k + 1, count: counted.length, raw: mean(own)!, index: own.at(-1)! },
+      uncertainty,
+    }
   })
 }
 

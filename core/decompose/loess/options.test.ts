@@ -80,6 +80,8 @@ describe('what is refused', () => {
   })
 
   it('no default window: the shortest series has room for them', () => {
-    expect(loess({}, { periods: 24 })).toMatchObject({ seasonalWindow: 13, trendWindow: 21 })
+    expect(loess({}, { periods: 24 })).toMatchObject({ seasonalWindow: 'periodic' })
+    expect(loess({}, { periods: 59 })).toMatchObject({ seasonalWindow: 'periodic' })
+    expect(loess({}, { periods: 60 })).toMatchObject({ seasonalWindow: 13, trendWindow: 21 })
   })
 })

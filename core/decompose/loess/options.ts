@@ -64,7 +64,9 @@ export function completeLoess(
   document: LoessDocument,
   { model, periods, seasons }: Facts,
 ): LoessOptions {
-  const { seasonalWindow = SEASONAL_WINDOW, robust = true } = document
+  // On two or three years a robust fit with a free season explains everything and leaves nothing over.
+  const isShort = periods < YEARS_FOR_A_FREE_SEASON * seasons
+  const { seasonalWindow = isShort ? 'periodic' : SEASONAL_WINDOW, robust = true } = document
   const longest = longestWindows(periods, seasons)
   if (seasonalWindow !== 'periodic') {
     requireShorter(seasonalWindow, longest.seasonal, 'seasonalWindow', SAY_PERIODIC)
@@ -91,6 +93,9 @@ export function completeLoess(
     outer,
   }
 }
+
+/** Under so many years the season is taken to be the same every year, unless the analyst says otherwise. */
+const YEARS_FOR_A_FREE_SEASON = 5
 
 const SAY_PERIODIC = 'for a season that never changes, say "periodic"'
 const ALL_BUT_STRAIGHT = 'a longer one is all but a straight line'

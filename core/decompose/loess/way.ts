@@ -11,7 +11,7 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
   name: 'stl',
   home: 'by robust loess',
   document: loessDocument,
-  traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false },
+  traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false, followsLevel: true },
   heavy: true,
   complete: completeLoess,
   decompose: decomposeLoess,

@@ -89,7 +89,8 @@ function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
       ],
     },
     window('low pass over', 'lowPassWindow', true),
-    degree('season', 'seasonalDegree'),
+    // A season that never changes is a level whatever is asked.
+    ...(isPeriodic ? [] : [degree('season', 'seasonalDegree')]),
     degree('trend', 'trendDegree'),
     degree('low pass', 'lowPassDegree'),
     {

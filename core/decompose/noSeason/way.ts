@@ -17,7 +17,7 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   name: 'none',
   home: 'without a season',
   document: noSeasonDocument,
-  traits: { hasSeason: false, seasonMayChange: false, trendIsLine: false },
+  traits: { hasSeason: false, seasonMayChange: false, trendIsLine: false, followsLevel: true },
   heavy: false,
   complete: completeNoSeason,
   decompose: decomposeWithoutSeason,

@@ -1,5 +1,5 @@
 import { declare, type Column } from '../../column/column'
-import { figureOf, operation, plain, type Expression } from '../../column/expression'
+import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import { regressionOf, type Run } from '../../column/run'
 import { notFitted } from '../../trend/columns'
 import { TREND_FORMS } from '../../trend/forms'
@@ -71,7 +71,7 @@ function deseasonalizedColumn(run: Run, { ahead }: Parts): Column {
   })
 }
 
-/** (D ± q × s × √(1 + h)), put back into season. */
+/** (D ± q × scale × √(1 + h + g)), put back into season. */
 function limitColumns(run: Run, parts: Parts): Column[] {
   const { ahead, options } = parts
   const { df } = ahead.interval
@@ -90,12 +90,13 @@ function limitColumns(run: Run, parts: Parts): Column[] {
         stages: ['project'],
         ahead: ahead.limits[level]![side],
         arithmetic: (t) => {
-          const { quantile, s, leverage } = figures(level, t)
+          const { quantile, scale, leverage, uncertainty } = figures(level, t)
+          const trendOnly = operation(plain(1), '+', leverage)
           const spread = {
             kind: 'root',
-            of: operation(plain(1), '+', leverage),
+            of: uncertainty ? operation(trendOnly, '+', uncertainty) : trendOnly,
           } as const
-          const reach = operation(operation(quantile, '×', s), '×', spread)
+          const reach = operation(operation(quantile, '×', scale), '×', spread)
           const sign = side === 'lower' ? '−' : '+'
           return inSeason(run, operation(trendAhead(run, t), sign, reach), t)
         },
@@ -106,7 +107,7 @@ function limitColumns(run: Run, parts: Parts): Column[] {
   )
 }
 
-/** t(level), s and h, each with the arithmetic that made it; what is shared is made once. */
+/** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
 function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
   const { interval, leverage } = ahead
   let of: ReturnType<typeof regressionOf> | null = null
@@ -128,14 +129,28 @@ function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
     shared.set(name, known)
     return known
   }
+  /** s, or where noise grows with the level its share times the trend. */
+  const scaleAt = (t: number): Expression => {
+    const trend = trendAhead(run, t)
+    if (interval.sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0) {
+      const share = once('s, as a share of the trend', () =>
+        figureOf('s, as a share of the trend', interval.sRelative!, {
+          kind: 'root',
+          of: operation(squaredShares(run, trendFrom), '÷', df()),
+        }),
+      )
+      return operation(share, '×', trend)
+    }
+    return once('s', () => {
+      const sse = { kind: 'regression', gives: { figure: 'sse' }, of: regression() } as const
+      return figureOf('s', interval.s!, { kind: 'root', of: operation(sse, '÷', df()) })
+    })
+  }
   return (level: number, t: number) => ({
     quantile: once(`t(${level}%)`, () =>
       figureOf(`t(${level}%)`, interval.quantiles[level]!, { kind: 't-quantile', level, df: df() }),
     ),
-    s: once('s', () => {
-      const sse = { kind: 'regression', gives: { figure: 'sse' }, of: regression() } as const
-      return figureOf('s', interval.s!, { kind: 'root', of: operation(sse, '÷', df()) })
-    }),
+    scale: scaleAt(t),
     leverage: once(`h ${t}`, () =>
       figureOf('h', leverage[t - run.lastT - 1]!, {
         kind: 'regression',
@@ -143,7 +158,22 @@ function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
         of: regression(),
       }),
     ),
+    uncertainty: run.hasSeason
+      ? figureOf('g, of the index', ahead.uncertainty[t - run.lastT - 1]!)
+      : null,
   })
+}
+
+/** Σ((D − L)/L)² over the periods that the trend was fitted to. */
+function squaredShares(run: Run, from: number): Expression {
+  const of = run.hasSeason ? 'deseasonalized' : 'value'
+  const fitted = run.columns.t.filter((t, i) => t >= from && run.columns[of][i] !== null)
+  const shares = meanOf(fitted.length, (i) => {
+    const line = run.cell('trend', fitted[i]!)
+    const missed = operation(run.cell(of, fitted[i]!), '−', line)
+    return { kind: 'power', of: operation(missed, '÷', line), power: 2 }
+  })
+  return operation(shares, '×', plain(fitted.length))
 }
 
 function trendAhead(run: Run, t: number): Expression {

@@ -1,5 +1,6 @@
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
+import { figure } from '../../words/figure'
 import type { DecompositionForecast } from './calculate'
 
 /**
@@ -13,27 +14,15 @@ export function findingsOfForecast(
   seasonCost: number,
 ): Finding[] {
   const { df } = interval
-  if (df > 0) {
-    if (seasonCost === 0) return []
-    return [
-      {
-        code: 'limits-narrow',
-        severity: 'note',
-        topic: 'forecast',
-        text: 'The limits hold the uncertainty of the trend line, not that of the indices; they are a little narrow.',
-        period: null,
-        figure: null,
-      },
-    ]
-  }
+  if (df > 0) return []
   const estimated =
-    seasonCost === 0 ? 'the line' : `the line and the ${calendar.seasons - 1} free indices`
+    seasonCost === 0 ? 'the line' : `the line and the indices of ${calendar.seasons} seasons`
   return [
     {
       code: 'no-limits',
       severity: 'caution',
-      topic: 'forecast',
-      text: `No limits: after ${estimated} no degree of freedom is left (${df}). Fit the trend to more periods.`,
+      stage: 'project',
+      text: `No limits: after ${estimated} no degree of freedom is left (${figure(df)}). Fit the trend to more periods.`,
       period: null,
       figure: df,
     },

@@ -11,7 +11,6 @@ export const check: ResultStage = {
   label: 'Check',
   focus: ['residual'],
   barHeight: 0,
-  topics: ['leftover', 'forecast', 'data'],
   beside: () => [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)

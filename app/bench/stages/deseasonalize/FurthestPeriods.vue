@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { inReadersFigures } from '~/figures/format'
 import { furthestFromTrend } from '~~/core/beside/furthest'
 import type { Result } from '~~/core/result'
 import { useSelection } from '../../view/selectionStore'
@@ -29,7 +30,7 @@ const sides = computed(() => {
           :class="{ current: selection.cursor === one.t }"
           @click="selection.moveTo({ column: 'deseasonalized', t: one.t })"
         >
-          {{ one.words }}
+          {{ inReadersFigures(one.words) }}
         </v-btn>
       </li>
     </ol>

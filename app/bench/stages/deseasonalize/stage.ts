@@ -23,7 +23,6 @@ export const deseasonalize: ResultStage = {
   label: 'Deseasonalize',
   focus: ['deseasonalized', 'value'],
   barHeight: 34,
-  topics: ['leftover', 'data'],
   beside: ({ growthRates, growthOf }) =>
     growthRates.flatMap((rate) => growthOf.map((on) => ({ kind: 'growth' as const, rate, on }))),
   strips: (result, sources) => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatFigure } from '~/figures/format'
+import { formatFigure, inReadersFigures } from '~/figures/format'
 import {
   autocorrelation,
   autocorrelationLimit,
@@ -57,7 +57,7 @@ const correlations = computed(() => {
   <section class="look working-part">
     <h3>Does it stay where it is?</h3>
     <p class="muted small">Tests of {{ looked.name }}</p>
-    <p v-if="tests.verdict" class="verdict">{{ tests.verdict }}</p>
+    <p v-if="tests.verdict" class="verdict">{{ inReadersFigures(tests.verdict) }}</p>
     <dl class="figures">
       <dt><TermWord of="dickeyFuller">Dickey–Fuller</TermWord>, a wandering series</dt>
       <dd v-if="tests.dickeyFuller.made">

@@ -17,7 +17,6 @@ export const look: SeriesStage = {
   focus: ['value'],
   seesWhole: true,
   barHeight: 54,
-  topics: ['look', 'data'],
   beside: ({ rolling, takenOut }) => [
     { kind: 'rolling-mean', order: rolling },
     { kind: 'rolling-deviation', order: rolling },

@@ -14,7 +14,6 @@ export const project: ResultStage = {
   focus: ['forecast'],
   seesForecast: true,
   barHeight: 0,
-  topics: ['forecast', 'season', 'data'],
   beside: () => [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)

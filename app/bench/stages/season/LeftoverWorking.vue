@@ -53,7 +53,7 @@ const groups = computed(() => [
         Spread {{ group.title }} <span class="muted small">standard deviation</span>
       </figcaption>
       <ol class="bars" :aria-label="`Spread of the leftover ${group.title}`">
-        <li v-for="bar in group.bars" :key="bar.name" v-tooltip:top="bar.words">
+        <li v-for="bar in group.bars" :key="bar.name" :data-tip="bar.words">
           <span class="bar" :style="{ height: `${bar.height}%` }" />
           <span class="name muted">{{ bar.name }}</span>
           <span class="visually-hidden">{{ bar.words }}</span>

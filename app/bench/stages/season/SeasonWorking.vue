@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatFigure } from '~/figures/format'
+import { formatFigure, inReadersFigures } from '~/figures/format'
 import { periodAt } from '~~/core/calendar/period'
 import { tableYear } from '~~/core/calendar/tableYear'
 import { wayOf } from '~~/core/decompose/ways'
@@ -87,7 +87,7 @@ const indexName = computed(() => (way.value.traits.seasonMayChange ? 'last yearâ
       <dd class="index">{{ formatFigure(row.index) }}</dd>
     </dl>
     <p class="muted small">
-      {{ row.reading
+      {{ inReadersFigures(row.reading)
       }}<template v-if="row.standardError !== null"
         >; Â± {{ formatFigure(row.standardError) }} standard error over the years</template
       >

@@ -11,7 +11,6 @@ export const season: ResultStage = {
   label: 'Season',
   focus: ['seasonalIrregular', 'irregular'],
   barHeight: 0,
-  topics: ['season', 'leftover', 'data'],
   beside: () => [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)

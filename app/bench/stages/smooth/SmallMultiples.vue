@@ -55,7 +55,7 @@ const pictures = computed(() => {
   <ul class="multiples" :aria-label="`Averages of ${ledger.scale.unit}`">
     <li v-for="picture in pictures" :key="picture.name">
       <v-btn
-        v-tooltip:top="`Compare ${picture.name} on one strip`"
+        :data-tip="`Compare ${picture.name} on one strip`"
         variant="plain"
         @click="(beside.compare(picture.kind), (beside.showsMultiples = false))"
       >

@@ -19,7 +19,6 @@ export const smooth: SeriesStage = {
   label: 'Smooth',
   focus: ['trendCycle', 'value'],
   barHeight: 50,
-  topics: ['data'],
   beside: ({ averages }) => averages.flatMap(withOffCentre).map((by) => ({ kind: 'average', by })),
   strips: (shown, sources) => {
     const compared = comparedAverages(shown, sources.inspected)

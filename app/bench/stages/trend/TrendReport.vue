@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals, formatFigure, formatP } from '~/figures/format'
+import { formatDecimals, formatFigure, formatP, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -20,7 +20,7 @@ function figure(value: Value, decimals?: number): string {
 <template>
   <section class="report">
     <h3>Trend through the {{ withSeason ? 'deseasonalized series' : 'series' }}</h3>
-    <p class="equation">{{ fit.equation }}</p>
+    <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">
       {{ unit }}; t is the <TermWord of="timeCode" />, 1 in the first period
     </p>

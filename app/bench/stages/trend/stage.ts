@@ -15,7 +15,6 @@ export const trend: ResultStage = {
   focus: ['trend'],
   seesWhole: true,
   barHeight: 0,
-  topics: ['look', 'forecast', 'data'],
   beside: () => [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)

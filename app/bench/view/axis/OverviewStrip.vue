@@ -68,7 +68,7 @@ function jump(event: PointerEvent) {
       <span class="muted">whole series</span>
       <v-btn
         v-if="bench.series!.calendar.seasons > 1"
-        v-tooltip:bottom="'Fold the axis by year (F)'"
+        :data-tip="'Fold the axis by year (F)'"
         variant="plain"
         class="fold"
         :aria-pressed="ledger.folded"

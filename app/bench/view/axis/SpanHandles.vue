@@ -88,7 +88,7 @@ function onKey(event: KeyboardEvent, end: End) {
   <span
     v-for="{ end, t, left } in handles"
     :key="end"
-    v-tooltip:bottom="end === 'from' ? 'Analyse from here' : 'Analyse up to here'"
+    :data-tip="end === 'from' ? 'Analyse from here' : 'Analyse up to here'"
     class="handle"
     :class="end"
     :style="{ left: `${left}px` }"

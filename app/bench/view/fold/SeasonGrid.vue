@@ -129,11 +129,13 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
 
 <template>
   <div class="grid-frame">
-    <v-table
-      class="season-grid"
-      :style="{ width: `calc(var(--gutter) + ${time.plotWidth}px)` }"
-      :aria-label="`${row.label} by year and season`"
-    >
+    <v-table class="season-grid" :style="{ width: `calc(var(--gutter) + ${time.plotWidth}px)` }">
+      <caption class="visually-hidden">
+        {{
+          row.label
+        }}
+        by year and season
+      </caption>
       <colgroup>
         <col :style="{ width: 'var(--gutter)' }" />
         <col v-for="{ season } in grid.seasons" :key="season" />

@@ -116,6 +116,7 @@ function marksAt(t: number, value: Value): string[] {
         :data-t="cell.t"
         :aria-colindex="cell.t - ledger.firstT + 2"
         :aria-label="cell.words"
+        :data-tip="cell.words"
         :aria-selected="cell.kinds.includes('selected')"
         :style="{
           transform: `translateX(${cell.left}px)`,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { formatFigure } from '~/figures/format'
 import { useTheme } from '~/theme/themeStore'
 import { columnWidth, periodsInside } from '../axis/timeAxis'
@@ -36,33 +36,14 @@ const activeId = computed(() =>
     : undefined,
 )
 
-/** The cell under the pointer, whether it is drawn as a number or as a mark. */
-function cellUnder(event: MouseEvent) {
+/** The cell under a click, whether it is drawn as a number or as a mark. */
+function onClick(event: MouseEvent) {
   const body = (event.currentTarget as HTMLElement).getBoundingClientRect()
   const row = ledger.rows[Math.floor((event.clientY - body.top) / ROW_HEIGHT)]
   const x = event.clientX - body.left - time.gutter
-  if (!row || x < 0) return null
+  if (!row || x < 0) return
   const t = Math.round(time.axis.from + x / width.value - row.offset)
-  return t >= ledger.firstT && t <= ledger.lastT ? { row, t } : null
-}
-
-function onClick(event: MouseEvent) {
-  const under = cellUnder(event)
-  if (under) selection.select({ column: under.row.name, t: under.t })
-}
-
-/** The figure under a resting pointer in full, and where. */
-const hovered = shallowRef<{ words: string; at: [number, number] } | null>(null)
-function onHover(event: PointerEvent) {
-  const under = cellUnder(event)
-  const value = under && ledger.valueAt(under.row.name, under.t)
-  hovered.value =
-    under && value !== null
-      ? {
-          words: `${under.row.label}, ${ledger.labelAt(under.t)}: ${formatFigure(value)} ${under.row.unit}`,
-          at: [event.clientX, event.clientY],
-        }
-      : null
+  if (t >= ledger.firstT && t <= ledger.lastT) selection.select({ column: row.name, t })
 }
 
 function redraw() {
@@ -105,13 +86,7 @@ const selectedWords = computed(() => {
 </script>
 
 <template>
-  <div
-    class="ledger"
-    :style="{ '--row-height': `${ROW_HEIGHT}px` }"
-    @click="onClick"
-    @pointermove="onHover"
-    @pointerleave="hovered = null"
-  >
+  <div class="ledger" :style="{ '--row-height': `${ROW_HEIGHT}px` }" @click="onClick">
     <div
       role="grid"
       aria-label="Ledger: periods run to the right, steps of the calculation downwards"
@@ -148,13 +123,6 @@ const selectedWords = computed(() => {
       class="marks"
       role="presentation"
       :style="{ left: `${time.gutter}px` }"
-    />
-    <v-tooltip
-      :model-value="hovered !== null"
-      :target="hovered?.at"
-      :text="hovered?.words"
-      location="top"
-      :open-on-hover="false"
     />
     <p class="visually-hidden" aria-live="polite">{{ selectedWords }}</p>
   </div>

@@ -1,0 +1,66 @@
+import { loess } from '../../smoothing/loess'
+import type { Value } from '../../series/series'
+import type { StlParameters } from './stl/windows'
+
+/** What a season's smoother takes from the data. */
+export interface SmootherCost {
+  /** Trace of the smoother: as many averages as it is worth. */
+  readonly trace: number
+  /** Sum of squares of its last row: the variance of the last year's index, in that of a single value. */
+  readonly uncertainty: number
+}
+
+/**
+ * How many values one season's loess over the years spends, and how uncertain its last year is. An average spends
+ * one, and is as uncertain as 1 ÷ count; a smoother that may change spends more.
+ *
+ * @param values of one season, one a year, null = without a value or left out
+ * @see Hastie, T. & Tibshirani, R. (1990), Generalized Additive Models, sec. 3.5, for the trace as degrees of freedom
+ * @example ten years under a window of 13: about 2.4 averages, the last as uncertain as 1 ÷ 2.4
+ */
+export function smootherCost(
+  values: readonly Value[],
+  { isPeriodic, windows, degrees }: Pick<StlParameters, 'isPeriodic' | 'windows' | 'degrees'>,
+): SmootherCost {
+  const count = values.filter((value) => value !== null).length
+  if (isPeriodic) return { trace: 1, uncertainty: 1 / count }
+  const rows = values.map((_, year) =>
+    smootherRow(values, year, windows.seasonal, degrees.seasonal),
+  )
+  // A window without any weight says nothing: the nearest year that has some stands in.
+  const rowAt = (year: number) =>
+    rows[year] ?? nearest(rows, year) ?? values.map((value) => (value === null ? 0 : 1 / count))
+  return {
+    trace: values.reduce<number>((sum, _, year) => sum + rowAt(year)[year]!, 0),
+    uncertainty: rowAt(values.length - 1).reduce((sum, weight) => sum + weight * weight, 0),
+  }
+}
+
+/** What each year counts in the fit at one of them; null when none does. */
+function smootherRow(
+  values: readonly Value[],
+  at: number,
+  window: number,
+  degree: 0 | 1,
+): number[] | null {
+  const x = values.map((_, year) => year)
+  const prior = values.map((value) => (value === null ? 0 : 1))
+  const { weights } = loess({ x, y: prior, weights: prior }, at, window, degree)
+  const total = weights.reduce((sum, weight) => sum + weight, 0)
+  if (!(total > 0)) return null
+  const centre = weights.reduce((sum, weight, i) => sum + weight * x[i]!, 0) / total
+  const spread = weights.reduce((sum, weight, i) => sum + weight * (x[i]! - centre) ** 2, 0)
+  const isLevel = degree === 0 || Math.sqrt(spread / total) <= 0.001 * (x.length - 1)
+  return weights.map((weight, i) => {
+    const level = weight / total
+    return isLevel ? level : level + ((at - centre) * weight * (x[i]! - centre)) / spread
+  })
+}
+
+function nearest(rows: readonly (readonly number[] | null)[], year: number) {
+  for (let distance = 1; distance < rows.length; distance++) {
+    const row = rows[year - distance] ?? rows[year + distance]
+    if (row) return row
+  }
+  return null
+}

@@ -1,0 +1,139 @@
+import { countPeriods, onePeriod } from '../calendar/labels'
+import type { Examined, PhaseAt } from '../examine'
+import type { Action, Finding } from '../finding'
+import type { Value } from '../series/series'
+import type { Stretch } from '../series/stretch'
+import { mean } from '../statistics/average'
+import type { Trend } from '../trend/fit'
+import { figure, percent } from '../words/figure'
+import { inUnit } from './outlierFindings'
+
+/** Neighbouring residuals are alike beyond chance below this Durbin–Watson. */
+const WAVES_BELOW = 1.4
+/** Standard errors that the mean of the last residuals may lie off. */
+const OFF_AT_THE_END = 2
+/** A strength below this is no more than the outliers around it let it be. */
+const TELLING = 0.2
+/** Years that a line through the latest values takes. */
+const LATEST_YEARS = 3
+
+/**
+ * The trend in phases with their dates and yearly rates, and whether the line that is projected fits.
+ *
+ * @param last periods that the line is fitted to; all when undefined
+ */
+export function trendFindings(
+  stretch: Stretch,
+  { phases, strength, residualLikeness, leftover }: Examined,
+  trend: Trend,
+  last: number | undefined,
+  unit: string,
+): Finding[] {
+  const said =
+    phases.length === 0
+      ? []
+      : [phasesFinding(stretch, phases, (strength.withoutDistrusted ?? strength).trend, unit)]
+  if (leftover.isNothing) return said
+  return [...said, ...lineFinding(stretch, trend, residualLikeness, last)]
+}
+
+function phasesFinding(
+  stretch: Stretch,
+  phases: readonly PhaseAt[],
+  strength: Value,
+  unit: string,
+): Finding {
+  const [first] = phases as [PhaseAt]
+  const isLevel = phases.every(({ direction }) => direction === 'level')
+  const words = phases.map((phase, i) => {
+    const until =
+      i === phases.length - 1 ? '' : ` to ${stretch.periodOf(phase.to - stretch.firstT).label}`
+    const since = i === phases.length - 1 && i > 0 ? ' since' : ''
+    return `${phaseWords(phase, stretch, unit)}${until}${since}`
+  })
+  const text = isLevel
+    ? 'The trend is level: no rise or fall can be told from chance.'
+    : `The trend ${list(words)}${phases.length === 1 ? ' throughout' : ''}${strength === null || strength < TELLING ? '' : ` (strength of trend ${strength.toFixed(2)})`}.`
+  return {
+    code: isLevel ? 'no-trend' : phases.length === 1 ? 'trend' : 'trend-phases',
+    severity: 'note',
+    stage: 'trend',
+    text,
+    period: phases.length > 1 ? stretch.periodOf(phases.at(-1)!.from - stretch.firstT).code : null,
+    figure: first.slope,
+    ...lastPhaseAction(stretch, phases),
+  }
+}
+
+/** `rises 4.1% a year`, `is level` */
+function phaseWords(
+  { direction, slope, middle }: PhaseAt,
+  { calendar }: Stretch,
+  unit: string,
+): string {
+  if (direction === 'level') return 'is level'
+  const yearly = Math.abs(slope) * calendar.seasons
+  const rate = middle > 0 ? percent(yearly / middle) : inUnit(yearly, unit)
+  return `${direction} ${rate} a year`
+}
+
+function list(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')}, ${words.at(-1)}`
+}
+
+/** With a turn behind it, the line can be fitted to what came after. */
+function lastPhaseAction({ calendar, values, firstT }: Stretch, phases: readonly PhaseAt[]) {
+  const periods = firstT + values.length - phases.at(-1)!.from
+  if (phases.length < 2 || periods < calendar.seasons + 3) return {}
+  const label = `Fit the line to the last ${countPeriods(periods, calendar)}`
+  return { actions: [{ label, change: { trend: { last: periods } } }] satisfies Action[] }
+}
+
+/** A line that the latest values have left, or whose residuals wave, projects what is not there any more. */
+function lineFinding(
+  stretch: Stretch,
+  { residuals, fit }: Trend,
+  durbinWatson: Value,
+  last: number | undefined,
+): Finding[] {
+  const { calendar, values } = stretch
+  const { seasons } = calendar
+  const s = fit.n > fit.p ? Math.sqrt(fit.sse / (fit.n - fit.p)) : 0
+  if (s === 0) return []
+  const half = Math.max(2, Math.ceil(seasons / 2))
+  const latest = residuals.slice(-half).filter((value) => value !== null)
+  const off = mean(latest) ?? 0
+  const isOff = latest.length === half && Math.abs(off) > (OFF_AT_THE_END * s) / Math.sqrt(half)
+  const isWavy = durbinWatson !== null && durbinWatson < WAVES_BELOW
+  if (!isOff && !isWavy) return []
+  const reasons = [
+    ...(isWavy ? [`neighbouring residuals are alike (Durbin–Watson ${figure(durbinWatson)})`] : []),
+    ...(isOff
+      ? [
+          `the last ${countPeriods(half, calendar)} lie ${off > 0 ? 'above' : 'below'} it on average`,
+        ]
+      : []),
+  ]
+  const wanted = LATEST_YEARS * Math.max(seasons, 4)
+  const isLonger = (last ?? values.length) > wanted
+  return [
+    {
+      code: 'line-does-not-fit',
+      severity: 'caution',
+      stage: 'trend',
+      text: `The straight line does not fit: ${reasons.join(', and ')}. ${isLonger ? 'A line through the latest years follows them better.' : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
+      period: stretch.periodOf(values.length - latest.length).code,
+      figure: durbinWatson,
+      ...(isLonger
+        ? {
+            actions: [
+              {
+                label: `Fit the line to the last ${countPeriods(wanted, calendar)}`,
+                change: { trend: { last: wanted } },
+              },
+            ],
+          }
+        : {}),
+    },
+  ]
+}

@@ -1,0 +1,93 @@
+import { MODEL, type Model } from '../model'
+import type { Value } from '../series/series'
+import { adviseModel } from '../seasonality/advisedModel'
+import { levelToTheEnds } from './level'
+import { searchModel, type Searched, type SearchedModel } from './search'
+import { levelStep, type LevelStep } from './step'
+
+/** A value that trend and season do not explain under either model. */
+export interface Outlier {
+  /** Entry, from 0. */
+  readonly at: number
+  /** By how much it departs from what they say: a share (multiplicative) or an amount. */
+  readonly size: number
+  /** What they say. */
+  readonly expected: number
+}
+
+/** What was found out of the ordinary, before anything else is judged. */
+export interface OutOfTheOrdinary {
+  /** In the order of time. */
+  readonly outliers: readonly Outlier[]
+  readonly step: (LevelStep & { readonly model: Model }) | null
+  /** The values with the outliers replaced, for all that is judged after them. */
+  readonly replaced: readonly Value[]
+  /** Whether an entry is an outlier. */
+  isOutlier(entry: number): boolean
+}
+
+/** Times that level and replaced values are taken from each other. */
+const PASSES = 3
+
+/**
+ * Outliers and a step of the level. Outliers are searched under both models, since the wrong one makes some of
+ * its own: one is what both find. With a value that is not above 0 only the additive model is possible.
+ *
+ * A step is looked for under the model that fits: under the wrong one the season leaves a slow drift, which
+ * looks like a step where the level is furthest from its mean.
+ *
+ * @param model the one in use: it says sizes
+ * @param half half a year in periods, or half the order of the average without a season
+ */
+export function outOfTheOrdinary(searched: Searched, model: Model, half: number): OutOfTheOrdinary {
+  const isPositive = searched.values.every((value) => value === null || value > 0)
+  const additive = searchModel('additive', searched)
+  const multiplicative = isPositive ? searchModel('multiplicative', searched) : null
+  const models = multiplicative ? [additive, multiplicative] : [additive]
+  const inUse = model === 'multiplicative' && multiplicative ? multiplicative : additive
+
+  const both = additive.found.filter((at) => !multiplicative || multiplicative.found.includes(at))
+  const advised = adviseModel(replace(searched, both, models), searched.order)
+  const fitting = models.find(({ model: name }) => advised && name === advised.better) ?? inUse
+  const jump = levelStep(searched.values, fitting, half)
+  const step = jump && { ...jump, model: fitting.model }
+  const found = both.filter((at) => !step || Math.abs(at - step.at) > half).sort((x, y) => x - y)
+  const replaced = replace(searched, found, models)
+  const outliers = found.flatMap((at): Outlier[] => {
+    const { putBack, takeOut, neutral } = MODEL[inUse.model]
+    const level = levelToTheEnds(replaced, searched.order)[at]!
+    const usual = inUse.usual[at] ?? null
+    if (level === null || usual === null) return []
+    const expected = putBack(level, usual)
+    const value = searched.values[at]!
+    return [{ at, expected, size: takeOut(value, expected) - neutral }]
+  })
+  const isFound = new Set(found)
+  return { outliers, step, replaced, isOutlier: (entry) => isFound.has(entry) }
+}
+
+/** Outliers replaced by the mean of what the models say, level and value taken from each other. */
+function replace(
+  { values, order }: Searched,
+  found: readonly number[],
+  models: readonly SearchedModel[],
+): Value[] {
+  let replaced = [...values]
+  // The level of the search starts it off: there the found values are replaced already.
+  let levels: readonly (readonly Value[])[] = models.map(({ level }) => level)
+  for (let pass = 0; pass < PASSES && found.length > 0; pass++) {
+    const next = [...values]
+    for (const at of found) {
+      const said = models.flatMap(({ model, usual }, k) => {
+        const level = levels[k]![at] ?? null
+        const season = usual[at] ?? null
+        return level === null || season === null ? [] : [MODEL[model].putBack(level, season)]
+      })
+      if (said.length > 0) next[at] = said.reduce((sum, value) => sum + value, 0) / said.length
+    }
+    replaced = next
+    const level = levelToTheEnds(replaced, order)
+    levels = models.map(() => level)
+  }
+  return replaced
+}

@@ -1,0 +1,131 @@
+import { MODEL, type Model } from '../model'
+import type { Value } from '../series/series'
+import { median } from '../statistics/average'
+import { levelToTheEnds } from './level'
+
+/** Robust standard deviations beyond which a value is one that trend and season do not explain. */
+const BEYOND = 4
+/** A median absolute deviation times this is a standard deviation where chance is normal. */
+const NORMAL_MAD = 1.4826
+/** Other values of a season that are needed to say what is usual in it. */
+const FEWEST_OTHERS = 3
+/** At the most one value in four is an outlier. */
+const MOST_SHARE = 0.25
+/** Departures below this share of the largest value are rounding. */
+const ROUNDING = 1e-9
+
+/** What one model finds out of the ordinary. */
+export interface SearchedModel {
+  readonly model: Model
+  /** Entries, in the order in which they were found. */
+  readonly found: readonly number[]
+  /** The moving average, carried on to the ends, with the found values replaced. */
+  readonly level: readonly Value[]
+  /** What a season usually makes of the level: the median of its ratios (differences). */
+  readonly usual: readonly Value[]
+  /** How far each value departs from level and season, as a share or an amount; J. */
+  readonly departures: readonly Value[]
+  /** A departure beyond this is no chance. */
+  readonly beyond: number
+}
+
+/** What is searched. */
+export interface Searched {
+  /** One a period, null = missing. */
+  readonly values: readonly Value[]
+  /** Season of each, 1..m; all alike for a series without a season. */
+  readonly seasonOf: readonly number[]
+  /** Order of the moving average: m, or that of the way without a season. */
+  readonly order: number
+}
+
+/**
+ * Values that trend and season do not explain under one model, the furthest first: it is replaced by what is
+ * usual, the average is taken again, and so on until none is beyond, since one freak value sways the average
+ * around it and would name its neighbours too.
+ *
+ * @see Hampel, F. R. (1974), Journal of the American Statistical Association 69, 383–393, for the MAD
+ * @example of a season that repeats exactly with one value doubled: that one, departing by 1
+ */
+export function searchModel(model: Model, { values, seasonOf, order }: Searched): SearchedModel {
+  const { takeOut, neutral } = MODEL[model]
+  const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
+  const least = ROUNDING * (model === 'additive' ? largest : 1)
+  const places = placesBySeason(seasonOf)
+  const used = [...values]
+  const found: number[] = []
+  for (;;) {
+    const level = levelToTheEnds(used, order)
+    // Replaced values take no part in what is usual, but are themselves judged as they came.
+    const ratios = values.map((value, i) => {
+      const at = level[i]!
+      if (value === null || at === null || (model === 'multiplicative' && at <= 0)) return null
+      return takeOut(value, at)
+    })
+    const isFound = new Set(found)
+    const others = ratios.map((ratio, i) => (isFound.has(i) ? null : ratio))
+    const usual = Array<Value>(values.length).fill(null)
+    const raw = Array<Value>(values.length).fill(null)
+    for (const at of places) {
+      const present = at.filter((i) => others[i] !== null)
+      for (const i of at) {
+        const rest = present.filter((k) => k !== i).map((k) => others[k]!)
+        if (rest.length < FEWEST_OTHERS) continue
+        usual[i] = median(rest)
+        if (ratios[i] !== null) raw[i] = takeOut(ratios[i]!, usual[i]!) - neutral
+      }
+    }
+    const judged = raw.filter((value, i) => value !== null && !isFound.has(i)) as number[]
+    const centre = median(judged) ?? 0
+    const departures = raw.map((value) => (value === null ? null : value - centre))
+    const mad = median(judged.map((value) => Math.abs(value - centre))) ?? 0
+    const beyond = Math.max(BEYOND * NORMAL_MAD * mad, least)
+    const next = furthest(departures, isFound)
+    const isOver = found.length >= Math.floor(MOST_SHARE * values.length)
+    if (next === null || isOver || Math.abs(departures[next]!) <= beyond) {
+      return { model, found, level, usual, departures, beyond }
+    }
+    found.push(next)
+    replaceFound(used, found, usual, order, model)
+  }
+}
+
+/** Times that found values and the level are taken from each other: one value is a twelfth of its average. */
+const PASSES = 3
+
+/** Puts what is usual in the place of every found value, the average taken anew without them. */
+function replaceFound(
+  used: Value[],
+  found: readonly number[],
+  usual: readonly Value[],
+  order: number,
+  model: Model,
+): void {
+  const { putBack } = MODEL[model]
+  for (let pass = 0; pass < PASSES; pass++) {
+    const level = levelToTheEnds(used, order)
+    for (const i of found) {
+      const [at, season] = [level[i] ?? null, usual[i] ?? null]
+      if (at !== null && season !== null) used[i] = putBack(at, season)
+    }
+  }
+}
+
+function placesBySeason(seasonOf: readonly number[]): number[][] {
+  const places = new Map<number, number[]>()
+  seasonOf.forEach((season, i) => {
+    const own = places.get(season)
+    if (own) own.push(i)
+    else places.set(season, [i])
+  })
+  return [...places.values()]
+}
+
+function furthest(departures: readonly Value[], isFound: ReadonlySet<number>): number | null {
+  let at: number | null = null
+  departures.forEach((value, i) => {
+    if (value === null || isFound.has(i)) return
+    if (at === null || Math.abs(value) > Math.abs(departures[at]!)) at = i
+  })
+  return at
+}

@@ -1,0 +1,162 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './ownServer'
+import { expectSaved } from './support'
+
+/** The element that the keyboard is on, by its role and name as they are read out. */
+async function focused(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const element = document.activeElement as HTMLElement
+    const name =
+      element.getAttribute('aria-label') ??
+      element.getAttribute('aria-labelledby') ??
+      element.textContent!.replace(/\s+/g, ' ').trim()
+    return `${element.getAttribute('role') ?? element.tagName.toLowerCase()} ${name}`
+  })
+}
+
+/** Presses a key until the keyboard is on what is wanted. */
+async function reach(page: Page, wanted: RegExp, key = 'Tab'): Promise<void> {
+  const passed: string[] = []
+  for (let presses = 0; presses < 90; presses++) {
+    await page.keyboard.press(key)
+    const at = await focused(page)
+    if (wanted.test(at)) return
+    passed.push(at)
+  }
+  throw new Error(`The keyboard does not reach ${wanted}; it passed ${passed.join(' | ')}`)
+}
+
+test('the whole Bench is walked without a pointer', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Exterior paint', exact: true })).toBeVisible()
+  await reach(page, /^a Exterior paint$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('grid')).toBeVisible()
+
+  await test.step('every stop has a name, and can be seen to be on', async () => {
+    const stops: string[] = []
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+    for (let presses = 0; presses < 70; presses++) {
+      await page.keyboard.press('Tab')
+      const [at, isSeen] = [
+        await focused(page),
+        await page.evaluate(() => {
+          const element = document.activeElement!
+          const { outlineStyle, clipPath } = getComputedStyle(element)
+          // A field is seen to be on by its frame; a flag on the overview changes its colour.
+          const isField = element.closest('.v-field--focused, .v-selection-control') !== null
+          return outlineStyle !== 'none' || clipPath !== 'none' || isField
+        }),
+      ]
+      if (at.startsWith('body')) break
+      expect(at, 'a stop without a name').toMatch(/^\S+ .+/)
+      expect(isSeen, at).toBe(true)
+      stops.push(at)
+    }
+    for (const wanted of [/all 120 months/, /Season/, /First period analysed/, /grid Ledger/]) {
+      expect(stops.join('\n')).toMatch(wanted)
+    }
+  })
+
+  await test.step('a word of the sentence is changed, and undone', async () => {
+    await reach(page, /^button multiplicative$/)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('option', { name: /^additive/ })).toBeVisible()
+    await reach(page, /^option additive/)
+    await page.keyboard.press('Enter')
+    await expect(page.locator('[data-word=model]')).toHaveText('additive')
+    await page.keyboard.press('Control+z')
+    await expect(page.locator('[data-word=model]')).toHaveText('multiplicative')
+  })
+
+  await test.step('stages, rows and periods; a cell says row, period and value', async () => {
+    await page.keyboard.press('3')
+    const said = page.locator('.ledger [aria-live]')
+    await expect(said).toHaveText(/^Ratio, \w{3} 2025: [\d.]+ factor$/)
+    await page.keyboard.press('End')
+    await expect(said).toHaveText('Ratio, Dec 2026: no figure here')
+    await page.keyboard.press('ArrowUp')
+    // The nearest period that has an average.
+    await expect(said).toHaveText(/^Centred average, Jun 2025: [\d,]+ litres$/)
+    await page.keyboard.press('ArrowRight')
+    await expect(said).toHaveText('Centred average, Jul 2025: no average here')
+    const active = await page.getByRole('grid').getAttribute('aria-activedescendant')
+    await expect(page.locator(`#${active}`)).toHaveAttribute(
+      'aria-label',
+      'Centred average, Jul 2025: no average here',
+    )
+  })
+
+  await test.step('a stretch is marked and left out with one reason', async () => {
+    await page.keyboard.press('m')
+    await page.keyboard.press('ArrowLeft')
+    const stretch = page.getByRole('form', { name: 'Marked stretch' })
+    await expect(stretch).toContainText('Jun 2025 to Jul 2025, 2 months')
+    await reach(page, /Reason to leave the marked stretch out/)
+    await page.keyboard.type('strike')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText('2 left out', { exact: false }).first()).toBeVisible()
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+    await page.keyboard.press('Control+z')
+    await expect(page.getByText('2 left out', { exact: false })).toHaveCount(0)
+  })
+
+  await test.step('the span is moved by its handle, and said in the sentence', async () => {
+    await reach(page, /Last period analysed/)
+    await page.keyboard.press('PageDown')
+    await expect(page.locator('[data-word=span]')).toHaveText(
+      '108 months from Jan 2016 to Dec 2024',
+    )
+    await page.keyboard.press('PageUp')
+    await expect(page.locator('[data-word=span]')).toHaveText('all 120 months')
+  })
+
+  await test.step('fold, pin, compare, terms, shortcuts', async () => {
+    await page.keyboard.press('f')
+    await expect(page.getByRole('table', { name: /by year and season/ })).toBeVisible()
+    await page.keyboard.press('f')
+    await page.keyboard.press('p')
+    await page.keyboard.press('c')
+    await expect(page.getByRole('heading', { name: 'Methods side by side' })).toBeVisible()
+    await page.keyboard.press('c')
+    await reach(page, /^button Help$/)
+    await page.keyboard.press('Enter')
+    await reach(page, /^button Terms$/)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('dialog', { name: 'Terms' })).toBeVisible()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('?')
+    await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible()
+    await page.keyboard.press('Escape')
+  })
+  await expectSaved(page)
+})
+
+test('the tour is offered once, shows five things, and can be skipped', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Primer', exact: true }).click()
+  await page.getByRole('button', { name: 'Show me' }).click()
+  for (const title of ['The sentence', 'Every figure', 'Fold', 'Pin']) {
+    await expect(page.getByRole('heading', { name: new RegExp(`^${title}`) })).toBeVisible()
+    await page.getByRole('button', { name: 'Next' }).click()
+  }
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing is lost' })).toBeHidden()
+  await page.reload()
+  await expect(page.getByRole('grid')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Show me' })).toHaveCount(0)
+})
+
+test('figures are written as the reader chooses, on every page', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Exterior paint', exact: true }).click()
+  await expect(page.locator('[data-row=value] .cell').last()).toHaveText('33.8')
+  await page.getByRole('button', { name: 'Help' }).click()
+  await page.getByLabel('Figures and dates').first().click({ force: true })
+  await page.getByRole('option', { name: '1.234,5' }).click()
+  await expect(page.locator('[data-row=value] .cell').last()).toHaveText('33,8')
+  await page.goto('/')
+  await expect(page.locator('tr.series', { hasText: 'Exterior paint' }).first()).toContainText(
+    /\d\d\.\d{3}/,
+  )
+})
