@@ -71,7 +71,7 @@ describe('run', () => {
     const { status, stdout } = elvant('run', '--method', plain(), '--data', EXTERIOR, '--table')
     expect(status).toBe(0)
     const lines = stdout.trimEnd().split('\r\n')
-    expect(lines[0]).toMatch(/^period,t,season,kind,Sales \(litres\),/)
+    expect(lines[0]).toMatch(/^period,t,season,kind,Values \(litres\),/)
     expect(lines).toHaveLength(1 + 120 + 12)
     expect(lines[1]).toMatch(/^2016-01,1,1,actual,20051,/)
     expect(lines.at(-1)).toMatch(/^2026-12,132,12,forecast,,/)

@@ -240,7 +240,7 @@ describe('tables', () => {
     expect(new Set(rows.map((row) => row.length))).toEqual(new Set([header.length]))
     expect(header).toContain('4-term average (jobs; stands at t + 1.5)')
     expect(rows[16]!.slice(0, 4)).toEqual(['2024-Q1', 17, 1, 'forecast'])
-    expect(rows[16]![header.indexOf('Sales (jobs)')]).toBeNull()
+    expect(rows[16]![header.indexOf('Values (jobs)')]).toBeNull()
   })
 
   it('name both forecasts, so that neither is taken for the other', () => {

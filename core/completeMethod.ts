@@ -1,4 +1,5 @@
 import { formatPeriod, periodAt } from './calendar/period'
+import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition } from './decompose/ways'
 import { DEFAULT_FORECAST } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
@@ -29,11 +30,14 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   const { calendar } = series
   const { span, firstT, lastT } = spanOf(document, series)
   const exclude = 'exclude' in decompose ? decompose.exclude : undefined
-  exclude?.forEach(({ period }, i) => timeCodeIn(series, period, `decompose.exclude.${i}.period`))
+  requireUsable(exclude ?? [], series, firstT, lastT)
   if (trend.last !== undefined) requireWhole(trend.last, 1, Infinity, 'trend.last')
   const horizon = forecast.horizon ?? (calendar.seasons < 2 ? YEARLY_HORIZON : calendar.seasons)
   requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
-  const levels = [...new Set(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
+  const levels = [...(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
+  if (new Set(levels).size < levels.length) {
+    throw new Refusal('The same level is asked for twice.', 'forecast.levels')
+  }
   if (levels.some((level) => !(level > 0 && level < 100))) {
     throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
   }
@@ -70,8 +74,28 @@ export function spanOf(document: Pick<MethodDocument, 'span'>, series: Series) {
   return { span, firstT, lastT }
 }
 
+/** Exclusions of periods that the span has, each once: any other would do nothing without a word. */
+function requireUsable(
+  exclude: readonly Exclusion[],
+  series: Series,
+  firstT: number,
+  lastT: number,
+): void {
+  const seen = new Set<number>()
+  exclude.forEach(({ period }, i) => {
+    const where = `decompose.exclude.${i}.period`
+    const t = timeCodeIn(series, period, where)
+    if (seen.has(t)) throw new Refusal(`${period} is left out twice.`, where)
+    if (t < firstT || t > lastT) {
+      throw new Refusal(`${period} lies outside the periods that are analysed.`, where)
+    }
+    seen.add(t)
+  })
+}
+
 function requireWhole(value: number, lowest: number, highest: number, where: string): void {
   if (Number.isInteger(value) && value >= lowest && value <= highest) return
   const range = highest === Infinity ? `${lowest} or more` : `from ${lowest} to ${highest}`
-  throw new Refusal(`${value} periods: this must be a whole number ${range}.`, where)
+  const what = Number.isInteger(value) ? 'this must be' : 'this must be a whole number,'
+  throw new Refusal(`${value} periods: ${what} ${range}.`.replace('-', '−'), where)
 }

@@ -13,6 +13,7 @@ import { durbinWatson } from './regression/report'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'
 import { whichModel, type WhichModel } from './seasonality/whichModel'
+import { nounOf } from './series/noun'
 import type { Value } from './series/series'
 import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
@@ -145,7 +146,7 @@ export function examine(figures: Figures): Examined {
     ),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
-    trendFit: reportTrend(trend, lastT, before, season !== null),
+    trendFit: reportTrend(trend, lastT, before, season !== null, nounOf(figures.series)),
     accuracy: {
       fitted: errorFigures(
         values,

@@ -7,14 +7,16 @@ import { peakFindings } from './findings/lookFindings'
 import type { MethodDocument } from './method'
 import { Refusal } from './refusal'
 import type { Looked, SeriesFacts } from './result'
+import { nounOf } from './series/noun'
 import type { Series } from './series/series'
 
 /** What a result says of its series. */
-export function seriesFacts({ name, unit, calendar, start, values }: Series): SeriesFacts {
+export function seriesFacts({ name, noun, unit, calendar, start, values }: Series): SeriesFacts {
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
   return {
     name,
     unit,
+    noun: nounOf({ name, noun }),
     frequency: calendar.frequency,
     seasons: calendar.seasons,
     yearStart: calendar.yearStart,

@@ -14,6 +14,8 @@ export const RESULT_FORMAT = 'elvant-result/1'
 export interface SeriesFacts {
   readonly name: string
   readonly unit: string
+  /** What the values are called: `sales`, `price index`, `values`. */
+  readonly noun: string
   readonly frequency: Frequency
   readonly seasons: number
   readonly yearStart: number

@@ -6,6 +6,7 @@ import { wayOf, waysFor } from './decompose/ways'
 import { LONGEST_HORIZON } from './completeMethod'
 import { exclusionsOf, type Method, type Span } from './method'
 import { MODELS, type Model } from './model'
+import { capitalized, nounOf } from './series/noun'
 import { adjustedValues } from './series/adjusted'
 import type { Series } from './series/series'
 import type { Piece, Word } from './word'
@@ -23,12 +24,12 @@ export function methodSentence(method: Method, series: Series): Piece[] {
   const { calendar } = series
   const way = wayOf(decompose.by)
   return [
-    'Sales of ',
+    `${capitalized(nounOf(series))} of `,
     spanWord(method, series),
     ...missingPieces(method, series),
     ' as ',
     { id: 'model', text: decompose.model, ask: { kind: 'pick', choices: modelChoices(method) } },
-    way.says(calendar).lead,
+    way.says(calendar, decompose.model).lead,
     wayWord(method, calendar),
     ...way.words(decompose, calendar),
     ...exclusionPieces(method),
@@ -99,11 +100,11 @@ function modelChoices({ decompose }: Method) {
 function wayWord({ decompose }: Method, calendar: Calendar): Word {
   return {
     id: 'by',
-    text: wayOf(decompose.by).says(calendar).text,
+    text: wayOf(decompose.by).says(calendar, decompose.model).text,
     ask: {
       kind: 'pick',
       choices: waysFor(calendar).map(({ name, says }) => {
-        const { text, means } = says(calendar)
+        const { text, means } = says(calendar, decompose.model)
         return { text, means, chosen: name === decompose.by, change: { decompose: { by: name } } }
       }),
     },
@@ -198,7 +199,7 @@ const MISSING_MEANS: Record<MissingRule, string> = {
   leave: 'No average is taken over a gap, and nothing is invented.',
   interpolate: 'A straight line from the value before the gap to the one after it.',
   seasonal: 'A straight line through the deseasonalized series, the season put back.',
-  zero: 'Nothing was sold in those periods.',
+  zero: 'There was nothing in those periods; gaps at either end stay.',
 }
 
 /** Only a series with gaps has to be told what to do with them. */

@@ -34,7 +34,9 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
       working.getByText(/Peaks stand 12 months apart \(8 gaps\).* seasonal/),
     ).toBeVisible()
     await expect(working.getByText('it does not stay around one level')).toBeVisible()
-    await expect(working.getByText(/The swing grows with the level: multiplicative/)).toBeVisible()
+    await expect(
+      working.getByText(/The swing grows with the level: the multiplicative model/),
+    ).toBeVisible()
     await choose(page, 'take out', 'seasonal, then first')
     await expect(working.getByText('it stays around one level')).toBeVisible()
     await expect(page.getByRole('rowheader', { name: /Difference/ })).toBeVisible()
@@ -99,7 +101,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await expect(
       working.getByText(/^Jun 2019 was really the worst: 2\d% under trend/),
     ).toBeVisible()
-    await choose(page, 'growth of sales', 'annualized, compounded')
+    await choose(page, 'growth rate', 'annualized, compounded')
     const after = fromCore('exterior-paint.csv', {
       exclude: [{ period: '2019-06', reason: 'flood' }],
     })

@@ -9,7 +9,7 @@ async function focused(page: Page): Promise<string> {
     const name =
       element.getAttribute('aria-label') ??
       element.getAttribute('aria-labelledby') ??
-      element.textContent!.replace(/\s+/g, ' ').trim()
+      element.textContent!.replace(/\s+/g, ' ').trim().slice(0, 80)
     return `${element.getAttribute('role') ?? element.tagName.toLowerCase()} ${name}`
   })
 }
@@ -62,7 +62,7 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
     await reach(page, /^button multiplicative$/)
     await page.keyboard.press('Enter')
     await expect(page.getByRole('option', { name: /^additive/ })).toBeVisible()
-    await reach(page, /^option additive/)
+    await reach(page, /^option additive/, 'ArrowDown')
     await page.keyboard.press('Enter')
     await expect(page.locator('[data-word=model]')).toHaveText('additive')
     await page.keyboard.press('Control+z')
@@ -70,6 +70,8 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
   })
 
   await test.step('stages, rows and periods; a cell says row, period and value', async () => {
+    // On a word the arrows open its choices; on the page they walk the ledger.
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     await page.keyboard.press('3')
     const said = page.locator('.ledger [aria-live]')
     await expect(said).toHaveText(/^Ratio, \w{3} 2025: [\d.]+ factor$/)

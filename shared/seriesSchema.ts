@@ -10,6 +10,7 @@ export const MOST_PERIODS = 20_000
 
 export const nameSchema = z.string().trim().min(1, 'A series needs a name.').max(LONGEST_NAME)
 export const unitSchema = z.string().trim().max(200)
+export const nounSchema = z.string().trim().max(60)
 
 const adjustmentSchema = z.strictObject({
   /** Period code. */
@@ -27,6 +28,7 @@ export const adjustmentsSchema = z.array(adjustmentSchema).max(MOST_PERIODS)
 export const seriesDocumentSchema = z.strictObject({
   name: nameSchema.default('series'),
   unit: unitSchema.default('units'),
+  noun: nounSchema.optional(),
   frequency: z.enum(FREQUENCIES),
   seasons: z.int().min(2).max(1000).optional(),
   yearStart: z.int().min(1).max(1000).optional(),
@@ -43,7 +45,7 @@ export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
  *   the frequency, and for an adjustment of a period that the series does not have
  */
 export function seriesFromDocument(document: SeriesDocument): Series {
-  const { name, unit, frequency, seasons, yearStart, values, adjustments = [] } = document
+  const { name, unit, noun, frequency, seasons, yearStart, values, adjustments = [] } = document
   if (frequency !== 'seasons' && seasons !== undefined) {
     const own = calendarOf(frequency).seasons
     if (own !== seasons) {
@@ -69,7 +71,7 @@ export function seriesFromDocument(document: SeriesDocument): Series {
       'start',
     )
   }
-  const series = { name, unit, calendar, start, values, adjustments }
+  const series = { name, unit, noun, calendar, start, values, adjustments }
   adjustedValues(series)
   return series
 }
@@ -78,6 +80,7 @@ export function seriesFromDocument(document: SeriesDocument): Series {
 export function documentFromSeries({
   name,
   unit,
+  noun,
   calendar,
   start,
   values,
@@ -86,6 +89,7 @@ export function documentFromSeries({
   return {
     name,
     unit,
+    ...(noun ? { noun } : {}),
     frequency: calendar.frequency,
     ...(calendar.frequency === 'seasons' ? { seasons: calendar.seasons } : {}),
     ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),

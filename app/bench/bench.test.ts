@@ -38,6 +38,7 @@ const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48
 const series: Series = {
   name: 'Contract work',
   unit: 'jobs',
+  noun: 'sales',
   calendar: calendarOf('quarterly'),
   start: { year: 2020, season: 1 },
   values: quarters,
@@ -187,7 +188,7 @@ describe('the method sentence', () => {
         forecast: { horizon: 1, levels: [90] },
       }),
     ).toBe(
-      'Sales of all 16 quarters as additive, by ratio to a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter with 90% limits.',
+      'Sales of all 16 quarters as additive, by difference from a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter with 90% limits.',
     )
   })
 
@@ -235,6 +236,7 @@ describe('leaving out and putting back', () => {
 /** The result alone, with nothing beside it. */
 const ALONE: StripSources = {
   scale: displayScale(quarters, 'jobs'),
+  noun: 'sales',
   inspected: [],
   peaks: null,
   ghost: null,

@@ -79,7 +79,7 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
       const sign = isFactor ? '÷' : '−'
       return {
         label: 'Detrended',
-        means: `sales ${sign} ${detrendWords(beside.form)}`,
+        means: `${run.noun} ${sign} ${detrendWords(beside.form)}`,
         measure: isFactor ? 'factor' : 'difference',
         component: 'deseasonalized',
         mark: 'stems',
@@ -101,7 +101,7 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {
-        label: beside.on === 'value' ? 'Growth, sales' : 'Growth, deseas.',
+        label: beside.on === 'value' ? `Growth, ${run.noun}` : 'Growth, deseas.',
         means: growthWords(beside.rate, run.per),
         measure: 'percent',
         component: beside.on === 'value' ? 'original' : 'deseasonalized',

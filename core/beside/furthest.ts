@@ -3,7 +3,7 @@ import { parsePeriod } from '../calendar/period'
 import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
-import { figure, percent } from '../words/figure'
+import { inUnit, percent } from '../words/figure'
 
 /** How far one period stands from the trend, once its season is out. */
 export interface Distance {
@@ -27,7 +27,7 @@ export interface Furthest {
  *
  * @param result with a trend through the deseasonalized series
  * @param count periods in either direction
- * @example 'Aug 2023 was really the best: 11% over trend, though its sales were only 3rd.'
+ * @example 'Aug 2023 was really the best: 11% over trend, though only 3rd highest in sales.'
  */
 export function furthestFromTrend(result: Result, count: number): Furthest {
   const { columns, method, series } = result
@@ -57,7 +57,8 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
           salesRank: beyond.length + 1,
         }
         const unit = model === 'multiplicative' ? null : series.unit
-        return { ...one, words: wordsOf(one, place, sign, unit) }
+        const { noun } = series
+        return { ...one, words: wordsOf(one, place, sign, { unit, noun, count: all.length }) }
       })
   return { over: side(1), under: side(-1) }
 }
@@ -66,18 +67,20 @@ function wordsOf(
   { label, distance, salesRank }: Omit<Distance, 'words'>,
   place: number,
   sign: 1 | -1,
-  unit: string | null,
+  { unit, noun, count }: { unit: string | null; noun: string; count: number },
 ): string {
-  const size = unit === null ? percent(distance) : `${figure(Math.abs(distance))} ${unit}`
+  const size = unit === null ? percent(distance) : inUnit(Math.abs(distance), unit)
   const side = sign > 0 ? 'over' : 'under'
   const extreme = sign > 0 ? 'best' : 'worst'
   const really = place === 0 ? `${label} was really the ${extreme}: ` : `${label}: `
   const highest = sign > 0 ? 'highest' : 'lowest'
-  const sales =
+  const rank =
     salesRank === 1
-      ? `and its sales were the ${highest} too`
-      : `though its sales were only ${ordinal(salesRank)} ${highest}`
-  return `${really}${size} ${side} trend, ${sales}.`
+      ? `and it was the ${highest} in ${noun} too`
+      : salesRank > count / 2
+        ? `though it was in the ${sign > 0 ? 'lower' : 'upper'} half in ${noun}`
+        : `though only ${ordinal(salesRank)} ${highest} in ${noun}`
+  return `${really}${size} ${side} trend, ${rank}.`
 }
 
 /** `1st`, `2nd`, `23rd`, `112th` */

@@ -1,3 +1,4 @@
+import { capitalized } from '../series/noun'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation, plain, type Expression } from '../column/expression'
 import type { SeriesRun } from '../column/run'
@@ -33,7 +34,7 @@ export function columnsOfCare(run: SeriesRun, cared: CaredFor): Column[] {
   const used = declare(run.unit, {
     ...level,
     name: 'value',
-    label: isCaredFor ? 'Sales as used' : 'Sales',
+    label: isCaredFor ? `${capitalized(run.noun)} as used` : capitalized(run.noun),
     actual: value,
     arithmetic: (t) => usedValue(run, cared, t),
     whyUndefined: (t) => whyNoValue(run, cared, t),

@@ -26,8 +26,8 @@ export interface FilledValue {
  * Values for the missing periods of a series.
  *
  * `interpolate` draws a straight line between the values on either side of a gap; `seasonal` does the
- * same with the deseasonalized series and puts the season back; `zero` says that nothing was sold.
- * At the ends of a series there is nothing to interpolate between, and a gap stays.
+ * same with the deseasonalized series and puts the season back; `zero` says that there was nothing.
+ * At the ends of a series a gap stays: there is nothing to interpolate between, and no telling whether it is 0.
  *
  * @param values one a period, null = missing
  * @param firstT time code of the first entry
@@ -51,9 +51,9 @@ export function fillMissing(
   return values.flatMap((value, i): FilledValue[] => {
     if (value !== null) return []
     const t = firstT + i
-    if (rule === 'zero') return [{ t, value: 0, between: null, index: null }]
     const between = edgesOf(level, i, firstT)
     if (!between) return []
+    if (rule === 'zero') return [{ t, value: 0, between: null, index: null }]
     const straight = onLine(between, t)
     const index = season ? season.index[i]! : null
     return [

@@ -31,6 +31,8 @@ export interface SeriesRun {
   readonly calendar: Calendar
   readonly start: Period
   readonly unit: string
+  /** What the values are called: `sales`. */
+  readonly noun: string
   /** `month`, `quarter` … */
   readonly per: string
   /** Time codes of the first and the last analysed period, and of the last forecast one. */
@@ -62,7 +64,10 @@ export interface Run extends SeriesRun {
 }
 
 /** Where a series lies in time, and how far it is shown. */
-export type Stand = Pick<SeriesRun, 'calendar' | 'start' | 'unit' | 'firstT' | 'lastT' | 'endT'>
+export type Stand = Pick<
+  SeriesRun,
+  'calendar' | 'start' | 'unit' | 'noun' | 'firstT' | 'lastT' | 'endT'
+>
 
 /**
  * What the columns of one ledger know of each other.

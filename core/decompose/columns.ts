@@ -38,7 +38,7 @@ export function seasonalIrregularColumn(
   return declare(run.unit, {
     name: 'seasonalIrregular',
     label: model.measure === 'factor' ? 'Ratio' : 'Difference',
-    means: `sales ${model.remove} ${against.name}`,
+    means: `${run.noun} ${model.remove} ${against.name}`,
     measure: model.measure,
     component: 'season',
     mark: 'dots',
@@ -73,7 +73,7 @@ export function deseasonalizedColumn(run: Run): Column {
   return declare(run.unit, {
     name: 'deseasonalized',
     label: 'Deseasonalized',
-    means: `sales ${model.remove} index`,
+    means: `${run.noun} ${model.remove} index`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-thin',
@@ -90,7 +90,7 @@ export function irregularColumn(run: Run): Column {
   return declare(run.unit, {
     name: 'irregular',
     label: 'Irregular',
-    means: hasSeason ? `${departure} ${model.remove} index` : `sales ${model.remove} average`,
+    means: hasSeason ? `${departure} ${model.remove} index` : `${run.noun} ${model.remove} average`,
     measure: model.measure,
     component: 'irregular',
     mark: 'stems',

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import type { Model } from '../model'
 import type { Calendar } from '../calendar/calendar'
 import type { Column } from '../column/column'
 import type { Run } from '../column/run'
@@ -92,7 +93,10 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   advice(waves: 'slowly' | 'with the season'): string
 
   /** How it is said in the sentence, and what it means: `, by`, `ratio to a 2×12 moving average`. */
-  says(calendar: Calendar): { readonly lead: string; readonly text: string; readonly means: string }
+  says(
+    calendar: Calendar,
+    model: Model,
+  ): { readonly lead: string; readonly text: string; readonly means: string }
   /** Its own words of the sentence, behind that. */
   words(options: Options, calendar: Calendar): Piece[]
   /** What Smooth came to, in a few words. */

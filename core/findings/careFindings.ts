@@ -5,9 +5,8 @@ import type { Adjustment } from '../series/series'
 import type { FilledValue, MissingRule } from '../care/fillMissing'
 import { suspiciousValues, type SuspiciousValue } from '../care/suspicious'
 import type { Stretch } from '../series/stretch'
-import { figure } from '../words/figure'
+import { figure, inUnit } from '../words/figure'
 import type { Action, Finding } from '../finding'
-import { inUnit } from './outlierFindings'
 
 /**
  * What was done to the values before the calculation, and which of them look mistyped.

@@ -46,7 +46,13 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
     ),
     ...way.findings(stretch, decompose, decomposed, hasSeason),
     ...trendFindings(stretch, examined, trend, method.trend.last, unit),
-    ...spanFindings(stretch, exclusionsOf(method), decomposed.trendCycle, ahead.t.length),
+    ...spanFindings(
+      stretch,
+      exclusionsOf(method),
+      decomposed.trendCycle,
+      decomposed.season?.seasonalIrregular ?? [],
+      ahead.t.length,
+    ),
     ...limitFindings(figures, examined),
     ...forecastWayOf(method.forecast.by).findings(stretch, ahead, decomposed.season?.cost ?? 0),
   ]

@@ -1,8 +1,7 @@
 import type { Figures } from '../calculate'
 import type { Examined } from '../examine'
 import type { Finding } from '../finding'
-import { figure } from '../words/figure'
-import { inUnit } from './outlierFindings'
+import { figure, inUnit } from '../words/figure'
 
 /** Residuals pass for independent between these Durbin–Watson figures. */
 const INDEPENDENT = [1.5, 2.5] as const

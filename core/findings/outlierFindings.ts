@@ -3,7 +3,7 @@ import type { Examined, StepAt } from '../examine'
 import type { Finding } from '../finding'
 import type { Model } from '../model'
 import type { Stretch } from '../series/stretch'
-import { figure, percent } from '../words/figure'
+import { figure, inUnit, percent } from '../words/figure'
 
 /** More outliers than this are counted, not named one by one. */
 const MOST_NAMED = 8
@@ -80,9 +80,4 @@ function stepFinding(stretch: Stretch, { t, size, model }: StepAt, unit: string)
       ? { actions: [{ label: `Analyse from ${label} on`, change: { span: { from: code } } }] }
       : {}),
   }
-}
-
-/** A figure with its unit, where the series has one. */
-export function inUnit(value: number, unit: string): string {
-  return unit ? `${figure(value)} ${unit}` : figure(value)
 }

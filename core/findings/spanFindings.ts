@@ -12,12 +12,14 @@ import type { Stretch } from '../series/stretch'
  *
  * @param exclusions what is left out of its season
  * @param trendCycle one entry a period of the stretch, undefined where no average reaches
+ * @param seasonalIrregular likewise; where it is undefined, nothing is left out by leaving out
  * @param horizon periods that are forecast
  */
 export function spanFindings(
   stretch: Stretch,
   exclusions: readonly Exclusion[],
   trendCycle: readonly Value[],
+  seasonalIrregular: readonly Value[],
   horizon: number,
 ): Finding[] {
   const { calendar, values } = stretch
@@ -51,7 +53,11 @@ export function spanFindings(
     })
   }
   findings.push(...missingFindings(stretch))
-  findings.push(...exclusions.map((exclusion) => leftOut(exclusion, calendar)))
+  const hasRatio = (period: string) =>
+    seasonalIrregular[values.findIndex((_, i) => stretch.periodOf(i).code === period)] !== null
+  findings.push(
+    ...exclusions.map((exclusion) => leftOut(exclusion, calendar, hasRatio(exclusion.period))),
+  )
   return findings
 }
 
@@ -72,13 +78,15 @@ export function missingFindings({ values, calendar, periodOf }: Stretch): Findin
   ]
 }
 
-function leftOut({ period, reason }: Exclusion, calendar: Calendar): Finding {
+function leftOut({ period, reason }: Exclusion, calendar: Calendar, hasRatio: boolean): Finding {
   const parsed = parsePeriod(period, calendar)!
   return {
     code: 'left-out',
     severity: 'note',
     stage: 'season',
-    text: `${periodLabel(parsed, calendar)} is left out of its season: ${reason}.`,
+    text: hasRatio
+      ? `${periodLabel(parsed, calendar)} is left out of its season: ${reason}.`
+      : `${periodLabel(parsed, calendar)} is left out of its season (${reason}), though it does not count there: it has no average to compare with.`,
     period: formatPeriod(parsed, calendar),
     figure: null,
   }

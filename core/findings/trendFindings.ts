@@ -5,8 +5,7 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { mean } from '../statistics/average'
 import type { Trend } from '../trend/fit'
-import { figure, percent } from '../words/figure'
-import { inUnit } from './outlierFindings'
+import { figure, inUnit, percent } from '../words/figure'
 
 /** Neighbouring residuals are alike beyond chance below this Durbin–Watson. */
 const WAVES_BELOW = 1.4

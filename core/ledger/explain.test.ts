@@ -173,7 +173,7 @@ describe('the words of an explanation', () => {
     const explanation = explain(result, 'seasonalIrregular', 3)
     expect(explanation).toMatchObject({
       title: 'Ratio, 2020 Q3',
-      means: 'sales ÷ average',
+      means: 'values ÷ average',
       unit: 'factor',
       reading: '33% above the baseline',
       sources: [
@@ -182,7 +182,7 @@ describe('the words of an explanation', () => {
       ],
     })
     if (!explanation.defined) throw new Error('undefined')
-    expect(write(explanation.expression)).toBe('sales (2020 Q3) ÷ centred average (2020 Q3)')
+    expect(write(explanation.expression)).toBe('values (2020 Q3) ÷ centred average (2020 Q3)')
     expect(write(explanation.expression, one)).toBe('75 ÷ 56.5')
   })
 

@@ -48,6 +48,7 @@ function makeLedger(result: Looked | Result): Ledger {
       calendar: calendarOfResult(result),
       start: startOfResult(result),
       unit: result.series.unit,
+      noun: result.series.noun,
       firstT: t[0]!,
       lastT,
       endT: isWhole ? (result.forecast.t.at(-1) ?? lastT) : lastT,

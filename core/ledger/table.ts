@@ -34,7 +34,7 @@ export function ledgerTable(result: Result): FigureTable {
       'season',
       'kind',
       ...steps.map(({ label, unit, offset }) =>
-        offset === 0 ? `${label} (${unit})` : `${label} (${unit}; stands at t + ${offset})`,
+        offset === 0 ? inBrackets(label, unit) : inBrackets(label, unit, `stands at t + ${offset}`),
       ),
     ],
     rows: [
@@ -54,11 +54,11 @@ export function forecastTable(result: Result): FigureTable {
     header: [
       'period',
       't',
-      ...inSeason(`deseasonalized forecast (${series.unit})`, 'seasonal index'),
-      `forecast (${series.unit})`,
+      ...inSeason(inBrackets('deseasonalized forecast', series.unit), 'seasonal index'),
+      inBrackets('forecast', series.unit),
       ...levels.flatMap((level) => [
-        `${level}% lower (${series.unit})`,
-        `${level}% upper (${series.unit})`,
+        inBrackets(`${level}% lower`, series.unit),
+        inBrackets(`${level}% upper`, series.unit),
       ]),
     ] as string[],
     rows: forecast.period.map((period, i) => [
@@ -72,4 +72,10 @@ export function forecastTable(result: Result): FigureTable {
       ]),
     ]),
   }
+}
+
+/** A heading with what is said of it in brackets; none around nothing. */
+function inBrackets(heading: string, ...notes: readonly string[]): string {
+  const said = notes.filter((note) => note !== '')
+  return said.length === 0 ? heading : `${heading} (${said.join('; ')})`
 }

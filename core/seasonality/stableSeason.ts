@@ -74,16 +74,21 @@ export function kruskalWallis(groups: readonly (readonly number[])[]): KruskalWa
   return { h, tieFactor, df, p: upperChiSquared(h, df) }
 }
 
+/** Values this near, as a share of the largest, are the same. */
+const TIE = 1e-12
+
 /** Ranks from 1, equal values sharing their mean rank, and Σ(t³ − t) over groups of equal values. */
 function midRanks(values: readonly number[]) {
   const sorted = [...values].sort((a, b) => a - b)
+  // Ratios that are the same come out of a division a rounding apart.
+  const tie = TIE * Math.max(Math.abs(sorted[0] ?? 0), Math.abs(sorted.at(-1) ?? 0))
   const ranks = new Map<number, number>()
   let ties = 0
   for (let i = 0; i < sorted.length;) {
     let after = i
-    while (after < sorted.length && sorted[after] === sorted[i]) after++
+    while (after < sorted.length && sorted[after]! - sorted[i]! <= tie) after++
     const count = after - i
-    ranks.set(sorted[i]!, (i + 1 + after) / 2)
+    for (let k = i; k < after; k++) ranks.set(sorted[k]!, (i + 1 + after) / 2)
     ties += count ** 3 - count
     i = after
   }

@@ -18,6 +18,8 @@ export interface Series {
   readonly name: string
   /** What is counted, as written behind a number: `litres`, `thousand euros`. */
   readonly unit: string
+  /** What the values are, `sales`, `price index`; found in the name when left out or empty. */
+  readonly noun?: string
   readonly calendar: Calendar
   /** The period of time code 1. */
   readonly start: Period

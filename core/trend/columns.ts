@@ -36,7 +36,7 @@ export function trendColumns(run: Run, { fit, straight, ahead, hasCycle }: Trend
   const trend = declare(unit, {
     name: 'trend',
     label: 'Trend',
-    means: `line through ${hasSeason ? 'deseas.' : 'sales'}`,
+    means: `line through ${hasSeason ? 'deseas.' : run.noun}`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',

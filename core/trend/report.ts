@@ -22,12 +22,19 @@ export interface TrendFit extends RegressionFigures {
  * @param to time code of the last fitted period
  * @param before the same trend through the series itself
  * @param hasSeason whether a season was taken out of what it is fitted to
+ * @param noun what the values are called
  */
-export function reportTrend(trend: Trend, to: number, before: Trend, hasSeason: boolean): TrendFit {
+export function reportTrend(
+  trend: Trend,
+  to: number,
+  before: Trend,
+  hasSeason: boolean,
+  noun: string,
+): TrendFit {
   const figures = figuresOf(trend)
   return {
     form: 'linear',
-    equation: equation(hasSeason ? 'deseasonalized' : 'sales', figures.terms),
+    equation: equation(hasSeason ? 'deseasonalized' : noun, figures.terms),
     from: trend.from,
     to,
     r2Before: figuresOf(before).r2,

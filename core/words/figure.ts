@@ -11,6 +11,11 @@ export function figure(value: number): string {
     .replace('-', '−')
 }
 
+/** A figure with its unit, where the series has one. */
+export function inUnit(value: number, unit: string): string {
+  return unit ? `${figure(value)} ${unit}` : figure(value)
+}
+
 /** A share as a whole per cent, with one decimal below 10%: `32%`, `4.1%`. */
 export function percent(share: number): string {
   const value = Math.abs(share * 100)

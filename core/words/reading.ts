@@ -1,5 +1,5 @@
 import { MODEL, type Model } from '../model'
-import { figure, percent } from './figure'
+import { inUnit, percent } from './figure'
 
 /**
  * How an index reads: `32% above the baseline` (multiplicative), `430 litres below the baseline`
@@ -19,6 +19,6 @@ export function readIndex(index: number, model: Model, unit: string): string {
 export function readDeparture(value: number, baseline: 0 | 1, unit: string): string {
   const distance = value - baseline
   if (distance === 0) return 'at the baseline'
-  const size = baseline === 1 ? percent(distance) : `${figure(Math.abs(distance))} ${unit}`
+  const size = baseline === 1 ? percent(distance) : inUnit(Math.abs(distance), unit)
   return `${size} ${distance > 0 ? 'above' : 'below'} the baseline`
 }

@@ -9,6 +9,8 @@ export const series = sqliteTable('series', {
   id: text().primaryKey(),
   name: text().notNull(),
   unit: text().notNull(),
+  /** What the values are called; empty for the word in the name. */
+  noun: text().notNull().default(''),
   frequency: text().$type<Frequency>().notNull(),
   seasons: integer().notNull(),
   yearStart: integer('year_start').notNull(),

@@ -35,6 +35,7 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
           id,
           name: document.name,
           unit: document.unit,
+          noun: document.noun ?? '',
           frequency: document.frequency,
           seasons: calendar.seasons,
           yearStart: calendar.yearStart,
@@ -161,6 +162,7 @@ export function toSeries(stored: StoredSeries): Series {
   return {
     name: stored.name,
     unit: stored.unit,
+    noun: stored.noun,
     calendar,
     start: parsePeriod(stored.vintage.start, calendar)!,
     values: stored.vintage.values,

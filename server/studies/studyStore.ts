@@ -19,6 +19,7 @@ export function findStudy(db: Database, id: string): Study | undefined {
     about: {
       name: stored.name,
       unit: stored.unit,
+      noun: stored.noun,
       group: stored.group,
       notes: stored.notes,
     },

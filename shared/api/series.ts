@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FREQUENCIES } from '../../core/calendar/calendar'
-import { nameSchema, seriesDocumentSchema, unitSchema } from '../seriesSchema'
+import { nameSchema, nounSchema, seriesDocumentSchema, unitSchema } from '../seriesSchema'
 
 const idSchema = z.uuid()
 
@@ -30,12 +30,14 @@ export const createSeriesSchema = z.strictObject({
 export const aboutSchema = z.strictObject({
   name: nameSchema,
   unit: unitSchema,
+  /** What the values are called; empty for the word in the name. */
+  noun: nounSchema.default(''),
   group: z.string().trim().max(200),
   notes: z.string().max(20_000),
 })
 export type About = z.infer<typeof aboutSchema>
 
-export const changeSeriesSchema = aboutSchema.partial()
+export const changeSeriesSchema = aboutSchema.extend({ noun: nounSchema }).partial()
 export type SeriesChange = z.infer<typeof changeSeriesSchema>
 
 /** The values of a series as they came in once. */

@@ -17,6 +17,7 @@ import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { differencesOf, indexShare, methodName, type Compared } from './comparison'
 import { bestOf, comparedFigures } from './figures'
+import { comparisonWords } from './meaning'
 import { comparedPictures } from './pictures'
 import SmallPicture from '../figures/SmallPicture.vue'
 import { MOST_PINS, usePins } from './pinStore'
@@ -39,6 +40,7 @@ const differences = computed(() => differencesOf(results.value))
 
 const pictures = computed(() => comparedPictures(results.value))
 const figures = computed(() => comparedFigures(ledger.scale))
+const meaning = computed(() => comparisonWords(results.value, ledger.scale))
 
 const amount = (value: number) =>
   formatDecimals(value / ledger.scale.divisor, ledger.scale.decimals)
@@ -99,7 +101,8 @@ function use(one: Compared) {
         pins.refused.length > 0 ? 'Nothing is left to compare.' : 'Calculating the three models…'
       }}
     </p>
-    <div v-else class="scroll">
+    <p v-if="meaning" class="meaning">{{ meaning }}</p>
+    <div v-if="methods.length > 0" class="scroll">
       <v-table :style="{ minWidth: `${236 + methods.length * 200}px` }">
         <colgroup>
           <col style="width: 236px" />
@@ -227,6 +230,10 @@ h2 {
   padding: 6px 10px;
   border-left: 3px solid var(--danger);
   background: var(--band);
+}
+
+.meaning {
+  margin: 8px 0 0;
 }
 
 .scroll {

@@ -15,6 +15,7 @@ import {
   robustLeftoverSpread,
 } from './comparison'
 import { bestOf, comparedFigures } from './figures'
+import { comparisonWords } from './meaning'
 import { comparedPictures } from './pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
@@ -94,6 +95,17 @@ describe('methods on equal scales', () => {
     const [deviation] = comparedFigures(displayScale(quarters, 'jobs'))
     expect(bestOf(deviation!, [additive, multiplicative])).toEqual(new Set([multiplicative]))
     expect(bestOf(deviation!, [additive, additive]).size).toBe(0)
+  })
+
+  it('says what the figures mean, and which model to take nowhere', () => {
+    const scale = displayScale(quarters, 'jobs')
+    expect(comparisonWords([additive], scale)).toBe('')
+    expect(comparisonWords([additive, multiplicative], scale)).toMatch(
+      /^Least is left over by multiplicative: typically [\d.]+ jobs, where additive leaves [\d.]+\. Their forecasts for the next 4 periods differ by [\d.]+% in all\.$/,
+    )
+    expect(comparisonWords([additive, additive], scale)).toMatch(
+      /^All leave about the same over: .* Their forecasts come to the same sum\.$/,
+    )
   })
 
   it('bounds pass over what is undefined', () => {

@@ -1,4 +1,4 @@
-import { MODEL } from '~~/core/model'
+import { MODEL, MODELS } from '~~/core/model'
 import type { MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -24,7 +24,7 @@ export function methodName(result: Result): string {
   const { decompose } = result.method
   const way = wayOf(decompose.by)
   return way.traits.seasonMayChange
-    ? `${way.says(calendarOfResult(result)).text}, ${decompose.model}`
+    ? `${way.says(calendarOfResult(result), decompose.model).text}, ${decompose.model}`
     : decompose.model
 }
 
@@ -92,7 +92,8 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
   return new Map([
     ['model', decompose.model],
-    ['by', way.says(calendar).text],
+    // The model has its own line: the same way is said in the same words whatever it is.
+    ['by', way.says(calendar, MODELS[0]).text],
     ['details', sentenceText(way.words(decompose, calendar)).replace(/^[;,] /, '')],
     [
       'left out',

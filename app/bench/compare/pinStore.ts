@@ -87,7 +87,7 @@ export const usePins = defineStore('pins', () => {
       ...waysFor(calendar)
         .filter(({ traits }) => traits.seasonMayChange)
         .map(({ name, says }) => ({
-          name: says(calendar).text,
+          name: says(calendar, present).text,
           document: changed(method, { decompose: { by: name, model: present } }),
         })),
     ]

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { STAGES } from '~~/core/stage'
+import { computed } from 'vue'
+import { STAGES, type Stage } from '~~/core/stage'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
@@ -8,6 +9,15 @@ import { lineOf, stageOf } from './stages'
 const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
+
+/** How many findings of each stage ask for care: they stand at their own stage, and only there. */
+const cautions = computed(() => {
+  const counts: Partial<Record<Stage, number>> = {}
+  for (const { stage, severity } of bench.shown?.findings ?? []) {
+    if (severity === 'caution') counts[stage] = (counts[stage] ?? 0) + 1
+  }
+  return counts
+})
 </script>
 
 <template>
@@ -23,6 +33,9 @@ const selection = useSelection()
           <span class="dot" aria-hidden="true" />
           <span class="name">{{ stageOf(stage).label }}</span>
           <span class="result">{{ (bench.shown && lineOf(stage, bench.shown)) ?? '–' }}</span>
+          <span v-if="cautions[stage]" class="cautions">
+            {{ cautions[stage] }} {{ cautions[stage] === 1 ? 'thing' : 'things' }} to look at
+          </span>
         </v-btn>
       </li>
     </ol>
@@ -103,6 +116,13 @@ li:not(:last-child)::before {
 .result {
   display: block;
   color: var(--muted);
+  font-size: 11px;
+  line-height: 1.35;
+}
+
+.cautions {
+  display: block;
+  color: var(--forecast-text);
   font-size: 11px;
   line-height: 1.35;
 }

@@ -1,5 +1,6 @@
 import { isResult } from '~~/core/ledger/ledger'
 import type { Looked, Result } from '~~/core/result'
+import { capitalized } from '~~/core/series/noun'
 import type { Stage } from '~~/core/stage'
 import type { StripSources } from '../view/strips/sources'
 import { mainStrip, salesLayers } from '../view/strips/salesLayers'
@@ -32,7 +33,7 @@ export function stripsOf(name: Stage, shown: Looked | Result, sources: StripSour
   const stage = stageOf(name)
   if (stage.needs === 'series') return stage.strips(shown, sources)
   if (isResult(shown)) return stage.strips(shown, sources)
-  return [mainStrip('Sales', sources, salesLayers(shown, sources))]
+  return [mainStrip(capitalized(sources.noun), sources, salesLayers(shown, sources))]
 }
 
 /** What a stage came to, in one line; null where it needs a result and there is none. */

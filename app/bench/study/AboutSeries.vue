@@ -2,6 +2,7 @@
 import { ref, shallowRef, watch } from 'vue'
 import { api } from '~/api/client'
 import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
+import { nounOf } from '~~/core/series/noun'
 import { tableAsCsv } from '~~/handover/tableText'
 import type { Vintage } from '~~/shared/api/series'
 import { useBench } from './benchStore'
@@ -9,11 +10,12 @@ import MiddleCut from '~/shell/MiddleCut.vue'
 import { formatDay } from '~/figures/format'
 import { fileName, saveText } from '../handover/takeAway'
 
-/** Name, unit, group and notes of the series, opened from its name. */
+/** Name, unit, noun, group and notes of the series, opened from its name. */
 const bench = useBench()
 const open = ref(false)
 const name = ref('')
 const unit = ref('')
+const noun = ref('')
 const group = ref('')
 const notes = ref('')
 /** The values as they came in each time, the newest first; null while they are fetched. */
@@ -25,6 +27,7 @@ watch(open, (isOpen) => {
   const { about } = bench.content
   name.value = about.name
   unit.value = about.unit
+  noun.value = about.noun
   group.value = about.group
   notes.value = about.notes
 })
@@ -57,6 +60,7 @@ function keep() {
   void bench.changeAbout({
     name: name.value.trim(),
     unit: unit.value.trim(),
+    noun: noun.value.trim(),
     group: group.value.trim(),
     notes: notes.value,
   })
@@ -81,6 +85,15 @@ function keep() {
     <form class="sheet" @submit.prevent="keep">
       <label>Name <v-text-field v-model="name" required maxlength="10000" /></label>
       <label> Unit <v-text-field v-model="unit" maxlength="200" placeholder="litres" /> </label>
+      <label>
+        What the values are
+        <v-text-field
+          v-model="noun"
+          maxlength="60"
+          :placeholder="nounOf({ name })"
+          aria-label="What the values are"
+        />
+      </label>
       <label> Group <v-text-field v-model="group" maxlength="200" placeholder="none" /> </label>
       <label>Notes <v-textarea v-model="notes" rows="4" maxlength="20000" /> </label>
       <v-btn variant="flat" type="submit">Keep</v-btn>

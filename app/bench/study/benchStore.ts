@@ -32,7 +32,7 @@ function contentOf({ method, series, about }: Study): StudyContent {
 const NOTHING: StudyContent = {
   method: { format: 'elvant-method/1' },
   adjustments: [],
-  about: { name: '', unit: '', group: '', notes: '' },
+  about: { name: '', unit: '', noun: '', group: '', notes: '' },
 }
 
 /** One study on the Bench: its method with undo and redo, its result, and its saving. */
@@ -48,7 +48,7 @@ export const useBench = defineStore('bench', () => {
   const series = computed<Series | null>(() => {
     if (!cameIn.value) return null
     const { adjustments, about } = content.value
-    return { ...cameIn.value, name: about.name, unit: about.unit, adjustments }
+    return { ...cameIn.value, name: about.name, unit: about.unit, noun: about.noun, adjustments }
   })
   const past = shallowRef<readonly StudyContent[]>([])
   const future = shallowRef<readonly StudyContent[]>([])

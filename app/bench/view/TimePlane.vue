@@ -56,6 +56,7 @@ const strips = computed(() =>
   bench.shown
     ? stripsOf(ledger.stage, bench.shown, {
         scale: ledger.scale,
+        noun: bench.shown.series.noun,
         inspected: ledger.inspected,
         peaks: peaks.value,
         ghost: pins.ghost?.result ?? null,

@@ -52,7 +52,7 @@ function levelOf(run: AveragesRun): {
         level: [
           trendCycleColumn(run, {
             label: 'Trend-cycle',
-            means: 'line through sales',
+            means: `line through ${run.noun}`,
             arithmetic: lineThrough(run, taken.line, 'value'),
           }),
         ],

@@ -56,7 +56,7 @@ export function averageOfEverySeason(
 ): SeasonAverages {
   const lists = valuesOfSeasons(stretch, values, leftOut)
   const averages = lists.map((list) => AVERAGE[average](list))
-  requireEverySeason(stretch, averages)
+  requireEverySeason(stretch, averages, leftOut)
   return {
     averages,
     counts: lists.map((list) => list.length),
@@ -70,15 +70,32 @@ export function averageOfEverySeason(
 function requireEverySeason(
   stretch: Stretch,
   averages: readonly Value[],
+  leftOut: ReadonlySet<number>,
 ): asserts averages is readonly number[] {
   const empty = averages.flatMap((value, k) => (value === null ? [k + 1] : []))
   if (empty.length === 0) return
-  const names = empty.map((season) => stretch.seasonName(season)).join(', ')
+  // A season without any value takes the averages of a whole year with it: it is the cause, not they.
+  const valueless = empty.filter(
+    (season) =>
+      !stretch.values.some((value, i) => value !== null && stretch.seasonOf[i] === season),
+  )
+  if (valueless.length > 0) {
+    throw new Refusal(
+      `There is no value at all in ${namesOf(stretch, valueless)}: an index needs one, and so does every average over a year.`,
+      'series.values',
+      { seasons: valueless },
+    )
+  }
+  const names = namesOf(stretch, empty)
   throw new Refusal(
     `No value is left to average for ${names}: an index needs at least one that is neither missing, nor without a moving average, nor left out.`,
-    'decompose.exclude',
+    leftOut.size > 0 ? 'decompose.exclude' : 'series.values',
     { seasons: empty },
   )
+}
+
+function namesOf(stretch: Stretch, seasons: readonly number[]): string {
+  return seasons.map((season) => stretch.seasonName(season)).join(', ')
 }
 
 /**

@@ -19,12 +19,14 @@ export function stabilityOfAverages(
   leftOut: ReadonlySet<number>,
   { taken }: Decomposed<AveragesTaken>,
 ): Stability {
+  // Simple averages are read against the mean of all seasons, which is another one without a year.
+  const isOfOverallMean = taken.by === 'simple-averages'
   const lists = valuesOfSeasons(stretch, taken.seasonalIrregular, leftOut)
   const without = (cut: (list: readonly number[]) => readonly number[]) => {
     const raw = lists.map((list) => AVERAGE[average](cut(list)))
     return raw.some((value: Value) => value === null)
       ? null
-      : adjustIndices(raw as number[], model, adjust).index
+      : adjustIndices(raw as number[], model, adjust || isOfOverallMean).index
   }
   return {
     withoutFirst: without((list) => list.slice(1)),

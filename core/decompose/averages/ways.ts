@@ -1,3 +1,4 @@
+import type { Model } from '../../model'
 import type { DecompositionWay } from '../way'
 import { decomposeByAverages, type AveragesTaken } from './calculate'
 import { columnsOfAverages } from './columns'
@@ -29,6 +30,11 @@ const COMMON = {
   indexSteps: indexStepsOfAverages,
 } satisfies Partial<AveragesWay>
 
+/** What is formed of a value and its level. */
+function departureWords(model: Model): string {
+  return model === 'additive' ? 'difference from' : 'ratio to'
+}
+
 const ADVICE_WITH_SEASON = 'Try robust loess, where the season may change over the years.'
 const NO_STRAIGHT_LINE =
   'Try the ratio to a moving average, or robust loess: the level is no straight line.'
@@ -38,9 +44,9 @@ export const ratioToMovingAverage: AveragesWay = {
   ...COMMON,
   name: 'ratio-to-moving-average',
   traits: { hasSeason: true, seasonMayChange: false, trendIsLine: false, followsLevel: true },
-  says: (calendar) => ({
+  says: (calendar, model) => ({
     lead: ', by ',
-    text: `ratio to a ${yearAverage(calendar)} moving average`,
+    text: `${departureWords(model)} a ${yearAverage(calendar)} moving average`,
     means:
       'Compares each value with the average of the year around it; half a year is lost at each end.',
   }),
@@ -58,9 +64,9 @@ export const ratioToTrend: AveragesWay = {
   ...COMMON,
   name: 'ratio-to-trend',
   traits: { hasSeason: true, seasonMayChange: false, trendIsLine: true, followsLevel: true },
-  says: () => ({
+  says: (_, model) => ({
     lead: ', by ',
-    text: 'ratio to trend',
+    text: `${departureWords(model)} trend`,
     means:
       'Compares each value with one line through the whole series; a cycle stays in the ratios.',
   }),

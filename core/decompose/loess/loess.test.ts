@@ -110,12 +110,12 @@ describe('decomposition by loess', () => {
       () => decompose(quarters(3).with(2, 0), 'multiplicative', parameters(12)),
       'above 0',
     ],
-    ['an even window', () => stlParameters({ seasonalWindow: 8 }, 40, 4), 'seasonalWindow'],
+    ['an even window', () => stlParameters({ seasonalWindow: 8 }, 40, 4), 'window of the season'],
     ['a small window', () => stlParameters({ seasonalWindow: 5 }, 40, 4), 'at least 7'],
     [
       'an even trend window',
       () => stlParameters({ seasonalWindow: 7, trendWindow: 10 }, 40, 4),
-      'trendWindow',
+      'window of the trend-cycle',
     ],
   ])('refuses %s by name', (_, act, words) => {
     expect(act).toThrow(words)

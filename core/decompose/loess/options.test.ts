@@ -25,10 +25,6 @@ describe('the defaults of a decomposition', () => {
     [{ seasonalWindow: 'periodic' }, { seasonalWindow: 'periodic', seasonalDegree: 0 }],
     [{ robust: false }, { robust: false, inner: 2, outer: 0 }],
     [
-      { robust: false, outer: 3 },
-      { inner: 2, outer: 3 },
-    ],
-    [
       { trendWindow: 41, trendDegree: 0 },
       { trendWindow: 41, trendDegree: 0 },
     ],
@@ -77,6 +73,11 @@ describe('what is refused', () => {
     expect(() => completeDecomposition(wish, facts)).toThrow(
       'seasonalWindow belongs to a decomposition by robust loess; this one is by averaged indices',
     )
+  })
+
+  it('outer passes that would do nothing, or outliers that would lose none', () => {
+    expect(() => loess({ robust: false, outer: 3 })).toThrow(/believed alike, and 3 outer passes/)
+    expect(() => loess({ outer: 0 })).toThrow(/lose weight in outer passes, and there are none/)
   })
 
   it('no default window: the shortest series has room for them', () => {

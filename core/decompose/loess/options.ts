@@ -78,6 +78,7 @@ export function completeLoess(
     periods,
     seasons,
   )
+  requireUse(robust, outer)
   return {
     by: document.by,
     model: document.model ?? model,
@@ -100,6 +101,17 @@ const YEARS_FOR_A_FREE_SEASON = 5
 const SAY_PERIODIC = 'for a season that never changes, say "periodic"'
 const ALL_BUT_STRAIGHT = 'a longer one is all but a straight line'
 
+/** Weights are formed by outer passes: without them nothing is robust, and with them something is. */
+function requireUse(robust: boolean, outer: number): void {
+  if (robust === outer > 0) return
+  throw new Refusal(
+    robust
+      ? 'Outliers lose weight in outer passes, and there are none: allow at least one, or believe every value alike.'
+      : `Every value is believed alike, and ${outer} outer passes form weights: do without them, or let outliers lose weight.`,
+    'decompose.outer',
+  )
+}
+
 /** The longest windows that make sense: of the season in years, of the others in periods. */
 export function longestWindows(
   periods: number,
@@ -119,7 +131,7 @@ function requireShorter(
 ): void {
   if (window === undefined || window <= most) return
   throw new Refusal(
-    `The ${WINDOW_NAMES[name]} (${name}) is ${window}, longer than makes sense for this series (${most} at the most); ${advice}.`,
+    `The ${WINDOW_NAMES[name]} is ${window}, longer than makes sense for this series (${most} at the most); ${advice}.`,
     `decompose.${name}`,
   )
 }

@@ -100,12 +100,17 @@ function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
       value: options.inner,
       ...{ least: 1, most: MOST_PASSES.inner, unit: '', rare: true },
     },
-    {
-      kind: 'number',
-      label: 'outer passes, forming weights',
-      path: ['decompose', 'outer'],
-      value: options.outer,
-      ...{ least: 0, most: MOST_PASSES.outer, unit: '', rare: true },
-    },
+    // Weights are formed where outliers lose some, and nowhere else.
+    ...(options.robust
+      ? [
+          {
+            kind: 'number',
+            label: 'outer passes, forming weights',
+            path: ['decompose', 'outer'],
+            value: options.outer,
+            ...{ least: 1, most: MOST_PASSES.outer, unit: '', rare: true },
+          } satisfies Field,
+        ]
+      : []),
   ]
 }

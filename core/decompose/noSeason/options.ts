@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Refusal } from '../../refusal'
 import type { Model } from '../../model'
 import { modelOption, type Facts } from '../commonOptions'
 
@@ -30,6 +31,12 @@ export function completeNoSeason(
   { by, model, order }: NoSeasonDocument,
   facts: Facts,
 ): NoSeasonOptions {
+  if (order !== undefined && order > facts.periods) {
+    throw new Refusal(
+      `An average of ${order} terms is longer than the ${facts.periods} periods that are analysed.`,
+      'decompose.order',
+    )
+  }
   return {
     by,
     model: model ?? facts.model,

@@ -30,7 +30,7 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
     declare(unit, {
       name: 'residual',
       label: 'Residual',
-      means: 'sales − fitted',
+      means: `${run.noun} − fitted`,
       measure: 'difference',
       component: 'irregular',
       mark: 'stems',

@@ -21,7 +21,7 @@ export const check: ResultStage = {
         ...parts.fitted,
         ...(sources.pinned.length > 0 ? [...parts.limits, ...parts.forecast] : []),
       ]),
-      ...parts.strip('residual', 'Residual', 2, ['sales − fitted']),
+      ...parts.strip('residual', 'Residual', 2, [`${sources.noun} − fitted`]),
     ]
   },
   line: ({ accuracy, method }) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
+import { nounOf } from '~~/core/series/noun'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
 import { useBench } from '../../study/benchStore'
@@ -35,23 +36,24 @@ function takeSecond(rate: GrowthKind | null) {
   beside.secondRate = rate
   if (rate !== null && beside.growthOf === 'both') beside.growthOf = 'deseasonalized'
 }
-const OF = [
-  { value: 'both', title: 'sales and deseasonalized sales' },
-  { value: 'value', title: 'sales' },
-  { value: 'deseasonalized', title: 'deseasonalized sales' },
-] as const
+const noun = computed(() => nounOf(bench.series!))
+const of = computed(() => [
+  { value: 'both', title: `${noun.value} and deseasonalized ${noun.value}` },
+  { value: 'value', title: noun.value },
+  { value: 'deseasonalized', title: `deseasonalized ${noun.value}` },
+])
 </script>
 
 <template>
   <p class="line">
     <span class="pair">
-      growth of<template v-if="!traits.hasSeason"> sales,</template>
-      <v-select v-else v-model="beside.growthOf" aria-label="whose growth" :items="OF" />
+      growth of<template v-if="!traits.hasSeason"> {{ noun }},</template>
+      <v-select v-else v-model="beside.growthOf" aria-label="whose growth" :items="of" />
     </span>
     <span class="pair">
       <v-select
         :model-value="beside.rateShown"
-        aria-label="growth of sales"
+        aria-label="growth rate"
         :items="kinds.map((rate) => ({ value: rate, title: growthWords(rate, per) }))"
         @update:model-value="beside.growthRate = $event"
       />

@@ -1,13 +1,14 @@
 import { displayScale } from '~/figures/displayScale'
+import { capitalized } from '~~/core/series/noun'
 import { formatChange, formatSigned } from '~/figures/format'
 import { furthestFromTrend } from '~~/core/beside/furthest'
 import type { Mark } from '~~/core/column/column'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { mean } from '~~/core/statistics/average'
-import type { Inspected } from '../../beside/choices'
 import { componentsOf } from '../../view/strips/components'
 import { mainStrip, pointsOf, salesLayers } from '../../view/strips/salesLayers'
+import type { StripSources } from '../../view/strips/sources'
 import { layer, type Strip } from '../../view/strips/strips'
 import type { ResultStage } from '../stage'
 
@@ -28,13 +29,13 @@ export const deseasonalize: ResultStage = {
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)
     return [
-      mainStrip('Sales', sources, [
+      mainStrip(capitalized(sources.noun), sources, [
         ...parts.pinned.deseasonalized,
         ...salesLayers(result, sources),
         ...parts.deseasonalized,
         ...parts.trend,
       ]),
-      growthStrip(result, sources.inspected),
+      growthStrip(result, sources),
     ]
   },
   line: furthestLine,
@@ -44,7 +45,7 @@ export const deseasonalize: ResultStage = {
  * Growth on one scale, every line ending at the same last period; the means beside the names are over the
  * periods that all lines have, since each rate loses other periods at the start.
  */
-function growthStrip(result: Result, inspected: readonly Inspected[]): Strip {
+function growthStrip(result: Result, { inspected, noun }: StripSources): Strip {
   const growths = inspected.flatMap(({ beside, column }) =>
     column && beside.kind === 'growth' ? [{ beside, column, values: column.actual! }] : [],
   )
@@ -61,7 +62,7 @@ function growthStrip(result: Result, inspected: readonly Inspected[]): Strip {
     spans: isOne ? undefined : `means over the ${shared.length} periods that all have`,
     layers: growths.map(({ beside, column, values }) => {
       const average = mean(shared.map((place) => values[place]!))
-      const of = beside.on === 'value' ? 'sales' : 'deseas.'
+      const of = beside.on === 'value' ? noun : 'deseas.'
       const name = isOne ? of : `${of} ${column.means}`
       const mark = beside.rate === rates[0] ? column.mark : (SECOND[column.mark] ?? column.mark)
       return layer(

@@ -32,7 +32,7 @@ const looked = computed<{ name: string; values: readonly Value[] }>(() =>
         name: `${rest.value.column.label.toLowerCase()} (${rest.value.column.means})`,
         values: rest.value.column.actual!,
       }
-    : { name: 'sales', values: props.result.columns.value },
+    : { name: props.result.series.noun, values: props.result.columns.value },
 )
 const tests = computed(() => testStationarity(looked.value.values))
 

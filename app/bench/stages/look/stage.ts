@@ -1,4 +1,5 @@
 import { countPeriods } from '~~/core/calendar/labels'
+import { capitalized } from '~~/core/series/noun'
 import type { Column } from '~~/core/column/column'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Looked } from '~~/core/result'
@@ -48,7 +49,7 @@ function lookStrips(shown: Looked, sources: StripSources): Strip[] {
   const drawn = (column: Column | null, label: string) =>
     column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
   const strips = [
-    mainStrip('Sales', sources, [
+    mainStrip(capitalized(sources.noun), sources, [
       ...salesLayers(shown, sources),
       ...drawn(of('rolling-mean'), 'rolling mean'),
       ...(peaks ? turnLayers(shown, peaks) : []),

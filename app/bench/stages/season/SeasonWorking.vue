@@ -7,16 +7,23 @@ import { wayOf } from '~~/core/decompose/ways'
 import { actualOf } from '~~/core/ledger/ledger'
 import { MODEL } from '~~/core/model'
 import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
+import type { Value } from '~~/core/series/series'
 import type { Result } from '~~/core/result'
 import { useLedger } from '../../view/ledgerStore'
+import { useBeside } from '../../beside/besideStore'
 import { useSelection } from '../../view/selectionStore'
 
 const props = defineProps<{ result: Result }>()
 const ledger = useLedger()
 const selection = useSelection()
+const beside = useBeside()
 const t = computed(() => selection.selected?.t ?? ledger.lastActual)
 
-const calendar = computed(() => calendarOfResult(props.result))
+/** With the year as it is folded, so that grid and working name a row alike. */
+const calendar = computed(() => {
+  const own = calendarOfResult(props.result)
+  return { ...own, yearStart: beside.yearStart ?? own.yearStart }
+})
 const season = computed(
   () => periodAt(startOfResult(props.result), t.value, calendar.value.seasons).season,
 )
@@ -53,6 +60,10 @@ const steps = computed(() => {
   const { method, decomposition } = props.result
   return way.value.indexSteps(method.decompose, decomposition, row.value, calendar.value)
 })
+/** A standard error that is only rounding says nothing. */
+function isTelling(error: Value): boolean {
+  return error !== null && error > 1e-9 * Math.abs(row.value.index)
+}
 const indexName = computed(() => (way.value.traits.seasonMayChange ? 'last year’s index' : 'index'))
 </script>
 
@@ -88,8 +99,8 @@ const indexName = computed(() => (way.value.traits.seasonMayChange ? 'last year�
     </dl>
     <p class="muted small">
       {{ inReadersFigures(row.reading)
-      }}<template v-if="row.standardError !== null"
-        >; ± {{ formatFigure(row.standardError) }} standard error over the years</template
+      }}<template v-if="isTelling(row.standardError)"
+        >; ± {{ formatFigure(row.standardError!) }} standard error over the years</template
       >
     </p>
     <p v-if="row.withoutFirst !== null && row.withoutLast !== null" class="muted small">

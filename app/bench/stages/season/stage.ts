@@ -1,4 +1,5 @@
 import { displayScale } from '~/figures/displayScale'
+import { capitalized } from '~~/core/series/noun'
 import { formatDecimals, formatSigned } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import { comparedStrips, componentsOf } from '../../view/strips/components'
@@ -15,7 +16,7 @@ export const season: ResultStage = {
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)
     const strips = [
-      mainStrip('Sales', sources, [
+      mainStrip(capitalized(sources.noun), sources, [
         ...parts.pinned.trendCycle,
         ...salesLayers(result, sources),
         ...parts.trendCycle,

@@ -1,4 +1,5 @@
 import type { Mark } from '~~/core/column/column'
+import { capitalized } from '~~/core/series/noun'
 import { wayOf } from '~~/core/decompose/ways'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { isResult } from '~~/core/ledger/ledger'
@@ -24,7 +25,7 @@ export const smooth: SeriesStage = {
     const compared = comparedAverages(shown, sources.inspected)
     const own = isResult(shown) ? componentsOf(shown, sources).trendCycle : []
     return [
-      mainStrip('Sales', sources, [
+      mainStrip(capitalized(sources.noun), sources, [
         ...salesLayers(shown, sources),
         ...(compared.length === 0 ? own : compared),
       ]),

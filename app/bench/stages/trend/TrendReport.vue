@@ -53,7 +53,9 @@ function figure(value: Value, decimals?: number): string {
       <dd class="strong">{{ figure(fit.r2, 4) }}</dd>
       <dt><TermWord of="adjustedRSquared" /></dt>
       <dd>{{ figure(fit.adjustedR2, 4) }}</dd>
-      <dt><TermWord of="s" /> ({{ unit }})</dt>
+      <dt>
+        <TermWord of="s" /><template v-if="unit"> ({{ unit }})</template>
+      </dt>
       <dd>{{ figure(fit.s) }}</dd>
       <dt><TermWord of="f" /></dt>
       <dd>{{ figure(fit.f) }}, p {{ fit.fp === null ? '–' : formatP(fit.fp) }}</dd>

@@ -4,6 +4,7 @@ import { periodAt } from '~~/core/calendar/period'
 import { seasonColumn } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
 import type { Column } from '~~/core/column/column'
+import { capitalized, nounOf } from '~~/core/series/noun'
 import type { Value } from '~~/core/series/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useBeside } from '../../beside/besideStore'
@@ -85,7 +86,7 @@ const seasonNames = computed(() =>
 
 const folded = computed(() => grid(row.value.name))
 const strips = computed(() => [
-  yearsStrip(grid('value'), 'Sales', ledger.scale.unit),
+  yearsStrip(grid('value'), capitalized(nounOf(bench.series!)), ledger.scale.unit),
   historiesStrip(folded.value, row.value, unitOf(row.value), smoothed.value),
 ])
 

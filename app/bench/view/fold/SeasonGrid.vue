@@ -44,7 +44,7 @@ function text(value: Value): string {
 function shade(value: Value): string | undefined {
   return value === null || !range.value
     ? undefined
-    : cssShade(shadeOf(props.row, value, range.value, theme.palette, 0.34))
+    : cssShade(shadeOf(props.row, value, range.value, theme.palette, 0.28))
 }
 
 function isExcluded({ t }: FoldCell): boolean {

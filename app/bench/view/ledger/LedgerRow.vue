@@ -75,7 +75,7 @@ function isWhole(left: number, width: number): boolean {
 function shadeAt(value: Value): string | undefined {
   const { row, range } = props
   return row.name === 'seasonalIrregular' && range && value !== null
-    ? cssShade(shadeOf(row, value, range, theme.palette, 0.34))
+    ? cssShade(shadeOf(row, value, range, theme.palette, 0.28))
     : undefined
 }
 

@@ -87,10 +87,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
 export function comparedStrips(
   strips: readonly Strip[],
   result: Result,
-  { scale, oneScale }: StripSources,
+  { scale, oneScale, noun }: StripSources,
 ): Strip[] {
   const comparison = comparisonOf(result)
-  const said = withSpans(strips, comparison, scale)
+  const said = withSpans(strips, comparison, scale, noun)
   return oneScale ? onOneScale(said, comparison) : said
 }
 

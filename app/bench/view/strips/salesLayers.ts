@@ -15,7 +15,10 @@ export function pointsOf({ columns }: Looked, values: readonly Value[]): Point[]
  * The values, those that are not as they came in ringed, what came in in their place, and pale what lies
  * outside the analysed span.
  */
-export function salesLayers(shown: Looked, { outside }: Pick<StripSources, 'outside'>): Layer[] {
+export function salesLayers(
+  shown: Looked,
+  { outside, noun }: Pick<StripSources, 'outside' | 'noun'>,
+): Layer[] {
   const { columns } = shown
   const changed = columns.t.flatMap((x, i) =>
     columns.value[i] === columns.original[i]
@@ -24,9 +27,7 @@ export function salesLayers(shown: Looked, { outside }: Pick<StripSources, 'outs
   )
   const used = changed.map(({ x, used }) => ({ x, y: used }))
   const original = changed.map(({ x, original }) => ({ x, y: original }))
-  const layers: Layer[] = [
-    layer('sales', 'original', 'line-points', pointsOf(shown, columns.value)),
-  ]
+  const layers: Layer[] = [layer(noun, 'original', 'line-points', pointsOf(shown, columns.value))]
   if (outside.length > 0) {
     layers.push({
       ...layer('outside the span', 'original', 'line-thin', outside),

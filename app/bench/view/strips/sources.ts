@@ -13,6 +13,8 @@ export interface PinnedResult {
 /** What strips are made from beside the result itself. */
 export interface StripSources {
   readonly scale: DisplayScale
+  /** What the values are called: `sales`. */
+  readonly noun: string
   /** Columns that are looked at beside the ledger. */
   readonly inspected: readonly Inspected[]
   /** Look only: where the series turns. */

@@ -37,6 +37,7 @@ export function withSpans(
   strips: readonly Strip[],
   comparison: Comparison,
   scale: DisplayScale,
+  noun: string,
 ): Strip[] {
   return strips.map((strip) => {
     const range = rangeOfStrip(strip)
@@ -45,7 +46,7 @@ export function withSpans(
     const span = (range.high - range.low) * units
     const share = (100 * span) / comparison.swing
     const size = formatDecimals(span / scale.divisor, scale.decimals)
-    const spans = `spans ${size}, ${formatDecimals(share, share < 10 ? 1 : 0)}% of the swing of sales`
+    const spans = `spans ${size}, ${formatDecimals(share, share < 10 ? 1 : 0)}% of the swing of ${noun}`
     return { ...strip, spans }
   })
 }

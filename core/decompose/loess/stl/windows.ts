@@ -80,7 +80,7 @@ export const WINDOW_NAMES = {
 function requireOdd(window: number, least: number, name: keyof typeof WINDOW_NAMES): void {
   if (Number.isInteger(window) && window % 2 === 1 && window >= least) return
   throw new Refusal(
-    `The ${WINDOW_NAMES[name]} (${name}) is ${window}; it must be an odd number of at least ${least}.`,
+    `The ${WINDOW_NAMES[name]} is ${window}; it must be an odd number of at least ${least}.`,
     `decompose.${name}`,
   )
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `series` ADD `noun` text DEFAULT '' NOT NULL;
