@@ -14,7 +14,7 @@ test('a slipped digit is pointed out, replaced with a reason, kept, and taken ba
   await expect(finding).toContainText('Jul 1982')
   await finding.getByRole('button', { name: /show/i }).click()
   // Look shows the whole series; closer by, its figures are numbers.
-  for (let presses = 0; presses < 6; presses++) await page.keyboard.press('+')
+  for (let presses = 0; presses < 5; presses++) await page.keyboard.press('+')
 
   await page.locator('[data-row=value] .cell[data-t="31"]').click()
   await working.getByLabel('use instead').fill('1090')
@@ -27,6 +27,7 @@ test('a slipped digit is pointed out, replaced with a reason, kept, and taken ba
   await expect(page.locator('[data-row=value] .cell[data-t="31"]')).toHaveClass(/changed/)
 
   await chooseWord(page, 'missing', 'interpolated with their season')
+  for (let presses = 31; presses < 40; presses++) await page.keyboard.press('ArrowRight')
   await expect(page.locator('[data-row=value] .cell[data-t="40"]')).toHaveClass(/changed/)
   await expectSaved(page)
   await page.reload()
@@ -34,7 +35,7 @@ test('a slipped digit is pointed out, replaced with a reason, kept, and taken ba
   await page.keyboard.press('1')
   const replaced = working.locator('li', { hasText: 'Jul 1982 is replaced by 1,090' })
   await replaced.getByRole('button', { name: /show/i }).click()
-  for (let presses = 0; presses < 6; presses++) await page.keyboard.press('+')
+  for (let presses = 0; presses < 5; presses++) await page.keyboard.press('+')
   await page.locator('[data-row=value] .cell[data-t="31"]').click()
   await working.getByRole('button', { name: 'take back' }).click()
   await expect(working.locator('li', { hasText: 'about 100 times' })).toBeVisible()

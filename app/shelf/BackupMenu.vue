@@ -33,7 +33,7 @@ async function restore() {
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" :aria-owns="undefined"> Backup </v-btn>
     </template>
-    <div class="sheet">
+    <div class="sheet" @keydown.enter.stop>
       <p>
         <v-btn href="/api/v1/backup" download color="accent">Save everything as one file</v-btn>
       </p>

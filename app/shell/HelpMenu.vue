@@ -27,7 +27,7 @@ function show(what: 'glossary' | 'shortcuts' | 'tour') {
     <template #activator="{ props: activator }">
       <v-btn v-bind="activator" :aria-owns="undefined">Help</v-btn>
     </template>
-    <div class="help">
+    <div class="help" @keydown.enter.stop>
       <v-btn @click="show('glossary')">Terms</v-btn>
       <v-btn @click="show('shortcuts')">Shortcuts</v-btn>
       <v-btn v-if="help.hasTour" @click="show('tour')">Five things to know</v-btn>

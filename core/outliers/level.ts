@@ -14,7 +14,7 @@ export function levelToTheEnds(values: readonly Value[], order: number): Value[]
   const level = centredAverage(values, order)
   const first = level.findIndex((value) => value !== null)
   if (first < 0) return level
-  const last = level.length - 1 - [...level].reverse().findIndex((value) => value !== null)
+  const last = level.findLastIndex((value) => value !== null)
   const stepFrom = (edge: number, inwards: 1 | -1) => {
     let inner = edge
     for (let k = 1; k <= order && (level[edge + inwards * k] ?? null) !== null; k++) {

@@ -130,11 +130,11 @@ function bestBreaks(length: number, shortest: number, sse: (from: number, to: nu
   const starts = [0, ...ends.slice(0, -1).map((end) => end + 1)]
   const most = Math.max(1, Math.min(MOST_PHASES, Math.floor(length / shortest)))
   // Row j: the least over stretches that end at place j, by the place where they start.
-  const costs = ends.map((end) =>
-    Float64Array.from(starts, (start) =>
-      end - start + 1 >= shortest ? sse(start, end) : Infinity,
-    ),
-  )
+  const costs = ends.map((end, j) => {
+    const row = new Float64Array(j + 1).fill(Infinity)
+    for (let i = 0; i <= j && end - starts[i]! + 1 >= shortest; i++) row[i] = sse(starts[i]!, end)
+    return row
+  })
   const best: number[][] = [costs.map((row) => row[0]!)]
   const from: number[][] = [ends.map(() => 0)]
   for (let k = 1; k < most; k++) {

@@ -35,7 +35,7 @@ const words = computed(() => {
   <figure class="correlation">
     <figcaption>
       <TermWord :of="term">{{ title }}</TermWord>
-      <span class="muted small">−1 to 1 by lag; {{ words }}</span>
+      <span class="muted small range">−1 to 1 by lag; {{ words }}</span>
     </figcaption>
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT + FOOT}`"
@@ -75,6 +75,10 @@ const words = computed(() => {
 
 figcaption {
   font-size: 12px;
+}
+
+.range {
+  margin-left: 5px;
 }
 
 svg {

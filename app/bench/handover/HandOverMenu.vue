@@ -33,7 +33,7 @@ async function copy(name: TableName) {
     <template #activator="{ props: activator }">
       <v-btn :disabled="!bench.result" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
     </template>
-    <div class="choices">
+    <div class="choices" @keydown.enter.stop>
       <v-btn v-for="name in NAMES" :key="`save-${name}`" @click="save(name)">
         Save {{ TABLES[name].label }} as CSV
       </v-btn>

@@ -20,7 +20,8 @@ const open = ref(false)
         {{ text }}
       </v-btn>
     </template>
-    <div class="sheet"><slot :close="() => (open = false)" /></div>
+    <!-- The menu takes Enter for a step to the next field; here it presses what it is on. -->
+    <div class="sheet" @keydown.enter.stop><slot :close="() => (open = false)" /></div>
   </v-menu>
 </template>
 

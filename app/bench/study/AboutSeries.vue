@@ -82,7 +82,7 @@ function keep() {
         </v-btn>
       </h1>
     </template>
-    <form class="sheet" @submit.prevent="keep">
+    <form class="sheet" @submit.prevent="keep" @keydown.enter.stop>
       <label>Name <v-text-field v-model="name" required maxlength="10000" /></label>
       <label> Unit <v-text-field v-model="unit" maxlength="200" placeholder="litres" /> </label>
       <label>

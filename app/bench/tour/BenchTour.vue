@@ -55,7 +55,7 @@ onBeforeUnmount(() => {
     location="bottom"
     @keydown.esc="end()"
   >
-    <section class="card" aria-live="polite">
+    <section class="card" aria-live="polite" @keydown.enter.stop>
       <h2 class="serif">{{ step.title }}</h2>
       <p>{{ step.text }}</p>
       <p class="acts">

@@ -163,9 +163,14 @@ canvas {
 
 .layers li {
   display: grid;
-  overflow-wrap: anywhere;
   grid-template-columns: 20px 1fr;
   align-items: start;
   gap: 3px;
+}
+
+@media (width < 980px) {
+  .layers li {
+    overflow-wrap: anywhere;
+  }
 }
 </style>
