@@ -8,6 +8,7 @@ test('a slipped digit is pointed out, replaced with a reason, kept, and taken ba
   const slipped = lines.with(31, lines[31]!.replace('.', '')).with(40, '1983-04,')
   await bringIn(page, 'brushes.csv', slipped.join('\n'))
   await expect(page).toHaveURL(/\/study\//)
+  await expect(page.getByRole('grid')).toBeVisible()
   await page.keyboard.press('1')
   const working = page.getByRole('complementary', { name: 'Working' })
   const finding = working.locator('li', { hasText: 'about 100 times' })

@@ -23,6 +23,8 @@ import { useSelection } from './selectionStore'
 import StripStack from './StripStack.vue'
 import { useWindow } from './windowStore'
 
+/** Pixels a strip takes on average at the least, so that its name and legend have room. */
+const LEAST_STRIP = 94
 /** Room at the right edge, so that the last column does not touch the working. */
 const RIGHT_MARGIN = 8
 const bench = useBench()
@@ -75,7 +77,8 @@ const ticks = computed(() => axisTicks(time.axis, bench.series!, ledger.lastActu
 const stripsHeight = computed(() => {
   const rows = Math.min(ledger.rows.length, 9) * 28
   const { barHeight } = stageOf(ledger.stage)
-  return Math.max(240, Math.min(560, frameHeight.value - 52 - barHeight - 34 - 34 - rows - 16))
+  const room = frameHeight.value - 52 - barHeight - 34 - 34 - rows - 16
+  return Math.max(LEAST_STRIP * strips.value.length, 240, Math.min(560, room))
 })
 /** Folded, the grid below has a row a year and four of summary. */
 const foldedHeight = computed(() => {

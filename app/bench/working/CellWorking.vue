@@ -27,7 +27,10 @@ const ledger = useLedger()
 
 const t = computed(() => props.explanation.cell.t)
 const column = computed(() => props.explanation.cell.column)
-const term = computed(() => termOfColumn(column.value.replace(/^pinned /, '')))
+const term = computed(() => {
+  const row = ledger.everyRow.find(({ name }) => name === column.value)
+  return row ? termOfColumn((row.pinned ?? row).name) : null
+})
 const period = computed(() => ledger.codeAt(t.value))
 const original = computed(() => ledger.valueAt('original', t.value))
 /** The series itself: its care is at hand, elsewhere it is folded away. */

@@ -1,6 +1,7 @@
 import type { Calendar } from '../../calendar/calendar'
 import { countPeriods, onePeriod } from '../../calendar/labels'
 import type { Field, Piece } from '../../word'
+import { usualTrendWindow } from './stl/windows'
 import { MOST_PASSES, SEASONAL_WINDOW, type LoessOptions } from './options'
 
 /** `season free to change over 13 years, trend over 21 months, outliers distrusted` */
@@ -34,12 +35,21 @@ const USUAL = {
 function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
   const per = `${onePeriod(calendar)}s`
   const isPeriodic = options.seasonalWindow === 'periodic'
-  const window = (label: string, name: 'trendWindow' | 'lowPassWindow', rare: boolean): Field => ({
+  // Unless it is set by itself, the window of the trend follows that of the season.
+  const follows =
+    options.seasonalWindow !== 'periodic' &&
+    options.trendWindow === usualTrendWindow(options.seasonalWindow, calendar.seasons)
+  const window = (
+    label: string,
+    name: 'trendWindow' | 'lowPassWindow',
+    rare: boolean,
+    unit = per,
+  ): Field => ({
     kind: 'number',
     label,
     path: ['decompose', name],
     value: options[name],
-    ...{ least: 3, most: Infinity, step: 2, unit: per, rare },
+    ...{ least: 3, most: Infinity, step: 2, unit, rare },
   })
   const degree = (
     label: string,
@@ -77,7 +87,7 @@ function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
             ...{ least: 7, most: Infinity, step: 2, unit: 'years' },
           } satisfies Field,
         ]),
-    window('trend over', 'trendWindow', false),
+    window('trend over', 'trendWindow', false, follows ? `${per}, as the season’s asks` : per),
     {
       kind: 'choice',
       label: 'outliers',

@@ -153,11 +153,11 @@ canvas {
 }
 
 .layers {
-  margin: 5px 0 0;
+  margin: 3px 0 0;
   padding: 0;
   color: var(--muted);
   font-size: 11px;
-  line-height: 1.3;
+  line-height: 1.25;
   list-style: none;
 }
 

@@ -49,8 +49,7 @@ export function stlParameters(choices: StlChoices, n: number, seasons: number): 
   const seasonal = isPeriodic ? 10 * n + 1 : seasonalWindow
   if (!isPeriodic) requireOdd(seasonal, 7, 'seasonalWindow')
   const lowPass = choices.lowPassWindow ?? nextOdd(seasons)
-  const trend =
-    choices.trendWindow ?? nextOdd(Math.ceil((3 * seasons * seasonal) / (2 * seasonal - 3)))
+  const trend = choices.trendWindow ?? usualTrendWindow(seasonal, seasons)
   requireOdd(trend, 3, 'trendWindow')
   requireOdd(lowPass, 3, 'lowPassWindow')
   return {
@@ -64,6 +63,11 @@ export function stlParameters(choices: StlChoices, n: number, seasons: number): 
     inner: choices.inner ?? (robust ? 1 : 2),
     outer: choices.outer ?? (robust ? 15 : 0),
   }
+}
+
+/** The trend window that goes with one of the season: the smallest odd number of 3·m·n_s ÷ (2·n_s − 3) or more. */
+export function usualTrendWindow(seasonal: number, seasons: number): number {
+  return nextOdd(Math.ceil((3 * seasons * seasonal) / (2 * seasonal - 3)))
 }
 
 function nextOdd(least: number): number {

@@ -1,0 +1,3 @@
+import { lookAtPages } from './accessiblePages'
+
+lookAtPages('dark')
