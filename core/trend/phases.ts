@@ -19,7 +19,7 @@ const SIGNIFICANT = 0.01
 /** Neighbouring residuals that are more alike than this are not believed to be noise any more. */
 const MOST_ALIKE = 0.8
 /** Breaks are looked for at this many places at the most, so that long series take no longer. */
-const MOST_PLACES = 400
+const MOST_PLACES = 200
 /** A sum of squares below this share of the squared values is rounding. */
 const ROUNDING = 1e-18
 

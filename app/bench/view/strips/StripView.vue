@@ -36,6 +36,23 @@ function make() {
   chart = new Chart(canvas.value!, stripConfiguration(drawing(), drawing))
 }
 onMounted(make)
+
+/** The picture in words; they are put together once the hand is still, since a repaint does not wait for them. */
+const SUMMED_UP_AFTER_MS = 250
+const summary = ref('')
+let waiting: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => [props.strip, props.scale],
+  () => {
+    clearTimeout(waiting)
+    waiting = setTimeout(
+      () => (summary.value = stripSummary(props.strip, props.scale, props.nameAt)),
+      SUMMED_UP_AFTER_MS,
+    )
+  },
+  { immediate: true },
+)
+onBeforeUnmount(() => clearTimeout(waiting))
 onBeforeUnmount(() => chart?.destroy())
 
 watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]) => {
@@ -90,7 +107,7 @@ const valuesPlace = computed(() => {
     <canvas
       ref="canvas"
       role="img"
-      :aria-label="`${stripSummary(strip, scale, nameAt)} The figures stand in the ledger below.`"
+      :aria-label="`${summary || strip.title} The figures stand in the ledger below.`"
     />
   </figure>
 </template>
