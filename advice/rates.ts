@@ -55,6 +55,14 @@ const run = (series: Series, decompose: MethodDocument['decompose'] = AVERAGES):
   analyse(series, { ...FORMAT, decompose })
 const says = (result: Result, code: string) => result.findings.some((one) => one.code === code)
 
+/** Ten years of a season of ±30% that grows by 80% under noise of 5%. */
+const usual =
+  (outliers: number) =>
+  (seed: number): Recipe => ({
+    ...{ truth: 'multiplicative', months: 120, seed, outliers },
+    ...{ season: 0.3, noise: 0.05, growth: 0.8 },
+  })
+
 function whichModel(): void {
   for (const truth of ['additive', 'multiplicative'] as const) {
     for (const months of [72, 120]) {
@@ -103,43 +111,19 @@ function seasons(): void {
 
 function leftovers(): void {
   for (const outliers of [0, 0.03]) {
-    const fans = share(
-      (seed) => ({
-        ...{ truth: 'multiplicative', months: 120, seed, outliers },
-        ...{ season: 0.3, noise: 0.05, growth: 0.8 },
-      }),
-      ({ series }) => says(run(series, { ...AVERAGES, model: 'multiplicative' }), 'leftover-fans'),
+    const fans = share(usual(outliers), ({ series }) =>
+      says(run(series, { ...AVERAGES, model: 'multiplicative' }), 'leftover-fans'),
     )
     say(`false fan${outliers > 0 ? ', 3% outliers' : ''}`, fans, { most: 10 })
   }
-  const waves = share(
-    (seed) => ({
-      truth: 'multiplicative',
-      months: 120,
-      seed,
-      season: 0.3,
-      noise: 0.05,
-      growth: 0.8,
-    }),
-    ({ series }) => says(run(series), 'leftover-waves'),
-  )
+  const waves = share(usual(0), ({ series }) => says(run(series), 'leftover-waves'))
   say('false wave', waves, { most: 8 })
-  const random = share(
-    (seed) => ({
-      truth: 'multiplicative',
-      months: 120,
-      seed,
-      season: 0.3,
-      noise: 0.05,
-      growth: 0.8,
-    }),
-    ({ series }) => {
-      const result = run(series)
-      if (!says(result, 'leftover-dull')) return null
-      const { autocorrelation: r, limit } = result.leftover
-      return r!.slice(0, 12).filter((own) => Math.abs(own) > limit!).length > 1
-    },
-  )
+  const random = share(usual(0), ({ series }) => {
+    const result = run(series)
+    if (!says(result, 'leftover-dull')) return null
+    const { autocorrelation: r, limit } = result.leftover
+    return r!.slice(0, 12).filter((own) => Math.abs(own) > limit!).length > 1
+  })
   say('"looks random" with two or more lags beyond', random, { most: 0 })
 }
 
@@ -213,13 +197,7 @@ function steps(): void {
   )
   say('a step of 25% under noise of 2% told within two months', told, { least: 95 })
   for (const outliers of [0, 0.03]) {
-    const falsely = share(
-      (seed) => ({
-        ...{ truth: 'multiplicative', months: 120, seed, outliers },
-        ...{ season: 0.3, noise: 0.05, growth: 0.8 },
-      }),
-      ({ series }) => run(series).step !== null,
-    )
+    const falsely = share(usual(outliers), ({ series }) => run(series).step !== null)
     say(`a step told without one${outliers > 0 ? ', 3% outliers' : ''}`, falsely, { most: 4 })
   }
 }

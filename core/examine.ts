@@ -20,6 +20,7 @@ import type { StraightLine } from './trend/columns'
 import { fitTrend, trendLine, type Trend, type TrendLine } from './trend/fit'
 import { phasesOf, type Phase } from './trend/phases'
 import { reportTrend, type TrendFit } from './trend/report'
+import { trendShare } from './trend/trendShare'
 import { readIndex } from './words/reading'
 
 /** One season's index and how it reads. */
@@ -90,6 +91,8 @@ export interface Examined {
   readonly straightTrend: StraightLine
   /** Whether that line rises or falls, and by how much its slope may be off. */
   readonly straight: TrendLine
+  /** Its yearly rise or fall as a share of the level, where that matters and is no chance. */
+  readonly trendShare: Value
   /** Durbin–Watson of what the trend leaves, outliers left aside. */
   readonly residualLikeness: Value
   readonly trendFit: TrendFit
@@ -126,6 +129,7 @@ export function examine(figures: Figures): Examined {
   return {
     seasons: seasonRows(figures),
     strength: strengthOf(figures, weights, ordinary),
+    trendShare: trendShare(values, straight, seasons),
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
     seasonTests: tests,
     whichModel: season && compareModels(figures),

@@ -72,7 +72,7 @@ function spanWord({ span }: Method, series: Series): Word {
 }
 
 /** `all 120 months`, `84 months from Jan 2018 to Dec 2024` */
-export function spanWords(span: Span, { calendar, start, values }: Series): string {
+function spanWords(span: Span, { calendar, start, values }: Series): string {
   const period = (code: string) => parsePeriod(code, calendar)!
   const count = periodsBetween(period(span.from), period(span.to), calendar.seasons) + 1
   const isWhole = count === values.length && span.from === formatPeriod(start, calendar)

@@ -253,7 +253,7 @@ export const GLOSSARY = {
     term: 'MASE',
     means:
       'The mean absolute error beside that of repeating last year: below 1 is better than that.',
-    by: 'MAE ÷ mean of |y(t) − y(t−m)|; Hyndman & Koehler 2006',
+    by: 'MAE ÷ mean of |y(t) − y(t−m)|; International Journal of Forecasting 22 (2006)',
   },
   growth: {
     term: 'growth',

@@ -47,15 +47,17 @@ export function outOfTheOrdinary(searched: Searched, model: Model, half: number)
   const inUse = model === 'multiplicative' && multiplicative ? multiplicative : additive
 
   const both = additive.found.filter((at) => !multiplicative || multiplicative.found.includes(at))
-  const advised = adviseModel(replace(searched, both, models), searched.order)
+  const withoutBoth = replace(searched, both, models)
+  const advised = adviseModel(withoutBoth, searched.order)
   const fitting = models.find(({ model: name }) => advised && name === advised.better) ?? inUse
   const jump = levelStep(searched.values, fitting, half)
   const step = jump && { ...jump, model: fitting.model }
   const found = both.filter((at) => !step || Math.abs(at - step.at) > half).sort((x, y) => x - y)
-  const replaced = replace(searched, found, models)
+  const replaced = step ? replace(searched, found, models) : withoutBoth
+  const levels = levelToTheEnds(replaced, searched.order)
   const outliers = found.flatMap((at): Outlier[] => {
     const { putBack, takeOut, neutral } = MODEL[inUse.model]
-    const level = levelToTheEnds(replaced, searched.order)[at]!
+    const level = levels[at]!
     const usual = inUse.usual[at] ?? null
     if (level === null || usual === null) return []
     const expected = putBack(level, usual)

@@ -1,12 +1,11 @@
 import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import { median } from '../statistics/average'
+import { robustSpread } from '../statistics/spread'
 import { levelToTheEnds } from './level'
 
 /** Robust standard deviations beyond which a value is one that trend and season do not explain. */
 const BEYOND = 4
-/** A median absolute deviation times this is a standard deviation where chance is normal. */
-const NORMAL_MAD = 1.4826
 /** Other values of a season that are needed to say what is usual in it. */
 const FEWEST_OTHERS = 3
 /** At the most one value in four is an outlier. */
@@ -77,8 +76,7 @@ export function searchModel(model: Model, { values, seasonOf, order }: Searched)
     const judged = raw.filter((value, i) => value !== null && !isFound.has(i)) as number[]
     const centre = median(judged) ?? 0
     const departures = raw.map((value) => (value === null ? null : value - centre))
-    const mad = median(judged.map((value) => Math.abs(value - centre))) ?? 0
-    const beyond = Math.max(BEYOND * NORMAL_MAD * mad, least)
+    const beyond = Math.max(BEYOND * (robustSpread(judged) ?? 0), least)
     const next = furthest(departures, isFound)
     const isOver = found.length >= Math.floor(MOST_SHARE * values.length)
     if (next === null || isOver || Math.abs(departures[next]!) <= beyond) {

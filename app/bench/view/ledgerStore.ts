@@ -5,8 +5,7 @@ import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 import type { Column } from '~~/core/column/column'
 import { traitsOf } from '~~/core/decompose/ways'
-import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
-import { exclusionsOf } from '~~/core/method'
+import { columnValues, ledgerOf, leftOutOf } from '~~/core/ledger/ledger'
 import type { Value } from '~~/core/series/series'
 import type { Stage } from '~~/core/stage'
 import { useBeside } from '../beside/besideStore'
@@ -104,13 +103,9 @@ export const useLedger = defineStore('bench-ledger', () => {
   }
 
   /** Time codes whose value is left out of its season. */
-  const leftOut = computed<ReadonlySet<number>>(() => {
-    const codes = new Set(
-      bench.result ? exclusionsOf(bench.result.method).map(({ period }) => period) : [],
-    )
-    const { period = [], t = [] } = bench.result?.columns ?? {}
-    return new Set(t.filter((_, i) => codes.has(period[i]!)))
-  })
+  const leftOut = computed<ReadonlySet<number>>(() =>
+    bench.result ? leftOutOf(bench.result) : new Set(),
+  )
 
   /** The row a stage looks at first, of those that the method has. */
   function focusOf(at: Stage): string {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatFigure } from '~/figures/format'
 import { useTheme } from '~/theme/themeStore'
 import type { Value } from '~~/core/series/series'
 import { periodsInside, xOf } from '../axis/timeAxis'
@@ -8,6 +7,7 @@ import { useLedger, type Row } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
 import { useWindow } from '../windowStore'
 import { cellId } from './cellId'
+import { cellWords } from './cellWords'
 import { cellFormat, figureText } from './fitting'
 import { cssShade, shadeOf, type Range } from './shade'
 
@@ -35,10 +35,6 @@ interface ShownCell {
   readonly kinds: readonly string[]
 }
 
-const nothing = computed(() =>
-  props.row.component === 'trendCycle' ? 'no average here' : 'no figure here',
-)
-
 /** As many decimals as fit the row's longest figure. */
 const format = computed(() =>
   cellFormat(props.row, ledger.figures.get(props.row.name) ?? [], ledger.scale, props.width ?? 0),
@@ -59,7 +55,7 @@ const cells = computed<ShownCell[]>(() => {
       t,
       // A cell that the edge of the axis cuts through would show half a figure.
       text: isWhole(left, width) ? figureText(value, format.value) : '',
-      words: `${row.label}, ${ledger.labelAt(t)}: ${value === null ? nothing.value : `${formatFigure(value)} ${row.unit}`}`,
+      words: cellWords(row, ledger.labelAt(t), value),
       left,
       shade: shadeAt(value),
       kinds: value === null ? ['empty', ...marksAt(t, value)] : ['cell', ...marksAt(t, value)],

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import { formatFigure } from '~/figures/format'
 import { useTheme } from '~/theme/themeStore'
 import { columnWidth, periodsInside } from '../axis/timeAxis'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
 import { useWindow } from '../windowStore'
 import { cellId } from './cellId'
+import { cellWords } from './cellWords'
 import LedgerRow from './LedgerRow.vue'
 import { drawMarks } from './marks'
 import { rangeOf, type Range } from './shade'
@@ -78,10 +78,7 @@ const selectedWords = computed(() => {
   const cell = selection.selected
   const row = ledger.everyRow.find(({ name }) => name === cell?.column)
   if (!cell || !row) return ''
-  const value = ledger.valueAt(cell.column, cell.t)
-  const nothing = row.component === 'trendCycle' ? 'no average here' : 'no figure here'
-  const figure = value === null ? nothing : `${formatFigure(value)} ${row.unit}`
-  return `${row.label}, ${ledger.labelAt(cell.t)}: ${figure}`
+  return cellWords(row, ledger.labelAt(cell.t), ledger.valueAt(cell.column, cell.t))
 })
 </script>
 

@@ -2,7 +2,7 @@ import type { DisplayScale } from '~/figures/displayScale'
 import type { Column } from '~~/core/column/column'
 import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'
-import { ghostFor } from './pinnedLayers'
+import { ghostLayers } from './pinnedLayers'
 import { pointsOf } from './salesLayers'
 import type { StripSources } from './sources'
 import { comparisonOf, onOneScale, withSpans } from './spans'
@@ -43,7 +43,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       },
     ]
   }
-  const pinned = ghostFor(ghost, result)
+  const pinned = ghostLayers(ghost, result)
   const ratios = drawn('seasonalIrregular')
   const indices = drawn('index', undefined, true)
   const { columns } = result

@@ -1,5 +1,5 @@
 import type { Component, Mark } from '~~/core/column/column'
-import { MODEL, type ModelTerms } from '~~/core/model'
+import { MODEL } from '~~/core/model'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { pointsOf } from './salesLayers'
@@ -15,7 +15,8 @@ const COMPARED_MARKS: readonly Mark[] = ['line-dotted', 'line-thin', 'line-thick
  * The components of the pinned result, pale, on the scale of the present model: what its season makes of its
  * trend-cycle, and what it leaves over, as a share or as an amount.
  */
-export function ghostLayers(ghost: Result | null, model: ModelTerms) {
+export function ghostLayers(ghost: Result | null, present: Result) {
+  const model = MODEL[present.method.decompose.model]
   const pale = (mark: Mark, component: Component, points: readonly Point[]): Layer[] => [
     { ...layer('pinned', component, mark, points), opacity: GHOST },
   ]
@@ -63,9 +64,4 @@ export function comparedLayers(pinned: readonly PinnedResult[]): Layer[] {
         : []),
     ]
   })
-}
-
-/** What a model makes of a pinned result. */
-export function ghostFor(ghost: Result | null, present: Result) {
-  return ghostLayers(ghost, MODEL[present.method.decompose.model])
 }
