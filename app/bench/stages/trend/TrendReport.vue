@@ -22,7 +22,8 @@ function figure(value: Value, decimals?: number): string {
     <h3>Trend through the {{ withSeason ? 'deseasonalized series' : 'series' }}</h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">
-      {{ unit }}; t is the <TermWord of="timeCode" />, 1 in the first period
+      <template v-if="unit">{{ unit }}; </template>t is the <TermWord of="timeCode" />, 1 in the
+      first period
     </p>
     <v-table>
       <thead>
