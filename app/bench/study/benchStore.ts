@@ -67,6 +67,8 @@ export const useBench = defineStore('bench', () => {
   /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
   const conflict = shallowRef<Study | null>(null)
   let timer: ReturnType<typeof setTimeout> | undefined
+  /** A change made meanwhile waits for the save that is under way: it would conflict with itself. */
+  let isSending = false
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
@@ -178,10 +180,11 @@ export const useBench = defineStore('bench', () => {
   /** Saves what is not saved yet; a save on the way is followed by another when more has changed. */
   async function save(options: { keepalive?: boolean } = {}): Promise<void> {
     clearTimeout(timer)
-    if (!study.value || saving.value === 'saved' || saving.value === 'saving') return
+    if (!study.value || saving.value === 'saved' || isSending) return
     if (conflict.value) return
     const sent = content.value
     saving.value = 'saving'
+    isSending = true
     try {
       const saved = await api<Study>(`/studies/${study.value.id}`, {
         method: 'PUT',
@@ -197,6 +200,8 @@ export const useBench = defineStore('bench', () => {
       if (error instanceof ApiProblem && error.problem.status === 409) {
         conflict.value = error.problem.current as Study
       }
+    } finally {
+      isSending = false
     }
   }
 
