@@ -90,14 +90,14 @@ describe('run', () => {
   })
 
   it('refuses what the method names and this version has not built', () => {
-    const method = file('cubic.json', { format: 'elvant-method/1', trend: { form: 'cubic' } })
+    const method = file('check.json', { format: 'elvant-method/1', check: { holdout: 12 } })
     const answer = elvant('run', '--method', method, '--values', values())
     expect(refusalOf(answer)).toEqual({
       format: 'elvant-refusal/1',
-      because: 'The trend form cubic is not available in this version.',
-      where: 'trend.form',
+      because: 'A holdout or rolling check is not available in this version.',
+      where: 'check',
     })
-    expect(answer.stderr).toBe('The trend form cubic is not available in this version.\n')
+    expect(answer.stderr).toBe('A holdout or rolling check is not available in this version.\n')
   })
 
   it.each<[string, string, () => string[]]>([

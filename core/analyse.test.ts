@@ -35,7 +35,7 @@ describe('defaults', () => {
         adjust: true,
         exclude: [],
       },
-      trend: { form: 'linear' },
+      trend: { form: 'linear', time: 'code' },
       forecast: { by: 'decomposition', horizon: 4, levels: [80, 95] },
     })
   })
@@ -111,11 +111,58 @@ describe('refusals name their place', () => {
     ['decompose.seasonalWindow', { ...FORMAT, decompose: { by: 'stl', seasonalWindow: 401 } }],
     ['decompose.trendWindow', { ...FORMAT, decompose: { by: 'stl', trendWindow: 333 } }],
     ['decompose.lowPassWindow', { ...FORMAT, decompose: { by: 'stl', lowPassWindow: 2 } }],
-    ['trend.form', { ...FORMAT, trend: { form: 'cubic' } }],
     ['trend.breaks', { ...FORMAT, trend: { breaks: [{ period: '2021-Q1' }] } }],
-    ['forecast.by', { ...FORMAT, forecast: { by: 'regression' } }],
-    ['forecast.season', { ...FORMAT, forecast: { season: 'effects' } }],
-    ['forecast.steps', { ...FORMAT, forecast: { steps: [] } }],
+    ['trend.breaks', { ...FORMAT, trend: { form: 'breaks' } }],
+    [
+      'trend.breaks.0.period',
+      { ...FORMAT, trend: { form: 'breaks', breaks: [{ period: '2020-Q1' }] } },
+    ],
+    [
+      'trend.breaks.1.period',
+      {
+        ...FORMAT,
+        trend: { form: 'breaks', breaks: [{ period: '2021-Q1' }, { period: '2021-Q1' }] },
+      },
+    ],
+    ['forecast.backTransform', { ...FORMAT, forecast: { backTransform: 'mean' } }],
+    ['forecast.season', { ...FORMAT, forecast: { season: 'effects' } as never }],
+    ['forecast.steps', { ...FORMAT, forecast: { steps: [] } as never }],
+    ['forecast.base', { ...FORMAT, forecast: { by: 'regression', base: 2 } }],
+    ['forecast.base', { ...FORMAT, forecast: { by: 'regression', season: 'dummies', base: 5 } }],
+    ['forecast.pairs', { ...FORMAT, forecast: { by: 'regression', season: 'fourier', pairs: 3 } }],
+    [
+      'forecast.season',
+      {
+        ...FORMAT,
+        trend: { form: 'quadratic' },
+        forecast: { by: 'regression', season: 'dummies-by-trend' },
+      },
+    ],
+    [
+      'forecast.model',
+      {
+        ...FORMAT,
+        trend: { form: 'exponential' },
+        forecast: { by: 'regression', model: 'additive' },
+      },
+    ],
+    [
+      'forecast.indicators.1.name',
+      {
+        ...FORMAT,
+        forecast: {
+          by: 'regression',
+          indicators: [
+            { name: 'flood', from: '2021-Q1' },
+            { name: 'flood', from: '2022-Q1' },
+          ],
+        },
+      },
+    ],
+    [
+      'forecast.steps.0.from',
+      { ...FORMAT, forecast: { by: 'regression', steps: [{ name: 'shop', from: '2020-Q1' }] } },
+    ],
     ['check', { ...FORMAT, check: { holdout: 4 } }],
     ['span.from', { ...FORMAT, span: { from: '2019-Q4', to: '2023-Q4' } }],
     ['span.to', { ...FORMAT, span: { from: '2020-Q1', to: '2023-12' } }],
@@ -304,7 +351,7 @@ describe('robust loess', () => {
       const whole = columns.trendCycle[i]! * columns.index[i]! * columns.irregular[i]!
       expect(whole).toBeCloseTo(value!, 6)
     })
-    expect(forecast.index).toEqual(columns.index.slice(-12))
+    expect('index' in forecast && forecast.index).toEqual(columns.index.slice(-12))
   })
 
   it('tells how an index moves when the first or last year is left out', () => {

@@ -8,8 +8,10 @@ import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { MODEL } from './model'
 import type { Series, Value } from './series/series'
-import { fitTrend, type Trend } from './trend/fit'
+import type { Forecasted } from './forecast/way'
+import { fitTrend, type Trend, type TrendColumnsOf } from './trend/fit'
 import { TREND_FORMS } from './trend/forms'
+import { trendDesign } from './trend/options'
 
 /** What a method comes to on a series: numbers alone, no judgement and no words. */
 export interface Figures {
@@ -25,6 +27,8 @@ export interface Figures {
   readonly trend: Trend
   readonly columns: CommonColumns
   readonly ahead: Ahead
+  /** The report of the forecast's own regression, made when it is asked for. */
+  readonly report: Forecasted<Ahead>['report']
 }
 
 /**
@@ -51,15 +55,19 @@ export function calculate(series: Series, document: MethodDocument): Figures {
   const trend = fitTrend(
     decomposed.deseasonalized,
     firstT,
-    TREND_FORMS[method.trend.form].columns,
-    method.trend.last,
+    trendAsked(method, series),
+    (t) => stretch.periodOf(t - firstT).label,
   )
   const { season } = decomposed
-  const ahead = forecastWayOf(method.forecast.by).forecast(
+  const { ahead, fitted, report } = forecastWayOf(method.forecast.by).forecast(
     {
+      stretch,
+      start,
       model: decompose.model,
       trend,
+      trendOptions: method.trend,
       lastT,
+      index: decomposed.index,
       seasonCost: season?.cost ?? 0,
       indexAt: (t) =>
         season
@@ -80,7 +88,17 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     decomposed,
     trend,
     ahead,
-    columns: columnsOf(series, prepared, firstT, decomposed, trend, method),
+    report,
+    columns: columnsOf(series, prepared, firstT, decomposed, trend, fitted),
+  }
+}
+
+/** What a method's trend is fitted to. */
+export function trendAsked({ trend }: Method, { calendar, start }: Series): TrendColumnsOf {
+  return {
+    columns: trendDesign(trend, calendar, start),
+    ofLog: TREND_FORMS[trend.form].ofLog,
+    last: trend.last,
   }
 }
 
@@ -91,13 +109,11 @@ function columnsOf(
   firstT: number,
   { trendCycle, index, deseasonalized, irregular, recomposed }: Decomposed<Taken>,
   trend: Trend,
-  { decompose }: Method,
+  fitted: readonly Value[],
 ): CommonColumns {
   const { values } = used
-  const { putBack } = MODEL[decompose.model]
   const t = values.map((_, i) => firstT + i)
-  const line = t.map((at): Value => (at < trend.from ? null : trend.at(at)))
-  const fitted = line.map((level, i) => (level === null ? null : putBack(level, index[i]!)))
+  const line = t.map((at): Value => (at < trend.fit.from ? null : trend.at(at)))
   return {
     period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
     t,

@@ -1,18 +1,14 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition } from './decompose/ways'
-import { DEFAULT_FORECAST } from './forecast/ways'
+import { completeForecast } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
 import { Refusal } from './refusal'
 import { adjustedValues } from './series/adjusted'
 import type { Series, Value } from './series/series'
 import { timeCodeIn } from './series/timeCodeIn'
+import { completeTrend } from './trend/options'
 import { refuseUnbuilt } from './unbuilt'
-
-/** Forecasts further out than this say nothing, and cost a page of columns. */
-export const LONGEST_HORIZON = 1200
-/** Years that a yearly series is projected. */
-const YEARLY_HORIZON = 3
 
 /**
  * Fills in every default of a method for a series.
@@ -31,31 +27,25 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   const { span, firstT, lastT } = spanOf(document, series)
   const exclude = 'exclude' in decompose ? decompose.exclude : undefined
   requireUsable(exclude ?? [], series, firstT, lastT)
-  if (trend.last !== undefined) requireWhole(trend.last, 1, Infinity, 'trend.last')
-  const horizon = forecast.horizon ?? (calendar.seasons < 2 ? YEARLY_HORIZON : calendar.seasons)
-  requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
-  const levels = [...(forecast.levels ?? [80, 95])].sort((a, b) => a - b)
-  if (new Set(levels).size < levels.length) {
-    throw new Refusal('The same level is asked for twice.', 'forecast.levels')
-  }
-  if (levels.some((level) => !(level > 0 && level < 100))) {
-    throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
-  }
   const missing = document.missing ?? 'leave'
   // A gap filled with zero is a value that is not above 0.
   const isPositive = (value: Value) => (value === null ? missing !== 'zero' : value > 0)
   const inSpan = adjustedValues(series).slice(firstT - 1, lastT)
+  const options = completeDecomposition(decompose, {
+    model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
+    periods: inSpan.length,
+    seasons: calendar.seasons,
+  })
+  const timeCode = (code: string, where: string) => timeCodeIn(series, code, where)
+  const facts = { calendar, start: series.start, firstT, lastT, timeCode }
+  const trendOptions = completeTrend(trend, facts)
   return {
     format: document.format,
     span,
     missing,
-    decompose: completeDecomposition(decompose, {
-      model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
-      periods: inSpan.length,
-      seasons: calendar.seasons,
-    }),
-    trend: { form: 'linear', ...(trend.last === undefined ? {} : { last: trend.last }) },
-    forecast: { by: DEFAULT_FORECAST, horizon, levels },
+    decompose: options,
+    trend: trendOptions,
+    forecast: completeForecast(forecast, { ...facts, model: options.model, trend: trendOptions }),
   }
 }
 
@@ -91,11 +81,4 @@ function requireUsable(
     }
     seen.add(t)
   })
-}
-
-function requireWhole(value: number, lowest: number, highest: number, where: string): void {
-  if (Number.isInteger(value) && value >= lowest && value <= highest) return
-  const range = highest === Infinity ? `${lowest} or more` : `from ${lowest} to ${highest}`
-  const what = Number.isInteger(value) ? 'this must be' : 'this must be a whole number,'
-  throw new Refusal(`${value} periods: ${what} ${range}.`.replace('-', '−'), where)
 }

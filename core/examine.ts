@@ -1,6 +1,6 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import type { Figures } from './calculate'
+import { trendAsked, type Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { wayOf } from './decompose/ways'
@@ -9,7 +9,8 @@ import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outlier
 import type { Model } from './model'
 import { Refusal } from './refusal'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
-import { durbinWatson } from './regression/report'
+import type { RegressionReport } from './forecast/regression/report'
+import { durbinWatson, regressionFigures } from './regression/report'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'
 import { whichModel, type WhichModel } from './seasonality/whichModel'
@@ -87,7 +88,7 @@ export interface Examined {
   /** The trend read in phases: where it rises, falls and stays. */
   readonly phases: readonly PhaseAt[]
   readonly leftover: Leftover
-  /** The line through the deseasonalized series, all periods of the span; the cycle is read against it. */
+  /** The line through the deseasonalized series, all periods of the span. */
   readonly straightTrend: StraightLine
   /** Whether that line rises or falls, and by how much its slope may be off. */
   readonly straight: TrendLine
@@ -96,6 +97,8 @@ export interface Examined {
   /** Durbin–Watson of what the trend leaves, outliers left aside. */
   readonly residualLikeness: Value
   readonly trendFit: TrendFit
+  /** Of a forecast by regression; null where the trend's report is all there is. */
+  readonly regression: RegressionReport | null
   readonly accuracy: { readonly fitted: ErrorFigures }
 }
 
@@ -121,16 +124,13 @@ export function examine(figures: Figures): Examined {
     season &&
     testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
 
-  const isWholeLine = method.trend.last === undefined
-  const straight = isWholeLine
-    ? { ...trend, intercept: trend.fit.coefficients[0]!, slope: trend.fit.coefficients[1]! }
-    : trendLine(decomposed.deseasonalized, firstT)
-  const before = fitTrend(values, firstT, trend.columns, method.trend.last)
+  const straight = trendLine(decomposed.deseasonalized, firstT)
   return {
     seasons: seasonRows(figures),
     strength: strengthOf(figures, weights, ordinary),
     trendShare: trendShare(values, straight, seasons),
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
+    regression: figures.report(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),
     advisedModel: tests?.found ? adviseModel(ordinary.replaced, seasons) : null,
@@ -150,7 +150,15 @@ export function examine(figures: Figures): Examined {
     ),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
-    trendFit: reportTrend(trend, lastT, before, season !== null, nounOf(figures.series)),
+    trendFit: reportTrend(trend, {
+      form: method.trend.form,
+      time: method.trend.time,
+      to: lastT,
+      r2Before: r2Before(figures),
+      name: fittedName(figures),
+      seasons,
+      periodLabel: (t) => stretch.periodOf(t - firstT).label,
+    }),
     accuracy: {
       fitted: errorFigures(
         values,
@@ -217,11 +225,30 @@ function strengthOf(
 
 /** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
 function durbinWatsonWithout(
-  { residuals, from }: Trend,
+  { fit: { residualsInTime, from } }: Trend,
   { isOutlier }: OutOfTheOrdinary,
   firstT: number,
 ): Value {
-  return durbinWatson(residuals.map((value, i) => (isOutlier(from - firstT + i) ? null : value)))
+  return durbinWatson(
+    residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
+  )
+}
+
+/** R² of the same trend through the values as they are; undefined where they do not allow it. */
+function r2Before({ prepared, firstT, method, series }: Figures): Value {
+  try {
+    return regressionFigures(fitTrend(prepared.used.values, firstT, trendAsked(method, series)).fit)
+      .r2
+  } catch (error) {
+    if (error instanceof Refusal) return null
+    throw error
+  }
+}
+
+/** `deseasonalized litres`; without a season `sales`, `litres`. */
+function fittedName({ decomposed, series }: Figures): string {
+  const what = series.unit || nounOf(series)
+  return decomposed.season ? `deseasonalized ${what}` : what
 }
 
 /** Which model fits; null where the comparison needs more full years than there are. */

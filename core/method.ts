@@ -7,22 +7,15 @@ import {
   type DecompositionOptions,
 } from './decompose/ways'
 import type { MethodChange } from './finding'
-import type { ForecastOptions } from './forecast/ways'
-import type { Model } from './model'
+import {
+  forecastBy,
+  type ForecastDocument,
+  type ForecastName,
+  type ForecastOptions,
+} from './forecast/ways'
+import type { TrendDocument, TrendOptions } from './trend/options'
 
 export const METHOD_FORMAT = 'elvant-method/1'
-
-export const TREND_FORMS = [
-  'none',
-  'linear',
-  'quadratic',
-  'cubic',
-  'exponential',
-  'breaks',
-] as const
-export const FORECAST_WAYS = ['decomposition', 'regression'] as const
-export const SEASON_FORMS = ['none', 'dummies', 'effects', 'fourier', 'dummies-by-trend'] as const
-export const BACK_TRANSFORMS = ['median', 'mean', 'smearing'] as const
 
 /** Consecutive periods, both ends included, as period codes. */
 export interface Span {
@@ -40,29 +33,8 @@ export interface MethodDocument {
   readonly span?: Partial<Span>
   readonly missing?: (typeof MISSING_RULES)[number]
   readonly decompose?: DecompositionDocument
-  readonly trend?: {
-    readonly form?: (typeof TREND_FORMS)[number]
-    readonly breaks?: readonly { readonly period: string; readonly level?: boolean }[]
-    /** Fit to the last N periods of the span only, missing ones included. */
-    readonly last?: number
-  }
-  readonly forecast?: {
-    readonly by?: (typeof FORECAST_WAYS)[number]
-    readonly horizon?: number
-    /** Coverage of the limits in per cent. */
-    readonly levels?: readonly number[]
-    readonly season?: (typeof SEASON_FORMS)[number]
-    readonly base?: number
-    readonly pairs?: number
-    readonly model?: Model
-    readonly indicators?: readonly {
-      readonly name: string
-      readonly from: string
-      readonly to?: string
-    }[]
-    readonly steps?: readonly { readonly name: string; readonly from: string }[]
-    readonly backTransform?: (typeof BACK_TRANSFORMS)[number]
-  }
+  readonly trend?: TrendDocument
+  readonly forecast?: ForecastDocument
   readonly check?: {
     readonly holdout?: number
     readonly rolling?: {
@@ -79,7 +51,7 @@ export interface Method {
   readonly span: Span
   readonly missing: MissingRule
   readonly decompose: DecompositionOptions
-  readonly trend: { readonly form: 'linear'; readonly last?: number }
+  readonly trend: TrendOptions
   readonly forecast: ForecastOptions
 }
 
@@ -90,7 +62,7 @@ export function exclusionsOf({ decompose }: Pick<Method, 'decompose'>): readonly
 
 /**
  * A method with a part of it changed. A key that is undefined takes its default again; another way of
- * decomposing leaves behind what it does not know.
+ * decomposing, or of forecasting, leaves behind what it does not know.
  *
  * @example changed({ format, decompose: { by: 'stl', robust: false } }, { decompose: { by: 'none' } })
  *   // { format, decompose: { by: 'none' } }
@@ -102,6 +74,8 @@ export function changed(document: MethodDocument, change: MethodChange): MethodD
   }
   const by = (change.decompose as { by?: DecompositionName } | undefined)?.by
   if (by) next.decompose = decomposeBy(by, next.decompose as DecompositionDocument)
+  const forecast = (change.forecast as { by?: ForecastName } | undefined)?.by
+  if (forecast) next.forecast = forecastBy(forecast, next.forecast as ForecastDocument)
   return next as unknown as MethodDocument
 }
 

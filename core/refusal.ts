@@ -6,6 +6,9 @@ export interface RefusalNames {
   readonly season?: number
   /** Season numbers, 1..m, that the refusal is about. */
   readonly seasons?: readonly number[]
+  /** Column of a regression that depends on others, and all that take part in it. */
+  readonly column?: string
+  readonly columns?: readonly string[]
 }
 
 /**

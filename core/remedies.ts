@@ -12,6 +12,11 @@ function candidates(document: MethodDocument): readonly MethodAction[] {
     action('Fill the gaps by interpolation', { missing: 'interpolate' }),
     action('Take the additive model', { decompose: { model: 'additive' } }),
     action('Fit the trend to all periods', { trend: { last: undefined } }),
+    action('Take a straight line', {
+      trend: { form: 'linear', breaks: undefined, last: undefined },
+      forecast: { backTransform: undefined },
+    }),
+    action('Forecast by decomposition', { forecast: { by: 'decomposition' } }),
     action('Take the whole series', { span: undefined }),
     ...(document.decompose && 'exclude' in document.decompose
       ? [action('Put back what is left out', { decompose: { exclude: undefined } })]

@@ -1,23 +1,35 @@
 import type { Calendar } from './calendar/calendar'
 import { countPeriods, onePeriod, periodLabel } from './calendar/labels'
-import { formatPeriod, parsePeriod, periodAt, periodsBetween, timeCodeOf } from './calendar/period'
+import {
+  formatPeriod,
+  parsePeriod,
+  periodAt,
+  periodsBetween,
+  timeCodeOf,
+  type Period,
+} from './calendar/period'
 import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
-import { LONGEST_HORIZON } from './completeMethod'
+import { LONGEST_HORIZON } from './forecast/commonOptions'
+import { FORECAST_WAYS, forecastWayOf } from './forecast/ways'
 import { exclusionsOf, type Method, type Span } from './method'
 import { MODELS, type Model } from './model'
 import { capitalized, nounOf } from './series/noun'
 import { adjustedValues } from './series/adjusted'
 import type { Series } from './series/series'
-import type { Piece, Word } from './word'
+import { hasDays } from './regression/timeVariable'
+import { breakChange } from './trend/breakChange'
+import { TREND_FORM_NAMES, TREND_FORMS } from './trend/forms'
+import type { BreakAt, TrendOptions } from './trend/options'
+import type { Choice, Field, Piece, Word } from './word'
 
 /**
  * The method in one sentence, every choice a word of its own.
  *
  * @param method complete
  * @example Sales of *all 120 months* as *multiplicative*, by *ratio to a 2×12 moving average*; indices
- *   by *mean*, *adjusted to average 1*; trend *a straight line*; project *12 months* with *80% and 95%*
- *   limits.
+ *   by *mean*, *adjusted to average 1*; trend *a straight line* through *all 120 months*; project
+ *   *12 months* *by decomposition*, with *80% and 95%* limits.
  */
 export function methodSentence(method: Method, series: Series): Piece[] {
   const { decompose, forecast } = method
@@ -34,10 +46,12 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     ...way.words(decompose, calendar),
     ...exclusionPieces(method),
     '; trend ',
-    trendWord(method, series),
+    ...trendPieces(method, series),
     '; project ',
     horizonWord(forecast.horizon, calendar),
-    ' with ',
+    ' ',
+    ...forecastPieces(method, series),
+    ', with ',
     levelsWord(forecast.levels),
     ' limits.',
   ]
@@ -111,29 +125,128 @@ function wayWord({ decompose }: Method, calendar: Calendar): Word {
   }
 }
 
-function trendWord({ trend, span }: Method, { calendar, start }: Series): Word {
+/** The form of the trend, its breaks, and what it is fitted to: `a straight line through all 120 months`. */
+function trendPieces(method: Method, series: Series): Piece[] {
+  const { trend } = method
+  const form: Word = {
+    id: 'trend',
+    text: TREND_FORMS[trend.form].says,
+    ask: { kind: 'pick', choices: trendChoices(method, series) },
+  }
+  const { calendar, start } = series
+  const breaks: Piece[] = trend.breaks
+    ? [' at ', { id: 'breaks', text: breakWords(trend.breaks, calendar), ask: { kind: 'own' } }]
+    : []
+  const fitted: Word = {
+    id: 'trendFit',
+    text: fittedWords(trend, periodsOf(method, calendar, start), calendar),
+    ask: trendFitAsk(method, series),
+  }
+  return [form, ...breaks, ' through ', fitted]
+}
+
+function trendChoices(method: Method, { calendar, start }: Series): Choice[] {
+  const { trend, span } = method
   const timeCode = (code: string) =>
     timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
-  const periods = timeCode(span.to) - timeCode(span.from) + 1
+  const lastT = timeCode(span.to)
+  const from = Math.max(timeCode(span.from), lastT - (trend.last ?? Infinity) + 1)
+  const middle = formatPeriod(
+    periodAt(start, Math.round((from + lastT) / 2), calendar.seasons),
+    calendar,
+  )
+  return TREND_FORM_NAMES.map((form) => ({
+    text: TREND_FORMS[form].says,
+    means: TREND_FORMS[form].means,
+    chosen: form === trend.form,
+    change: TREND_FORMS[form].bends
+      ? breakChange(trend.breaks ?? [{ period: middle, level: false }])
+      : { trend: { form, breaks: undefined }, forecast: { backTransform: undefined } },
+  }))
+}
+
+/** `Jun 2019`, `Jun 2019 and Mar 2022`, `4 periods` */
+function breakWords(breaks: readonly BreakAt[], calendar: Calendar): string {
+  const labels = breaks.map(({ period }) => periodLabel(parsePeriod(period, calendar)!, calendar))
+  return labels.length > 2 ? countPeriods(labels.length, calendar) : labels.join(' and ')
+}
+
+function periodsOf({ span }: Method, calendar: Calendar, start: Period): number {
+  const timeCode = (code: string) =>
+    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
+  return timeCode(span.to) - timeCode(span.from) + 1
+}
+
+/** `all 120 months`, `the last 60 months, in days` */
+function fittedWords({ last, time }: TrendOptions, periods: number, calendar: Calendar): string {
+  const what =
+    last === undefined
+      ? `all ${countPeriods(periods, calendar)}`
+      : `the last ${countPeriods(last, calendar)}`
+  return time === 'days' ? `${what}, in days` : what
+}
+
+function trendFitAsk(method: Method, { calendar, start }: Series): Word['ask'] {
+  const { trend } = method
+  const periods = periodsOf(method, calendar, start)
+  const per = onePeriod(calendar)
   return {
-    id: 'trend',
-    text: trendWords(trend.last, calendar),
-    ask: {
-      kind: 'fields',
-      lead: `A straight line through the deseasonalized series. Limits need more than ${calendar.seasons + 1} ${onePeriod(calendar)}s.`,
-      fields: [
-        {
-          kind: 'number',
-          label: 'through the last',
-          path: ['trend', 'last'],
-          value: trend.last ?? periods,
-          ...{ least: Math.min(3, periods), most: periods, unit: `${onePeriod(calendar)}s` },
-          shortcuts: [{ text: `all ${periods}`, value: undefined }],
-        },
-      ],
-      usual: { trend: { last: undefined } },
-    },
+    kind: 'fields',
+    lead: `The trend is fitted to the deseasonalized series. Limits need more than ${calendar.seasons + 1} ${per}s.`,
+    fields: [
+      {
+        kind: 'number',
+        label: 'through the last',
+        path: ['trend', 'last'],
+        value: trend.last ?? periods,
+        ...{ least: Math.min(3, periods), most: periods, unit: `${per}s` },
+        shortcuts: [{ text: `all ${periods}`, value: undefined }],
+      },
+      ...(hasDays(calendar)
+        ? [
+            {
+              kind: 'choice',
+              label: 'time counted in',
+              path: ['trend', 'time'],
+              value: trend.time,
+              options: [
+                { value: 'code', text: `${per}s, all alike` },
+                { value: 'days', text: 'days' },
+              ],
+            } satisfies Field,
+          ]
+        : []),
+    ],
+    usual: { trend: { last: undefined, time: undefined } },
   }
+}
+
+/** How the forecast is made, and its own words. */
+function forecastPieces({ forecast, trend }: Method, { calendar, start, values }: Series): Piece[] {
+  const way = forecastWayOf(forecast.by)
+  const periods = values.map((_, i) => periodAt(start, i + 1, calendar.seasons))
+  return [
+    {
+      id: 'forecast',
+      text: way.says.text,
+      ask: {
+        kind: 'pick',
+        choices: FORECAST_WAYS.map(({ name, says }) => ({
+          ...says,
+          chosen: name === forecast.by,
+          change: { forecast: { by: name } },
+        })),
+      },
+    },
+    ...way.words(forecast, {
+      calendar,
+      trend,
+      periods: periods.map((period) => ({
+        value: formatPeriod(period, calendar),
+        text: periodLabel(period, calendar),
+      })),
+    }),
+  ]
 }
 
 /** Years ahead that are often wanted. */
@@ -228,10 +341,18 @@ export function missingWords(rule: MissingRule): string {
   }[rule]
 }
 
-export function trendWords(last: number | undefined, calendar: Calendar): string {
-  return last === undefined
-    ? 'a straight line'
-    : `a straight line through the last ${countPeriods(last, calendar)}`
+/** `a straight line through the last 60 months` */
+export function trendWords(trend: TrendOptions, calendar: Calendar): string {
+  const { says } = TREND_FORMS[trend.form]
+  const breaks = trend.breaks ? ` at ${breakWords(trend.breaks, calendar)}` : ''
+  const last =
+    trend.last === undefined ? '' : ` through the last ${countPeriods(trend.last, calendar)}`
+  return `${says}${breaks}${last}${trend.time === 'days' ? ', in days' : ''}`
+}
+
+/** The forecast in a few words: `by regression, multiplicative, with every season against the average`. */
+export function forecastWords(method: Method, series: Series): string {
+  return sentenceText(forecastPieces(method, series))
 }
 
 /** `80% and 95%` */

@@ -8,23 +8,25 @@ import {
   type DecompositionName,
 } from '../core/decompose/ways'
 import {
-  BACK_TRANSFORMS,
+  DEFAULT_FORECAST,
   FORECAST_WAYS,
-  METHOD_FORMAT,
-  SEASON_FORMS,
-  TREND_FORMS,
-  type MethodDocument,
-} from '../core/method'
-import { MODELS } from '../core/model'
+  foreignForecastWords,
+  type ForecastDocument,
+} from '../core/forecast/ways'
+import { METHOD_FORMAT, type MethodDocument } from '../core/method'
+import { trendDocument } from '../core/trend/options'
 
 const periodCode = z.string().min(1).max(20)
 
 /** A document of one way, which says whom a key belongs to that it does not know. */
-function ofWay(shape: z.ZodRawShape, by: DecompositionName) {
+function ofWay(shape: z.ZodRawShape, words: (key: string) => string) {
   return z.strictObject(shape, {
-    error: (issue) =>
-      issue.code === 'unrecognized_keys' ? foreignWords(issue.keys[0]!, by) : undefined,
+    error: (issue) => (issue.code === 'unrecognized_keys' ? words(issue.keys[0]!) : undefined),
   })
+}
+
+function foreignTo(by: DecompositionName) {
+  return (key: string) => foreignWords(key, by)
 }
 
 /** One schema a way, told apart by `by`; a document without it means a default way of its series. */
@@ -34,12 +36,22 @@ const decomposeSchema = z.discriminatedUnion('by', [
       ...Object.assign({}, ...DEFAULT_WAYS.map(({ document }) => document.shape)),
       by: z.undefined().optional(),
     },
-    DEFAULT_WAYS[0].name,
+    foreignTo(DEFAULT_WAYS[0].name),
   ),
   ...DECOMPOSITION_WAYS.map(({ document, name }) =>
-    ofWay({ ...document.shape, by: z.literal(name) }, name),
+    ofWay({ ...document.shape, by: z.literal(name) }, foreignTo(name)),
   ),
 ]) as unknown as z.ZodType<DecompositionDocument>
+
+/** The same of the ways of forecasting. */
+const forecastSchema = z.discriminatedUnion('by', [
+  ofWay({ ...DEFAULT_FORECAST.document.shape, by: z.undefined().optional() }, (key) =>
+    foreignForecastWords(key, DEFAULT_FORECAST.name),
+  ),
+  ...FORECAST_WAYS.map(({ document, name }) =>
+    ofWay(document.shape, (key) => foreignForecastWords(key, name)),
+  ),
+]) as unknown as z.ZodType<ForecastDocument>
 
 /**
  * The method document `elvant-method/1`. Every key of the format is known here, whether or not
@@ -50,35 +62,8 @@ export const methodSchema = z.strictObject({
   span: z.strictObject({ from: periodCode, to: periodCode }).partial().optional(),
   missing: z.enum(MISSING_RULES).optional(),
   decompose: decomposeSchema.optional(),
-  trend: z
-    .strictObject({
-      form: z.enum(TREND_FORMS),
-      breaks: z
-        .array(z.strictObject({ period: periodCode, level: z.boolean().optional() }))
-        .max(100),
-      last: z.int().min(1),
-    })
-    .partial()
-    .optional(),
-  forecast: z
-    .strictObject({
-      by: z.enum(FORECAST_WAYS),
-      horizon: z.int().min(1),
-      levels: z.array(z.number().gt(0).lt(100)).max(10),
-      season: z.enum(SEASON_FORMS),
-      base: z.int().min(1),
-      pairs: z.int().min(1),
-      model: z.enum(MODELS),
-      indicators: z
-        .array(
-          z.strictObject({ name: z.string().min(1), from: periodCode, to: periodCode.optional() }),
-        )
-        .max(1000),
-      steps: z.array(z.strictObject({ name: z.string().min(1), from: periodCode })).max(1000),
-      backTransform: z.enum(BACK_TRANSFORMS),
-    })
-    .partial()
-    .optional(),
+  trend: trendDocument.optional(),
+  forecast: forecastSchema.optional(),
   check: z
     .strictObject({
       holdout: z.int().min(1),

@@ -6,7 +6,7 @@ import { AVERAGES_WAYS } from '../../core/decompose/averages/options'
 import type { Decomposed } from '../../core/decompose/parts'
 import { MODEL, MODELS, type Model } from '../../core/model'
 import { trendLine, type TrendLine } from '../../core/trend/fit'
-import { figuresOf } from '../../core/trend/report'
+import { regressionFigures } from '../../core/regression/report'
 import type { Series, Value } from '../../core/series/series'
 import { stretchOf, type Stretch } from '../../core/series/stretch'
 import { readInput, seriesInput, seriesOf } from './input'
@@ -109,7 +109,7 @@ function lineOf({ intercept, slope }: TrendLine) {
 }
 
 function rSquared(line: TrendLine): Value {
-  return figuresOf(line).r2
+  return regressionFigures(line.fit).r2
 }
 
 /** Values and seasonal-irregulars laid out by fiscal year, seasons in the order of that year. */

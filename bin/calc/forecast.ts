@@ -1,19 +1,22 @@
 import { z } from 'zod'
 import { periodAt } from '../../core/calendar/period'
 import { forecastByDecomposition } from '../../core/forecast/byDecomposition/calculate'
-import { Refusal } from '../../core/refusal'
-import { fitTrend } from '../../core/trend/fit'
-import { TREND_FORMS } from '../../core/trend/forms'
+import { BACK_TRANSFORMS } from '../../core/forecast/commonOptions'
 import { MODEL } from '../../core/model'
+import { designCalendar } from '../../core/regression/designCalendar'
+import { TIME_CODE } from '../../core/regression/timeVariable'
+import { fitTrend } from '../../core/trend/fit'
+import { designOfTrend, TREND_FORM_NAMES, TREND_FORMS } from '../../core/trend/forms'
 import { decompose, decompositionInput, describe } from './classical'
 import { readInput, seriesInput, seriesOf } from './input'
 
 const schema = seriesInput.extend({
   decomposition: decompositionInput,
   trend: z.object({
-    form: z.string(),
+    form: z.enum(TREND_FORM_NAMES),
+    breaks: z.array(z.object({ t: z.int(), level: z.boolean().default(false) })).default([]),
     last: z.int().min(1).nullable().default(null),
-    point: z.string().optional(),
+    point: z.enum(BACK_TRANSFORMS).optional(),
   }),
   horizon: z.int().min(1),
   levels: z.array(z.number().gt(0).lt(100)),
@@ -23,33 +26,29 @@ const schema = seriesInput.extend({
 /** A forecast by decomposition with its limits, in the shape of the reference cases. */
 export function calcForecast(input: unknown): unknown {
   const read = readInput(schema, input)
-  if (read.trend.form !== 'linear') {
-    throw new Refusal(
-      `The trend form ${read.trend.form} is not available in this version.`,
-      'trend.form',
-    )
-  }
   const series = seriesOf(read)
   const m = series.calendar.seasons
   const decomposition = decompose(series, read.decomposition)
   const firstT = read.decomposition.span?.first ?? 1
   const lastT = firstT + decomposition.deseasonalized.length - 1
-  const trend = fitTrend(
-    decomposition.deseasonalized,
-    firstT,
-    TREND_FORMS.linear.columns,
-    read.trend.last ?? undefined,
-  )
+  const { form, breaks, last } = read.trend
+  const { ofLog } = TREND_FORMS[form]
+  const calendar = designCalendar(series.calendar, series.start)
+  const trend = fitTrend(decomposition.deseasonalized, firstT, {
+    columns: designOfTrend({ form, time: TIME_CODE, breaks }, calendar),
+    ofLog,
+    last: last ?? undefined,
+  })
   const seasonAt = (t: number) => periodAt(series.start, t, m).season
   const { model } = read.decomposition
   const { indices, cost } = decomposition.season!
-  const forecast = forecastByDecomposition(
+  const { ahead: forecast } = forecastByDecomposition(
     {
-      ...{ model, trend, lastT, seasonCost: cost },
+      ...{ model, trend, lastT, seasonCost: cost, index: decomposition.index },
       indexAt: (t) => indices[seasonAt(t) - 1]!.index,
       uncertaintyAt: (t) => indices[seasonAt(t) - 1]!.uncertainty,
     },
-    { horizon: read.horizon, levels: read.levels },
+    { horizon: read.horizon, levels: read.levels, backTransform: read.trend.point },
   )
   const deseasonalized = (limit: readonly (number | null)[]) =>
     limit.map((value, i) =>
@@ -61,7 +60,7 @@ export function calcForecast(input: unknown): unknown {
     year: forecast.t.map((t) => periodAt(series.start, t, m).year),
     index: indices.map(({ index }) => index),
     trend: {
-      scale: 'y',
+      scale: ofLog ? 'ln y' : 'y',
       coefficients: trend.fit.coefficients,
       values_used: trend.fit.n,
       p: trend.fit.p,

@@ -7,7 +7,7 @@ import {
 import { ljungBox } from '../../core/autocorrelation/ljungBox'
 import { withoutGap } from '../../core/autocorrelation/withoutGap'
 import { detrend } from '../../core/trend/detrend'
-import { TREND_FORM_NAMES } from '../../core/trend/forms'
+import { DETREND_FORMS } from '../../core/trend/forms'
 import { dickeyFuller } from '../../core/stationarity/dickeyFuller'
 import { difference, DIFFERENCES } from '../../core/stationarity/difference'
 import { kpss } from '../../core/stationarity/kpss'
@@ -21,7 +21,7 @@ const detrendSchema = z.object({
   m: z.int().min(1).max(1000),
   how: z.object({
     differences: z.array(z.enum(DIFFERENCES)).default([]),
-    trends: z.array(z.object({ form: z.enum(TREND_FORM_NAMES) })).default([]),
+    trends: z.array(z.object({ form: z.enum(DETREND_FORMS) })).default([]),
   }),
 })
 

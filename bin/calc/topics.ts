@@ -7,6 +7,7 @@ import { calcGrowth } from './growth'
 import { calcMovingAverage } from './movingAverage'
 import { calcPeakSpacing, calcWhichModel } from './seasonality'
 import { calcAutocorrelation, calcDetrend, calcTest } from './stationarity'
+import { calcPredict, calcRegression } from './regression'
 import { calcLoess, calcStl } from './stl'
 
 type Calculate = (input: unknown) => unknown
@@ -21,7 +22,13 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     'which-model': calcWhichModel,
     'peak-spacing': calcPeakSpacing,
   },
-  regression: { detrend: calcDetrend, acf: calcAutocorrelation, test: calcTest },
+  regression: {
+    regression: calcRegression,
+    predict: calcPredict,
+    detrend: calcDetrend,
+    acf: calcAutocorrelation,
+    test: calcTest,
+  },
   stl: { loess: calcLoess, stl: calcStl },
 }
 

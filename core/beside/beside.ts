@@ -1,6 +1,6 @@
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Difference } from '../stationarity/difference'
-import { TREND_FORMS, type TrendFormName } from '../trend/forms'
+import { TREND_FORMS, type DetrendForm } from '../trend/forms'
 
 export const GROWTH_KINDS = [
   'periodOnPeriod',
@@ -14,7 +14,7 @@ export type GrowthKind = (typeof GROWTH_KINDS)[number]
 export type Beside =
   | { readonly kind: 'average'; readonly by: AverageKind }
   | { readonly kind: 'rolling-mean' | 'rolling-deviation'; readonly order: number }
-  | { readonly kind: 'detrended'; readonly form: TrendFormName }
+  | { readonly kind: 'detrended'; readonly form: DetrendForm }
   | { readonly kind: 'differenced'; readonly how: Difference }
   | {
       readonly kind: 'growth'
@@ -28,7 +28,7 @@ export function besideName({ kind, ...more }: Beside): string {
 }
 
 /** What each trend is called when it is taken out. */
-export function detrendWords(form: TrendFormName): string {
+export function detrendWords(form: DetrendForm): string {
   return TREND_FORMS[form].words
 }
 

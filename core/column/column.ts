@@ -22,9 +22,9 @@ export type Mark =
 
 /**
  * What the figures of a column are: a level in the unit of the series; a difference in that unit, around 0;
- * a factor around 1; per cent, around 0; a share from 0 to 1.
+ * a factor around 1; per cent, around 0; a share from 0 to 1; a count without a unit.
  */
-export type Measure = 'level' | 'difference' | 'factor' | 'percent' | 'share'
+export type Measure = 'level' | 'difference' | 'factor' | 'percent' | 'share' | 'count'
 
 /** What each measure is read against; null for a level. */
 const BASELINE: Readonly<Record<Measure, 0 | 1 | null>> = {
@@ -33,7 +33,11 @@ const BASELINE: Readonly<Record<Measure, 0 | 1 | null>> = {
   factor: 1,
   percent: 0,
   share: 1,
+  count: null,
 }
+
+/** Columns that are many and alike: those that a regression was fitted to. */
+export type ColumnGroup = 'design'
 
 /** One step of the calculation with everything that can be asked of it. Made for one result. */
 export interface Column {
@@ -55,6 +59,8 @@ export interface Column {
   readonly mark: Mark
   /** Periods to the right of its time code at which a cell stands: a half for averages between two. */
   readonly offset: number
+  /** Columns of one group are folded into one row until they are asked for; null stands alone. */
+  readonly group: ColumnGroup | null
   /** The stages that show it. */
   readonly stages: readonly Stage[]
   /** Over the analysed span, one entry a period; null when it has no figures there. */
@@ -72,7 +78,9 @@ export type Declaration = Pick<
   Column,
   'name' | 'label' | 'means' | 'measure' | 'component' | 'mark' | 'stages' | 'arithmetic'
 > &
-  Partial<Pick<Column, 'explains' | 'symbol' | 'offset' | 'actual' | 'ahead' | 'whyUndefined'>>
+  Partial<
+    Pick<Column, 'explains' | 'symbol' | 'offset' | 'group' | 'actual' | 'ahead' | 'whyUndefined'>
+  >
 
 /**
  * A column from what it says of itself.
@@ -85,6 +93,7 @@ export function declare(unit: string, declaration: Declaration): Column {
     explains: means,
     symbol: label.toLowerCase(),
     offset: 0,
+    group: null,
     actual: null,
     ahead: null,
     whyUndefined: () => 'This period has no value.',
@@ -105,5 +114,7 @@ function unitOf(measure: Measure, unit: string): string {
       return '%'
     case 'share':
       return 'from 0 to 1'
+    case 'count':
+      return ''
   }
 }

@@ -1,4 +1,5 @@
-import { leastSquares } from '../regression/leastSquares'
+import type { DesignColumn } from '../regression/design'
+import { fitDesign } from '../regression/fitDesign'
 import { mean, median, trimmedMean } from '../statistics/average'
 import { tQuantile } from '../statistics/distributions'
 import { standardDeviation } from '../statistics/spread'
@@ -37,22 +38,27 @@ export type Expression =
     }
   | { readonly kind: 'root'; readonly of: Expression }
   | { readonly kind: 'power'; readonly of: Expression; readonly power: number }
+  /** e to the power of what it holds: the way back from a logarithm. */
+  | { readonly kind: 'exp'; readonly of: Expression }
   /** A figure of a least-squares regression. */
   | { readonly kind: 'regression'; readonly gives: RegressionFigure; readonly of: Regression }
   /** The t that a two-sided interval of a level reaches to. */
   | { readonly kind: 't-quantile'; readonly level: number; readonly df: Expression }
 
-/** A regression of cells on columns of numbers; the same object in everything that comes from it. */
+/** A regression of cells, or of their logarithms, on a design; the same object in everything that comes from it. */
 export interface Regression {
   readonly y: readonly (Expression & { readonly kind: 'cell' })[]
-  readonly columns: readonly { readonly name: string; readonly values: readonly number[] }[]
+  readonly ofLog: boolean
+  readonly columns: readonly DesignColumn[]
 }
 
-/** What a regression gives: a coefficient (0 is the constant), SSE, or x₀ᵀ(XᵀX)⁻¹x₀ at a point. */
+/** What a regression gives: a coefficient (0 is the constant), SSE, or x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */
 export type RegressionFigure =
   | { readonly figure: 'coefficient'; readonly at: number }
   | { readonly figure: 'sse' }
-  | { readonly figure: 'leverage'; readonly x: readonly number[] }
+  | { readonly figure: 'leverage'; readonly t: number }
+  /** The mean of exp(residual), for the mean of what comes back from logarithms. */
+  | { readonly figure: 'smearing' }
 
 /** A figure with its name, its value and, where there is one, the arithmetic that made it. */
 export function figureOf(symbol: string, value: number, made?: Expression): Expression {
@@ -89,6 +95,8 @@ export function evaluate(expression: Expression): number {
       return expression.fit.value
     case 'power':
       return evaluate(expression.of) ** expression.power
+    case 'exp':
+      return Math.exp(evaluate(expression.of))
     case 'root':
       return Math.sqrt(evaluate(expression.of))
     case 'regression':
@@ -120,15 +128,20 @@ const AVERAGES: Record<AverageHow, (values: readonly number[]) => number> = {
   'standard-deviation': (values) => standardDeviation(values)!,
 }
 
-function regressionFigure({ y, columns }: Regression, gives: RegressionFigure): number {
-  const fit = leastSquares(y.map(evaluate), columns)
+function regressionFigure({ y, ofLog, columns }: Regression, gives: RegressionFigure): number {
+  const firstT = y[0]!.cell.t
+  const values = Array<number | null>(y.at(-1)!.cell.t - firstT + 1).fill(null)
+  for (const { cell, value } of y) values[cell.t - firstT] = ofLog ? Math.log(value) : value
+  const fit = fitDesign(values, firstT, columns, 'regression')
   switch (gives.figure) {
     case 'coefficient':
       return fit.coefficients[gives.at]!
     case 'sse':
       return fit.sse
     case 'leverage':
-      return fit.leverage(gives.x)
+      return fit.leverageAt(gives.t)
+    case 'smearing':
+      return mean(fit.residuals.map(Math.exp))!
   }
 }
 
@@ -177,6 +190,7 @@ function collect(expression: Expression, cells: Cell[], regressions: Set<Regress
       cells.push(...expression.fit.sources)
       break
     case 'root':
+    case 'exp':
     case 'power':
       collect(expression.of, cells, regressions)
       break

@@ -2,6 +2,7 @@ import type { Calendar } from '../calendar/calendar'
 import { onePeriod, periodLabel } from '../calendar/labels'
 import { periodAt, type Period } from '../calendar/period'
 import type { ModelTerms } from '../model'
+import type { DesignColumn } from '../regression/design'
 import type { Value } from '../series/series'
 import type { Column } from './column'
 import type { Expression, Regression } from './expression'
@@ -59,8 +60,8 @@ export interface Run extends SeriesRun {
   readonly leftOut: ReadonlySet<number>
   /** Whether the series is decomposed with a season. */
   readonly hasSeason: boolean
-  /** The index of each forecast period. */
-  readonly indexAhead: readonly number[]
+  /** The index of each forecast period; null where the forecast is made without indices. */
+  readonly indexAhead: readonly number[] | null
 }
 
 /** Where a series lies in time, and how far it is shown. */
@@ -111,21 +112,16 @@ export function seriesRun(stand: Stand, find: (name: string) => Column | undefin
   }
 }
 
-/** The regression of a column's defined cells from a time code on, on columns of numbers. */
+/** The regression of a column's defined cells from a time code on, or of their logarithms, on a design. */
 export function regressionOf(
   run: SeriesRun & Pick<Run, 'columns'>,
   of: 'value' | 'deseasonalized',
   from: number,
-  columns: readonly { readonly name: string; at(t: number): number }[],
+  columns: readonly DesignColumn[],
+  ofLog = false,
 ): Regression {
   const cells = run.columns.t.flatMap((t, i) =>
     t < from || run.columns[of][i] === null ? [] : [run.cell(of, t)],
   )
-  return {
-    y: cells,
-    columns: columns.map(({ name, at }) => ({
-      name,
-      values: cells.map(({ cell }) => at(cell.t)),
-    })),
-  }
+  return { y: cells, ofLog, columns }
 }

@@ -24,6 +24,8 @@ export function write(expression: Expression, number?: (value: number) => string
       return `${expression.how.replace('-', ' ')} of (${shortened(expression.terms.map((term) => write(term, number)))})`
     case 'root':
       return `√(${write(expression.of, number)})`
+    case 'exp':
+      return `exp(${write(expression.of, number)})`
     case 'power':
       return `(${write(expression.of, number)})${superscript(expression.power)}`
     case 'regression':
@@ -44,11 +46,13 @@ function nameOf(expression: Expression & { kind: 'regression' | 't-quantile' }):
   const { gives, of } = expression
   switch (gives.figure) {
     case 'coefficient':
-      return gives.at === 0 ? 'constant' : `coefficient of ${of.columns[gives.at - 1]!.name}`
+      return gives.at === 0 ? 'constant' : `coefficient of ${of.columns[gives.at - 1]!.label}`
     case 'sse':
       return 'sum of squared residuals'
     case 'leverage':
-      return `leverage at ${gives.x.join(', ')}`
+      return `leverage at time code ${gives.t}`
+    case 'smearing':
+      return 'mean of exp(residual)'
   }
 }
 

@@ -36,6 +36,7 @@ describe('findings of a first look', () => {
     expect(told.actions!.map(({ label }) => label)).toEqual([
       'Leave it out',
       expect.stringMatching(/^Replace it by 1,0\d\d/) as string,
+      'Make it an event',
     ])
   })
 
@@ -45,6 +46,7 @@ describe('findings of a first look', () => {
       /^The level changes at Jan 2020: it goes (29|30|31)% up/,
     )
     expect(told.get('level-step')!.actions).toMatchObject([
+      { change: { trend: { form: 'breaks', breaks: [{ period: '2020-01', level: true }] } } },
       { change: { span: { from: '2020-01' } } },
     ])
     expect(told.has('outlier')).toBe(false)
@@ -111,7 +113,8 @@ describe('findings of the trend', () => {
       /^The trend rises \d\.\d% a year to \w{3} (2019|2020), is level since/,
     )
     expect(told.actions).toMatchObject([
-      { change: { trend: { last: expect.any(Number) as number } } },
+      { change: { trend: { form: 'breaks', last: undefined } } },
+      { change: { trend: { form: 'linear', last: expect.any(Number) as number } } },
     ])
     expect(all.get('line-does-not-fit')!.text).toMatch(
       /^The straight line does not fit: neighbouring/,

@@ -27,7 +27,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
   const hasSeason = examined.seasonTests?.found ?? false
   return [
     ...care,
-    ...outlierFindings(stretch, examined, told, model, unit),
+    ...outlierFindings(stretch, examined, told, model, unit, method.forecast),
     ...modelFinding(examined, model),
     ...peakFindings(stretch, hasSeason),
     ...seasonFindings(examined, { model, traits: way.traits, stretch, filled }),
@@ -42,7 +42,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       examined.trendShare,
     ),
     ...way.findings(stretch, decompose, decomposed, hasSeason),
-    ...trendFindings(stretch, examined, trend, method.trend.last, unit),
+    ...trendFindings(stretch, examined, trend, method.trend, unit),
     ...spanFindings(
       stretch,
       exclusionsOf(method),
@@ -51,6 +51,11 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       ahead.t.length,
     ),
     ...limitFindings(figures, examined),
-    ...forecastWayOf(method.forecast.by).findings(stretch, ahead, decomposed.season?.cost ?? 0),
+    ...forecastWayOf(method.forecast.by).findings(
+      stretch,
+      ahead,
+      { seasonCost: decomposed.season?.cost ?? 0, report: examined.regression, unit },
+      method.forecast,
+    ),
   ]
 }

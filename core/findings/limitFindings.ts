@@ -9,8 +9,9 @@ const INDEPENDENT = [1.5, 2.5] as const
 /** What the reader of the limits must know: whether they hold what they promise, and whether they make sense. */
 export function limitFindings(
   { ahead, method, prepared, series }: Figures,
-  { residualLikeness: durbinWatson }: Examined,
+  { residualLikeness, regression }: Examined,
 ): Finding[] {
+  const durbinWatson = regression ? regression.durbinWatson : residualLikeness
   const widest = ahead.limits[Math.max(...method.forecast.levels)]
   if (!widest || ahead.interval.s === null) return []
   const findings: Finding[] = []

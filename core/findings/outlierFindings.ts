@@ -1,8 +1,11 @@
 import { countPeriods } from '../calendar/labels'
 import type { Examined, StepAt } from '../examine'
 import type { Finding } from '../finding'
+import { eventChange, indicatorsOf } from '../forecast/regression/eventChange'
+import type { ForecastOptions } from '../forecast/ways'
 import type { Model } from '../model'
 import type { Stretch } from '../series/stretch'
+import { breakChange } from '../trend/breakChange'
 import { figure, inUnit, percent } from '../words/figure'
 
 /** More outliers than this are counted, not named one by one. */
@@ -15,6 +18,7 @@ const YEARS_TO_GO_ON = 3
  * said before anything else, since they sway what is judged after them.
  *
  * @param told codes of periods of which something is said already
+ * @param forecast whose events explain some of them
  */
 export function outlierFindings(
   stretch: Stretch,
@@ -22,6 +26,7 @@ export function outlierFindings(
   told: ReadonlySet<string | null>,
   model: Model,
   unit: string,
+  forecast: ForecastOptions,
 ): Finding[] {
   const untold = outliers.filter(({ t }) => !told.has(stretch.periodOf(t - stretch.firstT).code))
   const furthest = untold.sort((a, b) => Math.abs(b.size) - Math.abs(a.size))
@@ -38,12 +43,21 @@ export function outlierFindings(
       text: `${label}, ${inUnit(value, unit)}: ${words} (${inUnit(expected, unit)}).`,
       period: code,
       figure: size,
+      ...(eventAt(code, forecast) ? { severity: 'note' } : {}),
       actions: [
         { label: 'Leave it out', adjust: [{ period: code, value: null, reason: words }] },
         {
           label: `Replace it by ${figure(expected)}`,
           adjust: [{ period: code, value: expected, reason: words }],
         },
+        ...(eventAt(code, forecast)
+          ? []
+          : [
+              {
+                label: 'Make it an event',
+                change: eventChange(forecast, { name: label, from: code }),
+              },
+            ]),
       ],
     }
   })
@@ -58,6 +72,11 @@ export function outlierFindings(
     })
   }
   return step ? [...findings, stepFinding(stretch, step, unit)] : findings
+}
+
+/** The event of a regression that explains a period, if one does. */
+function eventAt(code: string, forecast: ForecastOptions) {
+  return indicatorsOf(forecast).find(({ from, to }) => from <= code && code <= to)
 }
 
 function stepFinding(stretch: Stretch, { t, size, model }: StepAt, unit: string): Finding {
@@ -76,8 +95,11 @@ function stepFinding(stretch: Stretch, { t, size, model }: StepAt, unit: string)
     text: `The level changes at ${label}: it goes ${words} and stays. A line through all ${countPeriods(values.length, calendar)} takes the step for a trend.`,
     period: code,
     figure: size,
-    ...(isEnough
-      ? { actions: [{ label: `Analyse from ${label} on`, change: { span: { from: code } } }] }
-      : {}),
+    actions: [
+      { label: 'Break the trend there', change: breakChange([{ period: code, level: true }]) },
+      ...(isEnough
+        ? [{ label: `Analyse from ${label} on`, change: { span: { from: code } } }]
+        : []),
+    ],
   }
 }

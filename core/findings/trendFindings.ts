@@ -1,10 +1,13 @@
 import { countPeriods, onePeriod } from '../calendar/labels'
 import type { Examined, PhaseAt } from '../examine'
-import type { Action, Finding } from '../finding'
+import type { Action, Finding, MethodChange } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { mean } from '../statistics/average'
+import { breakChange } from '../trend/breakChange'
 import type { Trend } from '../trend/fit'
+import { TREND_FORMS } from '../trend/forms'
+import type { TrendOptions } from '../trend/options'
 import { figure, inUnit, percent } from '../words/figure'
 
 /** Neighbouring residuals are alike beyond chance below this Durbin–Watson. */
@@ -17,23 +20,31 @@ const TELLING = 0.2
 const LATEST_YEARS = 3
 
 /**
- * The trend in phases with their dates and yearly rates, and whether the line that is projected fits.
+ * The trend in phases with their dates and yearly rates, and whether the trend that is projected fits.
  *
- * @param last periods that the line is fitted to; all when undefined
+ * @param options of the trend that is fitted
  */
 export function trendFindings(
   stretch: Stretch,
   { phases, strength, residualLikeness, leftover }: Examined,
   trend: Trend,
-  last: number | undefined,
+  options: TrendOptions,
   unit: string,
 ): Finding[] {
   const said =
     phases.length === 0
       ? []
-      : [phasesFinding(stretch, phases, (strength.withoutDistrusted ?? strength).trend, unit)]
+      : [
+          phasesFinding(
+            stretch,
+            phases,
+            (strength.withoutDistrusted ?? strength).trend,
+            unit,
+            options,
+          ),
+        ]
   if (leftover.isNothing) return said
-  return [...said, ...lineFinding(stretch, trend, residualLikeness, last)]
+  return [...said, ...trendMisfit(stretch, trend, residualLikeness, options)]
 }
 
 function phasesFinding(
@@ -41,6 +52,7 @@ function phasesFinding(
   phases: readonly PhaseAt[],
   strength: Value,
   unit: string,
+  options: TrendOptions,
 ): Finding {
   const [first] = phases as [PhaseAt]
   const isLevel = phases.every(({ direction }) => direction === 'level')
@@ -60,7 +72,7 @@ function phasesFinding(
     text,
     period: phases.length > 1 ? stretch.periodOf(phases.at(-1)!.from - stretch.firstT).code : null,
     figure: first.slope,
-    ...lastPhaseAction(stretch, phases),
+    ...turnActions(stretch, phases, options),
   }
 }
 
@@ -80,27 +92,55 @@ function list(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')}, ${words.at(-1)}`
 }
 
-/** With a turn behind it, the line can be fitted to what came after. */
-function lastPhaseAction({ calendar, values, firstT }: Stretch, phases: readonly PhaseAt[]) {
+/** With turns behind it, the trend can break where they are, or be fitted to what came after the last. */
+function turnActions(stretch: Stretch, phases: readonly PhaseAt[], { last }: TrendOptions) {
+  const { calendar, values, firstT } = stretch
   const periods = firstT + values.length - phases.at(-1)!.from
-  if (phases.length < 2 || periods < calendar.seasons + 3) return {}
-  const label = `Fit the line to the last ${countPeriods(periods, calendar)}`
-  return { actions: [{ label, change: { trend: { last: periods } } }] satisfies Action[] }
+  if (phases.length < 2) return {}
+  const turns = phases.slice(1).map(({ from }) => stretch.periodOf(from - firstT))
+  const actions: Action[] = [
+    {
+      label: `Break the trend at ${list(turns.map(({ label }) => label))}`,
+      change: withLast(
+        breakChange(turns.map(({ code }) => ({ period: code, level: false }))),
+        undefined,
+      ),
+    },
+  ]
+  if (periods >= calendar.seasons + 3 && periods !== last) {
+    actions.push({
+      label: `Fit a line to the last ${countPeriods(periods, calendar)}`,
+      change: lineThroughLast(periods),
+    })
+  }
+  return { actions }
 }
 
-/** A line that the latest values have left, or whose residuals wave, projects what is not there any more. */
-function lineFinding(
+/** A straight line through the latest periods alone. */
+function lineThroughLast(periods: number): MethodChange {
+  return {
+    trend: { form: 'linear', breaks: undefined, last: periods },
+    forecast: { backTransform: undefined },
+  }
+}
+
+function withLast(change: MethodChange, last: number | undefined): MethodChange {
+  return { ...change, trend: { ...(change.trend as object), last } }
+}
+
+/** A trend that the latest values have left, or whose residuals wave, projects what is not there any more. */
+function trendMisfit(
   stretch: Stretch,
-  { residuals, fit }: Trend,
+  { fit }: Trend,
   durbinWatson: Value,
-  last: number | undefined,
+  { form, last }: TrendOptions,
 ): Finding[] {
   const { calendar, values } = stretch
   const { seasons } = calendar
   const s = fit.n > fit.p ? Math.sqrt(fit.sse / (fit.n - fit.p)) : 0
   if (s === 0) return []
   const half = Math.max(2, Math.ceil(seasons / 2))
-  const latest = residuals.slice(-half).filter((value) => value !== null)
+  const latest = fit.residualsInTime.slice(-half).filter((value) => value !== null)
   const off = mean(latest) ?? 0
   const isOff = latest.length === half && Math.abs(off) > (OFF_AT_THE_END * s) / Math.sqrt(half)
   const isWavy = durbinWatson !== null && durbinWatson < WAVES_BELOW
@@ -120,15 +160,15 @@ function lineFinding(
       code: 'line-does-not-fit',
       severity: 'caution',
       stage: 'trend',
-      text: `The straight line does not fit: ${reasons.join(', and ')}. ${isLonger ? 'A line through the latest years follows them better.' : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
+      text: `The ${form === 'linear' ? 'straight line' : TREND_FORMS[form].words} does not fit: ${reasons.join(', and ')}. ${isLonger ? 'A line through the latest years follows them better.' : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
       period: stretch.periodOf(values.length - latest.length).code,
       figure: durbinWatson,
       ...(isLonger
         ? {
             actions: [
               {
-                label: `Fit the line to the last ${countPeriods(wanted, calendar)}`,
-                change: { trend: { last: wanted } },
+                label: `Fit a line to the last ${countPeriods(wanted, calendar)}`,
+                change: lineThroughLast(wanted),
               },
             ],
           }

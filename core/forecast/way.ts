@@ -1,41 +1,114 @@
+import type { z } from 'zod'
+import type { Calendar } from '../calendar/calendar'
+import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
 import type { Run } from '../column/run'
 import type { Finding } from '../finding'
 import type { Model } from '../model'
+import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Trend } from '../trend/fit'
+import type { TrendOptions } from '../trend/options'
+import type { TrendFit } from '../trend/report'
+import type { DesignColumn } from '../regression/design'
+import type { Piece } from '../word'
+import type { CommonForecast, ForecastFacts } from './commonOptions'
+import type { RegressionReport } from './regression/report'
 
 /** What a forecast starts from. */
 export interface ForecastBasis {
+  /** As the calculation uses it. */
+  readonly stretch: Stretch
+  /** The period of time code 1. */
+  readonly start: Period
   readonly model: Model
-  /** The trend through the deseasonalized series. */
+  /** The trend through the deseasonalized series, and what it was asked to be. */
   readonly trend: Trend
+  readonly trendOptions: TrendOptions
   /** Time code of the last period analysed; the forecast starts at the next. */
   readonly lastT: number
   /** Degrees of freedom that the indices cost; 0 without a season. */
   readonly seasonCost: number
-  /** Index of the season of a time code. */
+  /** Index of the season of a time code of the forecast. */
   indexAt(t: number): number
   /** Variance of that index as a share of that of a single value; 0 without a season. */
   uncertaintyAt(t: number): number
+  /** Index of every period analysed. */
+  readonly index: readonly number[]
+}
+
+/** Lower and upper prediction limits, one entry a forecast period. */
+export interface Limits {
+  readonly lower: readonly Value[]
+  readonly upper: readonly Value[]
+}
+
+/** What every forecast comes to, one entry a forecast period in every list. */
+export interface CommonAhead {
+  readonly by: string
+  readonly t: readonly number[]
+  /** Without the season: not yet a forecast. */
+  readonly deseasonalized: readonly number[]
+  readonly forecast: readonly number[]
+  /** Keyed by level in per cent. */
+  readonly limits: Readonly<Record<string, Limits>>
+}
+
+/** Numbers alone: what lies ahead, what the same gives for the past, and how to judge it when asked. */
+export interface Forecasted<Ahead> {
+  readonly ahead: Ahead
+  /** One a period analysed; undefined where it is not fitted. */
+  readonly fitted: readonly Value[]
+  /** The report of a regression of its own; null where the trend's is all there is. */
+  report(): RegressionReport | null
 }
 
 /** What the columns of a forecast are made from, beside the ledger they stand in. */
 export interface ForecastParts<Options, Ahead> {
   readonly options: Options
   readonly ahead: Ahead
-  /** Time code of the first period the trend was fitted to. */
-  readonly trendFrom: number
+  readonly calendar: Calendar
+  readonly trendOptions: TrendOptions
+  readonly trendFit: TrendFit
+  /** Columns of the trend beside the constant. */
+  readonly trendDesign: readonly DesignColumn[]
   readonly seasonCost: number
+  readonly report: RegressionReport | null
 }
 
-/** A way of forecasting: `Options` is its part of the method, `Ahead` what it finds. */
-export interface ForecastWay<Options, Ahead> {
+/** What the words of a forecast must know of its series. */
+export interface ForecastTold {
+  readonly calendar: Calendar
+  readonly trend: TrendOptions
+  /** Every period of the series: its code, and as it is read. */
+  readonly periods: readonly { readonly value: string; readonly text: string }[]
+}
+
+/** A way of forecasting: `Document` is its part of a method document, `Options` the same complete, `Ahead` what it finds. */
+export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly name: string
-  /** Numbers alone. */
-  forecast(basis: ForecastBasis, options: Options): Ahead
+  /** Which forecasts its choices belong to, in a refusal: `by regression`. */
+  readonly home: string
+  /** How it is said in the sentence, and what it means. */
+  readonly says: { readonly text: string; readonly means: string }
+  /** Whether it goes on with the trend through the deseasonalized series. */
+  readonly extendsTrend: boolean
+  readonly document: z.ZodObject & z.ZodType<Document>
+  /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
+  complete(document: Document, facts: ForecastFacts): Options
+  /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
+  forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */
   columns(run: Run, parts: ForecastParts<Options, Ahead>): Column[]
+  /** Its own words of the sentence, behind its name. */
+  words(options: Options, told: ForecastTold): Piece[]
   /** What the reader of its figures must know. */
-  findings(stretch: Stretch, ahead: Ahead, seasonCost: number): Finding[]
+  findings(stretch: Stretch, ahead: Ahead, judged: JudgedForecast, options: Options): Finding[]
+}
+
+/** What a forecast's own findings are made of. */
+export interface JudgedForecast {
+  readonly seasonCost: number
+  readonly report: RegressionReport | null
+  readonly unit: string
 }

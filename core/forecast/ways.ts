@@ -1,20 +1,70 @@
+import { Refusal } from '../refusal'
 import type { DecompositionForecast } from './byDecomposition/calculate'
-import type { ByDecompositionOptions } from './byDecomposition/options'
+import type { ByDecompositionDocument, ByDecompositionOptions } from './byDecomposition/options'
 import { byDecomposition } from './byDecomposition/way'
+import type { ForecastFacts } from './commonOptions'
+import type { RegressionForecast } from './regression/calculate'
+import type { RegressionDocument, RegressionOptions } from './regression/options'
+import { regression } from './regression/way'
 import type { ForecastWay } from './way'
 
-/** Every way of forecasting. */
-export const FORECAST_WAYS = [byDecomposition] as const
+/** Every way of forecasting, in the order in which they are offered. */
+export const FORECAST_WAYS = [byDecomposition, regression] as const
 
 /** The options of a forecast, complete; `by` names the way. */
-export type ForecastOptions = ByDecompositionOptions
+export type ForecastOptions = ByDecompositionOptions | RegressionOptions
+export type ForecastName = ForecastOptions['by']
 /** What a forecast comes to. */
-export type Ahead = DecompositionForecast
+export type Ahead = DecompositionForecast | RegressionForecast
+
+type NamedDocument = ByDecompositionDocument | RegressionDocument
+/** A document that names no way means the default one. */
+type UnnamedDocument = { readonly by?: undefined } & Omit<ByDecompositionDocument, 'by'>
+/** The part of the method document on the forecast. */
+export type ForecastDocument = NamedDocument | UnnamedDocument
 
 /** The way that is taken when none is named. */
-export const DEFAULT_FORECAST = byDecomposition.name
+export const DEFAULT_FORECAST = byDecomposition
 
-/** The way of a name. */
-export function forecastWayOf(by: ForecastOptions['by']): ForecastWay<ForecastOptions, Ahead> {
-  return FORECAST_WAYS.find(({ name }) => name === by)!
+type AnyWay = ForecastWay<NamedDocument, ForecastOptions, Ahead>
+
+/** The way of a name: the one place where its own types are left behind. */
+export function forecastWayOf(by: ForecastName): AnyWay {
+  return FORECAST_WAYS.find(({ name }) => name === by) as unknown as AnyWay
+}
+
+/**
+ * Fills in the defaults of a forecast.
+ *
+ * @throws Refusal for a choice that belongs to another way, and for what the way itself refuses; `where` is the
+ *   path in the document
+ */
+export function completeForecast(
+  document: ForecastDocument,
+  facts: ForecastFacts,
+): ForecastOptions {
+  const way = forecastWayOf(document.by ?? DEFAULT_FORECAST.name)
+  const foreign = Object.entries(document).find(
+    ([key, value]) => value !== undefined && !(key in way.document.shape),
+  )
+  if (foreign) {
+    const [key] = foreign
+    throw new Refusal(foreignForecastWords(key, way.name as ForecastName), `forecast.${key}`)
+  }
+  return way.complete({ ...document, by: way.name } as NamedDocument, facts)
+}
+
+/** Why a choice has no place in a forecast. */
+export function foreignForecastWords(key: string, by: ForecastName): string {
+  const home = FORECAST_WAYS.find(({ document }) => key in document.shape)
+  return home
+    ? `${key} belongs to a forecast ${home.home}, and the forecast is ${forecastWayOf(by).home}. Take it out.`
+    : `"${key}" is not a key of this document.`
+}
+
+/** The same forecast another way: choices that it does not know are left behind. */
+export function forecastBy(by: ForecastName, document: ForecastDocument = {}): ForecastDocument {
+  const { shape } = forecastWayOf(by).document
+  const kept = Object.entries(document).filter(([key]) => key in shape)
+  return { ...Object.fromEntries(kept), by } as ForecastDocument
 }

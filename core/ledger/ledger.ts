@@ -9,7 +9,10 @@ import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
+import type { DesignColumn } from '../regression/design'
 import { trendColumns } from '../trend/columns'
+import { TREND_FORMS } from '../trend/forms'
+import { trendDesign } from '../trend/options'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
 
 /** The columns of a result in the order of the calculation. */
@@ -73,6 +76,8 @@ function makeLedger(result: Looked | Result): Ledger {
 function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   const { method, columns, forecast, trendFit } = result
   const { decompose } = method
+  const forecastWay = forecastWayOf(method.forecast.by)
+  const design = trendDesign(method.trend, series.calendar, series.start)
   const way = wayOf(decompose.by)
   const { hasSeason, trendIsLine } = way.traits
   const run: Run = {
@@ -81,23 +86,37 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     model: MODEL[decompose.model],
     leftOut: leftOutOf(result),
     hasSeason,
-    indexAhead: forecast.index,
+    indexAhead: 'index' in forecast ? forecast.index : null,
   }
   return [
     ...way.columns({ ...run, options: decompose, taken: result.decomposition }),
     ...trendColumns(run, {
       fit: trendFit,
-      straight: result.straightTrend,
-      ahead: forecast.deseasonalized,
+      design,
+      ahead: forecastWay.extendsTrend ? trendAhead(result, design) : null,
       hasCycle: !trendIsLine,
     }),
-    ...forecastWayOf(method.forecast.by).columns(run, {
+    ...forecastWay.columns(run, {
       options: method.forecast,
       ahead: forecast,
-      trendFrom: trendFit.from,
+      calendar: series.calendar,
+      trendOptions: method.trend,
+      trendFit,
+      trendDesign: design,
       seasonCost: result.seasonCost,
+      report: result.regression,
     }),
   ]
+}
+
+/** The trend over the periods ahead, from its coefficients. */
+function trendAhead({ forecast, trendFit }: Result, design: readonly DesignColumn[]): number[] {
+  const [constant, ...rest] = trendFit.terms.map(({ estimate }) => estimate)
+  const { ofLog } = TREND_FORMS[trendFit.form]
+  return forecast.t.map((t) => {
+    const sum = rest.reduce((total, own, j) => total + own * design[j]!.at(t), constant!)
+    return ofLog ? Math.exp(sum) : sum
+  })
 }
 
 /** Whether a method was carried out. */

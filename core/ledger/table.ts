@@ -64,7 +64,7 @@ export function forecastTable(result: Result): FigureTable {
     rows: forecast.period.map((period, i) => [
       period,
       forecast.t[i]!,
-      ...inSeason(forecast.deseasonalized[i]!, forecast.index[i]!),
+      ...inSeason(forecast.deseasonalized[i]!, seasonAhead(result, i)),
       forecast.forecast[i]!,
       ...levels.flatMap((level) => [
         forecast.limits[level]!.lower[i]!,
@@ -72,6 +72,12 @@ export function forecastTable(result: Result): FigureTable {
       ]),
     ]),
   }
+}
+
+/** What the season adds in a forecast period: its index, or its effect by the regression. */
+function seasonAhead(result: Result, i: number): Value {
+  const { find } = ledgerOf(result)
+  return (find('seasonEffect') ?? find('index'))?.ahead?.[i] ?? null
 }
 
 /** A heading with what is said of it in brackets; none around nothing. */

@@ -1,83 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import reference from '../../reference/regression.json'
-import { disagreements, type Tolerance } from '../../reference/agreement'
-import { periodAt, type Period } from '../calendar/period'
-import { TREND_FORMS } from '../trend/forms'
-import { fitTrend } from '../trend/fit'
-import { figuresOf } from '../trend/report'
-import type { DesignColumn } from './design'
+import { calendarOf } from '../calendar/calendar'
+import { powersOfTime, type DesignColumn } from './design'
+import { designCalendar } from './designCalendar'
 import { breakColumns, indicator, step } from './events'
-import { seasonColumns, type SeasonForm } from './seasonForms'
-
-interface Case {
-  readonly id: string
-  readonly tol?: Tolerance
-  readonly input: {
-    readonly m: number
-    readonly start: Period
-    readonly y: readonly (number | null)[]
-    readonly model: {
-      readonly response: 'level' | 'log'
-      readonly trend: {
-        readonly form: keyof typeof TREND_FORMS | 'none' | 'breaks'
-        readonly breaks?: readonly { readonly t: number; readonly level?: boolean }[]
-      }
-      readonly season: SeasonForm
-      readonly indicators?: readonly { readonly name: string; readonly t: number }[]
-      readonly steps?: readonly { readonly name: string; readonly t: number }[]
-    }
-  }
-  readonly expect: {
-    readonly columns: readonly string[]
-    readonly s: number
-    readonly coefficients: readonly { name: string; estimate: number; se: number; p: number }[]
-  }
-}
-
-/** Cases whose design is made of trend, season and events alone. */
-const CASES = (reference.cases as unknown as readonly Case[]).filter(({ id }) =>
-  [
-    'reg-linear-dummies',
-    'reg-fourier-2',
-    'reg-fourier-full',
-    'reg-dummies-by-trend',
-    'reg-breaks-events-missing',
-    'reg-effects-quarterly',
-    'reg-log-effects',
-  ].includes(id),
-)
-
-function designOf({ m, start, model }: Case['input']): DesignColumn[] {
-  const { trend, season, indicators = [], steps = [] } = model
-  const line = trend.form === 'none' ? [] : TREND_FORMS.linear.columns
-  return [
-    ...line,
-    ...(trend.breaks ?? []).flatMap(({ t, level = false }) => breakColumns(t, level)),
-    ...seasonColumns(season, { seasons: m, seasonOf: (t) => periodAt(start, t, m).season }),
-    ...indicators.map(({ name, t }) => indicator(name, t)),
-    ...steps.map(({ name, t }) => step(name, t)),
-  ]
-}
-
-describe('designs put together from the tables', () => {
-  it.each(CASES.map((one) => [one.id, one] as const))('%s', (_, { input, expect: want }) => {
-    const y = input.model.response === 'log' ? input.y.map((v) => v && Math.log(v)) : input.y
-    const { terms, s } = figuresOf(fitTrend(y, 1, designOf(input)))
-    const got = terms.map(({ name, estimate, standardError, p }) => ({
-      ...{ name, estimate, se: standardError, p },
-    }))
-    // With effect coding the seasons stand elsewhere in the reference.
-    const named = want.coefficients.map(({ name, estimate, se, p }) => ({
-      ...{ name: name.replace(' x ', ' × '), estimate, se, p },
-    }))
-    const same = got.filter(({ name }) => named.some((one) => one.name === name))
-    expect(disagreements(same, named, { abs: 1e-12, rel: 1e-8 })).toEqual([])
-    expect(s / want.s).toBeCloseTo(1, 10)
-  })
-})
+import { centredSeason, seasonColumns } from './seasonForms'
+import { TIME_CODE, timeInDays, timePerYear } from './timeVariable'
 
 describe('the columns by hand', () => {
-  const quarters = { seasons: 4, seasonOf: (t: number) => ((t - 1) % 4) + 1 }
+  const quarters = designCalendar(calendarOf('quarterly'), { year: 2020, season: 1 })
   const rows = (columns: readonly DesignColumn[], ...periods: number[]) =>
     periods.map((t) => columns.map(({ at }) => Math.round(at(t) * 1e9) / 1e9 + 0))
 
@@ -102,11 +32,60 @@ describe('the columns by hand', () => {
 
   it('an event lasts as long as it is said to', () => {
     expect(
-      rows([indicator('flood', 3, 4), step('shop', 4), ...breakColumns(3, true)], 2, 3, 5),
+      rows(
+        [
+          indicator('flood', 3, 4),
+          step('shop', 4),
+          ...breakColumns({ t: 3, level: true }, TIME_CODE, '2020 Q3'),
+        ],
+        2,
+        3,
+        5,
+      ),
     ).toEqual([
       [0, 0, 0, 0],
       [1, 0, 0, 1],
       [0, 1, 2, 1],
     ])
+  })
+
+  it('what a season adds is against the average one, however it is coded', () => {
+    const weights = (form: Parameters<typeof centredSeason>[0], t: number) =>
+      centredSeason(form, quarters)(t)
+    expect(weights({ form: 'dummies', base: 1 }, 1)).toEqual([-0.25, -0.25, -0.25])
+    expect(weights({ form: 'effects' }, 4)).toEqual([-1, -1, -1])
+    for (const form of [
+      { form: 'dummies', base: 2 },
+      { form: 'effects' },
+      { form: 'fourier', pairs: 2 },
+      { form: 'dummies-by-trend', base: 3 },
+    ] as const) {
+      const year = [9, 10, 11, 12].map((t) => weights(form, t))
+      // Slopes grow with time, so a year of them is no constant sum; at one time the seasons average 0.
+      if (form.form === 'dummies-by-trend') continue
+      for (const j of year[0]!.keys()) {
+        expect(year.reduce((sum, one) => sum + one[j]!, 0)).toBeCloseTo(0, 12)
+      }
+    }
+  })
+})
+
+describe('time in days', () => {
+  const days = timeInDays(calendarOf('monthly'), { year: 2019, season: 1 })
+
+  it('counts from the first day of the first period, leap days included', () => {
+    expect([1, 2, 3, 15].map(days.at)).toEqual([0, 31, 59, 425])
+    expect(days.at(49) - days.at(13)).toBe(366 + 365 + 365)
+    expect(powersOfTime(2, days).map(({ name, label }) => [name, label])).toEqual([
+      ['days', 'days'],
+      ['days^2', 'days²'],
+    ])
+    expect(timePerYear(days, 12)).toBe(365.25)
+  })
+
+  it('is the quarter’s first day, and refused where periods have none', () => {
+    expect(timeInDays(calendarOf('quarterly'), { year: 2019, season: 2 }).at(3)).toBe(183)
+    const sevenths = calendarOf('seasons', { seasons: 7 })
+    expect(() => timeInDays(sevenths, { year: 2019, season: 1 })).toThrow(/no dates/)
   })
 })

@@ -1,25 +1,45 @@
 import type { DesignColumn } from './design'
+import type { TimeVariable } from './timeVariable'
 
 /** 1 in one period or over a span, 0 elsewhere: a strike, a promotion. */
 export function indicator(name: string, from: number, to = from): DesignColumn {
-  return { name, means: '1 while it lasts', at: (t) => (t >= from && t <= to ? 1 : 0) }
+  return {
+    name,
+    label: name,
+    means: '1 while it lasts',
+    at: (t) => (t >= from && t <= to ? 1 : 0),
+  }
 }
 
 /** 1 from a period on, 0 before: a new shop, a price that stays. */
-export function step(name: string, from: number): DesignColumn {
-  return { name, means: '1 from then on', at: (t) => (t >= from ? 1 : 0) }
+export function step(name: string, from: number, label = name): DesignColumn {
+  return { name, label, means: '1 from then on', at: (t) => (t >= from ? 1 : 0) }
+}
+
+/** A bend of the trend at a time code, and perhaps a step of its level there. */
+export interface Break {
+  readonly t: number
+  readonly level: boolean
 }
 
 /**
- * A bend of the trend at a period, and with `level` a step there.
+ * The columns of a break: time since the bend, and with `level` a step there.
  *
- * @example breakColumns(25, false)[0].at(27) // 2: two periods of the new slope
+ * @param when the period as it is read
+ * @example breakColumns({ t: 25, level: false }, TIME_CODE, 'Jan 2021')[0].at(27) // 2: two periods of the new slope
  */
-export function breakColumns(from: number, level: boolean): DesignColumn[] {
+export function breakColumns(
+  { t: from, level }: Break,
+  time: TimeVariable,
+  when: string,
+): DesignColumn[] {
+  const origin = time.at(from)
   const bend: DesignColumn = {
     name: `slope change at ${from}`,
-    means: 'periods since the bend',
-    at: (t) => Math.max(0, t - from),
+    label: `${time.label} since ${when}`,
+    means: 'time since the bend, 0 before it',
+    bend: from,
+    at: (t) => Math.max(0, time.at(t) - origin),
   }
-  return level ? [bend, step(`level change at ${from}`, from)] : [bend]
+  return level ? [bend, step(`level change at ${from}`, from, `step at ${when}`)] : [bend]
 }

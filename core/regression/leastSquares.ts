@@ -21,16 +21,16 @@ export interface LeastSquares {
   /** p, every column, the constant included. */
   readonly p: number
   /**
-   * x₀ᵀ(XᵀX)⁻¹x₀ at one point, what the uncertainty of the fit there is proportional to.
-   * `x` has one entry a column, without the constant.
+   * wᵀ(XᵀX)⁻¹w of weights on the coefficients, the constant first: s² times it is the variance of their weighted
+   * sum. At a point (1, x₀) it is the leverage there.
    */
-  leverage(x: readonly number[]): number
-  /** Square roots of the diagonal of (XᵀX)⁻¹, the constant first: standard errors are s times these. */
-  readonly unitErrors: readonly number[]
+  varianceOf(weights: readonly number[]): number
 }
 
 /** Share of a column's own length that must be left after the columns before it. */
 const DEPENDENT = 1e-10
+/** A column of length 1 takes part in another with a weight above this; below, it is rounding. */
+const TAKES_PART = 1e-6
 /** Below this share of Σy² the residuals are rounding, and the fit is perfect. */
 const PERFECT = 1e-26
 
@@ -81,9 +81,9 @@ export function leastSquares(
   const rawSse = sumOfSquares(rawResiduals)
   const perfect = rawSse <= PERFECT * sumOfSquares(y)
 
-  const leverage = (x: readonly number[]) =>
-    1 / n + (slopes ? slopes.squaredLength(x.map((value, j) => value - centres[j]!)) : 0)
-  const unit = (j: number) => columns.map((_, i) => (i === j ? 1 : 0))
+  // b₀ = ȳ − Σ b_j x̄_j, so a weight on the constant is one on the mean of y and one on every slope.
+  const varianceOf = ([w0, ...rest]: readonly number[]) =>
+    w0! ** 2 / n + (slopes ? slopes.squaredLength(rest.map((w, j) => w - w0! * centres[j]!)) : 0)
   return {
     coefficients,
     fitted,
@@ -91,11 +91,7 @@ export function leastSquares(
     sse: perfect ? 0 : rawSse,
     n,
     p,
-    leverage,
-    unitErrors: [
-      Math.sqrt(leverage(columns.map(() => 0))),
-      ...columns.map((_, j) => Math.sqrt(slopes!.squaredLength(unit(j)))),
-    ],
+    varianceOf,
   }
 }
 
@@ -121,6 +117,7 @@ function solveCentred(
       throw new Refusal(
         `The column ${column.name} does not vary, so it cannot be told from the constant.`,
         where,
+        { column: column.name, columns: ['constant', column.name] },
       )
     }
   })
@@ -133,10 +130,14 @@ function solveCentred(
   const r = qr.upperTriangularMatrix
   columns.forEach((column, j) => {
     if (Math.abs(r.get(j, j)) <= DEPENDENT) {
-      const others = columns.slice(0, j).map((earlier) => earlier.name)
+      const shares = backSolve(r, j)
+      const others = columns
+        .slice(0, j)
+        .flatMap(({ name }, k) => (Math.abs(shares[k]!) > TAKES_PART ? [name] : []))
       throw new Refusal(
-        `The column ${column.name} says nothing that ${others.join(', ')} do not say already.`,
+        `The column ${column.name} says nothing that ${others.join(', ')} ${others.length === 1 ? 'does' : 'do'} not say already. Take one of them out.`,
         where,
+        { column: column.name, columns: [...others, column.name] },
       )
     }
   })
@@ -175,6 +176,17 @@ function forwardSolve(r: Matrix, z: readonly number[]): number[] {
     v.push(rest / r.get(j, j))
   }
   return v
+}
+
+/** Solves Rc = r_j over the first j columns: what column j is made of. */
+function backSolve(r: Matrix, j: number): number[] {
+  const c = Array<number>(j).fill(0)
+  for (let i = j - 1; i >= 0; i--) {
+    let rest = r.get(i, j)
+    for (let k = i + 1; k < j; k++) rest -= r.get(i, k) * c[k]!
+    c[i] = rest / r.get(i, i)
+  }
+  return c
 }
 
 function sumOfSquares(values: readonly number[]): number {

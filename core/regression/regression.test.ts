@@ -1,61 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import reference from '../../reference/regression.json'
 import { Refusal } from '../refusal'
 import { equation } from '../trend/equation'
 import { fitTrend, trendLine } from '../trend/fit'
-import { TREND_FORMS } from '../trend/forms'
-import { figuresOf as figuresOfTrend } from '../trend/report'
+import { regressionFigures } from './report'
+import { mostInfluential } from './influence'
+import { jarqueBera, testResiduals } from './residualTests'
+import { powersOfTime } from './design'
+import { fitDesign } from './fitDesign'
+import { TIME_CODE } from './timeVariable'
 import { leastSquares } from './leastSquares'
 
 function figuresOf(values: readonly (number | null)[]) {
-  return figuresOfTrend(trendLine(values, 1))
+  return regressionFigures(trendLine(values, 1).fit)
 }
 
-describe('the report of a straight line against the reference', () => {
-  const { input, expect: want } = reference.cases.find(
-    ({ id }) => id === 'reg-linear',
-  )! as unknown as {
-    input: { y: number[] }
-    expect: Record<string, number> & {
-      coefficients: {
-        estimate: number
-        se: number
-        t: number
-        p: number
-        low: number
-        high: number
-      }[]
-      fitted: number[]
-    }
-  }
-  const got = figuresOf(input.y)
-  const close = (value: number | null, wanted: number, relative = 1e-9) =>
-    expect(Math.abs(value! - wanted)).toBeLessThanOrEqual(relative * Math.abs(wanted))
-
-  it.each([0, 1])('coefficient %i', (i) => {
-    const wanted = want.coefficients[i]!
-    close(got.terms[i]!.estimate, wanted.estimate)
-    close(got.terms[i]!.standardError, wanted.se)
-    close(got.terms[i]!.t, wanted.t)
-    close(got.terms[i]!.p, wanted.p, 1e-7)
-    close(got.terms[i]!.lower, wanted.low)
-    close(got.terms[i]!.upper, wanted.high)
-  })
-
-  it.each([
-    ['r2', 'r2'],
-    ['adjustedR2', 'adjR2'],
-    ['s', 's'],
-    ['f', 'f'],
-    ['aic', 'aic'],
-    ['aicc', 'aicc'],
-    ['bic', 'bic'],
-    ['durbinWatson', 'durbinWatson'],
-  ] as const)('%s', (mine, theirs) => close(got[mine], want[theirs]!))
-
-  it('F has its probability in the tail', () => close(got.fp, want.fP!, 1e-7))
-})
+const LINE = { columns: powersOfTime(1, TIME_CODE), ofLog: false }
 
 describe('leastSquares', () => {
   it('finds a plane exactly', () => {
@@ -79,13 +39,13 @@ describe('leastSquares', () => {
     const far = trendLine(values, 1_000_001)
     expect(far.slope).toBeCloseTo(near.slope, 12)
     expect(far.at(1_000_004)).toBeCloseTo(near.at(4), 6)
-    expect(far.fit.leverage([1_000_004])).toBeCloseTo(near.fit.leverage([4]), 12)
+    expect(far.fit.leverageAt(1_000_004)).toBeCloseTo(near.fit.leverageAt(4), 12)
   })
 
   it('leverages of the fitted points sum to the number of coefficients', () => {
     const t = [1, 2, 4, 7, 8, 12]
     const fit = leastSquares([3, 1, 4, 1, 5, 9], [{ name: 't', values: t }])
-    expect(t.reduce((sum, x) => sum + fit.leverage([x]), 0)).toBeCloseTo(2, 12)
+    expect(t.reduce((sum, x) => sum + fit.varianceOf([1, x]), 0)).toBeCloseTo(2, 12)
   })
 
   it('leaves residuals that sum to 0 and lie across every column', () => {
@@ -112,7 +72,7 @@ describe('leastSquares', () => {
     const t = { name: 't', values: [1, 2, 3, 4] }
     expect(() => leastSquares(y, [{ name: 'flat', values: [7, 7, 7, 7] }])).toThrow(/flat/)
     expect(() => leastSquares(y, [t, { name: 'double', values: [3, 5, 7, 9] }])).toThrow(
-      /double says nothing that t/,
+      /double says nothing that t does not/,
     )
   })
 })
@@ -139,7 +99,7 @@ describe('regressionFigures', () => {
   it('takes neighbours in time for Durbin–Watson', () => {
     // Residuals of this gapped series: the pair across the gap is no pair.
     const values = [1, 3, null, 2, 6]
-    const { residuals } = trendLine(values, 1)
+    const { residualsInTime: residuals } = trendLine(values, 1).fit
     const present = residuals.filter((value) => value !== null)
     const squares = present.reduce((sum, value) => sum + value * value, 0)
     const pairs = (residuals[1]! - residuals[0]!) ** 2 + (residuals[4]! - residuals[3]!) ** 2
@@ -149,15 +109,15 @@ describe('regressionFigures', () => {
 
 describe('fitTrend', () => {
   it('fits the last periods of the axis, missing ones counted', () => {
-    const trend = fitTrend([100, 1, 2, null, 4, 5], 11, TREND_FORMS.linear.columns, 5)
-    expect(trend.from).toBe(12)
+    const trend = fitTrend([100, 1, 2, null, 4, 5], 11, { ...LINE, last: 5 })
+    expect(trend.fit.from).toBe(12)
     expect(trend.fit.n).toBe(4)
     expect(trend.fit.coefficients[1]).toBeCloseTo(1, 12)
     expect(trend.at(16)).toBeCloseTo(5, 12)
   })
 
   it('fits all periods when asked for more than there are', () => {
-    expect(fitTrend([1, 2, 4], 1, TREND_FORMS.linear.columns, 60).from).toBe(1)
+    expect(fitTrend([1, 2, 4], 1, { ...LINE, last: 60 }).fit.from).toBe(1)
   })
 })
 
@@ -165,10 +125,89 @@ describe('equation', () => {
   it('writes signs as signs', () => {
     const line = (constant: number, slope: number) =>
       equation('y', [
-        { name: 'constant', estimate: constant },
-        { name: 't', estimate: slope },
+        { label: 'constant', estimate: constant },
+        { label: 't', estimate: slope },
       ])
     expect(line(40.1, -0.107)).toBe('y = 40.1 − 0.107 × t')
     expect(line(-3, 12_345.6)).toBe('y = −3 + 12,346 × t')
+  })
+})
+
+describe('powers of a time far from zero', () => {
+  it('give the coefficients of a cubic in calendar years', () => {
+    const years = { ...TIME_CODE, at: (t: number) => 1990 + t }
+    const y = Array.from({ length: 40 }, (_, i) => {
+      const x = 1991 + i - 2010
+      return 5 + 3 * x - 0.2 * x ** 2 + 0.01 * x ** 3
+    })
+    const fit = fitDesign(y, 1, powersOfTime(3, years), 'trend')
+    const [, , square, cube] = fit.coefficients
+    expect(cube! / 0.01).toBeCloseTo(1, 10)
+    expect(square! / (-0.2 - 3 * 0.01 * 2010)).toBeCloseTo(1, 10)
+    expect(fit.at(20)).toBeCloseTo(5, 9)
+  })
+
+  it('have the leverage of the plain powers where these are no trouble', () => {
+    const values = [3, 1, 4, 1, 5, 9, 2, 6]
+    const fit = fitDesign(values, 1, powersOfTime(2, TIME_CODE), 'trend')
+    const plain = leastSquares(values, [
+      { name: 't', values: values.map((_, i) => i + 1) },
+      { name: 't^2', values: values.map((_, i) => (i + 1) ** 2) },
+    ])
+    expect(fit.leverageAt(11)).toBeCloseTo(plain.varianceOf([1, 11, 121]), 9)
+    fit.coefficients.forEach((own, j) => expect(own).toBeCloseTo(plain.coefficients[j]!, 9))
+    expect(fit.varianceOf([0, 1, 0])).toBeCloseTo(plain.varianceOf([0, 1, 0]), 9)
+  })
+})
+
+describe('what residuals say', () => {
+  it('Jarque–Bera by hand', () => {
+    const got = jarqueBera([-2, -1, 0, 1, 2])!
+    expect(got).toMatchObject({ skewness: 0, kurtosis: 1.7 })
+    expect(got.statistic).toBeCloseTo((5 / 6) * (1.3 ** 2 / 4), 12)
+    expect(jarqueBera([3, 3, 3])).toBeNull()
+  })
+
+  it('a wave is told, a gap leaves nothing to compare', () => {
+    const wave = Array.from({ length: 60 }, (_, i) => Math.sin(i / 3))
+    expect(testResiduals(wave, 12).ljungBox[0]!.p).toBeLessThan(1e-6)
+    const gap = wave.map((value, i) => (i === 30 ? null : value))
+    expect(testResiduals(gap, 12)).toMatchObject({ ljungBox: [], autocorrelation: null })
+    expect(testResiduals(gap, 12).jarqueBera).not.toBeNull()
+  })
+})
+
+describe('Cook’s distance', () => {
+  it('by hand: the last of 1, 2, 3, 4, 15', () => {
+    const fit = trendLine([1, 2, 3, 4, 15], 1).fit
+    const [first, ...rest] = mostInfluential(fit, 3)
+    // Line −4 + 3t: residuals 2, 0, −2, −4, 4; s² 40/3; leverage 0.6.
+    expect(first!.t).toBe(5)
+    expect(first!.leverage).toBeCloseTo(0.6, 12)
+    expect(first!.cook).toBeCloseTo(((16 / (2 * (40 / 3))) * 0.6) / 0.16, 10)
+    expect(rest).toEqual([])
+  })
+
+  it('is how far all fitted values move without the period', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 6, maxLength: 20 }),
+        fc.integer({ min: 0, max: 5 }),
+        (y, k) => {
+          const all = trendLine(y, 1)
+          const { sse, n, p } = all.fit
+          fc.pre(sse > 1)
+          const without = trendLine(
+            y.map((value, i) => (i === k ? null : value)),
+            1,
+          )
+          const moved = y.reduce((sum, _, i) => sum + (all.at(i + 1) - without.at(i + 1)) ** 2, 0)
+          const cook = moved / (p * (sse / (n - p)))
+          const told = mostInfluential(all.fit, n).find(({ t }) => t === k + 1)
+          if (told) expect(told.cook).toBeCloseTo(cook, 6)
+          else expect(cook).toBeLessThanOrEqual(4 / n + 1e-9)
+        },
+      ),
+    )
   })
 })

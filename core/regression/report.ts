@@ -1,18 +1,20 @@
 import { mean } from '../statistics/average'
 import { tQuantile, twoSidedT, upperF } from '../statistics/distributions'
 import type { Value } from '../series/series'
-import type { LeastSquares } from './leastSquares'
+import type { DesignFit } from './fitDesign'
 
 /** One coefficient with what is known about it. */
 export interface Term {
   readonly name: string
+  /** As it is read: `time code`, `May`. */
+  readonly label: string
   readonly estimate: number
   readonly standardError: number
   /** Undefined for a perfect fit, whose standard errors are 0. */
   readonly t: Value
   /** Two-sided. */
   readonly p: Value
-  /** 95% confidence limits. */
+  /** Confidence limits, 95% where no other level is asked for. */
   readonly lower: number
   readonly upper: number
 }
@@ -23,6 +25,9 @@ export interface RegressionFigures {
   readonly n: number
   /** Residual degrees of freedom, n − p. */
   readonly df: number
+  /** Residual sum of squares, and that around the mean, in squared units of y. */
+  readonly sse: number
+  readonly sst: number
   readonly r2: Value
   readonly adjustedR2: Value
   /** Residual standard deviation, divisor n − p, in units of y. */
@@ -44,41 +49,26 @@ const CONFIDENCE = 95
  * s = √(SSE/(n−p)); R² = 1 − SSE/Σ(y−ȳ)²; F = (R²/(p−1)) / ((1−R²)/(n−p));
  * AIC = n ln(SSE/n) + 2(p+1), AICc = AIC + 2(p+1)(p+2)/(n−p−2), BIC with ln n for 2.
  *
- * @param fit the regression
- * @param y its observations, in the order of the fit
- * @param names one a coefficient, the constant first
- * @param residualsInTime residuals at every period of the fitted span, null = missing: neighbours
- *   for Durbin–Watson are neighbours in time, not in the list of values
+ * @param confidence of the limits, in per cent
  * @returns t, p, F, the information criteria and Durbin–Watson are undefined for a perfect fit;
- *   R² is undefined when y is constant
+ *   R² is undefined when y is constant. Neighbours for Durbin–Watson are neighbours in time.
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., ch. 1–5
  * @see Hurvich, C. M. & Tsai, C.-L. (1989), Biometrika 76, 297–307 (AICc)
  */
-export function regressionFigures(
-  fit: LeastSquares,
-  y: readonly number[],
-  names: readonly string[],
-  residualsInTime: readonly Value[],
-): RegressionFigures {
-  const { n, p, sse } = fit
+export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): RegressionFigures {
+  const { n, p, sse, y, columns } = fit
   const df = n - p
   const s = Math.sqrt(sse / df)
   const perfect = sse === 0
-  const reach = tQuantile(CONFIDENCE, df)
-  const terms = fit.coefficients.map((estimate, j): Term => {
-    const standardError = s * fit.unitErrors[j]!
-    const t = perfect ? null : estimate / standardError
-    return {
-      name: names[j]!,
-      estimate,
-      standardError,
-      t,
-      p: t === null ? null : twoSidedT(t, df),
-      lower: estimate - reach * standardError,
-      upper: estimate + reach * standardError,
-    }
-  })
-
+  const named = [{ name: 'constant', label: 'constant' }, ...columns]
+  const term = termsOf(fit, confidence)
+  const terms = named.map(({ name, label }, j) =>
+    term(
+      name,
+      label,
+      named.map((_, i) => (i === j ? 1 : 0)),
+    ),
+  )
   const centre = mean(y)!
   const constant = y.every((value) => value === y[0])
   let total = 0
@@ -95,6 +85,8 @@ export function regressionFigures(
     terms,
     n,
     df,
+    sse,
+    sst: total,
     r2,
     adjustedR2: r2 === null ? null : 1 - ((1 - r2) * (n - 1)) / df,
     s,
@@ -103,7 +95,34 @@ export function regressionFigures(
     aic,
     aicc: aic === null || room <= 0 ? null : aic + (2 * parameters * (parameters + 1)) / room,
     bic: likelihood === null ? null : likelihood + parameters * Math.log(n),
-    durbinWatson: perfect ? null : durbinWatson(residualsInTime),
+    durbinWatson: perfect ? null : durbinWatson(fit.residualsInTime),
+  }
+}
+
+/**
+ * Weighted sums of the coefficients of a fit, each with what is known about it: a coefficient itself, or an effect
+ * that is made of several.
+ *
+ * @param confidence of the limits, in per cent
+ * @returns from a name and the weights, the constant's first
+ */
+export function termsOf(
+  fit: DesignFit,
+  confidence = CONFIDENCE,
+): (name: string, label: string, weights: readonly number[]) => Term {
+  const df = fit.n - fit.p
+  const s = Math.sqrt(fit.sse / df)
+  const reach = tQuantile(confidence, df)
+  return (name, label, weights) => {
+    const estimate = weights.reduce((sum, w, j) => sum + w * fit.coefficients[j]!, 0)
+    const standardError = s * Math.sqrt(fit.varianceOf(weights))
+    const t = standardError === 0 ? null : estimate / standardError
+    return {
+      ...{ name, label, estimate, standardError, t },
+      p: t === null ? null : twoSidedT(t, df),
+      lower: estimate - reach * standardError,
+      upper: estimate + reach * standardError,
+    }
   }
 }
 

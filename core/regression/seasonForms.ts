@@ -1,4 +1,5 @@
-import type { DesignColumn } from './design'
+import type { DesignCalendar, DesignColumn } from './design'
+import { TIME_CODE, type TimeVariable } from './timeVariable'
 
 /** How a regression says the season. */
 export type SeasonForm =
@@ -12,12 +13,7 @@ export type SeasonForm =
   /** A slope of its own for each season as well. */
   | { readonly form: 'dummies-by-trend'; readonly base: number }
 
-/** How a design finds the season of a time code. */
-export interface Seasons {
-  /** m */
-  readonly seasons: number
-  seasonOf(t: number): number
-}
+export const SEASON_FORMS = ['none', 'dummies', 'effects', 'fourier', 'dummies-by-trend'] as const
 
 /**
  * The columns of a season, beside the constant.
@@ -25,43 +21,52 @@ export interface Seasons {
  * Waves run along the time code, so that their phase does not depend on the month a year begins in; twice
  * the shortest wave of an even m has no sine, which would be 0 throughout.
  *
+ * @param time what stands for time in slopes of single seasons
  * @example seasonColumns({ form: 'dummies', base: 1 }, quarters).map(({ name }) => name)
  *   // ['season 2', 'season 3', 'season 4']
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., ch. 14 (coding)
  */
-export function seasonColumns(form: SeasonForm, { seasons: m, seasonOf }: Seasons): DesignColumn[] {
+export function seasonColumns(
+  form: SeasonForm,
+  calendar: DesignCalendar,
+  time: TimeVariable = TIME_CODE,
+): DesignColumn[] {
+  const { seasons: m, seasonOf, seasonLabel } = calendar
   const all = Array.from({ length: m }, (_, k) => k + 1)
   switch (form.form) {
     case 'none':
       return []
     case 'dummies':
-      return all.filter((season) => season !== form.base).map((season) => dummy(season, seasonOf))
+      return all.filter((season) => season !== form.base).map((season) => dummy(season, calendar))
     case 'effects':
       return all.slice(0, -1).map((season) => ({
         name: `season ${season}`,
-        means: `1 in season ${season}, −1 in season ${m}`,
+        label: seasonLabel(season),
+        means: `1 in ${seasonLabel(season)}, −1 in ${seasonLabel(m)}`,
         at: (t) => (seasonOf(t) === season ? 1 : seasonOf(t) === m ? -1 : 0),
       }))
     case 'fourier':
       return Array.from({ length: form.pairs }, (_, k) => wave(k + 1, m)).flat()
     case 'dummies-by-trend': {
-      const dummies = seasonColumns({ ...form, form: 'dummies' }, { seasons: m, seasonOf })
+      const dummies = seasonColumns({ ...form, form: 'dummies' }, calendar)
       return [
         ...dummies,
-        ...dummies.map(({ name, means, at }) => ({
+        ...dummies.map(({ name, label, means, at }) => ({
           name: `${name} × t`,
-          means: `time code where ${means}`,
-          at: (t: number) => t * at(t),
+          label: `${label} × ${time.label}`,
+          means: `${time.label} where ${means}`,
+          at: (t: number) => time.at(t) * at(t),
         })),
       ]
     }
   }
 }
 
-function dummy(season: number, seasonOf: (t: number) => number): DesignColumn {
+function dummy(season: number, { seasonOf, seasonLabel }: DesignCalendar): DesignColumn {
   return {
     name: `season ${season}`,
-    means: `1 in season ${season}`,
+    label: seasonLabel(season),
+    means: `1 in ${seasonLabel(season)}`,
     at: (t) => (seasonOf(t) === season ? 1 : 0),
   }
 }
@@ -69,8 +74,32 @@ function dummy(season: number, seasonOf: (t: number) => number): DesignColumn {
 function wave(k: number, m: number): DesignColumn[] {
   const column = (name: 'sin' | 'cos'): DesignColumn => ({
     name: `${name} ${k}`,
-    means: `wave that comes ${k} times a year`,
+    label: `${name} ${k}`,
+    means: k === 1 ? 'wave of one year' : `wave that comes ${k} times a year`,
     at: (t) => Math[name]((2 * Math.PI * k * t) / m),
   })
   return 2 * k === m ? [column('cos')] : [column('sin'), column('cos')]
+}
+
+/**
+ * The columns of a season less their mean over the seasons, at a time code: weights on their coefficients that
+ * give what the season adds to the average one, whatever it is coded against. Waves average 0 by themselves.
+ *
+ * @example of quarters with dummies against Q1, in Q1: [−¼, −¼, −¼]
+ */
+export function centredSeason(
+  form: SeasonForm,
+  calendar: DesignCalendar,
+  time: TimeVariable = TIME_CODE,
+): (t: number) => number[] {
+  const columns = seasonColumns(form, calendar, time)
+  if (form.form === 'fourier') return (t) => columns.map(({ at }) => at(t))
+  const asIfIn = Array.from({ length: calendar.seasons }, (_, k) =>
+    seasonColumns(form, { ...calendar, seasonOf: () => k + 1 }, time),
+  )
+  return (t) =>
+    columns.map(({ at }, j) => {
+      const sum = asIfIn.reduce((total, own) => total + own[j]!.at(t), 0)
+      return at(t) - sum / calendar.seasons
+    })
 }

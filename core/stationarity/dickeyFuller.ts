@@ -86,7 +86,8 @@ export function dickeyFuller(values: readonly Value[], deterministic: Determinis
   const fit = leastSquares(changes, columns)
   const count = changes.length
   const coefficient = fit.coefficients[fixed]!
-  const standardError = Math.sqrt(fit.sse / (fit.n - fit.p)) * fit.unitErrors[fixed]!
+  const own = fit.coefficients.map((_, j) => (j === fixed ? 1 : 0))
+  const standardError = Math.sqrt((fit.sse / (fit.n - fit.p)) * fit.varianceOf(own))
   if (standardError === 0) throw tooRegular()
   const critical = (level: '1' | '5' | '10') =>
     CRITICAL[deterministic][level].reduce((sum, beta, power) => sum + beta / count ** power, 0)

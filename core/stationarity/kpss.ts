@@ -1,6 +1,7 @@
 import { withoutGap } from '../autocorrelation/withoutGap'
 import { powersOfTime } from '../regression/design'
-import { polynomialTrend } from '../regression/polynomialTrend'
+import { fitDesign } from '../regression/fitDesign'
+import { TIME_CODE } from '../regression/timeVariable'
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
@@ -46,7 +47,7 @@ export function kpss(values: readonly Value[], around: StationaryAround): Kpss {
     )
   }
   const centre = mean(y)!
-  const fitted = around === 'trend' ? polynomialTrend(y, powersOfTime(1)) : y.map(() => centre)
+  const fitted = around === 'trend' ? lineOf(y) : y.map(() => centre)
   const e = y.map((value, i) => value - fitted[i]!)
   const lags = Math.floor(4 * (n / 100) ** 0.25)
   const productAt = (lag: number) => {
@@ -79,4 +80,9 @@ export function kpss(values: readonly Value[], around: StationaryAround): Kpss {
     critical,
     rejects: statistic > critical['5'],
   }
+}
+
+/** The least-squares line through values, at each of them. */
+function lineOf(y: readonly number[]): readonly number[] {
+  return fitDesign(y, 1, powersOfTime(1, TIME_CODE), 'series').fitted
 }

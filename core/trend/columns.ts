@@ -1,6 +1,8 @@
 import { declare, type Column } from '../column/column'
 import { figureOf, operation, type Expression, type Regression } from '../column/expression'
 import { regressionOf, type Run } from '../column/run'
+import { powersOfTime, type DesignColumn } from '../regression/design'
+import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { TREND_FORMS } from './forms'
 import type { TrendFit } from './report'
@@ -14,40 +16,34 @@ export interface StraightLine {
 /** What the columns of the trend are made from. */
 export interface TrendColumns {
   readonly fit: TrendFit
-  /** The line through the deseasonalized series, all periods of the span. */
-  readonly straight: StraightLine
-  /** The trend over the forecast. */
-  readonly ahead: readonly number[]
+  /** Of the trend, beside the constant. */
+  readonly design: readonly DesignColumn[]
+  /** The trend over the forecast; none where the forecast comes from elsewhere. */
+  readonly ahead: readonly number[] | null
   /** A trend-cycle that is itself a line has no cycle to show against one. */
   readonly hasCycle: boolean
 }
 
 /** The trend, and the cycle that the trend-cycle makes around it. */
-export function trendColumns(run: Run, { fit, straight, ahead, hasCycle }: TrendColumns): Column[] {
+export function trendColumns(run: Run, { fit, design, ahead, hasCycle }: TrendColumns): Column[] {
   const { columns, unit, model, hasSeason } = run
-  const fittedTo = hasSeason ? 'deseasonalized' : 'value'
-  const [constant, slope] = fit.terms
-  const line = lineThrough(
-    run,
-    { intercept: constant!.estimate, slope: slope!.estimate },
-    fittedTo,
-    fit.from,
-  )
+  const form = TREND_FORMS[fit.form]
+  const { of, coefficients } = trendRegression(run, fit, design)
   const trend = declare(unit, {
     name: 'trend',
     label: 'Trend',
-    means: `line through ${hasSeason ? 'deseas.' : run.noun}`,
+    means: `${form.words} through ${hasSeason ? 'deseas.' : run.noun}`,
+    explains: `${form.words} through the ${hasSeason ? 'deseasonalized series' : run.noun}`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',
     stages: ['trend', 'project'],
     actual: columns.trend,
     ahead,
-    arithmetic: line,
+    arithmetic: weightedSum(of, coefficients),
     whyUndefined: notFitted(run),
   })
   if (!hasCycle) return [trend]
-  const against = lineThrough(run, straight, fittedTo)
   const cycle = declare(unit, {
     name: 'cycle',
     label: 'Cycle',
@@ -57,16 +53,17 @@ export function trendColumns(run: Run, { fit, straight, ahead, hasCycle }: Trend
     mark: 'line-thick',
     stages: ['trend'],
     actual: columns.trendCycle.map((value, i): Value => {
-      const level = straight.intercept + straight.slope * columns.t[i]!
-      // A share of a line that is not above 0 has no meaning.
-      const isMeaningless = model.measure === 'factor' && !(level > 0)
+      const level = columns.trend[i]!
+      // A share of a trend that is not above 0 has no meaning.
+      const isMeaningless = level === null || (model.measure === 'factor' && !(level > 0))
       return value === null || isMeaningless ? null : model.takeOut(value, level)
     }),
-    arithmetic: (t) => operation(run.cell('trendCycle', t), model.remove, against(t)),
-    whyUndefined: (t) =>
-      run.value('trendCycle', t) === null
-        ? run.whyUndefined('trendCycle', t)
-        : 'The straight trend is not above 0 here, and a share of it has no meaning.',
+    arithmetic: (t) => operation(run.cell('trendCycle', t), model.remove, run.cell('trend', t)),
+    whyUndefined: (t) => {
+      if (run.value('trendCycle', t) === null) return run.whyUndefined('trendCycle', t)
+      if (run.value('trend', t) === null) return run.whyUndefined('trend', t)
+      return 'The trend is not above 0 here, and a share of it has no meaning.'
+    },
   })
   return [trend, cycle]
 }
@@ -79,33 +76,60 @@ export function notFitted(run: Run): (t: number) => string {
       : 'The trend is fitted to later periods only.'
 }
 
-/**
- * The arithmetic of a straight line fitted to the defined cells of a column: a + b × t, both from all of
- * those cells at once.
- *
- * @param from time code of the first cell it was fitted to
- */
+/** The regression that the trend comes from, made when it is first asked for. */
+export function trendRegression(
+  run: Run,
+  { terms, from, form }: TrendFit,
+  design: readonly DesignColumn[],
+): { of: () => Regression; coefficients: readonly number[] } {
+  let made: Regression | null = null
+  const of = () =>
+    (made ??= regressionOf(
+      run,
+      run.hasSeason ? 'deseasonalized' : 'value',
+      from,
+      design,
+      TREND_FORMS[form].ofLog,
+    ))
+  return { of, coefficients: terms.map(({ estimate }) => estimate) }
+}
+
+const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
+
+/** a + b × t + …: the coefficients of a regression, each with where it came from, times their columns; of logarithms exp of it. */
+export function weightedSum(
+  of: () => Regression,
+  coefficients: readonly number[],
+): (t: number) => Expression {
+  let parts: readonly Expression[] | null = null
+  const made = () =>
+    (parts ??= coefficients.map((value, at) =>
+      figureOf(LETTERS[at] ?? `b${at}`, value, {
+        kind: 'regression',
+        gives: { figure: 'coefficient', at },
+        of: of(),
+      }),
+    ))
+  return (t) => {
+    const [a, ...rest] = made()
+    const { columns, ofLog } = of()
+    const sum = rest.reduce<Expression>((left, b, j) => {
+      const { at, name, label, power } = columns[j]!
+      const x = figureOf(power ? name : label, at(t))
+      return operation(left, '+', operation(b, '×', x))
+    }, a!)
+    return ofLog ? { kind: 'exp', of: sum } : sum
+  }
+}
+
+/** The arithmetic of a straight line through the cells of a column from a time code on. */
 export function lineThrough(
   run: Run,
-  line: StraightLine,
+  { intercept, slope }: StraightLine,
   fittedTo: 'value' | 'deseasonalized',
   from = -Infinity,
 ): (t: number) => Expression {
-  let parts: { a: Expression; b: Expression } | null = null
-  const made = () => {
-    const of: Regression = regressionOf(run, fittedTo, from, TREND_FORMS.linear.columns)
-    const coefficient = (at: number): Expression => ({
-      kind: 'regression',
-      gives: { figure: 'coefficient', at },
-      of,
-    })
-    return {
-      a: figureOf('a', line.intercept, coefficient(0)),
-      b: figureOf('b', line.slope, coefficient(1)),
-    }
-  }
-  return (t) => {
-    const { a, b } = (parts ??= made())
-    return operation(a, '+', operation(b, '×', figureOf('t', t)))
-  }
+  let made: Regression | null = null
+  const of = () => (made ??= regressionOf(run, fittedTo, from, powersOfTime(1, TIME_CODE)))
+  return weightedSum(of, [intercept, slope])
 }

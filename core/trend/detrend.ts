@@ -1,8 +1,10 @@
 import { Refusal } from '../refusal'
-import { polynomialTrend } from '../regression/polynomialTrend'
+import { powersOfTime } from '../regression/design'
+import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'
-import { TREND_FORMS, type TrendForm, type TrendFormName } from './forms'
+import { fitTrend } from './fit'
+import { TREND_FORMS, type DetrendForm } from './forms'
 
 /** A series without its trend. One entry a period. */
 export interface Detrended {
@@ -21,13 +23,9 @@ export interface Detrended {
  * @throws Refusal with too few values, and for a trend of the logarithm when a value is not above 0
  * @example detrend([1, 3, 5, 8], 'linear').detrended // [0.2, −0.1, −0.4, 0.3]
  */
-export function detrend(values: readonly Value[], form: TrendFormName): Detrended {
-  const { columns, ofLog }: TrendForm = TREND_FORMS[form]
-  if (!ofLog) {
-    const trend = polynomialTrend(values, columns)
-    return { trend, detrended: less(values, trend), detrendedLog: null }
-  }
-  const at = values.findIndex((value) => value !== null && value <= 0)
+export function detrend(values: readonly Value[], form: DetrendForm): Detrended {
+  const { degree, ofLog } = TREND_FORMS[form]
+  const at = ofLog ? values.findIndex((value) => value !== null && value <= 0) : -1
   if (at >= 0) {
     throw new Refusal(
       `An exponential trend needs every value above 0; value ${at + 1} is ${figure(values[at]!)}.`,
@@ -35,16 +33,21 @@ export function detrend(values: readonly Value[], form: TrendFormName): Detrende
       { t: at + 1 },
     )
   }
-  const logs = values.map((value) => (value === null ? null : Math.log(value)))
-  const line = polynomialTrend(logs, columns)
-  const detrendedLog = less(logs, line)
-  return {
-    trend: line.map(Math.exp),
-    detrended: detrendedLog.map((value) => (value === null ? null : Math.exp(value))),
-    detrendedLog,
+  const trend = fitTrend(values, 1, { columns: powersOfTime(degree, TIME_CODE), ofLog })
+  const line = values.map((_, i) => trend.at(i + 1))
+  if (!ofLog) {
+    return {
+      trend: line,
+      detrended: values.map((value, i) => (value === null ? null : value - line[i]!)),
+      detrendedLog: null,
+    }
   }
-}
-
-function less(values: readonly Value[], trend: readonly number[]): Value[] {
-  return values.map((value, i) => (value === null ? null : value - trend[i]!))
+  const logs = values.map((value, i) =>
+    value === null ? null : Math.log(value) - trend.fit.at(i + 1),
+  )
+  return {
+    trend: line,
+    detrended: logs.map((value) => (value === null ? null : Math.exp(value))),
+    detrendedLog: logs,
+  }
 }

@@ -1,22 +1,68 @@
-import type { DesignColumn } from '../regression/design'
-import { leastSquares, type LeastSquares } from '../regression/leastSquares'
+import { Refusal } from '../refusal'
+import { powersOfTime, type DesignColumn } from '../regression/design'
+import { fitDesign, type DesignFit } from '../regression/fitDesign'
+import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
-import { TREND_FORMS } from './forms'
+import { figure } from '../words/figure'
 
 /** A trend through values in time, with the fit it came from. */
 export interface Trend {
-  readonly columns: readonly DesignColumn[]
-  /** Time code of the first period it was fitted to. */
-  readonly from: number
-  readonly fit: LeastSquares
-  /** The values that were fitted, gaps left out. */
-  readonly fittedValues: readonly number[]
-  /** Value minus trend at every period from `from` on; undefined where the value is missing. */
-  readonly residuals: readonly Value[]
-  /** The trend at a time code, in units of the values. */
+  /** Whether ln of the values was fitted, and the trend works in proportion. */
+  readonly ofLog: boolean
+  /** On the scale that was fitted: of the values, or of their logarithms. */
+  readonly fit: DesignFit
+  /** The trend at a time code, in units of the values; of logarithms the median. */
   at(t: number): number
-  /** x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */
-  leverageAt(t: number): number
+}
+
+/** What a trend is fitted to: columns beside the constant, of the values or of their logarithms. */
+export interface TrendColumnsOf {
+  readonly columns: readonly DesignColumn[]
+  readonly ofLog: boolean
+  /** Periods of the time axis to fit to, missing ones included; all when left out. */
+  readonly last?: number | undefined
+}
+
+const WHERE = 'trend'
+
+/**
+ * Least-squares trend of values on columns of their time code, over all periods or the last N.
+ *
+ * @param values one a period, null = missing and left out of the fit
+ * @param firstT time code of the first entry; it is not renumbered
+ * @param nameOf a period, for a refusal
+ * @throws Refusal with too few values; of logarithms, for a value that is not above 0
+ */
+export function fitTrend(
+  values: readonly Value[],
+  firstT: number,
+  { columns, ofLog, last }: TrendColumnsOf,
+  nameOf: (t: number) => string = String,
+): Trend {
+  const fitted = ofLog ? logarithms(values, firstT, last, nameOf) : values
+  const fit = fitDesign(fitted, firstT, columns, WHERE, last)
+  return { ofLog, fit, at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at }
+}
+
+/** ln of every value that is fitted. @throws Refusal for one that is not above 0 */
+function logarithms(
+  values: readonly Value[],
+  firstT: number,
+  last = Infinity,
+  nameOf: (t: number) => string,
+): Value[] {
+  const skipped = Math.max(0, values.length - last)
+  return values.map((value, i) => {
+    if (value === null || i < skipped) return null
+    if (value <= 0) {
+      throw new Refusal(
+        `An exponential trend needs every value above 0; the deseasonalized value of ${nameOf(firstT + i)} is ${figure(value)}.`,
+        'trend.form',
+        { t: firstT + i },
+      )
+    }
+    return Math.log(value)
+  })
 }
 
 /** A straight trend, value = intercept + slope × time code. */
@@ -26,52 +72,7 @@ export interface TrendLine extends Trend {
   readonly slope: number
 }
 
-/**
- * Least-squares trend of values on columns of their time code, over all periods or the last N.
- *
- * @param values one a period, null = missing and left out of the fit
- * @param firstT time code of the first entry; it is not renumbered
- * @param columns beside the constant
- * @param last periods of the time axis to fit to, missing ones included; all when left out
- * @throws Refusal with too few values
- */
-export function fitTrend(
-  values: readonly Value[],
-  firstT: number,
-  columns: readonly DesignColumn[],
-  last = Infinity,
-): Trend {
-  const skipped = Math.max(0, values.length - last)
-  const from = firstT + skipped
-  const own = skipped === 0 ? values : values.slice(skipped)
-  const t: number[] = []
-  const fittedValues: number[] = []
-  own.forEach((value, i) => {
-    if (value === null) return
-    t.push(from + i)
-    fittedValues.push(value)
-  })
-  const fit = leastSquares(
-    fittedValues,
-    columns.map(({ name, at }) => ({ name, values: t.map(at) })),
-    'trend',
-  )
-  const { coefficients } = fit
-  let next = 0
-  return {
-    columns,
-    from,
-    fit,
-    fittedValues,
-    residuals: own.map((value) => (value === null ? null : fit.residuals[next++]!)),
-    at: (time) =>
-      columns.reduce(
-        (sum, column, j) => sum + coefficients[j + 1]! * column.at(time),
-        coefficients[0]!,
-      ),
-    leverageAt: (time) => fit.leverage(columns.map((column) => column.at(time))),
-  }
-}
+const LINE: TrendColumnsOf = { columns: powersOfTime(1, TIME_CODE), ofLog: false }
 
 /**
  * Least-squares line of values on their time code.
@@ -80,7 +81,7 @@ export function fitTrend(
  * @example trendLine([3, null, 7, 9], 1).slope // 2
  */
 export function trendLine(values: readonly Value[], firstT: number): TrendLine {
-  const trend = fitTrend(values, firstT, TREND_FORMS.linear.columns)
+  const trend = fitTrend(values, firstT, LINE)
   const [intercept, slope] = trend.fit.coefficients as [number, number]
   return { ...trend, intercept, slope }
 }

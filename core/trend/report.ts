@@ -1,58 +1,102 @@
-import { regressionFigures, type RegressionFigures } from '../regression/report'
+import { regressionFigures, termsOf, type RegressionFigures, type Term } from '../regression/report'
+import { DAYS_A_YEAR, type TimeKind } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { equation } from './equation'
 import type { Trend } from './fit'
+import { TREND_FORMS, type TrendFormName } from './forms'
+
+/** How fast a straight trend moves: amounts in units of the series, or of an exponential one shares (0.01 is 1%). */
+export interface Rates {
+  readonly perDay: number
+  /** A period of the axis. */
+  readonly perPeriod: number
+  readonly perYear: number
+}
 
 /** The regression report of the trend. */
 export interface TrendFit extends RegressionFigures {
-  readonly form: 'linear'
+  readonly form: TrendFormName
   /** In words, with the real figures. */
   readonly equation: string
   /** Time codes of the fitted periods. */
   readonly from: number
   readonly to: number
-  /** R² of the same trend through the series before deseasonalizing. */
+  /** R² of the same trend through the series before deseasonalizing; undefined where it cannot be fitted. */
   readonly r2Before: Value
+  /** Of a form that is straight; null for a level and for a curve. */
+  readonly rates: Rates | null
+  /** The slope of every straight piece, per unit of time, of a trend with breaks; else none. */
+  readonly segmentSlopes: readonly Term[]
 }
 
-/**
- * What there is to say of a trend.
- *
- * @param trend through the deseasonalized series
- * @param to time code of the last fitted period
- * @param before the same trend through the series itself
- * @param hasSeason whether a season was taken out of what it is fitted to
- * @param noun what the values are called
- */
-export function reportTrend(
-  trend: Trend,
-  to: number,
-  before: Trend,
-  hasSeason: boolean,
-  noun: string,
-): TrendFit {
-  const figures = figuresOf(trend)
+/** What a report must be told beside the trend. */
+export interface TrendReported {
+  readonly form: TrendFormName
+  readonly time: TimeKind
+  /** Time code of the last fitted period. */
+  readonly to: number
+  /** R² before deseasonalizing. */
+  readonly r2Before: Value
+  /** What is fitted: `deseasonalized litres`. */
+  readonly name: string
+  /** m */
+  readonly seasons: number
+  periodLabel(t: number): string
+}
+
+/** What there is to say of a trend through the deseasonalized series. */
+export function reportTrend(trend: Trend, told: TrendReported): TrendFit {
+  const { form, time, to, r2Before, name, seasons, periodLabel } = told
+  const figures = regressionFigures(trend.fit)
   return {
-    form: 'linear',
-    equation: equation(hasSeason ? 'deseasonalized' : noun, figures.terms),
-    from: trend.from,
+    form,
+    equation: equation(trend.ofLog ? `ln(${name})` : name, figures.terms),
+    from: trend.fit.from,
     to,
-    r2Before: figuresOf(before).r2,
+    r2Before,
+    rates:
+      TREND_FORMS[form].degree === 1 && !TREND_FORMS[form].bends
+        ? ratesOf(figures.terms[1]!.estimate, trend.ofLog, time, seasons)
+        : null,
+    segmentSlopes: segmentSlopesOf(trend, periodLabel),
     ...figures,
   }
 }
 
-/** The figures of the regression behind a trend. */
-export function figuresOf({ fit, fittedValues, columns, residuals }: Trend): RegressionFigures {
-  return regressionFigures(
-    fit,
-    fittedValues,
-    ['constant', ...columns.map(({ name }) => name)],
-    residuals,
+/**
+ * The slope of every piece of a trend with breaks: that of the first, then with every bend so far added.
+ *
+ * @returns none for a trend that does not bend
+ */
+export function segmentSlopesOf(
+  { fit }: Pick<Trend, 'fit'>,
+  periodLabel: (t: number) => string,
+  confidence?: number,
+): Term[] {
+  const bends = fit.columns.flatMap(({ bend }, j) =>
+    bend === undefined ? [] : [{ t: bend, column: j + 1 }],
   )
+  if (bends.length === 0) return []
+  const term = termsOf(fit, confidence)
+  const slope = fit.columns.findIndex(({ power }) => power?.degree === 1) + 1
+  const starts = [{ t: fit.from, column: slope }, ...bends.sort((a, b) => a.t - b.t)]
+  return starts.map(({ t }, k) => {
+    const counted = new Set(starts.slice(0, k + 1).map(({ column }) => column))
+    return term(
+      `from ${t}`,
+      `from ${periodLabel(t)}`,
+      Array.from({ length: fit.p }, (_, j) => (counted.has(j) ? 1 : 0)),
+    )
+  })
 }
 
-/** The change a period of a trend that is straight in time; null for any other. */
-export function slopeOf({ terms }: Pick<RegressionFigures, 'terms'>): Value {
-  return terms.length === 2 ? terms[1]!.estimate : null
+/** A slope said per day, per period and per year; of a logarithm as shares. */
+export function ratesOf(slope: number, ofLog: boolean, time: TimeKind, seasons: number): Rates {
+  const perYear = slope * (time === 'days' ? DAYS_A_YEAR : seasons)
+  const share = (rate: number) => (ofLog ? Math.expm1(rate) : rate)
+  return {
+    perDay: share(perYear / DAYS_A_YEAR),
+    perPeriod: share(perYear / seasons),
+    perYear: share(perYear),
+  }
 }

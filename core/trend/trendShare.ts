@@ -20,14 +20,14 @@ const MOST_ALIKE = 0.95
  */
 export function trendShare(
   values: readonly Value[],
-  { fit, slope, residuals }: TrendLine,
+  { fit, slope }: TrendLine,
   seasons: number,
 ): Value {
   const level = mean(values.filter((value) => value !== null))
   if (!level || fit.n <= fit.p) return null
   const share = Math.abs((slope * seasons) / level)
   if (share <= MATTERS) return null
-  const f = inflation(residuals, MOST_ALIKE)
-  const error = Math.sqrt((fit.sse / (fit.n - fit.p)) * f) * fit.unitErrors[1]!
+  const f = inflation(fit.residualsInTime, MOST_ALIKE)
+  const error = Math.sqrt((fit.sse / (fit.n - fit.p)) * f) * Math.sqrt(fit.varianceOf([0, 1]))
   return error === 0 || twoSidedT(slope / error, fit.n - fit.p) <= SIGNIFICANT ? share : null
 }

@@ -2,12 +2,12 @@ import type { Beside, GrowthKind } from '~~/core/beside/beside'
 import type { Column } from '~~/core/column/column'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Difference } from '~~/core/stationarity/difference'
-import type { TrendFormName } from '~~/core/trend/forms'
+import type { DetrendForm } from '~~/core/trend/forms'
 
 /** What is taken out of the series to look at the rest: a trend, or differences. */
 export type TakenOut =
   | { readonly by: 'nothing' }
-  | { readonly by: 'trend'; readonly form: TrendFormName }
+  | { readonly by: 'trend'; readonly form: DetrendForm }
   | { readonly by: 'difference'; readonly how: Difference }
 
 /** What the analyst chose to look at beside the method; a stage makes columns of it. */

@@ -101,7 +101,7 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
     ],
     ['missing values', missingWords(missing)],
     ['span', `${label(span.from)} to ${label(span.to)}`],
-    ['trend', trendWords(trend.last, calendar)],
+    ['trend', trendWords(trend, calendar)],
     ['forecast', `${countPeriods(forecast.horizon, calendar)}, ${levelWords(forecast.levels)}`],
   ])
 }

@@ -1,7 +1,7 @@
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
-import { regressionOf, type Run } from '../../column/run'
-import { notFitted } from '../../trend/columns'
+import type { Run } from '../../column/run'
+import { notFitted, trendRegression } from '../../trend/columns'
 import { TREND_FORMS } from '../../trend/forms'
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
@@ -49,14 +49,16 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
       mark: 'line-dashed',
       stages: ['project'],
       ahead: ahead.forecast,
-      arithmetic: (t) => inSeason(run, trendAhead(run, t), t),
+      arithmetic: (t) =>
+        run.hasSeason ? inSeason(run, trendAhead(run, t), t) : pointOf(run, parts, t),
     }),
     ...limitColumns(run, parts),
   ]
 }
 
 /** The trend over the forecast under its own name, so that it is not taken for the forecast. */
-function deseasonalizedColumn(run: Run, { ahead }: Parts): Column {
+function deseasonalizedColumn(run: Run, parts: Parts): Column {
+  const { ahead } = parts
   return declare(run.unit, {
     name: 'forecastDeseasonalized',
     label: 'Forecast, deseas.',
@@ -67,8 +69,28 @@ function deseasonalizedColumn(run: Run, { ahead }: Parts): Column {
     mark: 'line-dotted',
     stages: ['project'],
     ahead: ahead.deseasonalized,
-    arithmetic: (t) => run.arithmetic('trend', t),
+    arithmetic: (t) => pointOf(run, parts, t),
   })
+}
+
+/** The trend ahead; of an exponential one its mean, where that is asked for in place of the median. */
+function pointOf(
+  run: Run,
+  { ahead, options, trendFit, trendDesign }: Parts,
+  t: number,
+): Expression {
+  const { backTransform, s } = ahead.interval
+  if (options.backTransform === undefined || options.backTransform === 'median') {
+    return run.arithmetic('trend', t)
+  }
+  const trend = run.cell('trend', t)
+  if (options.backTransform === 'smearing') {
+    const { of } = trendRegression(run, trendFit, trendDesign)
+    const made = { kind: 'regression', gives: { figure: 'smearing' }, of: of() } as const
+    return operation(trend, '×', figureOf('smearing', backTransform, made))
+  }
+  const half = operation({ kind: 'power', of: figureOf('s', s ?? 0), power: 2 }, '÷', plain(2))
+  return operation(trend, '×', { kind: 'exp', of: half })
 }
 
 /** (D ± q × scale × √(1 + h + g)), put back into season. */
@@ -98,7 +120,11 @@ function limitColumns(run: Run, parts: Parts): Column[] {
           } as const
           const reach = operation(operation(quantile, '×', scale), '×', spread)
           const sign = side === 'lower' ? '−' : '+'
-          return inSeason(run, operation(trendAhead(run, t), sign, reach), t)
+          const trend = run.cell('trend', t)
+          if (!isOfLog(parts)) return inSeason(run, operation(trend, sign, reach), t)
+          // On the scale of logarithms a reach to either side is a factor.
+          const factor = { kind: 'exp', of: reach } as const
+          return inSeason(run, operation(trend, side === 'lower' ? '÷' : '×', factor), t)
         },
         whyUndefined: () =>
           `There are no limits: the degrees of freedom left are ${df}, and at least 1 is needed.`,
@@ -108,16 +134,10 @@ function limitColumns(run: Run, parts: Parts): Column[] {
 }
 
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
-function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
+function limitFigures(run: Run, parts: Parts) {
+  const { ahead, trendFit, trendDesign, seasonCost } = parts
   const { interval, leverage } = ahead
-  let of: ReturnType<typeof regressionOf> | null = null
-  const regression = () =>
-    (of ??= regressionOf(
-      run,
-      run.hasSeason ? 'deseasonalized' : 'value',
-      trendFrom,
-      TREND_FORMS.linear.columns,
-    ))
+  const { of: regression } = trendRegression(run, trendFit, trendDesign)
   const df = () => {
     const { y, columns } = regression()
     const free = operation(plain(y.length), '−', plain(columns.length + 1))
@@ -131,12 +151,12 @@ function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
   }
   /** s, or where noise grows with the level its share times the trend. */
   const scaleAt = (t: number): Expression => {
-    const trend = trendAhead(run, t)
+    const trend = run.cell('trend', t)
     if (interval.sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0) {
       const share = once('s, as a share of the trend', () =>
         figureOf('s, as a share of the trend', interval.sRelative!, {
           kind: 'root',
-          of: operation(squaredShares(run, trendFrom), '÷', df()),
+          of: operation(squaredShares(run, trendFit.from), '÷', df()),
         }),
       )
       return operation(share, '×', trend)
@@ -154,7 +174,7 @@ function limitFigures(run: Run, { ahead, trendFrom, seasonCost }: Parts) {
     leverage: once(`h ${t}`, () =>
       figureOf('h', leverage[t - run.lastT - 1]!, {
         kind: 'regression',
-        gives: { figure: 'leverage', x: TREND_FORMS.linear.columns.map(({ at }) => at(t)) },
+        gives: { figure: 'leverage', t },
         of: regression(),
       }),
     ),
@@ -178,6 +198,10 @@ function squaredShares(run: Run, from: number): Expression {
 
 function trendAhead(run: Run, t: number): Expression {
   return run.cell(run.hasSeason ? 'forecastDeseasonalized' : 'trend', t)
+}
+
+function isOfLog({ trendFit }: Parts): boolean {
+  return TREND_FORMS[trendFit.form].ofLog
 }
 
 function inSeason(run: Run, level: Expression, t: number): Expression {

@@ -1,22 +1,19 @@
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import { figure } from '../../words/figure'
+import type { JudgedForecast } from '../way'
 import type { DecompositionForecast } from './calculate'
 
-/**
- * What the reader of the limits must know.
- *
- * @param seasonCost degrees of freedom that the indices cost; 0 without a season
- */
+/** What the reader of the limits must know. */
 export function findingsOfForecast(
   { calendar }: Stretch,
   { interval }: DecompositionForecast,
-  seasonCost: number,
+  { seasonCost }: JudgedForecast,
 ): Finding[] {
   const { df } = interval
   if (df > 0) return []
   const estimated =
-    seasonCost === 0 ? 'the line' : `the line and the indices of ${calendar.seasons} seasons`
+    seasonCost === 0 ? 'the trend' : `the trend and the indices of ${calendar.seasons} seasons`
   return [
     {
       code: 'no-limits',

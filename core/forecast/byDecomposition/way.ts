@@ -2,12 +2,31 @@ import type { ForecastWay } from '../way'
 import { forecastByDecomposition, type DecompositionForecast } from './calculate'
 import { columnsOfForecast } from './columns'
 import { findingsOfForecast } from './findings'
-import type { ByDecompositionOptions } from './options'
+import {
+  byDecompositionDocument,
+  completeByDecomposition,
+  type ByDecompositionDocument,
+  type ByDecompositionOptions,
+} from './options'
+import { wordsOfDecompositionForecast } from './words'
 
 /** The trend of the deseasonalized series extended, and the season put back. */
 export const byDecomposition = {
   name: 'decomposition',
+  home: 'by decomposition',
+  says: {
+    text: 'by decomposition',
+    means: 'The trend through the deseasonalized series goes on, and the season is put back.',
+  },
+  extendsTrend: true,
+  document: byDecompositionDocument,
+  complete: completeByDecomposition,
   forecast: forecastByDecomposition,
   columns: columnsOfForecast,
+  words: wordsOfDecompositionForecast,
   findings: findingsOfForecast,
-} as const satisfies ForecastWay<ByDecompositionOptions, DecompositionForecast>
+} as const satisfies ForecastWay<
+  ByDecompositionDocument,
+  ByDecompositionOptions,
+  DecompositionForecast
+>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { detrendWords, DIFFERENCE_WORDS } from '~~/core/beside/beside'
 import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import { TREND_FORM_NAMES, type TrendFormName } from '~~/core/trend/forms'
+import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/forms'
 import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
 import { gapWords, peakWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../../study/benchStore'
@@ -31,7 +31,7 @@ const chosen = computed(() => {
 /** Nothing, a trend, or differences. */
 const forms = computed(() => [
   { value: 'nothing', title: 'nothing' },
-  ...TREND_FORM_NAMES.map((form) => ({
+  ...DETREND_FORMS.map((form) => ({
     value: `trend:${form}`,
     title: `${detrendWords(form)} trend`,
   })),
@@ -45,7 +45,7 @@ function takeOut(choice: string) {
   const [by, what] = choice.split(':')
   beside.takenOut =
     by === 'trend'
-      ? { by, form: what as TrendFormName }
+      ? { by, form: what as DetrendForm }
       : by === 'difference'
         ? { by, how: what as Difference }
         : { by: 'nothing' }

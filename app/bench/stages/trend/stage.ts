@@ -3,7 +3,7 @@ import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
-import { slopeOf } from '~~/core/trend/report'
+import { TREND_FORMS } from '~~/core/trend/forms'
 import { componentsOf } from '../../view/strips/components'
 import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
 import type { ResultStage } from '../stage'
@@ -32,14 +32,19 @@ export const trend: ResultStage = {
   line: trendLine,
 }
 
+/** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */
 function trendLine({ trendFit, series, method }: Result): string {
-  const { r2, r2Before } = trendFit
-  const slope = slopeOf(trendFit) ?? 0
+  const { r2, r2Before, rates, form } = trendFit
   const fits = traitsOf(method.decompose).hasSeason
     ? `R² ${share(r2Before)} → ${share(r2)}`
     : `R² ${share(r2)}`
+  if (!rates) return `${TREND_FORMS[form].words}; ${fits}`
   const per = onePeriod(calendarOf(series.frequency, series))
-  return `${slope < 0 ? '−' : '+'}${formatRough(Math.abs(slope))} ${series.unit} a ${per}; ${fits}`
+  const { perPeriod } = rates
+  const size = TREND_FORMS[form].ofLog
+    ? `${formatDecimals(Math.abs(perPeriod) * 100, 2)}%`
+    : `${formatRough(Math.abs(perPeriod))} ${series.unit}`.trim()
+  return `${perPeriod < 0 ? '−' : '+'}${size} a ${per}; ${fits}`
 }
 
 function share(r2: number | null): string {

@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import type { Calendar } from '../calendar/calendar'
+import type { Model } from '../model'
+import { Refusal } from '../refusal'
+import type { TrendOptions } from '../trend/options'
+
+/** Forecasts further out than this say nothing, and cost a page of columns. */
+export const LONGEST_HORIZON = 1200
+/** Years that a yearly series is projected. */
+const YEARLY_HORIZON = 3
+
+/** How what comes back from logarithms is read: its median, its mean, or its mean without assuming a distribution. */
+export const BACK_TRANSFORMS = ['median', 'mean', 'smearing'] as const
+export type BackTransform = (typeof BACK_TRANSFORMS)[number]
+
+/** What every forecast is asked. */
+export const commonForecast = {
+  horizon: z.int().min(1).optional(),
+  /** Coverage of the limits in per cent. */
+  levels: z.array(z.number().gt(0).lt(100)).max(10).readonly().optional(),
+}
+export const backTransformOption = z.enum(BACK_TRANSFORMS).optional()
+
+/** The same, complete. */
+export interface CommonForecast {
+  /** Periods. */
+  readonly horizon: number
+  /** Coverage of the limits in per cent, ascending. */
+  readonly levels: readonly number[]
+}
+
+/** What a way of forecasting must know to fill in its defaults. */
+export interface ForecastFacts {
+  readonly calendar: Calendar
+  /** Of the decomposition. */
+  readonly model: Model
+  readonly trend: TrendOptions
+  /** Time codes of the analysed span. */
+  readonly firstT: number
+  readonly lastT: number
+  /** The time code of a period of the series. @throws Refusal for any other */
+  timeCode(code: string, where: string): number
+}
+
+/** One year ahead, three of a yearly series, with 80% and 95% limits. @throws Refusal for what is out of range */
+export function completeCommon(
+  document: {
+    readonly horizon?: number | undefined
+    readonly levels?: readonly number[] | undefined
+  },
+  { seasons }: Pick<Calendar, 'seasons'>,
+): CommonForecast {
+  const horizon = document.horizon ?? (seasons < 2 ? YEARLY_HORIZON : seasons)
+  if (!Number.isInteger(horizon) || horizon < 1 || horizon > LONGEST_HORIZON) {
+    const what = Number.isInteger(horizon) ? 'this must be' : 'this must be a whole number,'
+    throw new Refusal(
+      `${horizon} periods: ${what} from 1 to ${LONGEST_HORIZON}.`.replace('-', '−'),
+      'forecast.horizon',
+    )
+  }
+  const levels = [...(document.levels ?? [80, 95])].sort((a, b) => a - b)
+  if (new Set(levels).size < levels.length) {
+    throw new Refusal('The same level is asked for twice.', 'forecast.levels')
+  }
+  if (levels.some((level) => !(level > 0 && level < 100))) {
+    throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
+  }
+  return { horizon, levels }
+}

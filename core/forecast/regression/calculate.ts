@@ -1,0 +1,160 @@
+import type { Value } from '../../series/series'
+import { Refusal } from '../../refusal'
+import { fitDesign, type DesignFit } from '../../regression/fitDesign'
+import { tQuantile } from '../../statistics/distributions'
+import { figure } from '../../words/figure'
+import { backTransformFactor } from '../backTransform'
+import type { CommonAhead, ForecastBasis, Forecasted, Limits } from '../way'
+import { designOfRegression, seasonEffectAt } from './design'
+import type { RegressionOptions } from './options'
+import { reportRegression } from './report'
+
+/** A projection of a regression of trend plus season. */
+export interface RegressionForecast extends CommonAhead {
+  readonly by: 'regression'
+  /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, for retracing the limits. */
+  readonly leverage: readonly number[]
+  readonly interval: {
+    /** n − p */
+    readonly df: number
+    /** Residual standard deviation, in units of the series; of a multiplicative regression of its logarithm. */
+    readonly s: number
+    /** t quantiles keyed by level. */
+    readonly quantiles: Readonly<Record<string, number>>
+    /** What the median is multiplied by for the point of a multiplicative regression; 1 for an additive one. */
+    readonly backTransform: number
+  }
+}
+
+/** A point and the limits around it, on the scale of the values. */
+export interface Prediction {
+  /** On the scale that was fitted. */
+  readonly eta: number
+  readonly leverage: number
+  /** s·√(1 + leverage), on the scale that was fitted. */
+  readonly standardError: number
+  readonly point: number
+  readonly limits: readonly {
+    readonly level: number
+    readonly lower: number
+    readonly upper: number
+  }[]
+}
+
+/**
+ * What a regression says of a time code: ŷ ± t · s · √(1 + h), h = x₀ᵀ(XᵀX)⁻¹x₀; of logarithms exp of both.
+ *
+ * @param levels in per cent
+ * @param factor what exp(ŷ) is multiplied by for the point
+ * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., sec. 3.1
+ */
+export function predict(
+  fit: DesignFit,
+  ofLog: boolean,
+  t: number,
+  levels: readonly number[],
+  factor = 1,
+): Prediction {
+  const df = fit.n - fit.p
+  const s = Math.sqrt(fit.sse / df)
+  const eta = fit.at(t)
+  const leverage = fit.leverageAt(t)
+  const standardError = s * Math.sqrt(1 + leverage)
+  const back = ofLog ? Math.exp : (value: number) => value
+  return {
+    eta,
+    leverage,
+    standardError,
+    point: back(eta) * factor,
+    limits: levels.map((level) => {
+      const reach = tQuantile(level, df) * standardError
+      return { level, lower: back(eta - reach), upper: back(eta + reach) }
+    }),
+  }
+}
+
+/** Regression of the values on trend, season and events, and what it says of the periods ahead. */
+export function forecastByRegression(
+  basis: ForecastBasis,
+  options: RegressionOptions,
+): Forecasted<RegressionForecast> {
+  const { stretch, start, trendOptions, lastT } = basis
+  const { horizon, levels, model, backTransform = 'median' } = options
+  const ofLog = model === 'multiplicative'
+  const design = designOfRegression(options, trendOptions, stretch.calendar, start)
+  const fit = fitRegression(basis, options, design.all)
+  const df = fit.n - fit.p
+  const s = Math.sqrt(fit.sse / df)
+  const factor = ofLog ? backTransformFactor(backTransform, s, fit.residuals) : 1
+  const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
+  const predictions = t.map((at) => predict(fit, ofLog, at, levels, factor))
+  const forecast = predictions.map(({ point }) => point)
+  const limits = Object.fromEntries(
+    levels.map((level, k): [string, Limits] => [
+      String(level),
+      {
+        lower: predictions.map((one) => one.limits[k]!.lower),
+        upper: predictions.map((one) => one.limits[k]!.upper),
+      },
+    ]),
+  )
+  return {
+    ahead: {
+      by: 'regression',
+      t,
+      forecast,
+      deseasonalized: forecast.map((value, i) => {
+        const effect = seasonEffectAt(design, fit.coefficients, t[i]!)
+        return ofLog ? value / Math.exp(effect) : value - effect
+      }),
+      leverage: predictions.map(({ leverage }) => leverage),
+      limits,
+      interval: {
+        df,
+        s,
+        quantiles: Object.fromEntries(levels.map((level) => [level, tQuantile(level, df)])),
+        backTransform: factor,
+      },
+    },
+    fitted: stretch.values.map((_, i): Value => {
+      const at = stretch.firstT + i
+      if (at < fit.from) return null
+      return ofLog ? Math.exp(fit.at(at)) : fit.at(at)
+    }),
+    report: () => reportRegression(fit, { options, trend: trendOptions, design, stretch, start }),
+  }
+}
+
+/** @throws Refusal for a value not above 0 in a multiplicative regression, and for a column without data */
+function fitRegression(
+  { stretch, trendOptions }: ForecastBasis,
+  { model, indicators, steps }: RegressionOptions,
+  columns: readonly DesignFit['columns'][number][],
+): DesignFit {
+  const { values, firstT } = stretch
+  const { last } = trendOptions
+  const from = firstT + Math.max(0, values.length - (last ?? Infinity))
+  const fitted = values.map((value, i): Value => {
+    if (value === null || firstT + i < from || model === 'additive') return value
+    if (value > 0) return Math.log(value)
+    const { label, names } = stretch.periodOf(i)
+    throw new Refusal(
+      `A multiplicative regression is fitted to logarithms and needs every value above 0; ${label} is ${figure(value)}. Take the additive model.`,
+      'forecast.model',
+      names,
+    )
+  })
+  const told = (t: number) => t >= from && (values[t - firstT] ?? null) !== null
+  for (const [i, { name }] of [...indicators, ...steps].entries()) {
+    const column = columns[columns.length - indicators.length - steps.length + i]!
+    const present = values.flatMap((_, k) => (told(firstT + k) ? [column.at(firstT + k)] : []))
+    if (new Set(present).size > 1) continue
+    throw new Refusal(
+      `Nothing can be learnt of "${name}": no value is there ${present.includes(1) ? 'without it' : 'while it lasts'}. Take it out.`,
+      i < indicators.length
+        ? `forecast.indicators.${i}`
+        : `forecast.steps.${i - indicators.length}`,
+    )
+  }
+  return fitDesign(fitted, firstT, columns, 'forecast', last)
+}

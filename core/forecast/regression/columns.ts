@@ -1,0 +1,268 @@
+import { declare, type Column } from '../../column/column'
+import {
+  figureOf,
+  operation,
+  plain,
+  type Expression,
+  type Regression,
+} from '../../column/expression'
+import { regressionOf, type Run } from '../../column/run'
+import type { DesignColumn } from '../../regression/design'
+import type { Value } from '../../series/series'
+import type { ForecastParts } from '../way'
+import type { RegressionForecast } from './calculate'
+import { designOfRegression, seasonEffectAt, type RegressionDesign } from './design'
+import type { RegressionOptions } from './options'
+
+type Parts = ForecastParts<RegressionOptions, RegressionForecast>
+
+/** What the columns of a regression share: its design, and the figures that it found. */
+interface Fitted {
+  readonly run: Run
+  readonly parts: Parts
+  readonly design: RegressionDesign
+  readonly coefficients: readonly number[]
+  readonly ofLog: boolean
+  /** Time code of the first fitted period. */
+  readonly from: number
+  regression(): Regression
+}
+
+/** Every column of the design, the fitted values and what they miss, the season's effect, the forecast and its limits. */
+export function columnsOfRegression(run: Run, parts: Parts): Column[] {
+  const report = parts.report!
+  const design = designOfRegression(parts.options, parts.trendOptions, parts.calendar, run.start)
+  let made: Regression | null = null
+  const fitted: Fitted = {
+    run,
+    parts,
+    design,
+    coefficients: report.terms.map(({ estimate }) => estimate),
+    ofLog: report.ofLog,
+    from: report.from,
+    regression: () => (made ??= regressionOf(run, 'value', report.from, design.all, report.ofLog)),
+  }
+  return [
+    ...designColumns(fitted),
+    ...fitColumns(fitted),
+    ...(design.season.length > 0 ? seasonColumns(fitted) : []),
+    forecastColumn(fitted),
+    ...limitColumns(fitted),
+  ]
+}
+
+/** The name of a design column in the ledger, where other columns have names too. */
+function ledgerName({ design }: Pick<Fitted, 'design'>, column: DesignColumn): string {
+  return `${design.events.includes(column) ? 'event' : 'design'} ${column.name}`
+}
+
+/** A row for every column that the regression was fitted to. */
+function designColumns(fitted: Fitted): Column[] {
+  const { run, design, parts, from } = fitted
+  return design.all.map((column) =>
+    declare(run.unit, {
+      name: ledgerName(fitted, column),
+      label: column.label,
+      symbol: column.label,
+      means: column.means,
+      explains: `column of the regression: ${column.means}`,
+      measure: 'count',
+      component: design.season.includes(column) ? 'season' : 'forecast',
+      mark: 'dots',
+      group: 'design',
+      stages: ['trend'],
+      actual: run.columns.t.map((t) => (t < from ? null : column.at(t))),
+      ahead: parts.ahead.t.map(column.at),
+      arithmetic: (t) => figureOf(column.label, column.at(t)),
+      whyUndefined: notFitted(run),
+    }),
+  )
+}
+
+function fitColumns(fitted: Fitted): Column[] {
+  const { run, ofLog } = fitted
+  return [
+    declare(run.unit, {
+      name: 'fitted',
+      label: 'Fitted, regression',
+      symbol: 'fitted',
+      means: ofLog ? 'exp of coefficients × columns' : 'coefficients × columns',
+      measure: 'level',
+      component: 'forecast',
+      mark: 'line-dashed',
+      stages: ['trend', 'check'],
+      actual: run.columns.fitted,
+      arithmetic: (t) => back(fitted, linearPredictor(fitted, t)),
+      whyUndefined: notFitted(run),
+    }),
+    declare(run.unit, {
+      name: 'residual',
+      label: 'Residual, regression',
+      symbol: 'residual',
+      means: `${run.noun} − fitted`,
+      measure: 'difference',
+      component: 'irregular',
+      mark: 'stems',
+      stages: ['trend', 'check'],
+      actual: run.columns.residual,
+      arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
+      whyUndefined: notFitted(run),
+    }),
+  ]
+}
+
+/** What the season adds by the regression, and the forecast without it. */
+function seasonColumns(fitted: Fitted): Column[] {
+  const { run, design, coefficients, ofLog, parts, from } = fitted
+  const effect = (t: number): number => {
+    const own = seasonEffectAt(design, coefficients, t)
+    return ofLog ? Math.exp(own) : own
+  }
+  return [
+    declare(run.unit, {
+      name: 'seasonEffect',
+      label: 'Season, regression',
+      symbol: 'season’s effect',
+      means: 'against the average season',
+      measure: ofLog ? 'factor' : 'difference',
+      component: 'season',
+      mark: 'bars',
+      stages: ['trend', 'project'],
+      actual: run.columns.t.map((t): Value => (t < from ? null : effect(t))),
+      ahead: parts.ahead.t.map(effect),
+      arithmetic: (t) => {
+        const terms = design.centredSeason(t).flatMap((weight, j): Expression[] => {
+          if (weight === 0) return []
+          const at = 1 + design.trend.length + j
+          const { label } = design.season[j]!
+          return [
+            operation(coefficient(fitted, at), '×', figureOf(`(${label} − its mean)`, weight)),
+          ]
+        })
+        return back(fitted, sumOf(terms))
+      },
+      whyUndefined: notFitted(run),
+    }),
+    declare(run.unit, {
+      name: 'forecastDeseasonalized',
+      label: 'Forecast, no season',
+      symbol: 'forecast without season',
+      means: 'not yet in season',
+      measure: 'level',
+      component: 'deseasonalized',
+      mark: 'line-dotted',
+      stages: ['project'],
+      ahead: parts.ahead.deseasonalized,
+      arithmetic: (t) =>
+        operation(run.cell('forecast', t), ofLog ? '÷' : '−', run.cell('seasonEffect', t)),
+    }),
+  ]
+}
+
+function forecastColumn(fitted: Fitted): Column {
+  const { run, parts } = fitted
+  return declare(run.unit, {
+    name: 'forecast',
+    label: 'Forecast, regression',
+    symbol: 'forecast',
+    means: fitted.ofLog ? 'exp of coefficients × columns' : 'coefficients × columns',
+    measure: 'level',
+    component: 'forecast',
+    mark: 'line-dashed',
+    stages: ['project'],
+    ahead: parts.ahead.forecast,
+    arithmetic: (t) => {
+      const point = back(fitted, linearPredictor(fitted, t))
+      const { backTransform } = parts.options
+      const { s, backTransform: factor } = parts.ahead.interval
+      if (backTransform === undefined || backTransform === 'median') return point
+      if (backTransform === 'smearing') {
+        const made = {
+          kind: 'regression',
+          gives: { figure: 'smearing' },
+          of: fitted.regression(),
+        } as const
+        return operation(point, '×', figureOf('smearing', factor, made))
+      }
+      const half = operation({ kind: 'power', of: figureOf('s', s), power: 2 }, '÷', plain(2))
+      return operation(point, '×', { kind: 'exp', of: half })
+    },
+  })
+}
+
+/** ŷ ± t × s × √(1 + h), of logarithms exp of it. */
+function limitColumns(fitted: Fitted): Column[] {
+  const { run, parts } = fitted
+  const { ahead, options } = parts
+  const { interval } = ahead
+  return options.levels.flatMap((level) =>
+    (['lower', 'upper'] as const).map((side) =>
+      declare(run.unit, {
+        name: `${side}:${level}`,
+        label: `${level}% ${side}`,
+        means: 'prediction limit',
+        explains: 'prediction limit of the regression',
+        measure: 'level',
+        component: 'forecast',
+        mark: 'line-thin',
+        stages: ['project'],
+        ahead: ahead.limits[level]![side],
+        arithmetic: (t) => {
+          const of = fitted.regression()
+          const df = plain(interval.df)
+          const sse = { kind: 'regression', gives: { figure: 'sse' }, of } as const
+          const s = figureOf('s', interval.s, { kind: 'root', of: operation(sse, '÷', df) })
+          const quantile = figureOf(`t(${level}%)`, interval.quantiles[level]!, {
+            kind: 't-quantile',
+            level,
+            df,
+          })
+          const leverage = figureOf('h', ahead.leverage[t - run.lastT - 1]!, {
+            kind: 'regression',
+            gives: { figure: 'leverage', t },
+            of,
+          })
+          const root = { kind: 'root', of: operation(plain(1), '+', leverage) } as const
+          const reach = operation(operation(quantile, '×', s), '×', root)
+          const centre = linearPredictor(fitted, t)
+          return back(fitted, operation(centre, side === 'lower' ? '−' : '+', reach))
+        },
+      }),
+    ),
+  )
+}
+
+/** The coefficients times the cells of their columns; what is 0 is not written. */
+function linearPredictor(fitted: Fitted, t: number): Expression {
+  const { run, design } = fitted
+  const terms = design.all.flatMap((column, j): Expression[] =>
+    column.at(t) === 0
+      ? []
+      : [operation(coefficient(fitted, j + 1), '×', run.cell(ledgerName(fitted, column), t))],
+  )
+  return sumOf([coefficient(fitted, 0), ...terms])
+}
+
+function coefficient(fitted: Fitted, at: number): Expression {
+  const name = at === 0 ? 'constant' : `b(${fitted.design.all[at - 1]!.label})`
+  return figureOf(name, fitted.coefficients[at]!, {
+    kind: 'regression',
+    gives: { figure: 'coefficient', at },
+    of: fitted.regression(),
+  })
+}
+
+function sumOf([first, ...rest]: readonly Expression[]): Expression {
+  return rest.reduce((sum, term) => operation(sum, '+', term), first ?? plain(0))
+}
+
+function back({ ofLog }: Fitted, sum: Expression): Expression {
+  return ofLog ? { kind: 'exp', of: sum } : sum
+}
+
+function notFitted(run: Run): (t: number) => string {
+  return (t) =>
+    run.value('value', t) === null
+      ? 'This period has no value.'
+      : 'The regression is fitted to later periods only.'
+}

@@ -1,0 +1,24 @@
+import type { MethodChange } from '../../finding'
+import type { ForecastOptions } from '../ways'
+
+/** Something that happened, from one period to another. */
+export interface EventAt {
+  readonly name: string
+  /** Period codes. */
+  readonly from: string
+  readonly to?: string
+}
+
+/** What makes a regression of the forecast, if it is none yet, with one event more. */
+export function eventChange(forecast: ForecastOptions, event: EventAt): MethodChange {
+  const before = indicatorsOf(forecast)
+  const names = new Set(before.map(({ name }) => name))
+  let name = event.name
+  for (let k = 2; names.has(name); k++) name = `${event.name} (${k})`
+  return { forecast: { by: 'regression', indicators: [...before, { ...event, name }] } }
+}
+
+/** The events that a forecast knows; none where it knows of no events. */
+export function indicatorsOf(forecast: ForecastOptions) {
+  return 'indicators' in forecast ? forecast.indicators : []
+}

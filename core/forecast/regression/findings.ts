@@ -1,0 +1,56 @@
+import type { Finding } from '../../finding'
+import type { Stretch } from '../../series/stretch'
+import { figure, probability } from '../../words/figure'
+import type { JudgedForecast } from '../way'
+import type { RegressionForecast } from './calculate'
+import type { RegressionOptions } from './options'
+
+/** Of a test that is asked of every regression, below this is no chance. */
+const SURE = 0.01
+/** A period whose Cook's distance is beyond this moves the whole fit. */
+const SWAYS = 1
+
+/** What the reader of a regression must know: whether its residuals still wave, and whether one period rules it. */
+export function findingsOfRegression(
+  stretch: Stretch,
+  _: RegressionForecast,
+  { report }: JudgedForecast,
+  { indicators }: RegressionOptions,
+): Finding[] {
+  if (!report) return []
+  const findings: Finding[] = []
+  const year = report.tests.ljungBox[0]
+  if (year && year.p <= SURE) {
+    findings.push({
+      code: 'residuals-wave',
+      severity: 'caution',
+      stage: 'trend',
+      text: `The residuals of the regression still wave: season or trend is missing something (Ljung–Box over ${year.lag} lags, p ${probability(year.p)}). Try another form of trend, or make what happened an event.`,
+      period: null,
+      figure: year.p,
+    })
+  }
+  const furthest = report.influence[0]
+  if (furthest && furthest.cook > SWAYS) {
+    const { code, label } = stretch.periodOf(furthest.t - stretch.firstT)
+    findings.push({
+      code: 'one-period-rules',
+      severity: 'caution',
+      stage: 'trend',
+      text: `${label} alone sways the regression (Cook’s distance ${figure(furthest.cook)}): see what it says without it.`,
+      period: code,
+      figure: furthest.cook,
+      actions: [
+        {
+          label: `Leave ${label} out`,
+          adjust: [{ period: code, value: null, reason: 'sways the regression' }],
+        },
+        {
+          label: 'Make it an event',
+          change: { forecast: { indicators: [...indicators, { name: label, from: code }] } },
+        },
+      ],
+    })
+  }
+  return findings
+}

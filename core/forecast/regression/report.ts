@@ -1,0 +1,136 @@
+import type { Period } from '../../calendar/period'
+import type { Value } from '../../series/series'
+import type { Stretch } from '../../series/stretch'
+import { designCalendar } from '../../regression/designCalendar'
+import type { DesignFit } from '../../regression/fitDesign'
+import { mostInfluential, type Influence } from '../../regression/influence'
+import {
+  regressionFigures,
+  termsOf,
+  type RegressionFigures,
+  type Term,
+} from '../../regression/report'
+import { testResiduals, type ResidualTests } from '../../regression/residualTests'
+import { segmentSlopesOf } from '../../trend/report'
+import type { TrendOptions } from '../../trend/options'
+import { smearing } from '../backTransform'
+import type { RegressionDesign } from './design'
+import type { RegressionOptions } from './options'
+
+/** What a coefficient is about. */
+export type TermKind = 'constant' | 'trend' | 'season' | 'event'
+
+/** What one season adds to the average one, with what is known about it. */
+export interface SeasonEffect extends Term {
+  /** 1..m */
+  readonly season: number
+}
+
+/** All that there is to say of a regression of trend plus season; of a multiplicative one on the scale of ln y. */
+export interface RegressionReport extends RegressionFigures {
+  readonly ofLog: boolean
+  /** Time codes of the fitted periods. */
+  readonly from: number
+  readonly to: number
+  /** What each of the terms is about, in their order. */
+  readonly kinds: readonly TermKind[]
+  /** Every season against the average one, whatever the season is coded as; none without a season. */
+  readonly seasonEffects: readonly SeasonEffect[]
+  /** The slope of every straight piece of a trend with breaks. */
+  readonly segmentSlopes: readonly Term[]
+  /** The slope of every season, where each has its own. */
+  readonly seasonSlopes: readonly Term[]
+  /** The mean of exp(residual) of a multiplicative regression; else undefined. */
+  readonly smearing: Value
+  /** One a period from the first fitted on. */
+  readonly residuals: readonly Value[]
+  /** What was fitted at the same periods, on the same scale. */
+  readonly fittedScale: readonly number[]
+  readonly tests: ResidualTests
+  /** The periods that sway it the most. */
+  readonly influence: readonly Influence[]
+}
+
+/** What a report must be told beside the fit. */
+export interface RegressionReported {
+  readonly options: RegressionOptions
+  readonly trend: TrendOptions
+  readonly design: RegressionDesign
+  readonly stretch: Stretch
+  readonly start: Period
+}
+
+const MOST_INFLUENTIAL = 5
+
+/** Coefficients, effects, tests of the residuals and the periods that sway a regression. */
+export function reportRegression(fit: DesignFit, told: RegressionReported): RegressionReport {
+  const { options, design, stretch, start } = told
+  const { seasons } = stretch.calendar
+  const ofLog = options.model === 'multiplicative'
+  const { periodLabel } = designCalendar(stretch.calendar, start)
+  return {
+    ...regressionFigures(fit),
+    ofLog,
+    from: fit.from,
+    to: stretch.firstT + stretch.values.length - 1,
+    kinds: [
+      'constant',
+      ...design.trend.map((): TermKind => 'trend'),
+      ...design.season.map((): TermKind => 'season'),
+      ...design.events.map((): TermKind => 'event'),
+    ],
+    seasonEffects: seasonEffectsOf(fit, design, told),
+    segmentSlopes: segmentSlopesOf({ fit }, periodLabel),
+    seasonSlopes: seasonSlopesOf(fit, design, told),
+    smearing: ofLog ? smearing(fit.residuals) : null,
+    residuals: fit.residualsInTime,
+    fittedScale: fit.residualsInTime.map((_, i) => fit.at(fit.from + i)),
+    tests: testResiduals(fit.residualsInTime, seasons),
+    influence: mostInfluential(fit, MOST_INFLUENTIAL),
+  }
+}
+
+/** Every season against the average one, as of the last year where slopes differ. */
+export function seasonEffectsOf(
+  fit: DesignFit,
+  { season, trend, centredSeason }: RegressionDesign,
+  { stretch, start }: Pick<RegressionReported, 'stretch' | 'start'>,
+  confidence?: number,
+): SeasonEffect[] {
+  if (season.length === 0) return []
+  const { seasons, seasonOf, seasonLabel } = designCalendar(stretch.calendar, start)
+  const term = termsOf(fit, confidence)
+  const lastT = stretch.firstT + stretch.values.length - 1
+  const lastYear = Array.from({ length: seasons }, (_, i) => lastT - i)
+  return lastYear
+    .map((t): SeasonEffect => {
+      const own = seasonOf(t)
+      const weights = Array<number>(fit.p).fill(0)
+      centredSeason(t).forEach((weight, j) => (weights[1 + trend.length + j] = weight))
+      return { season: own, ...term(`season ${own}`, seasonLabel(own), weights) }
+    })
+    .sort((a, b) => a.season - b.season)
+}
+
+/** The slope of the trend in every season, where each has its own. */
+export function seasonSlopesOf(
+  fit: DesignFit,
+  { trend, season }: RegressionDesign,
+  { options, stretch, start }: Pick<RegressionReported, 'options' | 'stretch' | 'start'>,
+  confidence?: number,
+): Term[] {
+  if (options.season !== 'dummies-by-trend') return []
+  const { seasons, seasonLabel } = designCalendar(stretch.calendar, start)
+  const term = termsOf(fit, confidence)
+  const slope = trend.findIndex(({ power }) => power?.degree === 1) + 1
+  const others = Array.from({ length: seasons }, (_, k) => k + 1).filter((k) => k !== options.base)
+  return Array.from({ length: seasons }, (_, k) => {
+    const own = k + 1
+    const weights = Array<number>(fit.p).fill(0)
+    weights[slope] = 1
+    // The dummies come first, then as many slopes in the same order.
+    const at = others.indexOf(own)
+    if (at >= 0) weights[1 + trend.length + season.length / 2 + at] = 1
+    return term(`season ${own}`, seasonLabel(own), weights)
+  })
+}

@@ -1,0 +1,136 @@
+import { seasonLabel } from '../../calendar/labels'
+import { MODELS } from '../../model'
+import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
+import { TREND_FORMS } from '../../trend/forms'
+import type { Choice, Field, Piece } from '../../word'
+import { backTransformWord } from '../backTransformWord'
+import type { ForecastTold } from '../way'
+import type { RegressionOptions } from './options'
+
+const SEASON_SAYS: Readonly<
+  Record<SeasonForm['form'], { readonly text: string; readonly means: string }>
+> = {
+  none: { text: 'no season', means: 'Trend and events alone.' },
+  effects: {
+    text: 'every season against the average',
+    means: 'Each season as what it adds to the average one.',
+  },
+  dummies: {
+    text: 'every season against one',
+    means: 'Each season as what it adds to a base season.',
+  },
+  fourier: {
+    text: 'a season of waves',
+    means: 'A few smooth waves of a year, half a year, a third …',
+  },
+  'dummies-by-trend': {
+    text: 'a slope for every season',
+    means: 'Each season rises or falls at its own rate; needs a straight trend.',
+  },
+}
+
+/** `: a multiplicative regression with every season against the average and 1 event` */
+export function wordsOfRegression(options: RegressionOptions, told: ForecastTold): Piece[] {
+  const { model, backTransform, indicators, steps } = options
+  const events = indicators.length + steps.length
+  return [
+    ', ',
+    {
+      id: 'regressionModel',
+      text: model,
+      ask: { kind: 'pick', choices: modelChoices(options, told) },
+    },
+    ', with ',
+    {
+      id: 'regressionSeason',
+      text: seasonText(options, told),
+      ask: { kind: 'pick', choices: seasonChoices(options, told) },
+    },
+    ...codingPieces(options, told),
+    ' and ',
+    {
+      id: 'events',
+      text: events === 0 ? 'no events' : `${events} ${events === 1 ? 'event' : 'events'}`,
+      ask: { kind: 'own' },
+    },
+    ...(backTransform === undefined ? [] : [', as the ', backTransformWord(backTransform)]),
+  ]
+}
+
+function seasonText({ season, base }: RegressionOptions, { calendar }: ForecastTold): string {
+  return season === 'dummies'
+    ? `every season against ${seasonLabel(base ?? 1, calendar)}`
+    : SEASON_SAYS[season].text
+}
+
+function modelChoices({ model }: RegressionOptions, { trend }: ForecastTold): Choice[] {
+  const isOfLog = TREND_FORMS[trend.form].ofLog
+  return MODELS.filter((one) => one === 'multiplicative' || !isOfLog).map((one) => ({
+    text: one,
+    means:
+      one === 'additive'
+        ? 'Fitted to the values: a season adds the same amount every year.'
+        : 'Fitted to their logarithms: a season adds the same share every year.',
+    chosen: one === model,
+    change: { forecast: { model: one, backTransform: undefined } },
+  }))
+}
+
+function seasonChoices({ season }: RegressionOptions, { calendar, trend }: ForecastTold): Choice[] {
+  const { degree, bends } = TREND_FORMS[trend.form]
+  const isStraight = degree === 1 && !bends
+  return SEASON_FORMS.filter((one) => one === 'none' || calendar.seasons > 1)
+    .filter((one) => one !== 'dummies-by-trend' || isStraight)
+    .map((one) => ({
+      ...SEASON_SAYS[one],
+      chosen: one === season,
+      change: { forecast: { season: one, base: undefined, pairs: undefined } },
+    }))
+}
+
+/** What a coding asks beside: the base season, or how many waves. */
+function codingPieces({ base, pairs }: RegressionOptions, { calendar }: ForecastTold): Piece[] {
+  const { seasons } = calendar
+  if (base !== undefined) {
+    const field: Field = {
+      kind: 'choice',
+      label: 'compared with',
+      path: ['forecast', 'base'],
+      value: base,
+      options: Array.from({ length: seasons }, (_, k) => ({
+        value: k + 1,
+        text: seasonLabel(k + 1, calendar),
+      })),
+    }
+    const usual = { forecast: { base: undefined } }
+    return [
+      ' (base ',
+      {
+        id: 'base',
+        text: seasonLabel(base, calendar),
+        ask: { kind: 'fields', fields: [field], usual },
+      },
+      ')',
+    ]
+  }
+  if (pairs === undefined) return []
+  const most = Math.floor(seasons / 2)
+  const field: Field = {
+    kind: 'number',
+    label: 'waves',
+    path: ['forecast', 'pairs'],
+    value: pairs,
+    ...{ least: 1, most, unit: `of ${most}` },
+    shortcuts: [{ text: `all ${most}`, value: most }],
+  }
+  const usual = { forecast: { pairs: undefined } }
+  return [
+    ' (',
+    {
+      id: 'pairs',
+      text: `${pairs} ${pairs === 1 ? 'wave' : 'waves'}`,
+      ask: { kind: 'fields', fields: [field], usual },
+    },
+    ')',
+  ]
+}

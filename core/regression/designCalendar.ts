@@ -1,0 +1,19 @@
+import type { Calendar } from '../calendar/calendar'
+import { periodLabel, seasonLabel } from '../calendar/labels'
+import { periodAt, type Period } from '../calendar/period'
+import type { DesignCalendar } from './design'
+
+/**
+ * How the designs of a series find seasons and the names of periods.
+ *
+ * @param start the period of time code 1
+ */
+export function designCalendar(calendar: Calendar, start: Period): DesignCalendar {
+  const { seasons } = calendar
+  return {
+    seasons,
+    seasonOf: (t) => periodAt(start, t, seasons).season,
+    seasonLabel: (season) => seasonLabel(season, calendar),
+    periodLabel: (t) => periodLabel(periodAt(start, t, seasons), calendar),
+  }
+}

@@ -1,0 +1,125 @@
+import type { Value } from '../series/series'
+import type { DesignColumn } from './design'
+import { leastSquares, type LeastSquares } from './leastSquares'
+
+/** A regression of values in time on the columns of a design. */
+export interface DesignFit extends LeastSquares {
+  readonly columns: readonly DesignColumn[]
+  /** Time code of the first period it was fitted to. */
+  readonly from: number
+  /** Time codes of the fitted values, gaps left out, and the values. */
+  readonly t: readonly number[]
+  readonly y: readonly number[]
+  /** Value minus fit at every period from `from` on; undefined where the value is missing. */
+  readonly residualsInTime: readonly Value[]
+  /** The fit at a time code. */
+  at(t: number): number
+  /** x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */
+  leverageAt(t: number): number
+}
+
+/**
+ * Regression of values on the columns of a design, over all periods or the last N.
+ *
+ * Powers of time are fitted in centred and scaled time u = (x − c)/h: powers of a time of thousands are all but
+ * the same column, and half of the digits would go. Fit and leverage are taken there; the coefficients are
+ * reported for x itself, by the binomial theorem.
+ *
+ * @param values one a period, null = missing and left out of the fit
+ * @param firstT time code of the first entry; it is not renumbered
+ * @param columns beside the constant, powers of time first
+ * @param where path in the document of what is fitted, for a refusal
+ * @param last periods of the time axis to fit to, missing ones included; all when left out
+ * @throws Refusal with too few values, or when a column depends on the ones before it
+ */
+export function fitDesign(
+  values: readonly Value[],
+  firstT: number,
+  columns: readonly DesignColumn[],
+  where: string,
+  last = Infinity,
+): DesignFit {
+  const skipped = Math.max(0, values.length - last)
+  const from = firstT + skipped
+  const own = skipped === 0 ? values : values.slice(skipped)
+  const t: number[] = []
+  const y: number[] = []
+  own.forEach((value, i) => {
+    if (value === null) return
+    t.push(from + i)
+    y.push(value)
+  })
+  const basis = basisOf(columns, t)
+  const inner = leastSquares(
+    y,
+    columns.map(({ name }, j) => ({ name, values: t.map(basis.column(j)) })),
+    where,
+  )
+  const point = (time: number) => columns.map((_, j) => basis.column(j)(time))
+  let next = 0
+  return {
+    ...inner,
+    coefficients: basis.reported(inner.coefficients),
+    varianceOf: (weights) => inner.varianceOf(basis.weights(weights)),
+    columns,
+    from,
+    t,
+    y,
+    residualsInTime: own.map((value) => (value === null ? null : inner.residuals[next++]!)),
+    at: (time) =>
+      point(time).reduce(
+        (sum, x, j) => sum + inner.coefficients[j + 1]! * x,
+        inner.coefficients[0]!,
+      ),
+    leverageAt: (time) => inner.varianceOf([1, ...point(time)]),
+  }
+}
+
+/** What a fit works in, and the way back to the columns that are reported. */
+interface Basis {
+  column(j: number): (t: number) => number
+  reported(coefficients: readonly number[]): number[]
+  /** Weights on the reported coefficients, as weights on those that were fitted. */
+  weights(reported: readonly number[]): number[]
+}
+
+function basisOf(columns: readonly DesignColumn[], t: readonly number[]): Basis {
+  const degree = columns.filter(({ power }) => power).length
+  if (degree < 2) {
+    // A single power is centred by the regression itself.
+    return {
+      column: (j) => columns[j]!.at,
+      reported: (coefficients) => [...coefficients],
+      weights: (reported) => [...reported],
+    }
+  }
+  const time = columns[0]!.power!.of
+  const [first, last] = [time.at(t[0] ?? 0), time.at(t.at(-1) ?? 0)]
+  const centre = (first + last) / 2
+  const half = Math.max(1, (last - first) / 2)
+  // Entry j, k: how much of x^j is in u^k.
+  const share = (j: number, k: number) => (binomial(k, j) * (-centre) ** (k - j)) / half ** k
+  const powers = Array.from({ length: degree + 1 }, (_, k) => k)
+  return {
+    column: (j) => {
+      const { power, at } = columns[j]!
+      return power ? (t0) => ((time.at(t0) - centre) / half) ** power.degree : at
+    },
+    reported: (fitted) =>
+      fitted.map((own, j) =>
+        j > degree ? own : powers.slice(j).reduce((sum, k) => sum + fitted[k]! * share(j, k), 0),
+      ),
+    weights: (reported) =>
+      reported.map((own, k) =>
+        k > degree
+          ? own
+          : powers.slice(0, k + 1).reduce((sum, j) => sum + reported[j]! * share(j, k), 0),
+      ),
+  }
+}
+
+function binomial(n: number, k: number): number {
+  let ways = 1
+  for (let i = 0; i < k; i++) ways = (ways * (n - i)) / (i + 1)
+  return ways
+}

@@ -1,0 +1,66 @@
+import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
+import { ljungBox, type LjungBox } from '../autocorrelation/ljungBox'
+import { withoutEnds } from '../autocorrelation/withoutGap'
+import type { Value } from '../series/series'
+import { upperChiSquared } from '../statistics/distributions'
+
+/** Whether residuals are shaped like a normal distribution. */
+export interface JarqueBera {
+  readonly skewness: number
+  /** 3 for a normal distribution. */
+  readonly kurtosis: number
+  readonly statistic: number
+  readonly p: number
+}
+
+/** What residuals say of the model that left them. */
+export interface ResidualTests {
+  /** At one and at two years; none with a gap inside, when nothing is left, and for lags that are too long. */
+  readonly ljungBox: readonly LjungBox[]
+  /** From lag 1; null with a gap inside, or when nothing is left. */
+  readonly autocorrelation: readonly number[] | null
+  readonly limit: Value
+  readonly jarqueBera: JarqueBera | null
+}
+
+/** A yearly series is looked at over this many years, twice. */
+const FEWEST_LAGS = 2
+
+/**
+ * Ljung–Box at one and two years, autocorrelations that far, and Jarque–Bera.
+ *
+ * @param residuals one a period, null = missing
+ * @param seasons m
+ */
+export function testResiduals(residuals: readonly Value[], seasons: number): ResidualTests {
+  const { inner } = withoutEnds(residuals)
+  const year = Math.max(seasons, FEWEST_LAGS)
+  const r = inner.includes(null) ? null : autocorrelation(inner as readonly number[], 2 * year)
+  const lags = [year, 2 * year].filter((lag) => lag < inner.length)
+  return {
+    ljungBox: r ? lags.map((lag) => ljungBox(r, inner.length, lag)) : [],
+    autocorrelation: r,
+    limit: r && autocorrelationLimit(inner.length),
+    jarqueBera: jarqueBera(inner.filter((value) => value !== null)),
+  }
+}
+
+/**
+ * n/6 · (S² + (K − 3)²/4) of skewness S and kurtosis K, moments with divisor n, chi-squared with 2 degrees of freedom.
+ *
+ * @returns undefined for values that do not vary
+ * @see Jarque, C. M. & Bera, A. K. (1987), International Statistical Review 55, 163–172
+ * @example of −2, −1, 0, 1, 2: skewness 0, kurtosis 1.7, statistic 0.352
+ */
+export function jarqueBera(values: readonly number[]): JarqueBera | null {
+  const n = values.length
+  const centre = values.reduce((sum, value) => sum + value, 0) / n
+  const moment = (power: number) =>
+    values.reduce((sum, value) => sum + (value - centre) ** power, 0) / n
+  const variance = moment(2)
+  if (!(variance > 0)) return null
+  const skewness = moment(3) / variance ** 1.5
+  const kurtosis = moment(4) / variance ** 2
+  const statistic = (n / 6) * (skewness ** 2 + (kurtosis - 3) ** 2 / 4)
+  return { skewness, kurtosis, statistic, p: upperChiSquared(statistic, 2) }
+}

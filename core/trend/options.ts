@@ -1,0 +1,133 @@
+import { z } from 'zod'
+import type { Calendar } from '../calendar/calendar'
+import { parsePeriod, timeCodeOf, type Period } from '../calendar/period'
+import { Refusal } from '../refusal'
+import type { DesignColumn } from '../regression/design'
+import { designCalendar } from '../regression/designCalendar'
+import { TIME_KINDS, timeInDays, timeOf, type TimeKind } from '../regression/timeVariable'
+import { designOfTrend, TREND_FORM_NAMES, TREND_FORMS, type TrendFormName } from './forms'
+
+/** A break as it stands in a document. */
+export interface BreakAt {
+  /** Period code of the first period of the new slope. */
+  readonly period: string
+  /** Whether the level steps there too. */
+  readonly level: boolean
+}
+
+/** More breaks than this are no trend any more. */
+const MOST_BREAKS = 100
+
+/** The trend, as a person or a script writes it. */
+export const trendDocument = z
+  .strictObject({
+    form: z.enum(TREND_FORM_NAMES),
+    time: z.enum(TIME_KINDS),
+    breaks: z
+      .array(
+        z
+          .strictObject({ period: z.string().min(1).max(20), level: z.boolean().optional() })
+          .readonly(),
+      )
+      .max(MOST_BREAKS)
+      .readonly(),
+    /** Fit to the last N periods of the span only, missing ones included. */
+    last: z.int().min(1),
+  })
+  .partial()
+export type TrendDocument = z.infer<typeof trendDocument>
+
+/** The same, complete. */
+export interface TrendOptions {
+  readonly form: TrendFormName
+  readonly time: TimeKind
+  /** Of the form with breaks alone, in the order of time. */
+  readonly breaks?: readonly BreakAt[]
+  readonly last?: number
+}
+
+/** What a trend must know of its series. */
+export interface TrendFacts {
+  readonly calendar: Calendar
+  readonly start: Period
+  /** Time codes of the analysed span. */
+  readonly firstT: number
+  readonly lastT: number
+  /** The time code of a period of the series. @throws Refusal for any other */
+  timeCode(code: string, where: string): number
+}
+
+/**
+ * Fills in the defaults of a trend: a straight line in the time code through all periods.
+ *
+ * @throws Refusal for breaks that another form would pass over, for a form with breaks without any, and for a
+ *   break that lies outside what is fitted
+ */
+export function completeTrend(document: TrendDocument, facts: TrendFacts): TrendOptions {
+  const { form = 'linear', time = 'code', breaks = [], last } = document
+  requireFits(last)
+  if (time === 'days') timeInDays(facts.calendar, facts.start)
+  const { bends, says } = TREND_FORMS[form]
+  if (!bends && breaks.length > 0) {
+    throw new Refusal(
+      `breaks belong to the trend form "breaks"; this trend is ${says}. Take them out.`,
+      'trend.breaks',
+    )
+  }
+  if (bends && breaks.length === 0) {
+    throw new Refusal('A trend with breaks needs at least one: name its period.', 'trend.breaks')
+  }
+  const common = { form, time, ...(last === undefined ? {} : { last }) }
+  return bends ? { ...common, breaks: inOrder(breaks, last, facts) } : common
+}
+
+/** The breaks in the order of time, each where it can be told. */
+function inOrder(
+  breaks: NonNullable<TrendDocument['breaks']>,
+  last: number | undefined,
+  { firstT, lastT, timeCode }: TrendFacts,
+): BreakAt[] {
+  const from = Math.max(firstT, lastT - (last ?? Infinity) + 1)
+  const seen = new Set<number>()
+  const placed = breaks.map(({ period, level = false }, i) => {
+    const where = `trend.breaks.${i}.period`
+    const t = timeCode(period, where)
+    if (seen.has(t)) throw new Refusal(`There are two breaks at ${period}.`, where)
+    // A bend at either end has nothing on one side of it.
+    if (t <= from || t >= lastT) {
+      throw new Refusal(
+        `A break at ${period} has no fitted periods on both sides of it. Move it inwards, or fit the trend to more periods.`,
+        where,
+        { t },
+      )
+    }
+    seen.add(t)
+    return { t, period, level }
+  })
+  return placed.sort((a, b) => a.t - b.t).map(({ period, level }) => ({ period, level }))
+}
+
+function requireFits(last: number | undefined): void {
+  if (last === undefined || (Number.isInteger(last) && last >= 1)) return
+  const what = Number.isInteger(last) ? 'this must be' : 'this must be a whole number,'
+  throw new Refusal(`${last} periods: ${what} 1 or more.`.replace('-', '−'), 'trend.last')
+}
+
+/** The columns of a trend beside the constant. */
+export function trendDesign(
+  { form, time, breaks = [] }: TrendOptions,
+  calendar: Calendar,
+  start: Period,
+): DesignColumn[] {
+  return designOfTrend(
+    {
+      form,
+      time: timeOf(time, calendar, start),
+      breaks: breaks.map(({ period, level }) => ({
+        t: timeCodeOf(start, parsePeriod(period, calendar)!, calendar.seasons),
+        level,
+      })),
+    },
+    designCalendar(calendar, start),
+  )
+}
