@@ -137,6 +137,11 @@ function seasonWords(term: Term, than: string, ofLog: boolean, told: ReadingTold
 
 /** The size of a coefficient without its sign: an amount, or of a logarithm a share. */
 function amount(estimate: number, ofLog: boolean, { unit }: ReadingTold): string {
-  if (ofLog) return percent(Math.abs(Math.expm1(estimate)))
+  if (ofLog) return share(Math.abs(Math.expm1(estimate)))
   return unit === '' ? figure(Math.abs(estimate)) : inUnit(Math.abs(estimate), unit)
+}
+
+/** A share as a per cent; a small one to two digits, so that a rate a day is not 0%. */
+function share(size: number): string {
+  return size < 0.01 ? `${figure(Number((size * 100).toPrecision(2)))}%` : percent(size)
 }

@@ -1,0 +1,128 @@
+import type { Calendar } from '../calendar/calendar'
+import { periodLabel } from '../calendar/labels'
+import { periodAt, type Period } from '../calendar/period'
+import { seasonColumn, tableYear } from '../calendar/tableYear'
+import type { Value } from '../series/series'
+
+/** What a year or a quarter comes to, beside the same periods one year earlier. */
+export interface Total {
+  /** `2026`, `2026 Q1`, of a part `2026, Jan to Apr`. */
+  readonly label: string
+  /** Time codes of its first and last period. */
+  readonly from: number
+  readonly to: number
+  /** In units of the series; actual values where there are some, the forecast for the others. */
+  readonly total: number
+  /** Periods of it that are forecast. */
+  readonly forecast: number
+  /** The same periods one year earlier; undefined where one of them is not there. */
+  readonly before: Value
+  /** By what share the total is above the one before; undefined without one above 0. */
+  readonly change: Value
+}
+
+/** Values, and what is forecast after them. */
+export interface Totalled {
+  readonly calendar: Calendar
+  /** The period of time code 1. */
+  readonly start: Period
+  /** Time code of the first value. */
+  readonly firstT: number
+  readonly values: readonly Value[]
+  readonly forecast: readonly number[]
+}
+
+const QUARTERS = 4
+
+/**
+ * Totals of every year that holds a forecast period, each against the year before.
+ *
+ * A fiscal year is called by the calendar year in which it ends. Where the forecast ends within a year, the part of
+ * it that is there is compared with the same part of the year before.
+ *
+ * @returns none for a yearly series, whose years are its periods
+ * @example twelve months of forecast after a calendar year: one row, twelve months against twelve
+ */
+export function totalsByYear(of: Totalled): Total[] {
+  const { calendar, start } = of
+  if (calendar.seasons < 2) return []
+  const year = (t: number) => tableYear(periodAt(start, t, calendar.seasons), calendar)
+  return totals(of, calendar.seasons, year, (key) => String(key))
+}
+
+/**
+ * The same by quarter, counted from the start of the year.
+ *
+ * @returns none where a year has no whole periods in a quarter, or one alone
+ */
+export function totalsByQuarter(of: Totalled): Total[] {
+  const { calendar, start } = of
+  const each = calendar.seasons / QUARTERS
+  if (!Number.isInteger(each) || each < 2) return []
+  const quarter = (t: number) => {
+    const period = periodAt(start, t, calendar.seasons)
+    return (
+      tableYear(period, calendar) * QUARTERS +
+      Math.floor(seasonColumn(period.season, calendar) / each)
+    )
+  }
+  return totals(
+    of,
+    each,
+    quarter,
+    (key) => `${Math.floor(key / QUARTERS)} Q${(key % QUARTERS) + 1}`,
+  )
+}
+
+function totals(
+  of: Totalled,
+  size: number,
+  groupOf: (t: number) => number,
+  labelOf: (key: number) => string,
+): Total[] {
+  const { calendar, start, firstT, values, forecast } = of
+  const { seasons } = calendar
+  const lastT = firstT + values.length - 1
+  const endT = lastT + forecast.length
+  const at = (t: number): Value =>
+    t > endT || t < firstT ? null : t > lastT ? forecast[t - lastT - 1]! : values[t - firstT]!
+  const groups = new Map<number, number[]>()
+  for (let t = firstT; t <= endT; t++) {
+    const key = groupOf(t)
+    groups.set(key, [...(groups.get(key) ?? []), t])
+  }
+  return [...groups].flatMap(([key, members]): Total[] => {
+    const [from, to] = [members[0]!, members.at(-1)!]
+    if (to <= lastT) return []
+    const total = sumOf(members, at)
+    if (total === null) return []
+    const before = sumOf(
+      members.map((t) => t - seasons),
+      at,
+    )
+    const label = (t: number) => periodLabel(periodAt(start, t, seasons), calendar)
+    const isWhole = members.length === size
+    return [
+      {
+        label: isWhole
+          ? labelOf(key)
+          : from === to
+            ? label(from)
+            : `${label(from)} to ${label(to)}`,
+        ...{ from, to, total, before },
+        forecast: members.filter((t) => t > lastT).length,
+        change: before !== null && before > 0 ? total / before - 1 : null,
+      },
+    ]
+  })
+}
+
+function sumOf(members: readonly number[], at: (t: number) => Value): Value {
+  let sum = 0
+  for (const t of members) {
+    const value = at(t)
+    if (value === null) return null
+    sum += value
+  }
+  return sum
+}
