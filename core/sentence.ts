@@ -50,7 +50,7 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     '; project ',
     horizonWord(forecast.horizon, calendar),
     ' ',
-    ...forecastPieces(method, series),
+    ...forecastPieces(method, calendar),
     ', with ',
     levelsWord(forecast.levels),
     ' limits.',
@@ -222,9 +222,8 @@ function trendFitAsk(method: Method, { calendar, start }: Series): Word['ask'] {
 }
 
 /** How the forecast is made, and its own words. */
-function forecastPieces({ forecast, trend }: Method, { calendar, start, values }: Series): Piece[] {
+function forecastPieces({ forecast, trend }: Method, calendar: Calendar): Piece[] {
   const way = forecastWayOf(forecast.by)
-  const periods = values.map((_, i) => periodAt(start, i + 1, calendar.seasons))
   return [
     {
       id: 'forecast',
@@ -238,14 +237,7 @@ function forecastPieces({ forecast, trend }: Method, { calendar, start, values }
         })),
       },
     },
-    ...way.words(forecast, {
-      calendar,
-      trend,
-      periods: periods.map((period) => ({
-        value: formatPeriod(period, calendar),
-        text: periodLabel(period, calendar),
-      })),
-    }),
+    ...way.words(forecast, { calendar, trend }),
   ]
 }
 
@@ -350,9 +342,9 @@ export function trendWords(trend: TrendOptions, calendar: Calendar): string {
   return `${says}${breaks}${last}${trend.time === 'days' ? ', in days' : ''}`
 }
 
-/** The forecast in a few words: `by regression, multiplicative, with every season against the average`. */
-export function forecastWords(method: Method, series: Series): string {
-  return sentenceText(forecastPieces(method, series))
+/** The forecast in a few words: `by regression, multiplicative, with every season against the average and no events`. */
+export function forecastWords(method: Method, calendar: Calendar): string {
+  return sentenceText(forecastPieces(method, calendar))
 }
 
 /** `80% and 95%` */

@@ -94,7 +94,7 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
     await page.keyboard.press('ArrowLeft')
     const stretch = page.getByRole('form', { name: 'Marked stretch' })
     await expect(stretch).toContainText('Jun 2025 to Jul 2025, 2 months')
-    await reach(page, /Reason to leave the marked stretch out/)
+    await reach(page, /What happened in the marked stretch/)
     await page.keyboard.type('strike')
     await page.keyboard.press('Enter')
     await expect(page.getByText('2 left out', { exact: false }).first()).toBeVisible()

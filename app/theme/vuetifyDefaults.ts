@@ -11,6 +11,7 @@ export const components = {
   VTextField: FIELD,
   VTextarea: { ...FIELD, noResize: false },
   VSelect: { ...FIELD, menuProps: { maxHeight: 360 } },
+  VAutocomplete: { ...FIELD, menuProps: { maxHeight: 360 } },
   VCombobox: FIELD,
   VCheckboxBtn: { density: 'compact', ripple: false },
   VRadioGroup: { density: 'compact', hideDetails: true },

@@ -61,7 +61,7 @@ export function indexColumn(
     measure: run.model.measure,
     component: 'season',
     mark: 'bars',
-    stages: ['season', 'deseasonalize', 'project'],
+    stages: ['season', 'deseasonalize', ...(run.indexAhead ? ['project' as const] : [])],
     actual: run.columns.index,
     ahead: run.indexAhead,
   })

@@ -1,7 +1,7 @@
 import { countPeriods } from '../calendar/labels'
 import type { Examined, StepAt } from '../examine'
 import type { Finding } from '../finding'
-import { eventChange, indicatorsOf } from '../forecast/regression/eventChange'
+import { eventAt, eventChange } from '../forecast/regression/eventChange'
 import type { ForecastOptions } from '../forecast/ways'
 import type { Model } from '../model'
 import type { Stretch } from '../series/stretch'
@@ -43,14 +43,14 @@ export function outlierFindings(
       text: `${label}, ${inUnit(value, unit)}: ${words} (${inUnit(expected, unit)}).`,
       period: code,
       figure: size,
-      ...(eventAt(code, forecast) ? { severity: 'note' } : {}),
+      ...(eventAt(forecast, code) ? { severity: 'note' } : {}),
       actions: [
         { label: 'Leave it out', adjust: [{ period: code, value: null, reason: words }] },
         {
           label: `Replace it by ${figure(expected)}`,
           adjust: [{ period: code, value: expected, reason: words }],
         },
-        ...(eventAt(code, forecast)
+        ...(eventAt(forecast, code)
           ? []
           : [
               {
@@ -72,11 +72,6 @@ export function outlierFindings(
     })
   }
   return step ? [...findings, stepFinding(stretch, step, unit)] : findings
-}
-
-/** The event of a regression that explains a period, if one does. */
-function eventAt(code: string, forecast: ForecastOptions) {
-  return indicatorsOf(forecast).find(({ from, to }) => from <= code && code <= to)
 }
 
 function stepFinding(stretch: Stretch, { t, size, model }: StepAt, unit: string): Finding {

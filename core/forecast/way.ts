@@ -80,8 +80,6 @@ export interface ForecastParts<Options, Ahead> {
 export interface ForecastTold {
   readonly calendar: Calendar
   readonly trend: TrendOptions
-  /** Every period of the series: its code, and as it is read. */
-  readonly periods: readonly { readonly value: string; readonly text: string }[]
 }
 
 /** A way of forecasting: `Document` is its part of a method document, `Options` the same complete, `Ahead` what it finds. */

@@ -143,8 +143,8 @@ export const GLOSSARY = {
   },
   trend: {
     term: 'trend',
-    means: 'The line through the deseasonalized series.',
-    by: 'least squares on the time code',
+    means: 'The line or curve through the deseasonalized series.',
+    by: 'least squares on the time code, or on days',
   },
   cycle: {
     term: 'cycle',
@@ -153,7 +153,7 @@ export const GLOSSARY = {
   },
   rSquared: {
     term: 'R²',
-    means: 'The share of the variation that the line explains.',
+    means: 'The share of the variation that the fit explains.',
     by: '1 − SSE ÷ Σ (y − ȳ)²',
   },
   adjustedRSquared: {
@@ -163,7 +163,7 @@ export const GLOSSARY = {
   },
   s: {
     term: 's, residual standard deviation',
-    means: 'The typical size of what the line misses.',
+    means: 'The typical size of what the fit misses.',
     by: '√(SSE ÷ (n − p))',
   },
   t: {
@@ -187,6 +187,16 @@ export const GLOSSARY = {
     means:
       'Whether neighbouring residuals resemble each other: about 2 says no, well below 2 says they wave.',
     by: 'Σ (e(t) − e(t−1))² ÷ Σ e(t)²; Durbin & Watson 1950',
+  },
+  leverage: {
+    term: 'leverage',
+    means: 'How far a period’s columns lie from those of the others: near 1 it fits itself.',
+    by: 'xᵀ(XᵀX)⁻¹x, between 1 ÷ n and 1',
+  },
+  cook: {
+    term: 'Cook’s distance',
+    means: 'How far all fitted values would move without this period; above 1 it rules the fit.',
+    by: 'e² h ÷ (p s² (1 − h)²); Cook 1977',
   },
   aic: {
     term: 'AIC, AICc, BIC',

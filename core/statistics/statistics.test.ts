@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { mean, median, trimmedMean } from './average'
 import { tQuantile, twoSidedT, upperF } from './distributions'
+import { histogram } from './histogram'
 import { standardDeviation, standardErrorOfMean } from './spread'
 
 describe('averages', () => {
@@ -75,5 +76,12 @@ describe('distributions', () => {
         },
       ),
     )
+  })
+})
+
+describe('histogram', () => {
+  it('counts every value once, the furthest in the last bin', () => {
+    expect(histogram([-2, -1, 1, 2], 4)).toEqual({ from: -2, width: 1, counts: [1, 1, 0, 2] })
+    expect(histogram([0, 0, 0])).toBeNull()
   })
 })

@@ -9,7 +9,7 @@ import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
-import { levelWords, missingWords, sentenceText, trendWords } from '~~/core/sentence'
+import { forecastWords, levelWords, missingWords, sentenceText, trendWords } from '~~/core/sentence'
 
 /** A method and its result, beside others. */
 export interface Compared {
@@ -102,7 +102,11 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
     ['missing values', missingWords(missing)],
     ['span', `${label(span.from)} to ${label(span.to)}`],
     ['trend', trendWords(trend, calendar)],
-    ['forecast', `${countPeriods(forecast.horizon, calendar)}, ${levelWords(forecast.levels)}`],
+    [
+      'forecast',
+      `${countPeriods(forecast.horizon, calendar)} ${forecastWords(result.method, calendar)}`,
+    ],
+    ['limits', levelWords(forecast.levels)],
   ])
 }
 

@@ -1,36 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
-import { completeMethod } from '~~/core/completeMethod'
 import type { MethodChange } from '~~/core/finding'
-import { changed } from '~~/core/method'
-import { Refusal } from '~~/core/refusal'
 import type { Field } from '~~/core/word'
-import { useBench } from '../study/benchStore'
 import FieldRow from './FieldRow.vue'
+import { useTriedChange } from './triedChange'
 
 /** The figures and choices behind a word, each changed at once: what it does is seen behind this sheet. */
 const props = defineProps<{ lead?: string; fields: readonly Field[]; usual: MethodChange }>()
 defineEmits<{ done: [] }>()
-const bench = useBench()
 const common = computed(() => props.fields.filter(({ rare }) => !rare))
 const rare = computed(() => props.fields.filter((field) => field.rare))
 
-/** What was wished and is refused; the method stays as it is. */
-const problem = ref('')
-
-/** What a figure may be the core says, in its own words. */
-function change(part: MethodChange) {
-  try {
-    completeMethod(changed(bench.method, part), bench.series!)
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error
-    problem.value = error.because
-    return
-  }
-  problem.value = ''
-  void bench.changePart(part)
-}
+const { problem, change } = useTriedChange()
 
 function set({ path }: Field, value: unknown) {
   change(path.reduceRight<unknown>((inner, key) => ({ [key]: inner }), value) as MethodChange)

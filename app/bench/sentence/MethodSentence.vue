@@ -4,13 +4,15 @@ import { completeMethod } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
 import { methodSentence } from '~~/core/sentence'
 import { useBench } from '../study/benchStore'
+import BreakList from './BreakList.vue'
 import ChoiceList from './ChoiceList.vue'
+import EventList from './EventList.vue'
 import ExclusionList from './ExclusionList.vue'
 import FieldSheet from './FieldSheet.vue'
 import WordMenu from './WordMenu.vue'
 
 /** The sheets of words that are neither a choice nor fields to fill. */
-const OWN = { exclude: ExclusionList } as const
+const OWN = { exclude: ExclusionList, breaks: BreakList, events: EventList } as const
 
 const bench = useBench()
 

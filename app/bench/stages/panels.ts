@@ -13,6 +13,12 @@ import SeasonTests from './season/SeasonTests.vue'
 import SeasonWorking from './season/SeasonWorking.vue'
 import SmoothBar from './smooth/SmoothBar.vue'
 import SmoothWorking from './smooth/SmoothWorking.vue'
+import ForecastTotals from './project/ForecastTotals.vue'
+import InfluentialPeriods from './trend/InfluentialPeriods.vue'
+import RegressionReport from './trend/RegressionReport.vue'
+import ResidualPictures from './trend/ResidualPictures.vue'
+import SeasonEffects from './trend/SeasonEffects.vue'
+import TrendHandles from './trend/TrendHandles.vue'
 import TrendReport from './trend/TrendReport.vue'
 
 /** The line of words above the strips, at the stages that have one. */
@@ -21,6 +27,9 @@ export const BARS: Readonly<Partial<Record<Stage, Component>>> = {
   smooth: SmoothBar,
   deseasonalize: GrowthBar,
 }
+
+/** What lies over the first strip, at the stages that have something to take hold of there. */
+export const OVERLAYS: Readonly<Partial<Record<Stage, Component>>> = { trend: TrendHandles }
 
 /** Rows that are about one season over the years. */
 const SEASON_ROWS: readonly (string | undefined)[] = ['seasonalIrregular', 'index']
@@ -50,8 +59,36 @@ const PANELS: readonly Panel[] = [
   { needs: 'result', component: FurthestPeriods, shows: ({ stage }) => stage === 'deseasonalize' },
   {
     needs: 'result',
+    component: RegressionReport,
+    shows: ({ stage }, result) => stage === 'trend' && result.regression !== null,
+  },
+  {
+    needs: 'result',
+    component: SeasonEffects,
+    shows: ({ stage }, { regression }) =>
+      stage === 'trend' && regression !== null && regression.seasonEffects.length > 0,
+  },
+  {
+    needs: 'result',
+    component: ResidualPictures,
+    shows: ({ stage }, result) => stage === 'trend' && result.regression !== null,
+  },
+  {
+    needs: 'result',
+    component: InfluentialPeriods,
+    shows: ({ stage }, { regression }) =>
+      stage === 'trend' && (regression?.influence.length ?? 0) > 0,
+  },
+  {
+    needs: 'result',
     component: TrendReport,
-    shows: ({ stage, column }) => stage === 'trend' || TREND_ROWS.includes(column),
+    shows: ({ stage, column }, { regression }) =>
+      stage === 'trend' || (TREND_ROWS.includes(column) && regression === null),
+  },
+  {
+    needs: 'result',
+    component: ForecastTotals,
+    shows: ({ stage }, result) => stage === 'project' && result.series.seasons > 1,
   },
   { needs: 'result', component: ErrorFigures, shows: ({ stage }) => stage === 'check' },
 ]

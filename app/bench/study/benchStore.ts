@@ -96,10 +96,7 @@ export const useBench = defineStore('bench', () => {
   async function run(): Promise<void> {
     const own = series.value!
     dropWaiting()
-    const heavy = isHeavy(method.value.decompose ?? {}, own.calendar)
-    if (own.values.length <= LONGEST_AT_ONCE && !heavy) {
-      return show(outcomeOf(own, method.value))
-    }
+    if (isAtOnce(own, method.value)) return show(outcomeOf(own, method.value))
     calculating.value = true
     const outcome = await analyseInWorker(own, method.value)
     if (!outcome) return
@@ -253,6 +250,11 @@ export const useBench = defineStore('bench', () => {
     resolveConflict,
   }
 })
+
+/** Whether a method takes less time on a series than the way to a worker and back. */
+export function isAtOnce({ values, calendar }: Series, { decompose }: MethodDocument): boolean {
+  return values.length <= LONGEST_AT_ONCE && !isHeavy(decompose ?? {}, calendar)
+}
 
 /** The method, and of the rest what differs from the saved copy: the series may have other studies. */
 function changesOf(content: StudyContent, saved: Study) {

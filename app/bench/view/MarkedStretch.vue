@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { countPeriods } from '~~/core/calendar/labels'
+import { eventChange } from '~~/core/forecast/regression/eventChange'
 import { canLeaveOutOfIndex, leaveOutOfIndex } from '../study/exclusion'
 import { useBench } from '../study/benchStore'
 import { useLedger } from './ledgerStore'
 import { useSelection, type Marked } from './selectionStore'
 
-/** What can be done with a marked stretch: leave it out, with one reason, or analyse it alone. */
+/** What can be done with a marked stretch: leave it out, or make it an event, with one name; or analyse it alone. */
 const props = defineProps<{ marked: Marked }>()
 const bench = useBench()
 const ledger = useLedger()
@@ -39,6 +40,15 @@ function leaveOutOfSeason() {
   done()
 }
 
+/** An indicator of a regression: its own effect, apart from trend and season. */
+function makeEvent() {
+  const [from, to] = [codes.value[0]!, codes.value.at(-1)!]
+  void bench.changePart(
+    eventChange(bench.result!.method.forecast, { name: reason.value.trim(), from, to }),
+  )
+  done()
+}
+
 function analyseAlone() {
   void bench.changePart({ span: { from: codes.value[0]!, to: codes.value.at(-1)! } })
   done()
@@ -56,13 +66,16 @@ function done() {
     <v-text-field
       v-model="reason"
       class="reason"
-      placeholder="reason to leave it out"
-      aria-label="Reason to leave the marked stretch out"
+      placeholder="what happened"
+      aria-label="What happened in the marked stretch"
       maxlength="500"
     />
     <v-btn color="accent" type="submit" :disabled="!hasReason">leave the values out</v-btn>
     <v-btn v-if="hasIndex" color="accent" :disabled="!hasReason" @click="leaveOutOfSeason()">
       only out of the indices
+    </v-btn>
+    <v-btn v-if="bench.result" color="accent" :disabled="!hasReason" @click="makeEvent()">
+      make it an event
     </v-btn>
     <v-btn v-if="marked.from < marked.to" color="accent" @click="analyseAlone()">
       analyse it alone

@@ -5,6 +5,7 @@ import { methodName } from '../compare/comparison'
 import { usePins } from '../compare/pinStore'
 import { useBeside } from '../beside/besideStore'
 import SmallMultiples from '../stages/smooth/SmallMultiples.vue'
+import { OVERLAYS } from '../stages/panels'
 import StageBar from '../stages/StageBar.vue'
 import { stageOf, stripsOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
@@ -79,6 +80,11 @@ const stripsHeight = computed(() => {
   const { barHeight } = stageOf(ledger.stage)
   const room = frameHeight.value - 52 - barHeight - 34 - 34 - rows - 16
   return Math.max(LEAST_STRIP * strips.value.length, 240, Math.min(560, room))
+})
+/** Pixels of the first strip. */
+const firstHeight = computed(() => {
+  const all = strips.value.reduce((sum, strip) => sum + strip.share, 0)
+  return all === 0 ? 0 : Math.round((stripsHeight.value * strips.value[0]!.share) / all)
 })
 /** Folded, the grid below has a row a year and four of summary. */
 const foldedHeight = computed(() => {
@@ -158,6 +164,11 @@ onBeforeUnmount(() => observer?.disconnect())
         :pointed="selection.pointed"
         :name-at="ledger.labelAt"
       />
+      <component
+        :is="OVERLAYS[ledger.stage]"
+        v-if="bench.result && OVERLAYS[ledger.stage]"
+        :height="firstHeight"
+      />
       <div class="axis-row">
         <span v-if="cursorWords" class="cursor-words small" aria-hidden="true">
           {{ cursorWords }}
@@ -174,6 +185,15 @@ onBeforeUnmount(() => observer?.disconnect())
           @click="ledger.allSteps = !ledger.allSteps"
         >
           {{ ledger.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
+        </v-btn>
+        <v-btn
+          v-if="ledger.grouped > 0"
+          class="small"
+          :aria-pressed="ledger.showsGroup"
+          @click="ledger.showsGroup = !ledger.showsGroup"
+        >
+          {{ ledger.showsGroup ? 'without' : 'with' }} the {{ ledger.grouped }} columns of the
+          regression
         </v-btn>
         <v-checkbox-btn
           v-if="ledger.stage === 'season' && bench.result"

@@ -29,6 +29,8 @@ export const useLedger = defineStore('bench-ledger', () => {
   const allSteps = ref(false)
   /** Whether all strips of components are drawn on one scale. */
   const oneScale = ref(false)
+  /** Whether columns that are many and alike are on the screen one by one. */
+  const showsGroup = ref(false)
   const folded = ref(false)
   /** The row that is folded into a grid. */
   const foldColumn = ref<string>('seasonalIrregular')
@@ -53,13 +55,19 @@ export const useLedger = defineStore('bench-ledger', () => {
     ...(own.value?.columns ?? []).flatMap((row) => [row, ...pinnedRow(row)]),
     ...inspected.value.flatMap((one) => (one.problem === null ? [one.column] : [])),
   ])
-  const rows = computed(() => {
+  /** The rows of this stage, those of a group as well. */
+  const ofStage = computed(() => {
     if (allSteps.value || !bench.result) return everyRow.value
     const besideNames = new Set(inspected.value.map((one) => one.column?.name))
     return everyRow.value.filter(
       ({ name, stages }) => stages.includes(stage.value) || besideNames.has(name),
     )
   })
+  const rows = computed(() =>
+    showsGroup.value ? ofStage.value : ofStage.value.filter(({ group }) => group === null),
+  )
+  /** How many of them are folded away until they are asked for. */
+  const grouped = computed(() => ofStage.value.filter(({ group }) => group !== null).length)
 
   /** The second line of a row: the same of the pinned result, where that is another. */
   function pinnedRow(row: Column): Row[] {
@@ -147,6 +155,8 @@ export const useLedger = defineStore('bench-ledger', () => {
     stage,
     allSteps,
     oneScale,
+    showsGroup,
+    grouped,
     folded,
     foldColumn,
     firstT,

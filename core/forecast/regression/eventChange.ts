@@ -18,6 +18,12 @@ export function eventChange(forecast: ForecastOptions, event: EventAt): MethodCh
   return { forecast: { by: 'regression', indicators: [...before, { ...event, name }] } }
 }
 
+/** The event that a period lies in, if it lies in one. */
+export function eventAt(forecast: ForecastOptions, code: string): EventAt | undefined {
+  // Codes of periods sort as the periods do.
+  return indicatorsOf(forecast).find(({ from, to }) => from <= code && code <= to)
+}
+
 /** The events that a forecast knows; none where it knows of no events. */
 export function indicatorsOf(forecast: ForecastOptions) {
   return 'indicators' in forecast ? forecast.indicators : []

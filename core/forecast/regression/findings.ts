@@ -3,6 +3,7 @@ import type { Stretch } from '../../series/stretch'
 import { figure, probability } from '../../words/figure'
 import type { JudgedForecast } from '../way'
 import type { RegressionForecast } from './calculate'
+import { eventAt, eventChange } from './eventChange'
 import type { RegressionOptions } from './options'
 
 /** Of a test that is asked of every regression, below this is no chance. */
@@ -15,7 +16,7 @@ export function findingsOfRegression(
   stretch: Stretch,
   _: RegressionForecast,
   { report }: JudgedForecast,
-  { indicators }: RegressionOptions,
+  options: RegressionOptions,
 ): Finding[] {
   if (!report) return []
   const findings: Finding[] = []
@@ -30,24 +31,27 @@ export function findingsOfRegression(
       figure: year.p,
     })
   }
-  const furthest = report.influence[0]
+  const code = (t: number) => stretch.periodOf(t - stretch.firstT).code
+  // A period of an event decides what the event is found to be; that is what it is for.
+  const furthest = report.influence.find(({ t }) => !eventAt(options, code(t)))
   if (furthest && furthest.cook > SWAYS) {
-    const { code, label } = stretch.periodOf(furthest.t - stretch.firstT)
+    const period = code(furthest.t)
+    const { label } = stretch.periodOf(furthest.t - stretch.firstT)
     findings.push({
       code: 'one-period-rules',
       severity: 'caution',
       stage: 'trend',
       text: `${label} alone sways the regression (Cook’s distance ${figure(furthest.cook)}): see what it says without it.`,
-      period: code,
+      period,
       figure: furthest.cook,
       actions: [
         {
           label: `Leave ${label} out`,
-          adjust: [{ period: code, value: null, reason: 'sways the regression' }],
+          adjust: [{ period, value: null, reason: 'sways the regression' }],
         },
         {
           label: 'Make it an event',
-          change: { forecast: { indicators: [...indicators, { name: label, from: code }] } },
+          change: eventChange(options, { name: label, from: period }),
         },
       ],
     })

@@ -15,6 +15,8 @@ export interface Reading {
   readonly kind: TermKind
   /** `each month adds 111 litres (1,332 litres a year)` */
   readonly reads: string
+  /** Of a logarithm the 95% limits as shares, `−37% to −36%`; undefined where they are those of the estimate. */
+  readonly range: string | undefined
   /** Whether it can be told from nothing at 5%. */
   readonly isTold: boolean
 }
@@ -38,6 +40,10 @@ export function readingsOf(report: RegressionReport, told: ReadingTold): Reading
     term,
     kind: report.kinds[j]!,
     reads: readTerm(term, j, report, told),
+    range:
+      report.ofLog && j > 0
+        ? `${signedShare(term.lower)} to ${signedShare(term.upper)}`
+        : undefined,
     isTold: term.p === null ? term.estimate !== 0 : term.p <= SIGNIFICANT,
   }))
 }
@@ -144,4 +150,9 @@ function amount(estimate: number, ofLog: boolean, { unit }: ReadingTold): string
 /** A share as a per cent; a small one to two digits, so that a rate a day is not 0%. */
 function share(size: number): string {
   return size < 0.01 ? `${figure(Number((size * 100).toPrecision(2)))}%` : percent(size)
+}
+
+function signedShare(estimate: number): string {
+  const size = Math.expm1(estimate)
+  return `${size < 0 ? '−' : ''}${share(Math.abs(size))}`
 }

@@ -21,13 +21,14 @@ export const project: ResultStage = {
       mainStrip('Forecast', sources, [
         ...comparedLayers(sources.pinned),
         ...salesLayers(result, sources),
-        ...parts.trend,
+        // By a regression the trend of the decomposition goes no further than the values.
+        ...(result.regression ? [] : parts.trend),
         ...(sources.pinned.length > 0 ? parts.fitted : []),
         ...parts.limits,
         ...parts.forecastDeseasonalized,
         ...parts.forecast,
       ]),
-      ...parts.season,
+      ...(result.regression ? parts.seasonEffect : parts.season),
     ]
   },
   line: (result) => {

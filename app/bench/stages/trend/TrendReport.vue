@@ -1,121 +1,114 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals, formatFigure, formatP, inReadersFigures } from '~/figures/format'
+import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
+import { onePeriod } from '~~/core/calendar/labels'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
+import { breakChange } from '~~/core/trend/breakChange'
+import { TREND_FORMS } from '~~/core/trend/forms'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../../view/ledgerStore'
+import { useSelection } from '../../view/selectionStore'
 import { hasSeason } from '../panel'
+import CoefficientTable from './CoefficientTable.vue'
+import FitFigures from './FitFigures.vue'
 
 const props = defineProps<{ result: Result }>()
+const bench = useBench()
+const ledger = useLedger()
+const selection = useSelection()
 const fit = computed(() => props.result.trendFit)
 const unit = computed(() => props.result.series.unit)
 const withSeason = computed(() => hasSeason(props.result))
+const form = computed(() => TREND_FORMS[fit.value.form])
+const isInDays = computed(() => props.result.method.trend.time === 'days')
 
-function figure(value: Value, decimals?: number): string {
-  if (value === null) return '–'
-  return decimals === undefined ? formatFigure(value) : formatDecimals(value, decimals)
+/** The slope a day, a period and a year; of a growth as shares. */
+const rates = computed(() => {
+  const { rates: all } = fit.value
+  if (!all) return null
+  const { ofLog } = form.value
+  const say = (rate: number) => (ofLog ? `${formatDecimals(rate * 100, 3)}%` : formatFigure(rate))
+  const calendar = calendarOfResult(props.result)
+  const period = onePeriod(calendar)
+  return {
+    unit: ofLog ? '' : unit.value,
+    list: [
+      ...(isInDays.value ? [{ per: 'day', text: say(all.perDay) }] : []),
+      { per: isInDays.value ? `average ${period}` : period, text: say(all.perPeriod) },
+      ...(calendar.seasons > 1 ? [{ per: 'year', text: say(all.perYear) }] : []),
+    ],
+  }
+})
+
+/** A period where the trend could break: the selected one, if it lies inside what is fitted. */
+const breakable = computed(() => {
+  const t = selection.selected?.t ?? selection.cursor
+  if (t === null || t === undefined || t <= fit.value.from || t >= ledger.lastActual) return null
+  const period = ledger.codeAt(t)!
+  const has = props.result.method.trend.breaks?.some((one) => one.period === period)
+  return has ? null : { period, label: ledger.labelAt(t) }
+})
+
+function breakThere(level: boolean) {
+  const before = props.result.method.trend.breaks ?? []
+  void bench.changePart(breakChange([...before, { period: breakable.value!.period, level }]))
 }
 </script>
 
 <template>
-  <section class="report">
+  <section class="report working-part">
     <h3>Trend through the {{ withSeason ? 'deseasonalized series' : 'series' }}</h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">
-      <template v-if="unit">{{ unit }}; </template>t is the <TermWord of="timeCode" />, 1 in the
-      first period
+      <template v-if="isInDays">days since the first period began</template>
+      <template v-else><TermWord of="timeCode" /> 1 in the first period</template>
     </p>
-    <v-table>
-      <thead>
-        <tr>
-          <th scope="col">term</th>
-          <th scope="col" class="number">estimate</th>
-          <th scope="col" class="number"><TermWord of="standardError">std. error</TermWord></th>
-          <th scope="col" class="number"><TermWord of="t" /></th>
-          <th scope="col" class="number"><TermWord of="p" /></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="term in fit.terms" :key="term.name">
-          <th scope="row">{{ term.name }}</th>
-          <td class="number">{{ figure(term.estimate) }}</td>
-          <td class="number">{{ figure(term.standardError) }}</td>
-          <td class="number">{{ figure(term.t, 2) }}</td>
-          <td class="number">{{ term.p === null ? '–' : formatP(term.p) }}</td>
-        </tr>
-      </tbody>
-    </v-table>
-    <dl class="figures">
-      <template v-if="withSeason">
-        <dt>R² before deseasonalizing</dt>
-        <dd>{{ figure(fit.r2Before, 4) }}</dd>
+    <p v-if="rates" class="small">
+      <template v-for="(rate, i) in rates.list" :key="rate.per">
+        <template v-if="i > 0">, </template><strong>{{ rate.text }}</strong> {{ rates.unit }} a
+        {{ rate.per }}
       </template>
-      <dt><TermWord of="rSquared">R²</TermWord>{{ withSeason ? ' after' : '' }}</dt>
-      <dd class="strong">{{ figure(fit.r2, 4) }}</dd>
-      <dt><TermWord of="adjustedRSquared" /></dt>
-      <dd>{{ figure(fit.adjustedR2, 4) }}</dd>
-      <dt>
-        <TermWord of="s" /><template v-if="unit"> ({{ unit }})</template>
-      </dt>
-      <dd>{{ figure(fit.s) }}</dd>
-      <dt><TermWord of="f" /></dt>
-      <dd>{{ figure(fit.f) }}, p {{ fit.fp === null ? '–' : formatP(fit.fp) }}</dd>
-      <dt><TermWord of="durbinWatson" /></dt>
-      <dd>{{ figure(fit.durbinWatson, 2) }}</dd>
-      <dt><TermWord of="aic">AIC · AICc · BIC</TermWord></dt>
-      <dd>{{ figure(fit.aic, 1) }} · {{ figure(fit.aicc, 1) }} · {{ figure(fit.bic, 1) }}</dd>
-      <dt>values, <TermWord of="degreesOfFreedom" /></dt>
-      <dd>{{ fit.n }}, {{ fit.df }}</dd>
-    </dl>
+    </p>
+    <p v-if="breakable" class="small breaks">
+      <v-btn color="accent" class="small" @click="breakThere(false)">
+        bend it at {{ breakable.label }}
+      </v-btn>
+      <v-btn color="accent" class="small" @click="breakThere(true)">bend and step it there</v-btn>
+    </p>
+    <CoefficientTable :rows="fit.terms" name="Coefficients of the trend" />
+    <template v-if="fit.segmentSlopes.length > 0">
+      <h4>Slope of every piece</h4>
+      <CoefficientTable :rows="fit.segmentSlopes" name="Slopes of the pieces" />
+    </template>
+    <FitFigures
+      :fit="fit"
+      :unit="form.ofLog ? '' : unit"
+      :before="withSeason ? fit.r2Before : undefined"
+    />
   </section>
 </template>
 
 <style scoped>
-.report {
-  margin-top: 14px;
-  padding-top: 10px;
-  border-top: 1px solid var(--rule);
-}
-
-h3 {
-  font-size: 13px;
-}
-
 p {
   margin: 2px 0;
+}
+
+h4 {
+  margin: 8px 0 0;
+  font-size: 12px;
+  font-weight: 600;
+}
+
+.breaks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
 }
 
 .equation {
   color: var(--deseasonalized);
   font-size: 14px;
-}
-
-.v-table {
-  --cell: 2px 0 2px 6px;
-
-  margin-top: 6px;
-  font-size: 11.5px;
-}
-
-th {
-  font-weight: 400;
-  text-align: left;
-}
-
-thead th {
-  border-bottom: 1px solid var(--rule) !important;
-  color: var(--muted);
-}
-
-th:first-child {
-  padding-left: 0 !important;
-}
-
-th.number {
-  text-align: right;
-}
-
-.strong {
-  font-weight: 700;
 }
 </style>

@@ -1,4 +1,4 @@
-import { formatDecimals, formatRough } from '~/figures/format'
+import { formatDecimals, formatRough, inReadersFigures } from '~/figures/format'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
@@ -6,9 +6,11 @@ import type { Result } from '~~/core/result'
 import { TREND_FORMS } from '~~/core/trend/forms'
 import { componentsOf } from '../../view/strips/components'
 import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
+import type { StripSources } from '../../view/strips/sources'
+import type { Strip } from '../../view/strips/strips'
 import type { ResultStage } from '../stage'
 
-/** The trend through the deseasonalized series, and the cycle around it. */
+/** The trend through the deseasonalized series, the cycle around it, and the regression on trend and season. */
 export const trend: ResultStage = {
   needs: 'result',
   label: 'Trend',
@@ -19,21 +21,52 @@ export const trend: ResultStage = {
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)
     const sales = salesLayers(result, sources)
+    const { regression } = result
     return [
-      mainStrip('Trend', sources, [
+      mainStrip(regression ? 'Trend, decomposition' : 'Trend', sources, [
         ...parts.pinned.trendCycle,
         ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
-        ...parts.trend,
+        ...parts.trend.map((one) => ({ ...one, note: noteOf(result) })),
         ...parts.trendCycle,
       ]),
-      ...parts.cycle,
+      ...(regression ? regressionStrips(result, sources) : parts.cycle),
     ]
   },
   line: trendLine,
 }
 
+/** The values with what the regression makes of them, and what it leaves. */
+function regressionStrips(result: Result, sources: StripSources): Strip[] {
+  const parts = componentsOf(result, sources)
+  return [
+    {
+      ...mainStrip('Fitted, regression', sources, [
+        ...salesLayers(result, sources),
+        ...parts.fitted.map((one) => ({
+          ...one,
+          note: `R² ${share(result.regression!.r2)}`,
+        })),
+      ]),
+      id: 'regression',
+      share: 3,
+    },
+    ...parts.strip('residual', 'Residual, regression', 1.6, [`${sources.noun} − fitted`]),
+  ]
+}
+
+/** A longer equation is read in the report alone. */
+const LONGEST_NOTE = 90
+
+/** The equation and how much of the variation it explains, said at the line. */
+function noteOf({ trendFit }: Result): string {
+  const { equation, form, r2 } = trendFit
+  const says = equation.length > LONGEST_NOTE ? TREND_FORMS[form].words : inReadersFigures(equation)
+  return `${says}; R² ${share(r2)}`
+}
+
 /** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */
-function trendLine({ trendFit, series, method }: Result): string {
+function trendLine({ trendFit, series, method, regression }: Result): string {
+  if (regression) return `regression, R² ${share(regression.r2)}`
   const { r2, r2Before, rates, form } = trendFit
   const fits = traitsOf(method.decompose).hasSeason
     ? `R² ${share(r2Before)} → ${share(r2)}`

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { formatPeriod, periodAt } from '~~/core/calendar/period'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../ledgerStore'
-import { periodUnder, xOf, type TimeAxis } from './timeAxis'
+import { useAxisHandles } from './axisHandle'
+import { xOf, type TimeAxis } from './timeAxis'
 
 /** The two ends of the analysed span on the overview, to be dragged or moved by the arrows. */
 const props = defineProps<{ axis: TimeAxis }>()
@@ -13,61 +14,33 @@ const ledger = useLedger()
 const FEWEST = 3
 
 type End = 'from' | 'to'
-const dragged = ref<{ readonly end: End; readonly t: number } | null>(null)
 const lastT = computed(() => bench.series!.values.length)
-const ends = computed(() => {
-  const at = { from: ledger.firstT, to: ledger.lastActual }
-  return dragged.value ? { ...at, [dragged.value.end]: dragged.value.t } : at
+const endAt = (end: End) => (end === 'from' ? ledger.firstT : ledger.lastActual)
+const hand = useAxisHandles<End>({
+  axis: () => props.axis,
+  year: () => bench.series!.calendar.seasons,
+  at: endAt,
+  within: (end, t) =>
+    end === 'from'
+      ? Math.min(Math.max(t, 1), endAt('to') - FEWEST + 1)
+      : Math.max(Math.min(t, lastT.value), endAt('from') + FEWEST - 1),
+  take,
 })
+const { dragged } = hand
+const ends = computed(() => ({ from: hand.placeOf.value('from'), to: hand.placeOf.value('to') }))
 const handles = computed(() => [
   { end: 'from' as const, t: ends.value.from, left: xOf(props.axis, ends.value.from - 0.5) },
   { end: 'to' as const, t: ends.value.to, left: xOf(props.axis, ends.value.to + 0.5) },
 ])
 
-function within(end: End, t: number): number {
-  const { from, to } = ends.value
-  return end === 'from'
-    ? Math.min(Math.max(t, 1), to - FEWEST + 1)
-    : Math.max(Math.min(t, lastT.value), from + FEWEST - 1)
-}
-
 function take(end: End, t: number) {
   const { start, calendar } = bench.series!
   const code = (at: number) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)
-  const next = { from: ledger.firstT, to: ledger.lastActual, [end]: within(end, t) }
+  const next = { from: endAt('from'), to: endAt('to'), [end]: t }
   const isWhole = next.from === 1 && next.to === lastT.value
   void bench.changePart({
     span: isWhole ? undefined : { from: code(next.from), to: code(next.to) },
   })
-}
-
-function onDown(event: PointerEvent, end: End) {
-  const handle = event.currentTarget as HTMLElement
-  handle.setPointerCapture(event.pointerId)
-  dragged.value = { end, t: ends.value[end] }
-}
-
-function onMove(event: PointerEvent) {
-  if (!dragged.value) return
-  const { end } = dragged.value
-  const frame = (event.currentTarget as HTMLElement).parentElement!.getBoundingClientRect()
-  dragged.value = { end, t: within(end, periodUnder(props.axis, event.clientX - frame.left)) }
-}
-
-function onUp() {
-  if (!dragged.value) return
-  const { end, t } = dragged.value
-  dragged.value = null
-  take(end, t)
-}
-
-function onKey(event: KeyboardEvent, end: End) {
-  const year = bench.series!.calendar.seasons
-  const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -year, PageUp: year }[event.key]
-  if (by === undefined) return
-  event.preventDefault()
-  event.stopPropagation()
-  take(end, ends.value[end] + by)
 }
 </script>
 
@@ -99,11 +72,11 @@ function onKey(event: KeyboardEvent, end: End) {
     :aria-valuemax="lastT"
     :aria-valuenow="t"
     :aria-valuetext="ledger.labelAt(t)"
-    @pointerdown.stop="onDown($event, end)"
-    @pointermove.stop="onMove"
-    @pointerup.stop="onUp"
-    @pointercancel.stop="dragged = null"
-    @keydown="onKey($event, end)"
+    @pointerdown="hand.down($event, end)"
+    @pointermove="hand.move"
+    @pointerup="hand.up"
+    @pointercancel="hand.cancel"
+    @keydown="hand.key($event, end)"
   />
   <span v-if="dragged" class="word small" :style="{ left: `${xOf(axis, dragged.t)}px` }">
     {{ ledger.labelAt(dragged.t) }}

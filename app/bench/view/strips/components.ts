@@ -61,7 +61,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       lower: aheadOf(result, find(`lower:${wanted}`)!),
       upper: aheadOf(result, find(`upper:${wanted}`)!),
     })),
-    forecastDeseasonalized: drawn('forecastDeseasonalized', 'deseas. forecast'),
+    forecastDeseasonalized: drawn(
+      'forecastDeseasonalized',
+      result.regression ? 'forecast without season' : 'deseas. forecast',
+    ),
     forecast: drawn('forecast').map((one) => ({
       ...one,
       points: [{ x: columns.t.at(-1)!, y: columns.value.at(-1)! }, ...one.points],
@@ -73,6 +76,13 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
         ...indices.map((bars) => ({ ...bars, paleFrom: forecast.t[0]! })),
         ...one.layers.slice(1),
       ],
+    })),
+    seasonEffect: strip('seasonEffect', 'Season, regression', 2, ['']).map((one) => ({
+      ...one,
+      layers: drawn('seasonEffect', 'against the average season', true).map((bars) => ({
+        ...bars,
+        paleFrom: forecast.t[0]!,
+      })),
     })),
     irregular: strip('irregular', 'Irregular', 1.6, ['irregular'], pinned.irregular),
     weights: strip('weight', 'Weight', 1, ['weight']),

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { inReadersFigures } from '~/figures/format'
+import { formatPeriod, periodAt } from '~~/core/calendar/period'
+import { periodLabel } from '~~/core/calendar/labels'
+import type { Method } from '~~/core/method'
+import { breakChange } from '~~/core/trend/breakChange'
+import type { BreakAt } from '~~/core/trend/options'
+import { useBench } from '../study/benchStore'
+import { useTriedChange } from './triedChange'
+
+/** Where the trend breaks: each period with whether the level steps there, to be changed, added and taken out. */
+const props = defineProps<{ method: Method }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBench()
+const breaks = computed(() => props.method.trend.breaks ?? [])
+const periods = computed(() => {
+  const { start, calendar, values } = bench.series!
+  return values.map((_, i) => {
+    const period = periodAt(start, i + 1, calendar.seasons)
+    return { value: formatPeriod(period, calendar), title: periodLabel(period, calendar) }
+  })
+})
+const added = ref<string | null>(null)
+const { problem, change: tryChange } = useTriedChange()
+
+function take(next: readonly BreakAt[]) {
+  tryChange(breakChange(next))
+}
+
+function change(at: number, to: Partial<BreakAt>) {
+  take(breaks.value.map((one, i) => (i === at ? { ...one, ...to } : one)))
+}
+
+function takeOut(at: number) {
+  const rest = breaks.value.filter((_, i) => i !== at)
+  if (rest.length > 0) return take(rest)
+  emit('done')
+  tryChange({ trend: { form: 'linear', breaks: undefined } })
+}
+
+function add() {
+  if (added.value === null) return
+  take([...breaks.value, { period: added.value, level: false }])
+  added.value = null
+}
+</script>
+
+<template>
+  <div class="breaks">
+    <p class="muted small">The trend turns at these periods. On the strip they can be dragged.</p>
+    <div v-for="(one, i) in breaks" :key="i" class="row">
+      <v-autocomplete
+        :aria-label="`Break ${i + 1}`"
+        :items="periods"
+        :model-value="one.period"
+        auto-select-first
+        @update:model-value="$event && change(i, { period: $event })"
+      />
+      <v-checkbox-btn
+        :model-value="one.level"
+        label="steps too"
+        @update:model-value="change(i, { level: Boolean($event) })"
+      />
+      <v-btn color="accent" @click="takeOut(i)">take out</v-btn>
+    </div>
+    <div class="row">
+      <v-autocomplete
+        v-model="added"
+        aria-label="Another break"
+        placeholder="add a period"
+        :items="periods"
+        auto-select-first
+      />
+      <v-btn color="accent" :disabled="added === null" @click="add">Add</v-btn>
+    </div>
+    <p v-if="problem" class="refused" role="alert">{{ inReadersFigures(problem) }}</p>
+  </div>
+</template>
+
+<style scoped>
+.breaks {
+  padding: 10px 16px;
+}
+
+p {
+  margin: 0 0 4px;
+}
+
+.row {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 36px;
+}
+
+.row .v-autocomplete {
+  flex: none;
+  width: 146px;
+}
+
+.row .v-checkbox-btn {
+  flex: 1;
+}
+
+.refused {
+  color: var(--danger);
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatChange, formatDecimals } from '~/figures/format'
+import { totalsByQuarter, totalsByYear, type Total } from '~~/core/forecast/totals'
+import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series/series'
+import { useLedger } from '../../view/ledgerStore'
+
+/** What years and quarters come to, beside the same a year earlier and against it in per cent. */
+const props = defineProps<{ result: Result }>()
+const ledger = useLedger()
+const groups = computed(() => {
+  const { columns, forecast } = props.result
+  const of = {
+    calendar: calendarOfResult(props.result),
+    start: startOfResult(props.result),
+    firstT: columns.t[0]!,
+    values: columns.value,
+    forecast: forecast.forecast,
+  }
+  return [
+    { name: 'year', rows: totalsByYear(of) },
+    { name: 'quarter', rows: totalsByQuarter(of) },
+  ].filter(({ rows }) => rows.length > 0)
+})
+
+function figure(value: Value): string {
+  const { divisor, decimals } = ledger.scale
+  return value === null ? '–' : formatDecimals(value / divisor, decimals)
+}
+
+/** `4 of 12 forecast`; nothing where all of it is. */
+function partly({ from, to, forecast }: Total): string {
+  const periods = to - from + 1
+  return forecast === periods ? '' : `${forecast} of ${periods} forecast`
+}
+</script>
+
+<template>
+  <section v-if="groups.length > 0" class="working-part">
+    <h3>
+      Totals <span class="muted small">{{ ledger.scale.unit }}</span>
+    </h3>
+    <v-table class="totals" aria-label="Totals of the forecast">
+      <tbody v-for="group in groups" :key="group.name">
+        <tr class="head">
+          <th scope="col">{{ group.name }}</th>
+          <th scope="col" class="number">forecast</th>
+          <th scope="col" class="number">a year before</th>
+          <th scope="col" class="number">change</th>
+        </tr>
+        <tr v-for="row in group.rows" :key="row.label">
+          <th scope="row">
+            {{ row.label }} <span v-if="partly(row)" class="muted small">{{ partly(row) }}</span>
+          </th>
+          <td class="number">{{ figure(row.total) }}</td>
+          <td class="number">{{ figure(row.before) }}</td>
+          <td class="number">{{ row.change === null ? '–' : formatChange(100 * row.change) }}</td>
+        </tr>
+      </tbody>
+    </v-table>
+  </section>
+</template>
+
+<style scoped>
+.totals {
+  --cell: 2px 0 2px 8px;
+
+  font-size: 12px;
+}
+
+th {
+  font-weight: 400;
+  text-align: left;
+}
+
+th.number {
+  text-align: right;
+}
+
+.head th {
+  padding-top: 6px !important;
+  border-bottom: 1px solid var(--rule) !important;
+  color: var(--muted);
+}
+
+th:first-child {
+  padding-left: 0 !important;
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { formatDecimals, formatFigure, formatP, inReadersFigures } from '~/figures/format'
+import TermWord from '~/shell/TermWord.vue'
+import type { Term } from '~~/core/regression/report'
+
+/** Coefficients with what is known about them, each with its 95% limits and, where it is said, what it means. */
+export interface CoefficientRow extends Term {
+  readonly reads?: string
+  /** Its limits in words, where they are not of the estimate itself. */
+  readonly range?: string | undefined
+  /** Whether it can be told from nothing. */
+  readonly isTold?: boolean
+}
+
+defineProps<{ rows: readonly CoefficientRow[]; name?: string }>()
+</script>
+
+<template>
+  <v-table class="coefficients" :aria-label="name">
+    <thead>
+      <tr>
+        <th scope="col">95% limits</th>
+        <th scope="col" class="number">estimate</th>
+        <th scope="col" class="number"><TermWord of="standardError">std. error</TermWord></th>
+        <th scope="col" class="number"><TermWord of="t" /></th>
+        <th scope="col" class="number"><TermWord of="p" /></th>
+      </tr>
+    </thead>
+    <tbody v-for="row in rows" :key="row.name">
+      <tr class="says">
+        <th scope="rowgroup" colspan="5">
+          {{ row.label
+          }}<span v-if="row.reads" class="muted">: {{ inReadersFigures(row.reads) }}</span>
+          <strong v-if="row.isTold === false"> Cannot be told from nothing.</strong>
+        </th>
+      </tr>
+      <tr>
+        <td class="muted">
+          {{
+            row.range
+              ? inReadersFigures(row.range)
+              : `${formatFigure(row.lower)} to ${formatFigure(row.upper)}`
+          }}
+        </td>
+        <td class="number">{{ formatFigure(row.estimate) }}</td>
+        <td class="number">{{ formatFigure(row.standardError) }}</td>
+        <td class="number">{{ row.t === null ? '–' : formatDecimals(row.t, 2) }}</td>
+        <td class="number">{{ row.p === null ? '–' : formatP(row.p) }}</td>
+      </tr>
+    </tbody>
+  </v-table>
+</template>
+
+<style scoped>
+.coefficients {
+  --cell: 0 0 0 6px;
+
+  margin-top: 6px;
+  font-size: 11.5px;
+}
+
+th {
+  font-weight: 400;
+  text-align: left;
+}
+
+thead th {
+  border-bottom: 1px solid var(--rule) !important;
+  color: var(--muted);
+}
+
+th:first-child,
+td:first-child {
+  padding-left: 0 !important;
+}
+
+.says th {
+  padding-top: 5px !important;
+  overflow-wrap: anywhere;
+}
+
+.says strong {
+  color: var(--forecast-text);
+  font-weight: 600;
+}
+
+th.number {
+  text-align: right;
+}
+
+td.muted {
+  font-size: 11px;
+}
+
+td.number {
+  white-space: nowrap;
+}
+</style>
