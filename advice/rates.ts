@@ -213,14 +213,62 @@ function moves(): void {
 }
 
 /** How often the actual value of a further year comes to lie within the limits. */
+/** What is said of a regression of trend plus season. */
+function regressions(): void {
+  const method = (model: Model): MethodDocument => ({
+    ...FORMAT,
+    decompose: AVERAGES,
+    forecast: { by: 'regression', model },
+  })
+  const recipe =
+    (months: number, more: Partial<Recipe> = {}) =>
+    (seed: number): Recipe => ({
+      ...{ truth: 'additive', months, seed, season: 0.3, noise: 0.05, growth: 0.6 },
+      ...more,
+    })
+  const told = (code: string, make: ReturnType<typeof recipe>) =>
+    share(make, ({ series }) => says(analyse(series, method('additive')), code))
+  for (const months of [60, 120]) {
+    say(
+      `regression: waves told of white noise, ${months} months`,
+      told('residuals-wave', recipe(months)),
+      {
+        most: 5,
+      },
+    )
+    say(
+      `regression: waves told of noise alike by 0.5, ${months} months`,
+      told('residuals-wave', recipe(months, { likeness: 0.5 })),
+      { least: months === 60 ? 40 : 85 },
+    )
+  }
+  const turn = (t: number) => 1 + 0.006 * (t < 60 ? t : 120 - t)
+  say(
+    'regression: waves told of a line through a turn',
+    told('residuals-wave', recipe(120, { growth: 0, level: turn })),
+    { least: 90 },
+  )
+  say('regression: one period rules, of clean series', told('one-period-rules', recipe(60)), {
+    most: 1,
+  })
+}
+
 function limits(): void {
-  const recipes: readonly (readonly [Model, string, MethodDocument['decompose']])[] = [
+  const byRegression: MethodDocument['forecast'] = { by: 'regression' }
+  const recipes: readonly (readonly [
+    Model,
+    string,
+    MethodDocument['decompose'],
+    MethodDocument['forecast']?,
+  ])[] = [
     ['additive', 'averages', AVERAGES],
     ['multiplicative', 'averages', AVERAGES],
     ['additive', 'robust loess', LOESS],
     ['multiplicative', 'robust loess', LOESS],
+    ['additive', 'regression', AVERAGES, byRegression],
+    ['multiplicative', 'regression', AVERAGES, byRegression],
   ]
-  for (const [truth, name, decompose] of recipes) {
+  for (const [truth, name, decompose, forecasting] of recipes) {
     for (const months of [48, 120]) {
       const within = { 80: 0, 95: 0 }
       let all = 0
@@ -229,7 +277,11 @@ function limits(): void {
           ...{ truth, months: months + 12, seed, season: 0.3, noise: 0.05, growth: 0.5 },
         })
         const known = { ...series, values: series.values.slice(0, months) }
-        const { forecast } = run(known, { ...decompose, model: truth })
+        const { forecast } = analyse(known, {
+          ...FORMAT,
+          decompose: { ...decompose, model: truth },
+          ...(forecasting ? { forecast: forecasting } : {}),
+        })
         series.values.slice(months).forEach((actual, i) => {
           all++
           for (const level of [80, 95] as const) {
@@ -309,6 +361,7 @@ outliersNamed()
 phases()
 steps()
 moves()
+regressions()
 limits()
 contradictions()
 process.exitCode = rates.some(

@@ -1,10 +1,16 @@
+import { Matrix, QrDecomposition } from 'ml-matrix'
 import { analyse } from '../core/analyse'
 import { calculate } from '../core/calculate'
 import { calendarOf } from '../core/calendar/calendar'
+import { completeMethod } from '../core/completeMethod'
 import { examine } from '../core/examine'
+import { forecastByRegression } from '../core/forecast/regression/calculate'
+import { designOfRegression } from '../core/forecast/regression/design'
+import type { RegressionOptions } from '../core/forecast/regression/options'
 import { explain } from '../core/ledger/explain'
 import { ledgerOf } from '../core/ledger/ledger'
 import type { Series } from '../core/series/series'
+import { stretchOf } from '../core/series/stretch'
 
 /** Time of the core alone on one series, by its length: numbers, judgements, words, explanations. */
 const METHOD = { format: 'elvant-method/1' } as const
@@ -42,7 +48,7 @@ const figures = calculate(ten, METHOD)
 measure('judgements, 120 months', 400, () => examine(figures))
 for (const count of [60, 120, 480, 2400, 6000]) {
   const series = months(count)
-  measure(`analyse ${count} months`, count > 1000 ? 30 : 300, () => analyse(series, METHOD))
+  measure(`analyse ${count} months`, count > 1000 ? 5 : 100, () => analyse(series, METHOD))
 }
 
 /** Every cell of the ledger explained, on a result that was not asked before. */
@@ -52,4 +58,27 @@ measure('ledger and every explanation, 120 months', 20, () => {
   for (const { name } of columns) {
     for (let t = run.firstT; t <= run.endT; t++) explain(result, name, t)
   }
+})
+
+/**
+ * The regression of trend plus season with its whole report (terms, effects, tests of the residuals, influence),
+ * beside the QR decomposition of its design alone, by the library: what no report can be faster than.
+ */
+const { forecast: asked, trend: trendOptions } = completeMethod(
+  { ...METHOD, forecast: { by: 'regression' } },
+  ten,
+)
+const options = asked as RegressionOptions
+const stretch = stretchOf(ten, 1, ten.values.length)
+const basis = {
+  ...{ stretch, start: ten.start, trendOptions, trend: figures.trend, model: options.model },
+  ...{ lastT: 120, seasonCost: 11, indexAt: () => 1, uncertaintyAt: () => 0, index: [] },
+}
+measure('regression with its report, 120 months, 13 coefficients', 600, () => {
+  forecastByRegression(basis, options).report()
+})
+const { all } = designOfRegression(options, trendOptions, ten.calendar, ten.start)
+const matrix = new Matrix(ten.values.map((_, i) => all.map(({ at }) => at(i + 1))))
+measure('yardstick: QR of its 120 × 12 design alone', 600, () => {
+  void new QrDecomposition(matrix).upperTriangularMatrix
 })

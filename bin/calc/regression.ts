@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { smearing } from '../../core/forecast/backTransform'
-import { predict } from '../../core/forecast/regression/calculate'
+import { predict, quantilesOf } from '../../core/forecast/regression/calculate'
 import { seasonEffectsOf, seasonSlopesOf } from '../../core/forecast/regression/report'
 import { Refusal } from '../../core/refusal'
 import { powersOfTime, type DesignColumn } from '../../core/regression/design'
@@ -145,7 +145,9 @@ function reportOf(input: Input): unknown {
     coefficients: figures.terms
       .filter((_, j) => !(isEffects && isSeason(j)))
       .map((term) => (term.name === 'constant' ? describeTerm(false)(term) : describe(term))),
-    ...(isEffects ? { effects: seasonEffectsOf(fit, design, told, confidence).map(describe) } : {}),
+    ...(isEffects
+      ? { effects: seasonEffectsOf(fit, design, told, figures.terms, confidence).map(describe) }
+      : {}),
     ...(segments.length > 0 ? { segmentSlopes: segments.map(describe) } : {}),
     ...(slopes.length > 0 ? { seasonSlopes: slopes.map(describe) } : {}),
     sse: figures.sse,
@@ -188,17 +190,16 @@ function predictionsOf(input: Input): unknown {
   const df = fit.n - fit.p
   const s = Math.sqrt(fit.sse / df)
   const smeared = smearing(fit.residuals)
+  const quantiles = quantilesOf(
+    fit,
+    levels.map((level) => level * 100),
+  )
   return {
     df,
     s,
     rows: Array.from({ length: horizon }, (_, i) => {
       const t = y.length + 1 + i
-      const { eta, leverage, standardError, point, limits } = predict(
-        fit,
-        ofLog,
-        t,
-        levels.map((level) => level * 100),
-      )
+      const { eta, leverage, standardError, point, limits } = predict(fit, ofLog, t, quantiles)
       return {
         ...{ t, season: calendar.seasonOf(t), eta, leverage, sePrediction: standardError },
         ...(ofLog

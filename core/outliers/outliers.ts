@@ -2,7 +2,7 @@ import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import { adviseModel } from '../seasonality/advisedModel'
 import { levelToTheEnds } from './level'
-import { searchModel, type Searched, type SearchedModel } from './search'
+import { countBeyond, searchModel, type Searched, type SearchedModel } from './search'
 import { levelStep, type LevelStep } from './step'
 
 /** A value that trend and season do not explain under either model. */
@@ -41,24 +41,33 @@ const PASSES = 3
  */
 export function outOfTheOrdinary(searched: Searched, model: Model, half: number): OutOfTheOrdinary {
   const isPositive = searched.values.every((value) => value === null || value > 0)
-  const additive = searchModel('additive', searched)
-  const multiplicative = isPositive ? searchModel('multiplicative', searched) : null
-  const models = multiplicative ? [additive, multiplicative] : [additive]
-  const inUse = model === 'multiplicative' && multiplicative ? multiplicative : additive
-
-  const both = additive.found.filter((at) => !multiplicative || multiplicative.found.includes(at))
-  const withoutBoth = replace(searched, both, models)
+  const possible: readonly Model[] = isPositive ? ['additive', 'multiplicative'] : ['additive']
+  // The wrong model finds one value after another that is none; it is searched only where it is asked.
+  const searches = new Map<Model, SearchedModel>()
+  const searchOf = (name: Model) => {
+    const known = searches.get(name) ?? searchModel(name, searched)
+    searches.set(name, known)
+    return known
+  }
+  const inUse = possible.includes(model) ? model : 'additive'
+  const first = searchOf(clearestOf(possible, searched))
+  const both = first.found.filter((at) =>
+    possible.every((name) => searchOf(name).found.includes(at)),
+  )
+  const replaceAll = (entries: readonly number[]) =>
+    entries.length === 0 ? [...searched.values] : replace(searched, entries, possible.map(searchOf))
+  const withoutBoth = replaceAll(both)
   const advised = adviseModel(withoutBoth, searched.order)
-  const fitting = models.find(({ model: name }) => advised && name === advised.better) ?? inUse
+  const fitting = searchOf(possible.find((name) => advised?.better === name) ?? inUse)
   const jump = levelStep(searched.values, fitting, half)
   const step = jump && { ...jump, model: fitting.model }
   const found = both.filter((at) => !step || Math.abs(at - step.at) > half).sort((x, y) => x - y)
-  const replaced = step ? replace(searched, found, models) : withoutBoth
+  const replaced = step ? replaceAll(found) : withoutBoth
   const levels = levelToTheEnds(replaced, searched.order)
   const outliers = found.flatMap((at): Outlier[] => {
-    const { putBack, takeOut, neutral } = MODEL[inUse.model]
+    const { putBack, takeOut, neutral } = MODEL[inUse]
     const level = levels[at]!
-    const usual = inUse.usual[at] ?? null
+    const usual = searchOf(inUse).usual[at] ?? null
     if (level === null || usual === null) return []
     const expected = putBack(level, usual)
     const value = searched.values[at]!
@@ -66,6 +75,12 @@ export function outOfTheOrdinary(searched: Searched, model: Model, half: number)
   })
   const isFound = new Set(found)
   return { outliers, step, replaced, isOutlier: (entry) => isFound.has(entry) }
+}
+
+/** The model under which the fewest values stand out at first sight. */
+function clearestOf(possible: readonly Model[], searched: Searched): Model {
+  const counts = possible.map((name) => ({ name, count: countBeyond(name, searched) }))
+  return counts.reduce((best, one) => (one.count < best.count ? one : best)).name
 }
 
 /** Outliers replaced by the mean of what the models say, level and value taken from each other. */

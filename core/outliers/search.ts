@@ -39,21 +39,44 @@ export interface Searched {
 }
 
 /**
- * Values that trend and season do not explain under one model, the furthest first: it is replaced by what is
+ * Values that trend and season do not explain under one model, the furthest first: they are replaced by what is
  * usual, the average is taken again, and so on until none is beyond, since one freak value sways the average
  * around it and would name its neighbours too.
  *
  * @see Hampel, F. R. (1974), Journal of the American Statistical Association 69, 383–393, for the MAD
  * @example of a season that repeats exactly with one value doubled: that one, departing by 1
  */
-export function searchModel(model: Model, { values, seasonOf, order }: Searched): SearchedModel {
+export function searchModel(model: Model, searched: Searched): SearchedModel {
+  const { values, order } = searched
+  const look = lookAt(model, searched)
+  const used = [...values]
+  const found: number[] = []
+  for (;;) {
+    const seen = look(used, found)
+    const room = Math.floor(MOST_SHARE * values.length) - found.length
+    const next = furthestApart(seen, new Set(found), order).slice(0, room)
+    if (next.length === 0) return { model, found, ...seen }
+    found.push(...next)
+    replaceFound(used, found, seen.usual, order, model)
+  }
+}
+
+/** How many values stand out before any of them is replaced. */
+export function countBeyond(model: Model, searched: Searched): number {
+  const { departures, beyond } = lookAt(model, searched)(searched.values, [])
+  return departures.filter((value) => value !== null && Math.abs(value) > beyond).length
+}
+
+/** How every value departs from level and season, the level taken of values of which some are replaced. */
+function lookAt(model: Model, { values, seasonOf, order }: Searched) {
   const { takeOut, neutral } = MODEL[model]
   const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
   const least = ROUNDING * (model === 'additive' ? largest : 1)
   const places = placesBySeason(seasonOf)
-  const used = [...values]
-  const found: number[] = []
-  for (;;) {
+  return (
+    used: readonly Value[],
+    found: readonly number[],
+  ): Pick<SearchedModel, 'level' | 'usual' | 'departures' | 'beyond'> => {
     const level = levelToTheEnds(used, order)
     // Replaced values take no part in what is usual, but are themselves judged as they came.
     const ratios = values.map((value, i) => {
@@ -75,15 +98,12 @@ export function searchModel(model: Model, { values, seasonOf, order }: Searched)
     }
     const judged = raw.filter((value, i) => value !== null && !isFound.has(i)) as number[]
     const centre = median(judged) ?? 0
-    const departures = raw.map((value) => (value === null ? null : value - centre))
-    const beyond = Math.max(BEYOND * (robustSpread(judged) ?? 0), least)
-    const next = furthest(departures, isFound)
-    const isOver = found.length >= Math.floor(MOST_SHARE * values.length)
-    if (next === null || isOver || Math.abs(departures[next]!) <= beyond) {
-      return { model, found, level, usual, departures, beyond }
+    return {
+      level,
+      usual,
+      departures: raw.map((value) => (value === null ? null : value - centre)),
+      beyond: Math.max(BEYOND * (robustSpread(judged) ?? 0), least),
     }
-    found.push(next)
-    replaceFound(used, found, usual, order, model)
   }
 }
 
@@ -143,11 +163,22 @@ function placesBySeason(seasonOf: readonly number[]): number[][] {
   return [...places.values()]
 }
 
-function furthest(departures: readonly Value[], isFound: ReadonlySet<number>): number | null {
-  let at: number | null = null
-  departures.forEach((value, i) => {
-    if (value === null || isFound.has(i)) return
-    if (at === null || Math.abs(value) > Math.abs(departures[at]!)) at = i
-  })
-  return at
+/**
+ * The entries that stand out, the furthest first, each further from those before it than the average reaches: these
+ * do not sway one another, so that they can be replaced at once, and a long series takes no longer for each.
+ */
+function furthestApart(
+  { departures, beyond }: Pick<SearchedModel, 'departures' | 'beyond'>,
+  isFound: ReadonlySet<number>,
+  order: number,
+): number[] {
+  const size = (entry: number) => Math.abs(departures[entry]!)
+  const candidates = departures.flatMap((value, i) =>
+    value !== null && !isFound.has(i) && Math.abs(value) > beyond ? [i] : [],
+  )
+  const taken: number[] = []
+  for (const entry of candidates.sort((a, b) => size(b) - size(a))) {
+    if (taken.every((other) => Math.abs(other - entry) > order)) taken.push(entry)
+  }
+  return taken
 }

@@ -12,10 +12,14 @@ export interface DesignFit extends LeastSquares {
   readonly y: readonly number[]
   /** Value minus fit at every period from `from` on; undefined where the value is missing. */
   readonly residualsInTime: readonly Value[]
+  /** The fit at the same periods, missing ones included. */
+  readonly fittedInTime: readonly number[]
   /** The fit at a time code. */
   at(t: number): number
   /** x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */
   leverageAt(t: number): number
+  /** The same at every period that was fitted, from the columns as they are. */
+  leverages(): number[]
 }
 
 /**
@@ -50,12 +54,21 @@ export function fitDesign(
     y.push(value)
   })
   const basis = basisOf(columns, t)
+  const works = columns.map((_, j) => basis.column(j))
+  // Every column at every period, once: what is asked of the past is looked up here.
+  const whole = works.map((at) => {
+    const column = new Float64Array(own.length)
+    for (let i = 0; i < column.length; i++) column[i] = at(from + i)
+    return column
+  })
+  const isWhole = t.length === own.length
+  const fitted = isWhole ? whole : whole.map((column) => column.filter((_, i) => own[i] !== null))
   const inner = leastSquares(
     y,
-    columns.map(({ name }, j) => ({ name, values: t.map(basis.column(j)) })),
+    columns.map(({ name }, j) => ({ name, values: fitted[j]! })),
     where,
   )
-  const point = (time: number) => columns.map((_, j) => basis.column(j)(time))
+  const [constant, ...slopes] = inner.coefficients as [number, ...number[]]
   let next = 0
   return {
     ...inner,
@@ -66,12 +79,20 @@ export function fitDesign(
     t,
     y,
     residualsInTime: own.map((value) => (value === null ? null : inner.residuals[next++]!)),
-    at: (time) =>
-      point(time).reduce(
-        (sum, x, j) => sum + inner.coefficients[j + 1]! * x,
-        inner.coefficients[0]!,
-      ),
-    leverageAt: (time) => inner.varianceOf([1, ...point(time)]),
+    fittedInTime: own.map((_, i) => {
+      let sum = constant
+      for (let j = 0; j < slopes.length; j++) sum += slopes[j]! * whole[j]![i]!
+      return sum
+    }),
+    at: (time) => slopes.reduce((sum, slope, j) => sum + slope * works[j]!(time), constant),
+    leverageAt: (time) => inner.varianceOf([1, ...works.map((at) => at(time))]),
+    leverages: () => {
+      const point = new Array<number>(columns.length + 1).fill(1)
+      return t.map((_, i) => {
+        for (let j = 0; j < columns.length; j++) point[j + 1] = fitted[j]![i]!
+        return inner.varianceOf(point)
+      })
+    },
   }
 }
 

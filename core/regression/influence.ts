@@ -27,10 +27,11 @@ export function mostInfluential(fit: DesignFit, most: number): Influence[] {
   const { t, residuals, sse, n, p } = fit
   const variance = sse / (n - p)
   if (variance === 0) return []
+  const leverages = fit.leverages()
   return t
     .map((at, i): Influence => {
       const residual = residuals[i]!
-      const leverage = fit.leverageAt(at)
+      const leverage = leverages[i]!
       const cook =
         leverage >= ALONE ? 0 : ((residual ** 2 / (p * variance)) * leverage) / (1 - leverage) ** 2
       return { t: at, leverage, cook, residual }

@@ -5,7 +5,7 @@ import { Refusal } from '../refusal'
 /** A column of a regression beside the constant. */
 export interface RegressionColumn {
   readonly name: string
-  readonly values: readonly number[]
+  readonly values: ArrayLike<number>
 }
 
 /** A least-squares fit of y on a constant and columns. */
@@ -62,28 +62,22 @@ export function leastSquares(
     )
   }
   const centreOfY = mean(y)!
-  const centres = columns.map((column) => mean(column.values)!)
+  const centres = columns.map(({ values }) => meanOf(values))
   const slopes = columns.length === 0 ? null : solveCentred(y, centreOfY, columns, centres, where)
-
   const coefficients = slopes
     ? [
         slopes.solution.reduce((sum, slope, j) => sum - slope * centres[j]!, centreOfY),
         ...slopes.solution,
       ]
     : [centreOfY]
-  const fitted = y.map((_, i) =>
-    columns.reduce(
-      (sum, column, j) => sum + coefficients[j + 1]! * (column.values[i]! - centres[j]!),
-      centreOfY,
-    ),
-  )
+  const fitted = new Array<number>(n).fill(centreOfY)
+  columns.forEach(({ values }, j) => {
+    const [slope, centre] = [coefficients[j + 1]!, centres[j]!]
+    for (let i = 0; i < n; i++) fitted[i]! += slope * (values[i]! - centre)
+  })
   const rawResiduals = y.map((value, i) => value - fitted[i]!)
   const rawSse = sumOfSquares(rawResiduals)
   const perfect = rawSse <= PERFECT * sumOfSquares(y)
-
-  // b₀ = ȳ − Σ b_j x̄_j, so a weight on the constant is one on the mean of y and one on every slope.
-  const varianceOf = ([w0, ...rest]: readonly number[]) =>
-    w0! ** 2 / n + (slopes ? slopes.squaredLength(rest.map((w, j) => w - w0! * centres[j]!)) : 0)
   return {
     coefficients,
     fitted,
@@ -91,14 +85,15 @@ export function leastSquares(
     sse: perfect ? 0 : rawSse,
     n,
     p,
-    varianceOf,
+    // b₀ = ȳ − Σ b_j x̄_j, so a weight on the constant is one on the mean of y and one on every slope.
+    varianceOf: (weights) => weights[0]! ** 2 / n + (slopes?.varianceOf(weights) ?? 0),
   }
 }
 
 interface CentredSolution {
   readonly solution: readonly number[]
-  /** zᵀ(RᵀR)⁻¹z for a centred point z. */
-  squaredLength(z: readonly number[]): number
+  /** zᵀ(RᵀR)⁻¹z of the weights on the slopes, those on the constant counted in. */
+  varianceOf(weights: readonly number[]): number
 }
 
 function solveCentred(
@@ -108,49 +103,61 @@ function solveCentred(
   centres: readonly number[],
   where: string,
 ): CentredSolution {
-  const lengths = columns.map((column, j) =>
-    Math.sqrt(sumOfSquares(column.values.map((value) => value - centres[j]!))),
-  )
-  columns.forEach((column, j) => {
-    const largest = column.values.reduce((most, value) => Math.max(most, Math.abs(value)), 0)
-    if (lengths[j]! <= DEPENDENT * largest * Math.sqrt(column.values.length)) {
+  const lengths = columns.map(({ values }, j) => lengthAround(values, centres[j]!))
+  columns.forEach(({ name, values }, j) => {
+    let largest = 0
+    for (let i = 0; i < values.length; i++) largest = Math.max(largest, Math.abs(values[i]!))
+    if (lengths[j]! <= DEPENDENT * largest * Math.sqrt(values.length)) {
       throw new Refusal(
-        `The column ${column.name} does not vary, so it cannot be told from the constant.`,
+        `The column ${name} does not vary, so it cannot be told from the constant.`,
         where,
-        { column: column.name, columns: ['constant', column.name] },
+        { column: name, columns: ['constant', name] },
       )
     }
   })
   if (columns.length === 1) return solveAlone(y, centreOfY, columns[0]!, centres[0]!, lengths[0]!)
-  // Columns are brought to length 1, so that the decomposition sees no difference of units.
-  const design = new Matrix(
-    y.map((_, i) => columns.map((column, j) => (column.values[i]! - centres[j]!) / lengths[j]!)),
-  )
-  const qr = new QrDecomposition(design)
-  const r = qr.upperTriangularMatrix
-  columns.forEach((column, j) => {
-    if (Math.abs(r.get(j, j)) <= DEPENDENT) {
-      const shares = backSolve(r, j)
-      const others = columns
-        .slice(0, j)
-        .flatMap(({ name }, k) => (Math.abs(shares[k]!) > TAKES_PART ? [name] : []))
-      throw new Refusal(
-        `The column ${column.name} says nothing that ${others.join(', ')} ${others.length === 1 ? 'does' : 'do'} not say already. Take one of them out.`,
-        where,
-        { column: column.name, columns: [...others, column.name] },
-      )
-    }
+  // Columns are brought to length 1, so that the decomposition sees no difference of units. y goes along as the last
+  // of them: what the decomposition makes of it is Qᵀy, which is all that the coefficients need of Q.
+  const k = columns.length
+  const design = new Matrix(y.length, k + 1)
+  columns.forEach(({ values }, j) => {
+    for (let i = 0; i < y.length; i++) design.set(i, j, (values[i]! - centres[j]!) / lengths[j]!)
   })
-  const scaled = qr.solve(Matrix.columnVector(y.map((value) => value - centreOfY)))
+  y.forEach((value, i) => design.set(i, k, value - centreOfY))
+  const upper = new QrDecomposition(design).upperTriangularMatrix.to2DArray()
+  columns.forEach(({ name }, j) => {
+    if (Math.abs(upper[j]![j]!) > DEPENDENT) return
+    const shares = backSolve(upper, j, j)
+    const others = columns
+      .slice(0, j)
+      .flatMap((earlier, i) => (Math.abs(shares[i]!) > TAKES_PART ? [earlier.name] : []))
+    throw new Refusal(
+      `The column ${name} says nothing that ${others.join(', ')} ${others.length === 1 ? 'does' : 'do'} not say already. Take one of them out.`,
+      where,
+      { column: name, columns: [...others, name] },
+    )
+  })
+  const rest = new Float64Array(k)
+  // Column by column, as it is solved: Rᵀ is asked at every period.
+  const turned = columns.map((_, j) => {
+    const column = new Float64Array(k)
+    for (let i = 0; i <= j; i++) column[i] = upper[i]![j]!
+    return column
+  })
   return {
-    solution: columns.map((_, j) => scaled.get(j, 0) / lengths[j]!),
-    squaredLength: (z) =>
-      sumOfSquares(
-        forwardSolve(
-          r,
-          z.map((value, j) => value / lengths[j]!),
-        ),
-      ),
+    solution: backSolve(upper, k, k).map((slope, j) => slope / lengths[j]!),
+    // Solves Rᵀv = z and adds up its squares; it makes no lists.
+    varianceOf: (weights) => {
+      let sum = 0
+      for (let j = 0; j < k; j++) {
+        const column = turned[j]!
+        let own = (weights[j + 1]! - weights[0]! * centres[j]!) / lengths[j]!
+        for (let i = 0; i < j; i++) own -= column[i]! * rest[i]!
+        rest[j] = own / column[j]!
+        sum += rest[j]! ** 2
+      }
+      return sum
+    },
   }
 }
 
@@ -163,28 +170,37 @@ function solveAlone(
   length: number,
 ): CentredSolution {
   let along = 0
-  values.forEach((value, i) => (along += ((value - centre) / length) * (y[i]! - centreOfY)))
-  return { solution: [along / length], squaredLength: ([z]) => (z! / length) ** 2 }
-}
-
-/** Solves Rᵀv = z for an upper triangular R. */
-function forwardSolve(r: Matrix, z: readonly number[]): number[] {
-  const v: number[] = []
-  for (let j = 0; j < z.length; j++) {
-    let rest = z[j]!
-    for (let i = 0; i < j; i++) rest -= r.get(i, j) * v[i]!
-    v.push(rest / r.get(j, j))
+  y.forEach((own, i) => (along += ((values[i]! - centre) / length) * (own - centreOfY)))
+  return {
+    solution: [along / length],
+    varianceOf: ([w0, w1]) => ((w1! - w0! * centre) / length) ** 2,
   }
-  return v
 }
 
-/** Solves Rc = r_j over the first j columns: what column j is made of. */
-function backSolve(r: Matrix, j: number): number[] {
-  const c = Array<number>(j).fill(0)
-  for (let i = j - 1; i >= 0; i--) {
-    let rest = r.get(i, j)
-    for (let k = i + 1; k < j; k++) rest -= r.get(i, k) * c[k]!
-    c[i] = rest / r.get(i, i)
+function meanOf(values: ArrayLike<number>): number {
+  let sum = 0
+  for (let i = 0; i < values.length; i++) sum += values[i]!
+  const first = sum / values.length
+  // A second pass takes back what a sum of large values lost.
+  let rest = 0
+  for (let i = 0; i < values.length; i++) rest += values[i]! - first
+  return first + rest / values.length
+}
+
+function lengthAround(values: ArrayLike<number>, centre: number): number {
+  let sum = 0
+  for (let i = 0; i < values.length; i++) sum += (values[i]! - centre) ** 2
+  return Math.sqrt(sum)
+}
+
+/** Solves Rc = r over the first `size` columns, r being a column of the same triangle: what it is made of. */
+function backSolve(upper: readonly (readonly number[])[], size: number, column: number): number[] {
+  const c = Array<number>(size).fill(0)
+  for (let i = size - 1; i >= 0; i--) {
+    const row = upper[i]!
+    let rest = row[column]!
+    for (let k = i + 1; k < size; k++) rest -= row[k]! * c[k]!
+    c[i] = rest / row[i]!
   }
   return c
 }

@@ -1,6 +1,5 @@
 import { Matrix, QrDecomposition } from 'ml-matrix'
 import { mean } from '../statistics/average'
-import type { RegressionColumn } from './leastSquares'
 
 /**
  * Residual sums of squares of regressions that take one column more each: entry k is that of the constant
@@ -15,15 +14,16 @@ import type { RegressionColumn } from './leastSquares'
  */
 export function nestedResidualSquares(
   y: readonly number[],
-  columns: readonly RegressionColumn[],
+  columns: readonly { readonly values: ArrayLike<number> }[],
 ): number[] {
   const centre = mean(y)!
   const centred = y.map((value) => value - centre)
   const design = new Matrix(y.length, columns.length)
   columns.forEach(({ values }, j) => {
-    const middle = mean(values)!
-    const length = Math.hypot(...values.map((value) => value - middle)) || 1
-    values.forEach((value, i) => design.set(i, j, (value - middle) / length))
+    const own = Array.from(values)
+    const middle = mean(own)!
+    const length = Math.hypot(...own.map((value) => value - middle)) || 1
+    own.forEach((value, i) => design.set(i, j, (value - middle) / length))
   })
   const q = new QrDecomposition(design).orthogonalMatrix
   const along = columns.map((_, j) =>

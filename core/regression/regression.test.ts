@@ -6,6 +6,7 @@ import { fitTrend, trendLine } from '../trend/fit'
 import { regressionFigures } from './report'
 import { mostInfluential } from './influence'
 import { jarqueBera, testResiduals } from './residualTests'
+import { residualWords } from './residualWords'
 import { powersOfTime } from './design'
 import { fitDesign } from './fitDesign'
 import { TIME_CODE } from './timeVariable'
@@ -168,12 +169,21 @@ describe('what residuals say', () => {
     expect(jarqueBera([3, 3, 3])).toBeNull()
   })
 
+  it('says it in one sentence a test', () => {
+    const wave = Array.from({ length: 60 }, (_, i) => Math.sin(i / 3))
+    const fit = regressionFigures(trendLine(wave, 1).fit)
+    const words = residualWords(fit, testResiduals(wave, 12, 2))
+    expect(words).toHaveLength(4)
+    expect(words[0]).toMatch(/^Neighbouring residuals are alike \(Durbin–Watson 0\.1/)
+    expect(words[1]).toMatch(/^Over 12 lags the residuals still wave: season or trend is missing/)
+  })
+
   it('a wave is told, a gap leaves nothing to compare', () => {
     const wave = Array.from({ length: 60 }, (_, i) => Math.sin(i / 3))
-    expect(testResiduals(wave, 12).ljungBox[0]!.p).toBeLessThan(1e-6)
+    expect(testResiduals(wave, 12, 2).ljungBox[0]!.p).toBeLessThan(1e-6)
     const gap = wave.map((value, i) => (i === 30 ? null : value))
-    expect(testResiduals(gap, 12)).toMatchObject({ ljungBox: [], autocorrelation: null })
-    expect(testResiduals(gap, 12).jarqueBera).not.toBeNull()
+    expect(testResiduals(gap, 12, 2)).toMatchObject({ ljungBox: [], autocorrelation: null })
+    expect(testResiduals(gap, 12, 2).jarqueBera).not.toBeNull()
   })
 })
 

@@ -13,10 +13,17 @@ export interface JarqueBera {
   readonly p: number
 }
 
+/** Ljung–Box over so many lags, and whether it finds a wave. */
+export interface WaveTest extends LjungBox {
+  /** p once it is allowed for what was estimated from the same values. */
+  readonly allowedP: number
+  readonly waves: boolean
+}
+
 /** What residuals say of the model that left them. */
 export interface ResidualTests {
   /** At one and at two years; none with a gap inside, when nothing is left, and for lags that are too long. */
-  readonly ljungBox: readonly LjungBox[]
+  readonly ljungBox: readonly WaveTest[]
   /** From lag 1; null with a gap inside, or when nothing is left. */
   readonly autocorrelation: readonly number[] | null
   readonly limit: Value
@@ -31,18 +38,37 @@ const FEWEST_LAGS = 2
  *
  * @param residuals one a period, null = missing
  * @param seasons m
+ * @param estimated p, the coefficients that were fitted
  */
-export function testResiduals(residuals: readonly Value[], seasons: number): ResidualTests {
+export function testResiduals(
+  residuals: readonly Value[],
+  seasons: number,
+  estimated: number,
+): ResidualTests {
   const { inner } = withoutEnds(residuals)
   const year = Math.max(seasons, FEWEST_LAGS)
   const r = inner.includes(null) ? null : autocorrelation(inner as readonly number[], 2 * year)
   const lags = [year, 2 * year].filter((lag) => lag < inner.length)
   return {
-    ljungBox: r ? lags.map((lag) => ljungBox(r, inner.length, lag)) : [],
+    ljungBox: r ? lags.map((lag) => waveTest(r, inner.length, lag, estimated)) : [],
     autocorrelation: r,
     limit: r && autocorrelationLimit(inner.length),
     jarqueBera: jarqueBera(inner.filter((value) => value !== null)),
   }
+}
+
+/** Of a test that is asked of every regression: below this it is no chance. */
+const SURE = 0.01
+
+/**
+ * Columns that were fitted take their share of the residuals, so that correlations of what is left come out too
+ * large: of white noise of five years, with thirteen coefficients, the plain test finds waves in one series of eight.
+ * So Q is taken by the share (n − p)/n of freedom that is left, which brings that to one in twenty-five.
+ */
+function waveTest(r: readonly number[], count: number, lag: number, estimated: number): WaveTest {
+  const test = ljungBox(r, count, lag)
+  const allowedP = upperChiSquared((test.q * Math.max(1, count - estimated)) / count, lag)
+  return { ...test, allowedP, waves: allowedP <= SURE }
 }
 
 /**

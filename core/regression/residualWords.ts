@@ -12,7 +12,7 @@ const SURE = 0.01
  * @returns a sentence only where the test could be made
  */
 export function residualWords(
-  { durbinWatson }: Pick<RegressionFigures, 'durbinWatson'>,
+  { durbinWatson, terms }: Pick<RegressionFigures, 'durbinWatson' | 'terms'>,
   { ljungBox, jarqueBera }: ResidualTests,
 ): string[] {
   const sentences: string[] = []
@@ -25,13 +25,12 @@ export function residualWords(
           : 'Neighbouring residuals are unrelated'
     sentences.push(`${words} (Durbin–Watson ${figure(durbinWatson)}).`)
   }
-  for (const { lag, q, df, p } of ljungBox) {
-    const words =
-      p <= SURE
-        ? 'the residuals still wave: season or trend is missing something'
-        : 'no wave can be told from chance'
+  for (const { lag, q, df, allowedP, waves } of ljungBox) {
+    const words = waves
+      ? 'the residuals still wave: season or trend is missing something'
+      : 'no wave can be told from chance'
     sentences.push(
-      `Over ${lag} lags ${words} (Ljung–Box ${figure(q)}, ${df} df, p ${probability(p)}).`,
+      `Over ${lag} lags ${words} (Ljung–Box ${figure(q)}, ${df} df; p ${probability(allowedP)}, allowing for ${terms.length} coefficients).`,
     )
   }
   if (jarqueBera) {

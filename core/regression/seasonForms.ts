@@ -83,7 +83,7 @@ function wave(k: number, m: number): DesignColumn[] {
 
 /**
  * The columns of a season less their mean over the seasons, at a time code: weights on their coefficients that
- * give what the season adds to the average one, whatever it is coded against. Waves average 0 by themselves.
+ * give what the season adds to the average one, whatever it is coded against.
  *
  * @example of quarters with dummies against Q1, in Q1: [−¼, −¼, −¼]
  */
@@ -93,13 +93,19 @@ export function centredSeason(
   time: TimeVariable = TIME_CODE,
 ): (t: number) => number[] {
   const columns = seasonColumns(form, calendar, time)
-  if (form.form === 'fourier') return (t) => columns.map(({ at }) => at(t))
-  const asIfIn = Array.from({ length: calendar.seasons }, (_, k) =>
-    seasonColumns(form, { ...calendar, seasonOf: () => k + 1 }, time),
-  )
-  return (t) =>
-    columns.map(({ at }, j) => {
-      const sum = asIfIn.reduce((total, own) => total + own[j]!.at(t), 0)
-      return at(t) - sum / calendar.seasons
-    })
+  const { seasons } = calendar
+  switch (form.form) {
+    // Effects and waves average 0 as they are.
+    case 'none':
+    case 'effects':
+    case 'fourier':
+      return (t) => columns.map(({ at }) => at(t))
+    case 'dummies':
+      return (t) => columns.map(({ at }) => at(t) - 1 / seasons)
+    case 'dummies-by-trend': {
+      // Dummies come first, then as many slopes, which are the time itself in one season of m.
+      const dummies = columns.length / 2
+      return (t) => columns.map(({ at }, j) => at(t) - (j < dummies ? 1 : time.at(t)) / seasons)
+    }
+  }
 }

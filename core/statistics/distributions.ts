@@ -23,9 +23,19 @@ export function twoSidedT(t: number, df: number): number {
  * @example tQuantile(95, 10) // 2.228…
  */
 export function tQuantile(level: number, df: number): number {
+  const key = `${level} ${df}`
+  const known = QUANTILES.get(key)
+  if (known !== undefined) return known
   const x = betaincinv(1 - level / 100, df / 2, 0.5)
-  return Math.sqrt((df * (1 - x)) / x)
+  const quantile = Math.sqrt((df * (1 - x)) / x)
+  if (QUANTILES.size >= MOST_QUANTILES) QUANTILES.clear()
+  QUANTILES.set(key, quantile)
+  return quantile
 }
+
+/** The inverse is a search, and a batch of series of one length asks for the same few again and again. */
+const QUANTILES = new Map<string, number>()
+const MOST_QUANTILES = 500
 
 /**
  * Upper tail probability of F, again taken in the tail: I_x(d₂/2, d₁/2), x = d₂/(d₂ + d₁F).

@@ -135,15 +135,20 @@ function bestBreaks(length: number, shortest: number, sse: (from: number, to: nu
     for (let i = 0; i <= j && end - starts[i]! + 1 >= shortest; i++) row[i] = sse(starts[i]!, end)
     return row
   })
-  const best: number[][] = [costs.map((row) => row[0]!)]
-  const from: number[][] = [ends.map(() => 0)]
+  const best: Float64Array[] = [Float64Array.from(costs, (row) => row[0]!)]
+  const from: Int32Array[] = [new Int32Array(ends.length)]
   for (let k = 1; k < most; k++) {
-    const row = Array<number>(ends.length).fill(Infinity)
-    const start = Array<number>(ends.length).fill(-1)
+    const row = new Float64Array(ends.length).fill(Infinity)
+    const start = new Int32Array(ends.length).fill(-1)
+    const before = best[k - 1]!
     for (let j = 0; j < ends.length; j++) {
+      const cost = costs[j]!
       for (let i = 1; i <= j; i++) {
-        const all = best[k - 1]![i - 1]! + costs[j]![i]!
-        if (all < row[j]!) [row[j], start[j]] = [all, i]
+        const all = before[i - 1]! + cost[i]!
+        if (all < row[j]!) {
+          row[j] = all
+          start[j] = i
+        }
       }
     }
     best.push(row)
@@ -153,11 +158,7 @@ function bestBreaks(length: number, shortest: number, sse: (from: number, to: nu
 }
 
 /** The stretches of the best way to cut the whole into k. */
-function stretchesOf(
-  ends: readonly number[],
-  from: readonly (readonly number[])[],
-  k: number,
-): Stretch[] {
+function stretchesOf(ends: readonly number[], from: readonly Int32Array[], k: number): Stretch[] {
   const stretches: Stretch[] = []
   let place = ends.length - 1
   for (let level = k - 1; level >= 0; level--) {

@@ -44,7 +44,7 @@ export interface Prediction {
 /**
  * What a regression says of a time code: ŷ ± t · s · √(1 + h), h = x₀ᵀ(XᵀX)⁻¹x₀; of logarithms exp of both.
  *
- * @param levels in per cent
+ * @param quantiles of t, each with its level in per cent ({@link quantilesOf})
  * @param factor what exp(ŷ) is multiplied by for the point
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., sec. 3.1
  */
@@ -52,7 +52,7 @@ export function predict(
   fit: DesignFit,
   ofLog: boolean,
   t: number,
-  levels: readonly number[],
+  quantiles: readonly { readonly level: number; readonly reach: number }[],
   factor = 1,
 ): Prediction {
   const df = fit.n - fit.p
@@ -66,11 +66,17 @@ export function predict(
     leverage,
     standardError,
     point: back(eta) * factor,
-    limits: levels.map((level) => {
-      const reach = tQuantile(level, df) * standardError
-      return { level, lower: back(eta - reach), upper: back(eta + reach) }
-    }),
+    limits: quantiles.map(({ level, reach }) => ({
+      level,
+      lower: back(eta - reach * standardError),
+      upper: back(eta + reach * standardError),
+    })),
   }
+}
+
+/** The t that an interval of each level reaches to, in standard errors. */
+export function quantilesOf({ n, p }: DesignFit, levels: readonly number[]) {
+  return levels.map((level) => ({ level, reach: tQuantile(level, n - p) }))
 }
 
 /** Regression of the values on trend, season and events, and what it says of the periods ahead. */
@@ -87,7 +93,8 @@ export function forecastByRegression(
   const s = Math.sqrt(fit.sse / df)
   const factor = ofLog ? backTransformFactor(backTransform, s, fit.residuals) : 1
   const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
-  const predictions = t.map((at) => predict(fit, ofLog, at, levels, factor))
+  const quantiles = quantilesOf(fit, levels)
+  const predictions = t.map((at) => predict(fit, ofLog, at, quantiles, factor))
   const forecast = predictions.map(({ point }) => point)
   const limits = Object.fromEntries(
     levels.map((level, k): [string, Limits] => [
@@ -112,14 +119,15 @@ export function forecastByRegression(
       interval: {
         df,
         s,
-        quantiles: Object.fromEntries(levels.map((level) => [level, tQuantile(level, df)])),
+        quantiles: Object.fromEntries(quantiles.map(({ level, reach }) => [level, reach])),
         backTransform: factor,
       },
     },
     fitted: stretch.values.map((_, i): Value => {
       const at = stretch.firstT + i
       if (at < fit.from) return null
-      return ofLog ? Math.exp(fit.at(at)) : fit.at(at)
+      const own = fit.fittedInTime[at - fit.from]!
+      return ofLog ? Math.exp(own) : own
     }),
     report: () => reportRegression(fit, { options, trend: trendOptions, design, stretch, start }),
   }

@@ -6,8 +6,6 @@ import type { RegressionForecast } from './calculate'
 import { eventAt, eventChange } from './eventChange'
 import type { RegressionOptions } from './options'
 
-/** Of a test that is asked of every regression, below this is no chance. */
-const SURE = 0.01
 /** A period whose Cook's distance is beyond this moves the whole fit. */
 const SWAYS = 1
 
@@ -21,14 +19,14 @@ export function findingsOfRegression(
   if (!report) return []
   const findings: Finding[] = []
   const year = report.tests.ljungBox[0]
-  if (year && year.p <= SURE) {
+  if (year?.waves) {
     findings.push({
       code: 'residuals-wave',
       severity: 'caution',
       stage: 'trend',
-      text: `The residuals of the regression still wave: season or trend is missing something (Ljung–Box over ${year.lag} lags, p ${probability(year.p)}). Try another form of trend, or make what happened an event.`,
+      text: `The residuals of the regression still wave: season or trend is missing something (Ljung–Box over ${year.lag} lags, p ${probability(year.allowedP)}). Try another form of trend, or make what happened an event.`,
       period: null,
-      figure: year.p,
+      figure: year.allowedP,
     })
   }
   const code = (t: number) => stretch.periodOf(t - stretch.firstT).code

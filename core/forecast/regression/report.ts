@@ -68,8 +68,9 @@ export function reportRegression(fit: DesignFit, told: RegressionReported): Regr
   const { seasons } = stretch.calendar
   const ofLog = options.model === 'multiplicative'
   const { periodLabel } = designCalendar(stretch.calendar, start)
+  const figures = regressionFigures(fit)
   return {
-    ...regressionFigures(fit),
+    ...figures,
     ofLog,
     from: fit.from,
     to: stretch.firstT + stretch.values.length - 1,
@@ -79,22 +80,27 @@ export function reportRegression(fit: DesignFit, told: RegressionReported): Regr
       ...design.season.map((): TermKind => 'season'),
       ...design.events.map((): TermKind => 'event'),
     ],
-    seasonEffects: seasonEffectsOf(fit, design, told),
+    seasonEffects: seasonEffectsOf(fit, design, told, figures.terms),
     segmentSlopes: segmentSlopesOf({ fit }, periodLabel),
     seasonSlopes: seasonSlopesOf(fit, design, told),
     smearing: ofLog ? smearing(fit.residuals) : null,
     residuals: fit.residualsInTime,
-    fittedScale: fit.residualsInTime.map((_, i) => fit.at(fit.from + i)),
-    tests: testResiduals(fit.residualsInTime, seasons),
+    fittedScale: fit.fittedInTime,
+    tests: testResiduals(fit.residualsInTime, seasons, fit.p),
     influence: mostInfluential(fit, MOST_INFLUENTIAL),
   }
 }
 
-/** Every season against the average one, as of the last year where slopes differ. */
+/**
+ * Every season against the average one, as of the last year where slopes differ.
+ *
+ * @param terms of the same fit: what is a coefficient already is not worked out again
+ */
 export function seasonEffectsOf(
   fit: DesignFit,
   { season, trend, centredSeason }: RegressionDesign,
   { stretch, start }: Pick<RegressionReported, 'stretch' | 'start'>,
+  terms: readonly Term[],
   confidence?: number,
 ): SeasonEffect[] {
   if (season.length === 0) return []
@@ -106,7 +112,12 @@ export function seasonEffectsOf(
     .map((t): SeasonEffect => {
       const own = seasonOf(t)
       const weights = Array<number>(fit.p).fill(0)
-      centredSeason(t).forEach((weight, j) => (weights[1 + trend.length + j] = weight))
+      const centred = centredSeason(t)
+      centred.forEach((weight, j) => (weights[1 + trend.length + j] = weight))
+      const [only, ...others] = centred.flatMap((weight, j) => (weight === 0 ? [] : [j]))
+      if (only !== undefined && others.length === 0 && centred[only] === 1) {
+        return { season: own, ...terms[1 + trend.length + only]!, name: `season ${own}` }
+      }
       return { season: own, ...term(`season ${own}`, seasonLabel(own), weights) }
     })
     .sort((a, b) => a.season - b.season)
