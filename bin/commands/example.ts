@@ -2,7 +2,11 @@ import { fileURLToPath } from 'node:url'
 import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/period'
-import { calendarOfResult } from '../../core/ledger/calendarOfResult'
+import { totalsByQuarter, totalsByYear } from '../../core/forecast/totals'
+import { calendarOfResult, startOfResult } from '../../core/ledger/calendarOfResult'
+import { regressionReadings } from '../../core/ledger/regressionReadings'
+import type { MethodDocument } from '../../core/method'
+import { residualWords } from '../../core/regression/residualWords'
 import type { Result } from '../../core/result'
 import { methodSentence, sentenceText } from '../../core/sentence'
 import type { Series } from '../../core/series/series'
@@ -12,21 +16,38 @@ import { print } from '../output'
 
 const FILE = fileURLToPath(new URL('../../demo/files/exterior-paint.csv', import.meta.url))
 
-/** Runs Quillfield's exterior paint through the default method and prints what an analyst reads. */
+/** The flood that closed the plant. */
+const FLOOD = { name: 'flood', from: '2019-06', to: '2019-07' }
+
+/** Runs Quillfield's exterior paint through the whole path and prints what an analyst reads. */
 export function example(): void {
   const reading = readFile(readBytes(FILE))
   if (reading.outcome !== 'ok') throw new Error('The demo file cannot be read.')
   const { series } = reading.series[0]!
-  print(report(series, analyse(series, { format: 'elvant-method/1' })))
+  const run = (more: Partial<MethodDocument> = {}) =>
+    analyse(series, { format: 'elvant-method/1', ...more })
+  const broken = run({ trend: { form: 'breaks', breaks: [{ period: FLOOD.from }] } })
+  const regression = run({ forecast: { by: 'regression', indicators: [FLOOD] } })
+  print(
+    [
+      report(series, run()),
+      '\nThe same with a break at the flood\n',
+      ...trendLines(broken),
+      '\nOne regression of trend, season and flood in place of the decomposition\n',
+      ...regressionLines(regression),
+      '',
+      ...forecastLines(regression),
+      '',
+      ...totalLines(regression),
+    ].join('\n') + '\n',
+  )
 }
 
 /** The indices, the trend and the forecast of a result, as a page of text. */
 export function report(of: Series, result: Result): string {
-  const { series, seasons, trendFit, forecast, method, decomposition } = result
+  const { series, seasons, method, decomposition } = result
   const calendar = calendarOfResult(result)
   const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
-  const widest = method.forecast.levels.at(-1)
-  const limits = widest === undefined ? null : forecast.limits[widest]!
   const lines = [
     `${series.name}, ${series.unit}, ${series.frequency}, ${label(series.start)} to ${label(series.end)}: ${series.periods} periods, ${series.missing} missing`,
     sentenceText(methodSentence(method, of)),
@@ -38,21 +59,79 @@ export function report(of: Series, result: Result): string {
       : []),
     '',
     'Trend of the deseasonalized series',
-    `  ${trendFit.equation}   (t = 1 in ${label(series.start)})`,
-    `  R² ${percent(trendFit.r2Before)} before deseasonalizing, ${percent(trendFit.r2)} after`,
+    ...trendLines(result),
     '',
-    `Forecast in ${series.unit}`,
-    `  ${'period'.padEnd(10)}${'deseasonalized'.padStart(15)}${'forecast'.padStart(12)}${limits ? `${widest}% from`.padStart(12) + 'to'.padStart(12) : ''}`,
-    ...forecast.period.map(
-      (code, i) =>
-        `  ${label(code).padEnd(10)}${fixed(forecast.deseasonalized[i]!, 0, 15)}${fixed(forecast.forecast[i]!, 0, 12)}` +
-        (limits ? fixed(limits.lower[i]!, 0, 12) + fixed(limits.upper[i]!, 0, 12) : ''),
-    ),
+    ...forecastLines(result),
+    '',
+    ...totalLines(result),
     '',
     'Worth knowing',
     ...result.findings.map(({ text }) => `  ${text}`),
   ]
   return lines.join('\n') + '\n'
+}
+
+/** The equation of the trend, the slope of its pieces, and R² before and after deseasonalizing. */
+function trendLines({ trendFit, series }: Result): string[] {
+  return [
+    `  ${trendFit.equation}   (time code 1 in ${series.start})`,
+    ...trendFit.segmentSlopes.map(
+      ({ label, estimate }) => `  ${label}: ${estimate.toFixed(1)} ${series.unit} a month`,
+    ),
+    `  R² ${percent(trendFit.r2Before)} before deseasonalizing, ${percent(trendFit.r2)} after`,
+  ]
+}
+
+/** Every coefficient with its reading, how well they fit, and what the residuals say. */
+function regressionLines(result: Result): string[] {
+  const { regression } = result
+  const readings = regressionReadings(result)
+  if (!regression || !readings) return []
+  return [
+    ...readings.terms.map(
+      ({ term, reads, isTold }) =>
+        `  ${term.label.padEnd(10)}${fixed(term.estimate, 4, 10)}  ${reads}${isTold ? '' : '; cannot be told from nothing'}`,
+    ),
+    `  R² ${percent(regression.r2)}, ${regression.n} values, ${regression.df} degrees of freedom`,
+    ...residualWords(regression, regression.tests).map((sentence) => `  ${sentence}`),
+  ]
+}
+
+/** Without and with the season, with the widest limits. */
+function forecastLines(result: Result): string[] {
+  const { forecast, method, series, regression } = result
+  const calendar = calendarOfResult(result)
+  const widest = method.forecast.levels.at(-1)
+  const limits = widest === undefined ? null : forecast.limits[widest]!
+  const plain = regression ? 'no season' : 'deseasonalized'
+  return [
+    `Forecast in ${series.unit}`,
+    `  ${'period'.padEnd(10)}${plain.padStart(15)}${'forecast'.padStart(12)}${limits ? `${widest}% from`.padStart(12) + 'to'.padStart(12) : ''}`,
+    ...forecast.period.map(
+      (code, i) =>
+        `  ${periodLabel(parsePeriod(code, calendar)!, calendar).padEnd(10)}${fixed(forecast.deseasonalized[i]!, 0, 15)}${fixed(forecast.forecast[i]!, 0, 12)}` +
+        (limits ? fixed(limits.lower[i]!, 0, 12) + fixed(limits.upper[i]!, 0, 12) : ''),
+    ),
+  ]
+}
+
+/** Years and quarters beside the same a year before. */
+function totalLines(result: Result): string[] {
+  const of = {
+    calendar: calendarOfResult(result),
+    start: startOfResult(result),
+    firstT: result.columns.t[0]!,
+    values: result.columns.value,
+    forecast: result.forecast.forecast,
+  }
+  const rows = [...totalsByYear(of), ...totalsByQuarter(of)]
+  return [
+    `Totals in ${result.series.unit}, beside a year before`,
+    ...rows.map(
+      ({ label, total, before, change }) =>
+        `  ${label.padEnd(10)}${fixed(total, 0, 12)}${fixed(before, 0, 12)}${change === null ? '' : `${change < 0 ? '' : '+'}${(100 * change).toFixed(1)}%`.padStart(9)}`,
+    ),
+  ]
 }
 
 function fixed(value: number | null, digits: number, width: number): string {

@@ -22,9 +22,9 @@ export type Mark =
 
 /**
  * What the figures of a column are: a level in the unit of the series; a difference in that unit, around 0;
- * a factor around 1; per cent, around 0; a share from 0 to 1; a count without a unit.
+ * a factor around 1; per cent, around 0; a share from 0 to 1; a count, or any number, without a unit.
  */
-export type Measure = 'level' | 'difference' | 'factor' | 'percent' | 'share' | 'count'
+export type Measure = 'level' | 'difference' | 'factor' | 'percent' | 'share' | 'count' | 'number'
 
 /** What each measure is read against; null for a level. */
 const BASELINE: Readonly<Record<Measure, 0 | 1 | null>> = {
@@ -34,6 +34,7 @@ const BASELINE: Readonly<Record<Measure, 0 | 1 | null>> = {
   percent: 0,
   share: 1,
   count: null,
+  number: null,
 }
 
 /** Columns that are many and alike: those that a regression was fitted to. */
@@ -115,6 +116,7 @@ function unitOf(measure: Measure, unit: string): string {
     case 'share':
       return 'from 0 to 1'
     case 'count':
+    case 'number':
       return ''
   }
 }

@@ -8,6 +8,7 @@ import {
 } from '../../column/expression'
 import { regressionOf, type Run } from '../../column/run'
 import type { DesignColumn } from '../../regression/design'
+import { capitalized } from '../../series/noun'
 import type { Value } from '../../series/series'
 import type { ForecastParts } from '../way'
 import type { RegressionForecast } from './calculate'
@@ -59,24 +60,26 @@ function ledgerName({ design }: Pick<Fitted, 'design'>, column: DesignColumn): s
 /** A row for every column that the regression was fitted to. */
 function designColumns(fitted: Fitted): Column[] {
   const { run, design, parts, from } = fitted
-  return design.all.map((column) =>
-    declare(run.unit, {
+  return design.all.map((column) => {
+    const actual = run.columns.t.map((t) => (t < from ? null : column.at(t)))
+    const isCount = actual.every((x) => x === null || Number.isInteger(x))
+    return declare(run.unit, {
       name: ledgerName(fitted, column),
-      label: column.label,
+      label: capitalized(column.label),
       symbol: column.label,
       means: column.means,
       explains: `column of the regression: ${column.means}`,
-      measure: 'count',
+      measure: isCount ? 'count' : 'number',
       component: design.season.includes(column) ? 'season' : 'forecast',
       mark: 'dots',
       group: 'design',
       stages: ['trend'],
-      actual: run.columns.t.map((t) => (t < from ? null : column.at(t))),
+      actual,
       ahead: parts.ahead.t.map(column.at),
       arithmetic: (t) => figureOf(column.label, column.at(t)),
       whyUndefined: notFitted(run),
-    }),
-  )
+    })
+  })
 }
 
 function fitColumns(fitted: Fitted): Column[] {

@@ -34,18 +34,27 @@ export interface ReadingTold {
 
 const SIGNIFICANT = 0.05
 
-/** Every coefficient in words with its unit, in the order of the report. */
+/**
+ * Every coefficient in words with its unit, in the order of the report; with effects the last season too, which is
+ * minus the sum of the others.
+ */
 export function readingsOf(report: RegressionReport, told: ReadingTold): Reading[] {
-  return report.terms.map((term, j) => ({
-    term,
-    kind: report.kinds[j]!,
-    reads: readTerm(term, j, report, told),
+  const read = (term: Term, kind: TermKind, reads: string): Reading => ({
+    ...{ term, kind, reads },
     range:
-      report.ofLog && j > 0
+      report.ofLog && kind !== 'constant'
         ? `${signedShare(term.lower)} to ${signedShare(term.upper)}`
         : undefined,
     isTold: term.p === null ? term.estimate !== 0 : term.p <= SIGNIFICANT,
-  }))
+  })
+  const readings = report.terms.map((term, j) =>
+    read(term, report.kinds[j]!, readTerm(term, j, report, told)),
+  )
+  if (told.options.season !== 'effects') return readings
+  const last = report.seasonEffects.at(-1)!
+  const words = seasonWords(last, `the average ${onePeriod(told.calendar)}`, report.ofLog, told)
+  const after = 1 + told.design.trend.length + told.design.season.length
+  return [...readings.slice(0, after), read(last, 'season', words), ...readings.slice(after)]
 }
 
 /** Every season against the average one, in words. */
@@ -63,7 +72,10 @@ function readTerm(term: Term, j: number, report: RegressionReport, told: Reading
   const { ofLog } = report
   const { trend: trendColumns, season } = design
   const k = j - 1
-  if (k < 0) return constantWords(told)
+  if (k < 0) {
+    const level = ofLog ? `: ${inUnit(Math.exp(term.estimate), told.unit)}` : ''
+    return `${constantWords(told)}${level}`
+  }
   if (k < trendColumns.length) return trendTermWords(term, k, ofLog, told)
   const own = k - trendColumns.length
   if (own < season.length) {

@@ -96,6 +96,7 @@ describe('a regression of trend plus season', () => {
     expect(words.get('May')).toMatch(
       /^May sells 2\d\d\.?\d* litres more than the average month, all else equal$/,
     )
+    expect(reads.map(({ term }) => term.label).slice(12, 15)).toEqual(['Nov', 'Dec', 'flood'])
     expect(words.get('flood')).toMatch(
       /^[89]\d\d\.?\d* litres less while it lasts, all else equal$/,
     )

@@ -35,8 +35,7 @@ const lines = computed<readonly (readonly [term: TermName, name: string, value: 
   <section class="errors">
     <h3>Fitted against actual</h3>
     <p class="muted small">
-      In the sample: the line<template v-if="hasSeason"> and the indices have</template
-      ><template v-else> has</template> seen these values. Out of sample the errors are larger.
+      In the sample: what is fitted has seen these values. Out of sample the errors are larger.
     </p>
     <dl class="figures">
       <template v-for="[term, name, value] in lines" :key="name">

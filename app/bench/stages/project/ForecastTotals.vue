@@ -42,7 +42,10 @@ function partly({ from, to, forecast }: Total): string {
     <h3>
       Totals <span class="muted small">{{ ledger.scale.unit }}</span>
     </h3>
-    <v-table class="totals" aria-label="Totals of the forecast">
+    <v-table class="totals">
+      <caption class="visually-hidden">
+        Totals of the forecast
+      </caption>
       <tbody v-for="group in groups" :key="group.name">
         <tr class="head">
           <th scope="col">{{ group.name }}</th>

@@ -12,14 +12,22 @@ export interface CoefficientRow extends Term {
   readonly isTold?: boolean
 }
 
-defineProps<{ rows: readonly CoefficientRow[]; name?: string }>()
+function rangeOf({ range, lower, upper }: CoefficientRow): string {
+  return range ? inReadersFigures(range) : `${formatFigure(lower)} to ${formatFigure(upper)}`
+}
+
+defineProps<{ rows: readonly CoefficientRow[]; name: string }>()
 </script>
 
 <template>
-  <v-table class="coefficients" :aria-label="name">
+  <v-table class="coefficients">
+    <caption class="visually-hidden">
+      {{
+        name
+      }}
+    </caption>
     <thead>
       <tr>
-        <th scope="col">95% limits</th>
         <th scope="col" class="number">estimate</th>
         <th scope="col" class="number"><TermWord of="standardError">std. error</TermWord></th>
         <th scope="col" class="number"><TermWord of="t" /></th>
@@ -28,20 +36,15 @@ defineProps<{ rows: readonly CoefficientRow[]; name?: string }>()
     </thead>
     <tbody v-for="row in rows" :key="row.name">
       <tr class="says">
-        <th scope="rowgroup" colspan="5">
-          {{ row.label
-          }}<span v-if="row.reads" class="muted">: {{ inReadersFigures(row.reads) }}</span>
-          <strong v-if="row.isTold === false"> Cannot be told from nothing.</strong>
+        <th scope="rowgroup" colspan="4">
+          <!-- A reading that begins with the name says it already. -->
+          <template v-if="!row.reads?.startsWith(row.label)">{{ row.label }}: </template>
+          <span v-if="row.reads" class="muted">{{ inReadersFigures(row.reads) }}; </span>
+          <strong v-if="row.isTold === false">cannot be told from nothing; </strong>
+          <span class="muted">95% from {{ rangeOf(row) }}</span>
         </th>
       </tr>
       <tr>
-        <td class="muted">
-          {{
-            row.range
-              ? inReadersFigures(row.range)
-              : `${formatFigure(row.lower)} to ${formatFigure(row.upper)}`
-          }}
-        </td>
         <td class="number">{{ formatFigure(row.estimate) }}</td>
         <td class="number">{{ formatFigure(row.standardError) }}</td>
         <td class="number">{{ row.t === null ? '–' : formatDecimals(row.t, 2) }}</td>
@@ -69,8 +72,7 @@ thead th {
   color: var(--muted);
 }
 
-th:first-child,
-td:first-child {
+.says th {
   padding-left: 0 !important;
 }
 
@@ -86,10 +88,6 @@ td:first-child {
 
 th.number {
   text-align: right;
-}
-
-td.muted {
-  font-size: 11px;
 }
 
 td.number {

@@ -32,6 +32,10 @@ function decimalsOf(
       return FACTOR_DECIMALS
     case 'percent':
       return [1, 1]
+    case 'count':
+      return [0, 0]
+    case 'number':
+      return [2, 2]
     default: {
       const own = name === 'value' || name === 'original' ? scale.valueDecimals : scale.decimals
       return [own, own]
