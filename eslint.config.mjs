@@ -65,7 +65,13 @@ export default ts.config(
   },
   {
     // The schemas of the ways' documents are declared where their types are.
-    files: ['core/decompose/**/*ptions.ts', 'core/decompose/way.ts', 'core/forecast/**/*ptions.ts', 'core/forecast/way.ts', 'core/trend/options.ts'],
+    files: [
+      'core/decompose/**/*ptions.ts',
+      'core/decompose/way.ts',
+      'core/forecast/**/*ptions.ts',
+      'core/forecast/way.ts',
+      'core/trend/options.ts',
+    ],
     rules: imports({
       packages: '(zod$|' + NUMERIC + ')',
       folders: 'app|bin|demo|handover|intake|server|shared',

@@ -43,39 +43,61 @@ try {
     ['whole series, figures as marks', '0'],
   ]) {
     if (key) await page.keyboard.press(key)
-    const times = await page.evaluate(measureSwitches, SWITCHES)
-    times.sort((a, b) => a - b)
-    const at = (share) => times[Math.floor(share * (times.length - 1))].toFixed(1)
-    report(
+    sayTimes(
       `additive ↔ multiplicative, ${MONTHS} months, ${zoom}`,
-      `median ${at(0.5)} ms, 90% within ${at(0.9)} ms, ${times.length} switches`,
+      await page.evaluate(measureSwitches, {
+        count: SWITCHES,
+        word: 'model',
+        shows: '[data-row=seasonalIrregular] .label',
+      }),
     )
   }
+  await page.keyboard.press('5')
+  await page.locator('[data-row=trend]').waitFor()
+  await page.evaluate(keepChoices, ['a straight line', 'a quadratic curve'])
+  sayTimes(
+    `straight line ↔ quadratic, ${MONTHS} months, whole series`,
+    await page.evaluate(measureSwitches, {
+      count: SWITCHES,
+      word: 'trend',
+      shows: '[data-row=trend] .means',
+    }),
+  )
+  await page.keyboard.press('3')
   await page.locator('[data-word=by]').click()
   await page.getByRole('option', { name: /^robust loess/ }).click()
   await page.locator('[data-row=weight]').waitFor()
   await page.locator('[data-word=loess]').click()
-  const windows = await page.evaluate(measureWindows, SWITCHES)
-  windows.sort((a, b) => a - b)
-  const share = (of) => windows[Math.floor(of * (windows.length - 1))].toFixed(1)
-  report(
+  sayTimes(
     `robust loess, a change of window, ${MONTHS} months`,
-    `median ${share(0.5)} ms, 90% within ${share(0.9)} ms, ${windows.length} changes`,
+    await page.evaluate(measureWindows, SWITCHES),
   )
   await browser.close()
 } finally {
   server.kill()
 }
 
-/** Chooses the other model again and again; a switch ends with the frame that shows it. */
-async function measureSwitches(count) {
+/** Of a word with many choices, the two that are switched between. */
+function keepChoices(choices) {
+  globalThis.switched = choices
+}
+
+/** Chooses what is not chosen again and again; a switch ends with the frame that shows it. */
+async function measureSwitches({ count, word, shows }) {
   const painted = () =>
     new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
-  const label = () => document.querySelector('[data-row=seasonalIrregular] .label').textContent
+  const label = () => document.querySelector(shows).textContent
+  /** The other choice of those that are offered. */
+  const other = () =>
+    [...document.querySelectorAll('[role=option][aria-selected=false]')].find(
+      (option) =>
+        !globalThis.switched ||
+        globalThis.switched.some((text) => option.textContent.startsWith(text)),
+    )
   const times = []
   for (let i = 0; i < count; i++) {
-    document.querySelector('[data-word=model]').click()
-    while (!document.querySelector('[role=option][aria-selected=false]')) await painted()
+    document.querySelector(`[data-word=${word}]`).click()
+    while (!other()) await painted()
     await painted()
     const before = label()
     const changed = new Promise((resolve) => {
@@ -87,7 +109,7 @@ async function measureSwitches(count) {
       observer.observe(document.body, { subtree: true, childList: true, characterData: true })
     })
     const started = performance.now()
-    document.querySelector('[role=option][aria-selected=false]').click()
+    other().click()
     await changed
     await painted()
     times.push(performance.now() - started)
@@ -160,6 +182,12 @@ async function untilAnswering() {
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
   throw new Error('The server did not start.')
+}
+
+function sayTimes(what, times) {
+  times.sort((a, b) => a - b)
+  const at = (share) => times[Math.floor(share * (times.length - 1))].toFixed(1)
+  report(what, `median ${at(0.5)} ms, 90% within ${at(0.9)} ms, ${times.length} times`)
 }
 
 function report(what, figure) {

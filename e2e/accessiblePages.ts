@@ -100,7 +100,12 @@ export function lookAtPages(colorScheme: 'light' | 'dark'): void {
       await page.keyboard.press('m')
       await page.keyboard.press('f')
       await expectNoSeriousViolation(page)
-      for (const word of ['model', 'levels', 'span']) {
+      await page.keyboard.press('f')
+      await page.keyboard.press('5')
+      await chooseWord(page, 'trend', 'a line with breaks')
+      await chooseWord(page, 'forecast', 'by regression')
+      await expectNoSeriousViolation(page)
+      for (const word of ['model', 'levels', 'span', 'breaks', 'events']) {
         await page.locator(`[data-word=${word}]`).click()
         await expectNoSeriousViolation(page)
         await page.keyboard.press('Escape')

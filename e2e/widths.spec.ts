@@ -95,6 +95,12 @@ for (const { name, width, height, zoom } of SCREENS) {
           await expect.poll(() => faultsOf(page), { message: `${stage}, ${model}` }).toEqual([])
         }
       }
+      await chooseWord(page, 'forecast', 'by regression')
+      for (const stage of ['Trend', 'Project']) {
+        await path.getByRole('button', { name: new RegExp(`^${stage}`) }).click()
+        await page.mouse.move(0, 0)
+        await expect.poll(() => faultsOf(page), { message: `${stage}, regression` }).toEqual([])
+      }
     })
   })
 }

@@ -1,5 +1,8 @@
 import type { MethodChange } from '../../finding'
-import type { ForecastOptions } from '../ways'
+import type { IndicatorAt } from './options'
+
+/** A forecast that may know of events. */
+type WithEvents = { readonly by: string; readonly indicators?: readonly IndicatorAt[] }
 
 /** Something that happened, from one period to another. */
 export interface EventAt {
@@ -10,7 +13,7 @@ export interface EventAt {
 }
 
 /** What makes a regression of the forecast, if it is none yet, with one event more. */
-export function eventChange(forecast: ForecastOptions, event: EventAt): MethodChange {
+export function eventChange(forecast: WithEvents, event: EventAt): MethodChange {
   const before = indicatorsOf(forecast)
   const names = new Set(before.map(({ name }) => name))
   let name = event.name
@@ -19,12 +22,12 @@ export function eventChange(forecast: ForecastOptions, event: EventAt): MethodCh
 }
 
 /** The event that a period lies in, if it lies in one. */
-export function eventAt(forecast: ForecastOptions, code: string): EventAt | undefined {
+export function eventAt(forecast: WithEvents, code: string): EventAt | undefined {
   // Codes of periods sort as the periods do.
   return indicatorsOf(forecast).find(({ from, to }) => from <= code && code <= to)
 }
 
 /** The events that a forecast knows; none where it knows of no events. */
-export function indicatorsOf(forecast: ForecastOptions) {
-  return 'indicators' in forecast ? forecast.indicators : []
+function indicatorsOf({ indicators = [] }: WithEvents): readonly IndicatorAt[] {
+  return indicators
 }
