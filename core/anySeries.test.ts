@@ -7,13 +7,16 @@ import { calendarOf } from './calendar/calendar'
 import { explain, explainColumn } from './ledger/explain'
 import { evaluate } from './column/expression'
 import { ledgerOf } from './ledger/ledger'
+import { regressionReadings } from './ledger/regressionReadings'
 import { MISSING_RULES } from './care/fillMissing'
 import { DECOMPOSITION_WAYS } from './decompose/ways'
 import type { MethodDocument } from './method'
 import { Refusal } from './refusal'
+import { SEASON_FORMS } from './regression/seasonForms'
 import type { Result } from './result'
 import type { Series, Value } from './series/series'
 import { testStationarity } from './stationarity/stationarity'
+import { TREND_FORM_NAMES } from './trend/forms'
 
 /** What series of real life look like, and some that do not: each value from its place and a random share. */
 const SHAPES: Record<string, (i: number, m: number, share: number) => number> = {
@@ -64,8 +67,17 @@ const anyMethod: fc.Arbitrary<MethodDocument> = fc
     seasonalWindow: fc.constantFrom(undefined, 7, 9, 13, 35, 8, 'periodic' as const),
     trendWindow: fc.constantFrom(undefined, undefined, 3, 5, 51),
     robust: fc.constantFrom(undefined, false),
+    form: fc.constantFrom(...TREND_FORM_NAMES, 'linear' as const),
+    last: fc.constantFrom(undefined, undefined, 5, 24),
+    forecast: fc.constantFrom<MethodDocument['forecast'][]>(
+      undefined,
+      { levels: [99.9] },
+      ...SEASON_FORMS.map((season) => ({ by: 'regression' as const, season })),
+      { by: 'regression', model: 'multiplicative', backTransform: 'mean' },
+      { by: 'regression', model: 'additive', steps: [{ name: 'shop', from: '2001-01' }] },
+    ),
   })
-  .map(({ by, model, missing, ...loess }) => {
+  .map(({ by, model, missing, form, last, forecast, ...loess }) => {
     const given = Object.entries({ model, ...(by === 'stl' ? loess : {}) }).filter(
       ([, value]) => value !== undefined,
     )
@@ -73,6 +85,12 @@ const anyMethod: fc.Arbitrary<MethodDocument> = fc
       format: 'elvant-method/1',
       missing,
       decompose: { by, ...Object.fromEntries(given) },
+      trend: {
+        form,
+        ...(form === 'breaks' ? { breaks: [{ period: '2001-01', level: true }] } : {}),
+        ...(last === undefined ? {} : { last }),
+      },
+      ...(forecast ? { forecast } : {}),
     }
   })
 
@@ -104,11 +122,16 @@ describe('any series under any method', () => {
         const result = resultOf(series, method)
         if (!result) return
         expect(notFinite(result)).toBeNull()
-        for (const { text } of result.findings) {
-          expect(text).not.toMatch(/NaN|Infinity|undefined|null|object/)
+        const told = regressionReadings(result)
+        const words = [
+          ...result.findings.map(({ text }) => text),
+          ...(told ? told.terms.map(({ reads, range }) => `${reads} ${range ?? ''}`) : []),
+        ]
+        for (const text of words) {
+          expect(text).not.toMatch(/NaN|Infinity|∞|undefined|null|object/)
         }
       }),
-      { numRuns: 400 },
+      { numRuns: 500 },
     )
   })
 

@@ -33,6 +33,7 @@ test('from the deseasonalized series to a forecast by regression, with the flood
     await expect(working.getByText('a month')).toHaveCount(0)
   })
 
+  let column = 0
   await test.step('a line that breaks, the break dragged to the flood', async () => {
     await chooseWord(page, 'trend', 'a line with breaks')
     const handle = page.getByRole('slider', { name: 'Break 1 of 1' })
@@ -41,7 +42,7 @@ test('from the deseasonalized series to a forecast by regression, with the flood
     const first = (await target.boundingBox())!
     const now = Number(await handle.getAttribute('aria-valuenow'))
     // The break stands in the middle of its column, the start of the fit at the left edge of the first.
-    const column = (at.x + at.width / 2 - (first.x + first.width / 2)) / (now - 0.5)
+    column = (at.x + at.width / 2 - (first.x + first.width / 2)) / (now - 0.5)
     const flood = 42 // Jun 2019
     await page.mouse.move(at.x + at.width / 2, at.y + 60)
     await page.mouse.down()
@@ -81,18 +82,32 @@ test('from the deseasonalized series to a forecast by regression, with the flood
   const indicators = [{ name: 'flood', from: '2019-06', to: '2019-07' }]
   const result = fromCore({ forecast: { by: 'regression', indicators } })
   await test.step('the flood, marked on the strip, becomes an event of a regression', async () => {
-    await chooseWord(page, 'forecast', 'by regression')
+    const edge = (await page
+      .getByRole('slider', { name: 'First period of the trend' })
+      .boundingBox())!
+    const strip = (await page.locator('.strip canvas').first().boundingBox())!
+    const x = (t: number) => edge.x + edge.width / 2 + (t - 0.5) * column
+    await page.keyboard.down('Shift')
+    await page.mouse.move(x(42), strip.y + 40)
+    await page.mouse.down()
+    await page.mouse.move(x(43), strip.y + 40, { steps: 3 })
+    await page.mouse.up()
+    await page.keyboard.up('Shift')
+    const marked = page.getByRole('form', { name: 'Marked stretch' })
+    await expect(marked).toContainText('Jun 2019 to Jul 2019, 2 months')
+    await marked.getByLabel('What happened in the marked stretch').fill('flood')
+    await marked.getByRole('button', { name: 'make it an event' }).click()
+    await expect(page.locator('[data-word=forecast]')).toHaveText('by regression')
+    // By typing as well: a step that is taken out again.
     await page.locator('[data-word=events]').click()
-    await page.getByLabel('Name of the event').fill('flood')
-    for (const [field, period] of [
-      ['First period of the event', 'Jun 2019'],
-      ['Last period of the event', 'Jul 2019'],
-    ] as const) {
-      await page.getByLabel(field).fill(period)
-      await page.getByRole('option', { name: period }).click()
-    }
+    await expect(page.getByText('flood Jun 2019 to Jul 2019')).toBeVisible()
+    await page.getByLabel('Name of the event').fill('new shop')
+    await page.getByLabel('it stays').check()
+    await page.getByLabel('First period of the event').fill('Mar 2022')
+    await page.getByRole('option', { name: 'Mar 2022' }).click()
     await page.getByRole('button', { name: 'Add', exact: true }).click()
-    await expect(page.getByText('Jun 2019 to Jul 2019')).toBeVisible()
+    await expect(page.locator('[data-word=events]')).toHaveText('2 events')
+    await page.getByRole('button', { name: 'take out' }).last().click()
     await page.keyboard.press('Escape')
     await expect(page.locator('[data-word=events]')).toHaveText('1 event')
   })

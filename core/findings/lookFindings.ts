@@ -57,13 +57,16 @@ export function peakFindings(
   if (spacing.verdict === null) return []
   const wanders =
     hasSeason && (spacing.verdict === 'cyclical' || spacing.verdict === 'another-season')
-  const months = [...new Set(spacing.peaks.map((place) => seasonOf[place - 1]!))]
+  // Zeros and gaps can leave a series with troughs alone.
+  const [turns, places] =
+    spacing.peaks.length > 0 ? ['Peaks', spacing.peaks] : ['Troughs', spacing.troughs]
+  const months = [...new Set(places.map((place) => seasonOf[place - 1]!))]
     .sort((a, b) => a - b)
     .map((season) => seasonLabel(season, calendar))
   const text = wanders
     ? months.length === 1
-      ? `Peaks come in ${months[0]}, though not in every year.`
-      : `Peaks wander: they come in ${months.slice(0, -1).join(', ')} or ${months.at(-1)}.`
+      ? `${turns} come in ${months[0]}, though not in every year.`
+      : `${turns} wander: they come in ${months.slice(0, -1).join(', ')} or ${months.at(-1)}.`
     : `${gapWords(spacing, calendar)}: ${peakWords(spacing.verdict, calendar)}.`
   return [
     {

@@ -1,4 +1,3 @@
-import { traitsOf } from '../decompose/ways'
 import type { Result } from '../result'
 import type { Value } from '../series/series'
 import { ledgerOf } from './ledger'
@@ -48,13 +47,21 @@ export function ledgerTable(result: Result): FigureTable {
 export function forecastTable(result: Result): FigureTable {
   const { forecast, method, series } = result
   const { levels } = method.forecast
-  const { hasSeason } = traitsOf(method.decompose)
-  const inSeason = (...cells: readonly (string | Value)[]) => (hasSeason ? cells : [])
+  const { find } = ledgerOf(result)
+  const plain = find('forecastDeseasonalized')
+  // What the season adds: the effect by a regression, else the index of the decomposition.
+  const season = find('seasonEffect') ?? find('index')
+  const inSeason = (...cells: readonly (string | Value)[]) => (plain && season ? cells : [])
   return {
     header: [
       'period',
       't',
-      ...inSeason(inBrackets('deseasonalized forecast', series.unit), 'seasonal index'),
+      ...inSeason(
+        inBrackets(plain?.symbol ?? '', series.unit),
+        season?.name === 'index'
+          ? 'seasonal index'
+          : inBrackets(season?.symbol ?? '', season?.unit ?? ''),
+      ),
       inBrackets('forecast', series.unit),
       ...levels.flatMap((level) => [
         inBrackets(`${level}% lower`, series.unit),
@@ -64,7 +71,7 @@ export function forecastTable(result: Result): FigureTable {
     rows: forecast.period.map((period, i) => [
       period,
       forecast.t[i]!,
-      ...inSeason(forecast.deseasonalized[i]!, seasonAhead(result, i)),
+      ...inSeason(forecast.deseasonalized[i]!, season?.ahead?.[i] ?? null),
       forecast.forecast[i]!,
       ...levels.flatMap((level) => [
         forecast.limits[level]!.lower[i]!,
@@ -72,12 +79,6 @@ export function forecastTable(result: Result): FigureTable {
       ]),
     ]),
   }
-}
-
-/** What the season adds in a forecast period: its index, or its effect by the regression. */
-function seasonAhead(result: Result, i: number): Value {
-  const { find } = ledgerOf(result)
-  return (find('seasonEffect') ?? find('index'))?.ahead?.[i] ?? null
 }
 
 /** A heading with what is said of it in brackets; none around nothing. */

@@ -74,8 +74,10 @@ export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): Regr
   let total = 0
   for (const value of y) total += (value - centre) ** 2
   // Squares of values below 1e-162 are 0, and nothing is left to compare with.
-  const r2 = constant || total === 0 ? null : p === 1 ? 0 : 1 - sse / total
-  const f = perfect || r2 === null || p === 1 ? null : (total - sse) / (p - 1) / (sse / df)
+  // With a constant the columns never explain less than nothing; rounding may.
+  const explained = Math.max(0, total - sse)
+  const r2 = constant || total === 0 ? null : p === 1 ? 0 : explained / total
+  const f = perfect || r2 === null || p === 1 ? null : explained / (p - 1) / (sse / df)
 
   const parameters = p + 1
   const likelihood = perfect ? null : n * Math.log(sse / n)

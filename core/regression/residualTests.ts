@@ -81,10 +81,12 @@ function waveTest(r: readonly number[], count: number, lag: number, estimated: n
 export function jarqueBera(values: readonly number[]): JarqueBera | null {
   const n = values.length
   const centre = values.reduce((sum, value) => sum + value, 0) / n
+  const largest = values.reduce((most, value) => Math.max(most, Math.abs(value - centre)), 0)
+  if (!(largest > 0)) return null
+  // Fourth powers of very small residuals would be 0; as shares of the largest they are what they are.
   const moment = (power: number) =>
-    values.reduce((sum, value) => sum + (value - centre) ** power, 0) / n
+    values.reduce((sum, value) => sum + ((value - centre) / largest) ** power, 0) / n
   const variance = moment(2)
-  if (!(variance > 0)) return null
   const skewness = moment(3) / variance ** 1.5
   const kurtosis = moment(4) / variance ** 2
   const statistic = (n / 6) * (skewness ** 2 + (kurtosis - 3) ** 2 / 4)

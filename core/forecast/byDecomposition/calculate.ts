@@ -3,6 +3,7 @@ import type { Value } from '../../series/series'
 import { tQuantile } from '../../statistics/distributions'
 import type { Trend } from '../../trend/fit'
 import { backTransformFactor } from '../backTransform'
+import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { CommonAhead, ForecastBasis, Forecasted, Limits } from '../way'
 import type { ByDecompositionOptions } from './options'
 
@@ -78,17 +79,19 @@ export function forecastByDecomposition(
         if (scale === null || quantile === null) return null
         const reach = quantile * scale * Math.sqrt(1 + leverage[i]! + uncertainty[i]!)
         const edge = centre + sign * reach
-        return putBack(ofLog ? Math.exp(edge) : edge, index[i]!)
+        return limitOf(putBack(ofLog ? Math.exp(edge) : edge, index[i]!))
       })
     limits[level] = { lower: limit(-1), upper: limit(1) }
   }
+  const forecast = deseasonalized.map((value, i) => putBack(value, index[i]!))
+  requireNumbers(forecast)
   return {
     ahead: {
       by: 'decomposition',
       t,
       index,
       deseasonalized,
-      forecast: deseasonalized.map((value, i) => putBack(value, index[i]!)),
+      forecast,
       leverage,
       uncertainty,
       limits,

@@ -3,6 +3,7 @@ import { figureOf, meanOf, operation, plain, type Expression } from '../../colum
 import type { Run } from '../../column/run'
 import { notFitted, trendRegression } from '../../trend/columns'
 import { TREND_FORMS } from '../../trend/forms'
+import { BEYOND_NUMBERS } from '../beyondNumbers'
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
 import type { ByDecompositionOptions } from './options'
@@ -127,7 +128,9 @@ function limitColumns(run: Run, parts: Parts): Column[] {
           return inSeason(run, operation(trend, side === 'lower' ? '÷' : '×', factor), t)
         },
         whyUndefined: () =>
-          `There are no limits: the degrees of freedom left are ${df}, and at least 1 is needed.`,
+          df > 0
+            ? BEYOND_NUMBERS
+            : `There are no limits: the degrees of freedom left are ${df}, and at least 1 is needed.`,
       }),
     ),
   )

@@ -4,6 +4,7 @@ import { fitDesign, type DesignFit } from '../../regression/fitDesign'
 import { tQuantile } from '../../statistics/distributions'
 import { figure } from '../../words/figure'
 import { backTransformFactor } from '../backTransform'
+import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { CommonAhead, ForecastBasis, Forecasted, Limits } from '../way'
 import { designOfRegression, seasonEffectAt } from './design'
 import type { RegressionOptions } from './options'
@@ -96,12 +97,13 @@ export function forecastByRegression(
   const quantiles = quantilesOf(fit, levels)
   const predictions = t.map((at) => predict(fit, ofLog, at, quantiles, factor))
   const forecast = predictions.map(({ point }) => point)
+  requireNumbers(forecast)
   const limits = Object.fromEntries(
     levels.map((level, k): [string, Limits] => [
       String(level),
       {
-        lower: predictions.map((one) => one.limits[k]!.lower),
-        upper: predictions.map((one) => one.limits[k]!.upper),
+        lower: predictions.map((one) => limitOf(one.limits[k]!.lower)),
+        upper: predictions.map((one) => limitOf(one.limits[k]!.upper)),
       },
     ]),
   )

@@ -10,6 +10,7 @@ import { regressionOf, type Run } from '../../column/run'
 import type { DesignColumn } from '../../regression/design'
 import { capitalized } from '../../series/noun'
 import type { Value } from '../../series/series'
+import { BEYOND_NUMBERS } from '../beyondNumbers'
 import type { ForecastParts } from '../way'
 import type { RegressionForecast } from './calculate'
 import { designOfRegression, seasonEffectAt, type RegressionDesign } from './design'
@@ -230,6 +231,7 @@ function limitColumns(fitted: Fitted): Column[] {
           const centre = linearPredictor(fitted, t)
           return back(fitted, operation(centre, side === 'lower' ? '−' : '+', reach))
         },
+        whyUndefined: () => BEYOND_NUMBERS,
       }),
     ),
   )

@@ -73,8 +73,9 @@ function readTerm(term: Term, j: number, report: RegressionReport, told: Reading
   const { trend: trendColumns, season } = design
   const k = j - 1
   if (k < 0) {
-    const level = ofLog ? `: ${inUnit(Math.exp(term.estimate), told.unit)}` : ''
-    return `${constantWords(told)}${level}`
+    const level = Math.exp(term.estimate)
+    const said = ofLog && Number.isFinite(level) ? `: ${inUnit(level, told.unit)}` : ''
+    return `${constantWords(told)}${said}`
   }
   if (k < trendColumns.length) return trendTermWords(term, k, ofLog, told)
   const own = k - trendColumns.length
@@ -159,8 +160,12 @@ function amount(estimate: number, ofLog: boolean, { unit }: ReadingTold): string
   return unit === '' ? figure(Math.abs(estimate)) : inUnit(Math.abs(estimate), unit)
 }
 
+/** Beyond this a share is no figure any more. */
+const LARGEST_SHARE = 99.99
+
 /** A share as a per cent; a small one to two digits, so that a rate a day is not 0%. */
 function share(size: number): string {
+  if (!(size <= LARGEST_SHARE)) return `over ${percent(LARGEST_SHARE)}`
   return size < 0.01 ? `${figure(Number((size * 100).toPrecision(2)))}%` : percent(size)
 }
 

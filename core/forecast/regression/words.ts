@@ -29,7 +29,7 @@ const SEASON_SAYS: Readonly<
   },
 }
 
-/** `: a multiplicative regression with every season against the average and 1 event` */
+/** `, multiplicative, with every season against the average and 1 event` */
 export function wordsOfRegression(options: RegressionOptions, told: ForecastTold): Piece[] {
   const { model, backTransform, indicators, steps } = options
   const events = indicators.length + steps.length
@@ -43,7 +43,7 @@ export function wordsOfRegression(options: RegressionOptions, told: ForecastTold
     ', with ',
     {
       id: 'regressionSeason',
-      text: seasonText(options, told),
+      text: SEASON_SAYS[options.season].text,
       ask: { kind: 'pick', choices: seasonChoices(options, told) },
     },
     ...codingPieces(options, told),
@@ -55,12 +55,6 @@ export function wordsOfRegression(options: RegressionOptions, told: ForecastTold
     },
     ...(backTransform === undefined ? [] : [', as the ', backTransformWord(backTransform)]),
   ]
-}
-
-function seasonText({ season, base }: RegressionOptions, { calendar }: ForecastTold): string {
-  return season === 'dummies'
-    ? `every season against ${seasonLabel(base ?? 1, calendar)}`
-    : SEASON_SAYS[season].text
 }
 
 function modelChoices({ model }: RegressionOptions, { trend }: ForecastTold): Choice[] {

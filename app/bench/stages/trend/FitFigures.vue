@@ -21,12 +21,14 @@ function figure(value: Value, decimals?: number): string {
 
 <template>
   <dl class="figures">
-    <template v-if="before !== undefined">
-      <dt>R² before deseasonalizing</dt>
-      <dd>{{ figure(before, 4) }}</dd>
-    </template>
-    <dt><TermWord of="rSquared">R²</TermWord>{{ before === undefined ? '' : ' after' }}</dt>
-    <dd class="strong">{{ figure(fit.r2, 4) }}</dd>
+    <dt>
+      <TermWord of="rSquared">R²</TermWord
+      >{{ before === undefined ? '' : ' before deseasonalizing, after' }}
+    </dt>
+    <dd>
+      <template v-if="before !== undefined">{{ figure(before, 4) }}, </template>
+      <strong>{{ figure(fit.r2, 4) }}</strong>
+    </dd>
     <dt><TermWord of="adjustedRSquared" /></dt>
     <dd>{{ figure(fit.adjustedR2, 4) }}</dd>
     <dt>
@@ -43,9 +45,3 @@ function figure(value: Value, decimals?: number): string {
     <dd>{{ fit.n }}, {{ fit.df }}</dd>
   </dl>
 </template>
-
-<style scoped>
-.strong {
-  font-weight: 700;
-}
-</style>
