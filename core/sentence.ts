@@ -192,7 +192,7 @@ function trendFitAsk(method: Method, { calendar, start }: Series): Word['ask'] {
   const per = onePeriod(calendar)
   return {
     kind: 'fields',
-    lead: `The trend is fitted to the deseasonalized series. Limits need more than ${calendar.seasons + 1} ${per}s.`,
+    lead: `The trend is fitted to the ${calendar.seasons < 2 ? 'series' : 'deseasonalized series'}. Limits need more than ${calendar.seasons + 1} ${per}s.`,
     fields: [
       {
         kind: 'number',

@@ -192,8 +192,8 @@ onBeforeUnmount(() => observer?.disconnect())
           :aria-pressed="ledger.showsGroup"
           @click="ledger.showsGroup = !ledger.showsGroup"
         >
-          {{ ledger.showsGroup ? 'without' : 'with' }} the {{ ledger.grouped }} columns of the
-          regression
+          {{ ledger.showsGroup ? 'without' : 'with' }} the
+          {{ ledger.grouped === 1 ? 'column' : `${ledger.grouped} columns` }} of the regression
         </v-btn>
         <v-checkbox-btn
           v-if="ledger.stage === 'season' && bench.result"

@@ -35,9 +35,12 @@ const rates = computed(() => {
   return {
     unit: ofLog ? '' : unit.value,
     list: [
-      ...(isInDays.value ? [{ per: 'day', text: say(all.perDay) }] : []),
-      { per: isInDays.value ? `average ${period}` : period, text: say(all.perPeriod) },
-      ...(calendar.seasons > 1 ? [{ per: 'year', text: say(all.perYear) }] : []),
+      ...(isInDays.value ? [{ per: 'a day', text: say(all.perDay) }] : []),
+      {
+        per: isInDays.value ? `an average ${period}` : `a ${period}`,
+        text: say(all.perPeriod),
+      },
+      ...(calendar.seasons > 1 ? [{ per: 'a year', text: say(all.perYear) }] : []),
     ],
   }
 })
@@ -67,7 +70,7 @@ function breakThere(level: boolean) {
     </p>
     <p v-if="rates" class="small">
       <template v-for="(rate, i) in rates.list" :key="rate.per">
-        <template v-if="i > 0">, </template><strong>{{ rate.text }}</strong> {{ rates.unit }} a
+        <template v-if="i > 0">, </template><strong>{{ rate.text }}</strong> {{ rates.unit }}
         {{ rate.per }}
       </template>
     </p>
