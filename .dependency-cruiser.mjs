@@ -22,6 +22,7 @@ const CORE_LAYERS = [
   ['words'],
   ['series'],
   ['calendar', 'statistics', 'model.ts', 'finding.ts', 'word.ts', 'stage.ts'],
+  ['requireWhole.ts'],
   ['refusal.ts', 'glossary'],
 ]
 

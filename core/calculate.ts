@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt, parsePeriod, timeCodeOf } from './calendar/period'
+import { formatPeriod, periodAt, timeCodeOfCode } from './calendar/period'
 import { prepareStretch, type PreparedStretch } from './care/prepare'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
@@ -43,7 +43,7 @@ export function calculate(series: Series, document: MethodDocument): Figures {
   const { calendar, start } = series
   const { decompose } = method
   const { seasons } = calendar
-  const timeCode = (code: string) => timeCodeOf(start, parsePeriod(code, calendar)!, seasons)
+  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const firstT = timeCode(method.span.from)
   const lastT = timeCode(method.span.to)
   const leftOut = new Set(exclusionsOf(method).map(({ period }) => timeCode(period)))

@@ -18,7 +18,7 @@ import { nounOf } from './series/noun'
 import type { Value } from './series/series'
 import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
-import { fitTrend, trendLine, type Trend, type TrendLine } from './trend/fit'
+import { asLine, fitTrend, trendLine, type Trend, type TrendLine } from './trend/fit'
 import { phasesOf, type Phase } from './trend/phases'
 import { reportTrend, type TrendFit } from './trend/report'
 import { trendShare } from './trend/trendShare'
@@ -124,7 +124,7 @@ export function examine(figures: Figures): Examined {
     season &&
     testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
 
-  const straight = trendLine(decomposed.deseasonalized, firstT)
+  const straight = asLine(trend, firstT) ?? trendLine(decomposed.deseasonalized, firstT)
   return {
     seasons: seasonRows(figures),
     strength: strengthOf(figures, weights, ordinary),

@@ -1,15 +1,9 @@
 import type { Calendar } from './calendar/calendar'
 import { countPeriods, onePeriod, periodLabel } from './calendar/labels'
-import {
-  formatPeriod,
-  parsePeriod,
-  periodAt,
-  periodsBetween,
-  timeCodeOf,
-  type Period,
-} from './calendar/period'
+import { formatPeriod, parsePeriod, periodAt, periodsBetween } from './calendar/period'
 import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
+import { spanOf } from './completeMethod'
 import { LONGEST_HORIZON } from './forecast/commonOptions'
 import { FORECAST_WAYS, forecastWayOf } from './forecast/ways'
 import { exclusionsOf, type Method, type Span } from './method'
@@ -133,24 +127,23 @@ function trendPieces(method: Method, series: Series): Piece[] {
     text: TREND_FORMS[trend.form].says,
     ask: { kind: 'pick', choices: trendChoices(method, series) },
   }
-  const { calendar, start } = series
+  const { calendar } = series
   const breaks: Piece[] = trend.breaks
     ? [' at ', { id: 'breaks', text: breakWords(trend.breaks, calendar), ask: { kind: 'own' } }]
     : []
   const fitted: Word = {
     id: 'trendFit',
-    text: fittedWords(trend, periodsOf(method, calendar, start), calendar),
+    text: fittedWords(trend, periodsOf(method, series), calendar),
     ask: trendFitAsk(method, series),
   }
   return [form, ...breaks, ' through ', fitted]
 }
 
-function trendChoices(method: Method, { calendar, start }: Series): Choice[] {
-  const { trend, span } = method
-  const timeCode = (code: string) =>
-    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
-  const lastT = timeCode(span.to)
-  const from = Math.max(timeCode(span.from), lastT - (trend.last ?? Infinity) + 1)
+function trendChoices(method: Method, series: Series): Choice[] {
+  const { trend } = method
+  const { calendar, start } = series
+  const { firstT, lastT } = spanOf(method, series)
+  const from = Math.max(firstT, lastT - (trend.last ?? Infinity) + 1)
   const middle = formatPeriod(
     periodAt(start, Math.round((from + lastT) / 2), calendar.seasons),
     calendar,
@@ -171,10 +164,10 @@ function breakWords(breaks: readonly BreakAt[], calendar: Calendar): string {
   return labels.length > 2 ? countPeriods(labels.length, calendar) : labels.join(' and ')
 }
 
-function periodsOf({ span }: Method, calendar: Calendar, start: Period): number {
-  const timeCode = (code: string) =>
-    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
-  return timeCode(span.to) - timeCode(span.from) + 1
+/** How many periods are analysed. */
+function periodsOf(method: Method, series: Series): number {
+  const { firstT, lastT } = spanOf(method, series)
+  return lastT - firstT + 1
 }
 
 /** `all 120 months`, `the last 60 months, in days` */
@@ -186,9 +179,10 @@ function fittedWords({ last, time }: TrendOptions, periods: number, calendar: Ca
   return time === 'days' ? `${what}, in days` : what
 }
 
-function trendFitAsk(method: Method, { calendar, start }: Series): Word['ask'] {
+function trendFitAsk(method: Method, series: Series): Word['ask'] {
   const { trend } = method
-  const periods = periodsOf(method, calendar, start)
+  const { calendar } = series
+  const periods = periodsOf(method, series)
   const per = onePeriod(calendar)
   return {
     kind: 'fields',

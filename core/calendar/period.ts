@@ -97,3 +97,13 @@ export function formatPeriod(period: Period, calendar: Calendar): string {
       return `${period.year}-S${period.season}`
   }
 }
+
+/**
+ * The time code of a period that is known to be one of the series, by its code.
+ *
+ * @param start the period of time code 1
+ * @example timeCodeOfCode('2019-03', calendarOf('monthly'), { year: 2019, season: 1 }) // 3
+ */
+export function timeCodeOfCode(code: string, calendar: Calendar, start: Period): number {
+  return timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
+}

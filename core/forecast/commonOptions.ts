@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
+import { requireWhole } from '../requireWhole'
 import type { TrendOptions } from '../trend/options'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
@@ -51,13 +52,7 @@ export function completeCommon(
   { seasons }: Pick<Calendar, 'seasons'>,
 ): CommonForecast {
   const horizon = document.horizon ?? (seasons < 2 ? YEARLY_HORIZON : seasons)
-  if (!Number.isInteger(horizon) || horizon < 1 || horizon > LONGEST_HORIZON) {
-    const what = Number.isInteger(horizon) ? 'this must be' : 'this must be a whole number,'
-    throw new Refusal(
-      `${horizon} periods: ${what} from 1 to ${LONGEST_HORIZON}.`.replace('-', '−'),
-      'forecast.horizon',
-    )
-  }
+  requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
   const levels = [...(document.levels ?? [80, 95])].sort((a, b) => a - b)
   if (new Set(levels).size < levels.length) {
     throw new Refusal('The same level is asked for twice.', 'forecast.levels')

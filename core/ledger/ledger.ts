@@ -1,4 +1,4 @@
-import { parsePeriod, timeCodeOf } from '../calendar/period'
+import { timeCodeOfCode } from '../calendar/period'
 import { columnsOfCare } from '../care/columns'
 import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
@@ -129,9 +129,7 @@ export function leftOutOf(result: Result): ReadonlySet<number> {
   const calendar = calendarOfResult(result)
   const start = startOfResult(result)
   return new Set(
-    exclusionsOf(result.method).map(({ period }) =>
-      timeCodeOf(start, parsePeriod(period, calendar)!, calendar.seasons),
-    ),
+    exclusionsOf(result.method).map(({ period }) => timeCodeOfCode(period, calendar, start)),
   )
 }
 

@@ -1,5 +1,4 @@
 import { designOfRegression } from '../forecast/regression/design'
-import type { RegressionOptions } from '../forecast/regression/options'
 import { readingsOf, seasonReadings, type Reading } from '../forecast/regression/readings'
 import type { Result } from '../result'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
@@ -15,8 +14,8 @@ export interface RegressionReadings {
 /** The coefficients of a result's regression in words; null where the forecast is made without one. */
 export function regressionReadings(result: Result): RegressionReadings | null {
   const { regression, method, series } = result
-  if (!regression) return null
-  const options = method.forecast as RegressionOptions
+  const options = method.forecast
+  if (!regression || !('season' in options)) return null
   const calendar = calendarOfResult(result)
   const told = {
     options,

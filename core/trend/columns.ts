@@ -68,12 +68,12 @@ export function trendColumns(run: Run, { fit, design, ahead, hasCycle }: TrendCo
   return [trend, cycle]
 }
 
-/** Why a column that needs the trend is empty. */
-export function notFitted(run: Run): (t: number) => string {
+/** Why a column that needs the trend, or a regression, is empty. */
+export function notFitted(run: Run, what = 'The trend'): (t: number) => string {
   return (t) =>
     run.value('value', t) === null
       ? 'This period has no value.'
-      : 'The trend is fitted to later periods only.'
+      : `${what} is fitted to later periods only.`
 }
 
 /** The regression that the trend comes from, made when it is first asked for. */

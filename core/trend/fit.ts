@@ -65,6 +65,19 @@ function logarithms(
   })
 }
 
+/**
+ * A trend as the straight line that it is: the time code alone, of the values, over all of them.
+ *
+ * @param firstT time code of the first value
+ * @returns null for any other trend
+ */
+export function asLine(trend: Trend, firstT: number): TrendLine | null {
+  const { columns, from, coefficients } = trend.fit
+  const isLine = columns.length === 1 && columns[0]!.name === TIME_CODE.name
+  if (!isLine || trend.ofLog || from !== firstT) return null
+  return { ...trend, intercept: coefficients[0]!, slope: coefficients[1]! }
+}
+
 /** A straight trend, value = intercept + slope × time code. */
 export interface TrendLine extends Trend {
   readonly intercept: number

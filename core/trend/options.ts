@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
-import { parsePeriod, timeCodeOf, type Period } from '../calendar/period'
+import { timeCodeOfCode, type Period } from '../calendar/period'
 import { Refusal } from '../refusal'
+import { requireWhole } from '../requireWhole'
 import type { DesignColumn } from '../regression/design'
 import { designCalendar } from '../regression/designCalendar'
 import { TIME_KINDS, timeInDays, timeOf, type TimeKind } from '../regression/timeVariable'
@@ -65,7 +66,7 @@ export interface TrendFacts {
  */
 export function completeTrend(document: TrendDocument, facts: TrendFacts): TrendOptions {
   const { form = 'linear', time = 'code', breaks = [], last } = document
-  requireFits(last)
+  if (last !== undefined) requireWhole(last, 1, Infinity, 'trend.last')
   if (time === 'days') timeInDays(facts.calendar, facts.start)
   const { bends, says } = TREND_FORMS[form]
   if (!bends && breaks.length > 0) {
@@ -107,12 +108,6 @@ function inOrder(
   return placed.sort((a, b) => a.t - b.t).map(({ period, level }) => ({ period, level }))
 }
 
-function requireFits(last: number | undefined): void {
-  if (last === undefined || (Number.isInteger(last) && last >= 1)) return
-  const what = Number.isInteger(last) ? 'this must be' : 'this must be a whole number,'
-  throw new Refusal(`${last} periods: ${what} 1 or more.`.replace('-', '−'), 'trend.last')
-}
-
 /** The columns of a trend beside the constant. */
 export function trendDesign(
   { form, time, breaks = [] }: TrendOptions,
@@ -124,7 +119,7 @@ export function trendDesign(
       form,
       time: timeOf(time, calendar, start),
       breaks: breaks.map(({ period, level }) => ({
-        t: timeCodeOf(start, parsePeriod(period, calendar)!, calendar.seasons),
+        t: timeCodeOfCode(period, calendar, start),
         level,
       })),
     },

@@ -3,7 +3,7 @@ import { figureOf, meanOf, operation, plain, type Expression } from '../../colum
 import type { Run } from '../../column/run'
 import { notFitted, trendRegression } from '../../trend/columns'
 import { TREND_FORMS } from '../../trend/forms'
-import { BEYOND_NUMBERS } from '../beyondNumbers'
+import { backTransformed, limitColumns, withoutSeasonColumn } from '../columns'
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
 import type { ByDecompositionOptions } from './options'
@@ -14,6 +14,7 @@ type Parts = ForecastParts<ByDecompositionOptions, DecompositionForecast>
 export function columnsOfForecast(run: Run, parts: Parts): Column[] {
   const { unit, columns, hasSeason } = run
   const { ahead } = parts
+  const point = pointArithmetic(run, parts)
   const trendInSeason = hasSeason ? `trend ${run.model.restore} index` : 'trend'
   return [
     declare(unit, {
@@ -40,7 +41,15 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
       arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
       whyUndefined: notFitted(run),
     }),
-    ...(hasSeason ? [deseasonalizedColumn(run, parts)] : []),
+    ...(hasSeason
+      ? [
+          withoutSeasonColumn(run, ahead, {
+            label: 'Forecast, deseas.',
+            symbol: 'deseasonalized forecast',
+            arithmetic: point,
+          }),
+        ]
+      : []),
     declare(unit, {
       name: 'forecast',
       label: 'Forecast',
@@ -50,90 +59,49 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
       mark: 'line-dashed',
       stages: ['project'],
       ahead: ahead.forecast,
-      arithmetic: (t) =>
-        run.hasSeason ? inSeason(run, trendAhead(run, t), t) : pointOf(run, parts, t),
+      arithmetic: (t) => (hasSeason ? inSeason(run, trendAhead(run, t), t) : point(t)),
     }),
-    ...limitColumns(run, parts),
+    ...limitsOfTrend(run, parts),
   ]
 }
 
-/** The trend over the forecast under its own name, so that it is not taken for the forecast. */
-function deseasonalizedColumn(run: Run, parts: Parts): Column {
-  const { ahead } = parts
-  return declare(run.unit, {
-    name: 'forecastDeseasonalized',
-    label: 'Forecast, deseas.',
-    symbol: 'deseasonalized forecast',
-    means: 'not yet in season',
-    measure: 'level',
-    component: 'deseasonalized',
-    mark: 'line-dotted',
-    stages: ['project'],
-    ahead: ahead.deseasonalized,
-    arithmetic: (t) => pointOf(run, parts, t),
-  })
-}
-
-/** The trend ahead; of an exponential one its mean, where that is asked for in place of the median. */
-function pointOf(
-  run: Run,
-  { ahead, options, trendFit, trendDesign }: Parts,
-  t: number,
-): Expression {
-  const { backTransform, s } = ahead.interval
-  if (options.backTransform === undefined || options.backTransform === 'median') {
-    return run.arithmetic('trend', t)
-  }
-  const trend = run.cell('trend', t)
-  if (options.backTransform === 'smearing') {
-    const { of } = trendRegression(run, trendFit, trendDesign)
-    const made = { kind: 'regression', gives: { figure: 'smearing' }, of: of() } as const
-    return operation(trend, '×', figureOf('smearing', backTransform, made))
-  }
-  const half = operation({ kind: 'power', of: figureOf('s', s ?? 0), power: 2 }, '÷', plain(2))
-  return operation(trend, '×', { kind: 'exp', of: half })
+/** The arithmetic of the trend ahead; of an exponential one of its mean, where that is asked for. */
+function pointArithmetic(run: Run, { ahead, options, trendFit, trendDesign }: Parts) {
+  const { of } = trendRegression(run, trendFit, trendDesign)
+  const isMedian = options.backTransform === undefined || options.backTransform === 'median'
+  return (t: number): Expression =>
+    isMedian
+      ? run.arithmetic('trend', t)
+      : backTransformed(run.cell('trend', t), options.backTransform, ahead.interval, of)
 }
 
 /** (D ± q × scale × √(1 + h + g)), put back into season. */
-function limitColumns(run: Run, parts: Parts): Column[] {
-  const { ahead, options } = parts
-  const { df } = ahead.interval
+function limitsOfTrend(run: Run, parts: Parts): Column[] {
+  const { df } = parts.ahead.interval
   const figures = limitFigures(run, parts)
-  const trendPart = run.hasSeason ? `of the trend ${run.model.restore} index` : 'of the trend'
-  return options.levels.flatMap((level) =>
-    (['lower', 'upper'] as const).map((side) =>
-      declare(run.unit, {
-        name: `${side}:${level}`,
-        label: `${level}% ${side}`,
-        means: 'prediction limit',
-        explains: `prediction limit ${trendPart}`,
-        measure: 'level',
-        component: 'forecast',
-        mark: 'line-thin',
-        stages: ['project'],
-        ahead: ahead.limits[level]![side],
-        arithmetic: (t) => {
-          const { quantile, scale, leverage, uncertainty } = figures(level, t)
-          const trendOnly = operation(plain(1), '+', leverage)
-          const spread = {
-            kind: 'root',
-            of: uncertainty ? operation(trendOnly, '+', uncertainty) : trendOnly,
-          } as const
-          const reach = operation(operation(quantile, '×', scale), '×', spread)
-          const sign = side === 'lower' ? '−' : '+'
-          const trend = run.cell('trend', t)
-          if (!isOfLog(parts)) return inSeason(run, operation(trend, sign, reach), t)
-          // On the scale of logarithms a reach to either side is a factor.
-          const factor = { kind: 'exp', of: reach } as const
-          return inSeason(run, operation(trend, side === 'lower' ? '÷' : '×', factor), t)
-        },
-        whyUndefined: () =>
-          df > 0
-            ? BEYOND_NUMBERS
-            : `There are no limits: the degrees of freedom left are ${df}, and at least 1 is needed.`,
-      }),
-    ),
-  )
+  const isOfLog = TREND_FORMS[parts.trendFit.form].ofLog
+  return limitColumns(run, parts.options, parts.ahead, {
+    explains: `prediction limit of the trend${run.hasSeason ? ` ${run.model.restore} index` : ''}`,
+    arithmetic: (level, side, t) => {
+      const { quantile, scale, leverage, uncertainty } = figures(level, t)
+      const trendOnly = operation(plain(1), '+', leverage)
+      const spread = {
+        kind: 'root',
+        of: uncertainty ? operation(trendOnly, '+', uncertainty) : trendOnly,
+      } as const
+      const reach = operation(operation(quantile, '×', scale), '×', spread)
+      const trend = run.cell('trend', t)
+      const isLower = side === 'lower'
+      if (!isOfLog) return inSeason(run, operation(trend, isLower ? '−' : '+', reach), t)
+      // On the scale of logarithms a reach to either side is a factor.
+      const factor = { kind: 'exp', of: reach } as const
+      return inSeason(run, operation(trend, isLower ? '÷' : '×', factor), t)
+    },
+    whyNone:
+      df > 0
+        ? null
+        : `There are no limits: the degrees of freedom left are ${df}, and at least 1 is needed.`,
+  })
 }
 
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
@@ -201,10 +169,6 @@ function squaredShares(run: Run, from: number): Expression {
 
 function trendAhead(run: Run, t: number): Expression {
   return run.cell(run.hasSeason ? 'forecastDeseasonalized' : 'trend', t)
-}
-
-function isOfLog({ trendFit }: Parts): boolean {
-  return TREND_FORMS[trendFit.form].ofLog
 }
 
 function inSeason(run: Run, level: Expression, t: number): Expression {

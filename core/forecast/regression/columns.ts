@@ -10,7 +10,8 @@ import { regressionOf, type Run } from '../../column/run'
 import type { DesignColumn } from '../../regression/design'
 import { capitalized } from '../../series/noun'
 import type { Value } from '../../series/series'
-import { BEYOND_NUMBERS } from '../beyondNumbers'
+import { notFitted } from '../../trend/columns'
+import { backTransformed, limitColumns, withoutSeasonColumn } from '../columns'
 import type { ForecastParts } from '../way'
 import type { RegressionForecast } from './calculate'
 import { designOfRegression, seasonEffectAt, type RegressionDesign } from './design'
@@ -27,7 +28,7 @@ interface Fitted {
   readonly ofLog: boolean
   /** Time code of the first fitted period. */
   readonly from: number
-  regression(): Regression
+  readonly regression: () => Regression
 }
 
 /** Every column of the design, the fitted values and what they miss, the season's effect, the forecast and its limits. */
@@ -49,7 +50,7 @@ export function columnsOfRegression(run: Run, parts: Parts): Column[] {
     ...fitColumns(fitted),
     ...(design.season.length > 0 ? seasonColumns(fitted) : []),
     forecastColumn(fitted),
-    ...limitColumns(fitted),
+    ...limitsOfRegression(fitted),
   ]
 }
 
@@ -78,7 +79,7 @@ function designColumns(fitted: Fitted): Column[] {
       actual,
       ahead: parts.ahead.t.map(column.at),
       arithmetic: (t) => figureOf(column.label, column.at(t)),
-      whyUndefined: notFitted(run),
+      whyUndefined: notFitted(run, 'The regression'),
     })
   })
 }
@@ -97,7 +98,7 @@ function fitColumns(fitted: Fitted): Column[] {
       stages: ['trend', 'check'],
       actual: run.columns.fitted,
       arithmetic: (t) => back(fitted, linearPredictor(fitted, t)),
-      whyUndefined: notFitted(run),
+      whyUndefined: notFitted(run, 'The regression'),
     }),
     declare(run.unit, {
       name: 'residual',
@@ -110,7 +111,7 @@ function fitColumns(fitted: Fitted): Column[] {
       stages: ['trend', 'check'],
       actual: run.columns.residual,
       arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
-      whyUndefined: notFitted(run),
+      whyUndefined: notFitted(run, 'The regression'),
     }),
   ]
 }
@@ -145,18 +146,11 @@ function seasonColumns(fitted: Fitted): Column[] {
         })
         return back(fitted, sumOf(terms))
       },
-      whyUndefined: notFitted(run),
+      whyUndefined: notFitted(run, 'The regression'),
     }),
-    declare(run.unit, {
-      name: 'forecastDeseasonalized',
+    withoutSeasonColumn(run, parts.ahead, {
       label: 'Forecast, no season',
       symbol: 'forecast without season',
-      means: 'not yet in season',
-      measure: 'level',
-      component: 'deseasonalized',
-      mark: 'line-dotted',
-      stages: ['project'],
-      ahead: parts.ahead.deseasonalized,
       arithmetic: (t) =>
         operation(run.cell('forecast', t), ofLog ? '÷' : '−', run.cell('seasonEffect', t)),
     }),
@@ -175,66 +169,44 @@ function forecastColumn(fitted: Fitted): Column {
     mark: 'line-dashed',
     stages: ['project'],
     ahead: parts.ahead.forecast,
-    arithmetic: (t) => {
-      const point = back(fitted, linearPredictor(fitted, t))
-      const { backTransform } = parts.options
-      const { s, backTransform: factor } = parts.ahead.interval
-      if (backTransform === undefined || backTransform === 'median') return point
-      if (backTransform === 'smearing') {
-        const made = {
-          kind: 'regression',
-          gives: { figure: 'smearing' },
-          of: fitted.regression(),
-        } as const
-        return operation(point, '×', figureOf('smearing', factor, made))
-      }
-      const half = operation({ kind: 'power', of: figureOf('s', s), power: 2 }, '÷', plain(2))
-      return operation(point, '×', { kind: 'exp', of: half })
-    },
+    arithmetic: (t) =>
+      backTransformed(
+        back(fitted, linearPredictor(fitted, t)),
+        parts.options.backTransform,
+        parts.ahead.interval,
+        fitted.regression,
+      ),
   })
 }
 
 /** ŷ ± t × s × √(1 + h), of logarithms exp of it. */
-function limitColumns(fitted: Fitted): Column[] {
+function limitsOfRegression(fitted: Fitted): Column[] {
   const { run, parts } = fitted
-  const { ahead, options } = parts
+  const { ahead } = parts
   const { interval } = ahead
-  return options.levels.flatMap((level) =>
-    (['lower', 'upper'] as const).map((side) =>
-      declare(run.unit, {
-        name: `${side}:${level}`,
-        label: `${level}% ${side}`,
-        means: 'prediction limit',
-        explains: 'prediction limit of the regression',
-        measure: 'level',
-        component: 'forecast',
-        mark: 'line-thin',
-        stages: ['project'],
-        ahead: ahead.limits[level]![side],
-        arithmetic: (t) => {
-          const of = fitted.regression()
-          const df = plain(interval.df)
-          const sse = { kind: 'regression', gives: { figure: 'sse' }, of } as const
-          const s = figureOf('s', interval.s, { kind: 'root', of: operation(sse, '÷', df) })
-          const quantile = figureOf(`t(${level}%)`, interval.quantiles[level]!, {
-            kind: 't-quantile',
-            level,
-            df,
-          })
-          const leverage = figureOf('h', ahead.leverage[t - run.lastT - 1]!, {
-            kind: 'regression',
-            gives: { figure: 'leverage', t },
-            of,
-          })
-          const root = { kind: 'root', of: operation(plain(1), '+', leverage) } as const
-          const reach = operation(operation(quantile, '×', s), '×', root)
-          const centre = linearPredictor(fitted, t)
-          return back(fitted, operation(centre, side === 'lower' ? '−' : '+', reach))
-        },
-        whyUndefined: () => BEYOND_NUMBERS,
-      }),
-    ),
-  )
+  const df = plain(interval.df)
+  return limitColumns(run, parts.options, ahead, {
+    explains: 'prediction limit of the regression',
+    arithmetic: (level, side, t) => {
+      const of = fitted.regression()
+      const sse = { kind: 'regression', gives: { figure: 'sse' }, of } as const
+      const s = figureOf('s', interval.s, { kind: 'root', of: operation(sse, '÷', df) })
+      const made = { kind: 't-quantile', level, df } as const
+      const quantile = figureOf(`t(${level}%)`, interval.quantiles[level]!, made)
+      const leverage = figureOf('h', ahead.leverage[t - run.lastT - 1]!, {
+        kind: 'regression',
+        gives: { figure: 'leverage', t },
+        of,
+      })
+      const root = { kind: 'root', of: operation(plain(1), '+', leverage) } as const
+      const reach = operation(operation(quantile, '×', s), '×', root)
+      return back(
+        fitted,
+        operation(linearPredictor(fitted, t), side === 'lower' ? '−' : '+', reach),
+      )
+    },
+    whyNone: null,
+  })
 }
 
 /** The coefficients times the cells of their columns; what is 0 is not written. */
@@ -263,11 +235,4 @@ function sumOf([first, ...rest]: readonly Expression[]): Expression {
 
 function back({ ofLog }: Fitted, sum: Expression): Expression {
   return ofLog ? { kind: 'exp', of: sum } : sum
-}
-
-function notFitted(run: Run): (t: number) => string {
-  return (t) =>
-    run.value('value', t) === null
-      ? 'This period has no value.'
-      : 'The regression is fitted to later periods only.'
 }

@@ -1,4 +1,4 @@
-import { parsePeriod, timeCodeOf, type Period } from '../../calendar/period'
+import { timeCodeOfCode, type Period } from '../../calendar/period'
 import type { Calendar } from '../../calendar/calendar'
 import type { DesignColumn } from '../../regression/design'
 import { designCalendar } from '../../regression/designCalendar'
@@ -33,8 +33,7 @@ export function designOfRegression(
   const time = timeOf(trend.time, calendar, start)
   const own = designCalendar(calendar, start)
   const form = seasonFormOf(options)
-  const timeCode = (code: string) =>
-    timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
+  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const parts = {
     trend: trendDesign(trend, calendar, start),
     season: seasonColumns(form, own, time),

@@ -21,10 +21,14 @@ export function eventChange(forecast: WithEvents, event: EventAt): MethodChange 
   return { forecast: { by: 'regression', indicators: [...before, { ...event, name }] } }
 }
 
+/** Codes of periods sort as the periods do once their numbers are read as numbers. */
+const IN_TIME = new Intl.Collator('en', { numeric: true })
+
 /** The event that a period lies in, if it lies in one. */
 export function eventAt(forecast: WithEvents, code: string): EventAt | undefined {
-  // Codes of periods sort as the periods do.
-  return indicatorsOf(forecast).find(({ from, to }) => from <= code && code <= to)
+  const isWithin = (from: string, to: string) =>
+    IN_TIME.compare(from, code) <= 0 && IN_TIME.compare(code, to) <= 0
+  return indicatorsOf(forecast).find(({ from, to }) => isWithin(from, to))
 }
 
 /** The events that a forecast knows; none where it knows of no events. */
