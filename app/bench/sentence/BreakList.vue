@@ -1,26 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
-import { formatPeriod, periodAt } from '~~/core/calendar/period'
-import { periodLabel } from '~~/core/calendar/labels'
 import type { Method } from '~~/core/method'
 import { breakChange } from '~~/core/trend/breakChange'
 import type { BreakAt } from '~~/core/trend/options'
-import { useBench } from '../study/benchStore'
+import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'
 
 /** Where the trend breaks: each period with whether the level steps there, to be changed, added and taken out. */
 const props = defineProps<{ method: Method }>()
 const emit = defineEmits<{ done: [] }>()
-const bench = useBench()
 const breaks = computed(() => props.method.trend.breaks ?? [])
-const periods = computed(() => {
-  const { start, calendar, values } = bench.series!
-  return values.map((_, i) => {
-    const period = periodAt(start, i + 1, calendar.seasons)
-    return { value: formatPeriod(period, calendar), title: periodLabel(period, calendar) }
-  })
-})
 const added = ref<string | null>(null)
 const { problem, change: tryChange } = useTriedChange()
 
@@ -50,11 +40,9 @@ function add() {
   <div class="breaks">
     <p class="muted small">The trend turns at these periods. On the strip they can be dragged.</p>
     <div v-for="(one, i) in breaks" :key="i" class="row">
-      <v-autocomplete
-        :aria-label="`Break ${i + 1}`"
-        :items="periods"
+      <PeriodField
+        :label="`Break ${i + 1}`"
         :model-value="one.period"
-        auto-select-first
         @update:model-value="$event && change(i, { period: $event })"
       />
       <v-checkbox-btn
@@ -65,13 +53,7 @@ function add() {
       <v-btn color="accent" @click="takeOut(i)">take out</v-btn>
     </div>
     <div class="row">
-      <v-autocomplete
-        v-model="added"
-        aria-label="Another break"
-        placeholder="add a period"
-        :items="periods"
-        auto-select-first
-      />
+      <PeriodField v-model="added" label="Another break" placeholder="add a period" />
       <v-btn color="accent" :disabled="added === null" @click="add">Add</v-btn>
     </div>
     <p v-if="problem" class="refused" role="alert">{{ inReadersFigures(problem) }}</p>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import { formatPeriodCode, inReadersFigures } from '~/figures/format'
-import { periodLabel } from '~~/core/calendar/labels'
-import { formatPeriod, periodAt } from '~~/core/calendar/period'
 import type { Method } from '~~/core/method'
 import type { IndicatorAt, StepFrom } from '~~/core/forecast/regression/options'
 import { useBench } from '../study/benchStore'
+import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'
 
 /** What happened, by name: while it lasted, or from a period on. */
@@ -18,13 +17,6 @@ const indicators = computed<readonly IndicatorAt[]>(() =>
 const steps = computed<readonly StepFrom[]>(() =>
   'steps' in props.method.forecast ? props.method.forecast.steps : [],
 )
-const periods = computed(() => {
-  const { start, calendar, values } = bench.series!
-  return values.map((_, i) => {
-    const period = periodAt(start, i + 1, calendar.seasons)
-    return { value: formatPeriod(period, calendar), title: periodLabel(period, calendar) }
-  })
-})
 const added = reactive<{ name: string; from: string | null; to: string | null; stays: boolean }>({
   name: '',
   from: null,
@@ -84,20 +76,12 @@ function add() {
         maxlength="80"
       />
       <v-checkbox-btn v-model="added.stays" label="it stays" />
-      <v-autocomplete
-        v-model="added.from"
-        aria-label="First period of the event"
-        placeholder="from"
-        :items="periods"
-        auto-select-first
-      />
-      <v-autocomplete
+      <PeriodField v-model="added.from" label="First period of the event" placeholder="from" />
+      <PeriodField
         v-if="!added.stays"
         v-model="added.to"
-        aria-label="Last period of the event"
+        label="Last period of the event"
         placeholder="to, or one period"
-        :items="periods"
-        auto-select-first
         clearable
       />
       <v-btn

@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useLedger } from './ledgerStore'
 import { useWindow } from './windowStore'
 import { columnWidth, type TimeAxis } from './axis/timeAxis'
 import StripView from './strips/StripView.vue'
-import type { Strip } from './strips/strips'
+import { heightsOf, type Strip } from './strips/strips'
 
 /** Strips over one another on one axis, the cursor's column washed through all of them. */
-defineProps<{
+const props = defineProps<{
   strips: readonly Strip[]
   axis: TimeAxis
   /** Pixels that all strips take up together. */
@@ -20,10 +21,7 @@ defineProps<{
 }>()
 const ledger = useLedger()
 const time = useWindow()
-
-function share(strips: readonly Strip[]): number {
-  return strips.reduce((sum, strip) => sum + strip.share, 0)
-}
+const heights = computed(() => heightsOf(props.strips, props.height))
 </script>
 
 <template>
@@ -36,13 +34,13 @@ function share(strips: readonly Strip[]): number {
     }"
   />
   <StripView
-    v-for="strip in strips"
+    v-for="(strip, i) in strips"
     :key="strip.id"
     :strip="strip"
     :axis="axis"
     :scale="ledger.scale"
     :gutter="time.gutter"
-    :height="Math.round((height * strip.share) / share(strips))"
+    :height="heights[i]!"
     :pointed="pointed"
     :name-at="nameAt"
   />

@@ -21,6 +21,7 @@ import MarkedStretch from './MarkedStretch.vue'
 import { usePlanePointer } from './planePointer'
 import RefusalNotice from './RefusalNotice.vue'
 import { useSelection } from './selectionStore'
+import { heightsOf } from './strips/strips'
 import StripStack from './StripStack.vue'
 import { useWindow } from './windowStore'
 
@@ -82,10 +83,7 @@ const stripsHeight = computed(() => {
   return Math.max(LEAST_STRIP * strips.value.length, 240, Math.min(560, room))
 })
 /** Pixels of the first strip. */
-const firstHeight = computed(() => {
-  const all = strips.value.reduce((sum, strip) => sum + strip.share, 0)
-  return all === 0 ? 0 : Math.round((stripsHeight.value * strips.value[0]!.share) / all)
-})
+const firstHeight = computed(() => heightsOf(strips.value, stripsHeight.value)[0] ?? 0)
 /** Folded, the grid below has a row a year and four of summary. */
 const foldedHeight = computed(() => {
   const years = Math.ceil(bench.series!.values.length / bench.series!.calendar.seasons) + 1

@@ -5,8 +5,8 @@ import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { residualWords } from '~~/core/regression/residualWords'
 import type { Result } from '~~/core/result'
-import { histogram } from '~~/core/statistics/histogram'
 import CorrelationBars from '../../figures/CorrelationBars.vue'
+import HistogramPicture from '../../figures/HistogramPicture.vue'
 import ScatterPicture from '../../figures/ScatterPicture.vue'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
@@ -72,33 +72,6 @@ const pictures = computed(() => {
   ]
 })
 
-const WIDTH = 296
-const HEIGHT = 62
-const shape = computed(() => {
-  const values = residuals.value.map(({ value }) => value)
-  const bins = histogram(values)
-  if (!bins) return null
-  const { counts, from, width } = bins
-  const spread = report.value.s
-  const normal = (x: number) =>
-    (values.length * width * Math.exp(-((x / spread) ** 2) / 2)) / (spread * Math.sqrt(2 * Math.PI))
-  const most = Math.max(...counts, normal(0))
-  const x = (at: number) => ((at - from) / (width * counts.length)) * WIDTH
-  const y = (count: number) => HEIGHT * (1 - count / most)
-  const curve = Array.from({ length: 61 }, (_, i) => {
-    const at = from + (i / 60) * width * counts.length
-    return `${i === 0 ? 'M' : 'L'}${x(at).toFixed(1)} ${y(normal(at)).toFixed(1)}`
-  }).join('')
-  return {
-    curve,
-    bars: counts.map((count, i) => ({
-      x: x(from + i * width) + 0.5,
-      width: WIDTH / counts.length - 1,
-      y: y(count),
-      height: HEIGHT - y(count),
-    })),
-  }
-})
 const words = computed(() => residualWords(report.value, report.value.tests))
 function goTo(index: number) {
   selection.moveTo({ column: 'residual', t: residuals.value[index]!.t })
@@ -120,19 +93,11 @@ function goTo(index: number) {
       :summary="`${residuals.length} residuals within ${range}`"
       @press="goTo"
     />
-    <figure v-if="shape">
-      <figcaption>
-        How they are spread <span class="muted small">the line is a normal curve</span>
-      </figcaption>
-      <svg
-        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-        role="img"
-        aria-label="Histogram of the residuals with the normal curve"
-      >
-        <rect v-for="(bar, i) in shape.bars" :key="i" v-bind="bar" />
-        <path :d="shape.curve" />
-      </svg>
-    </figure>
+    <HistogramPicture
+      title="Histogram of the residuals"
+      :values="residuals.map(({ value }) => value)"
+      :spread="report.s"
+    />
     <CorrelationBars
       v-if="report.tests.autocorrelation && report.tests.limit !== null"
       title="Autocorrelation of the residuals"
@@ -148,30 +113,5 @@ function goTo(index: number) {
 <style scoped>
 .said {
   font-size: 12px;
-}
-
-figure {
-  margin: 8px 0 0;
-}
-
-figcaption {
-  font-size: 12px;
-}
-
-svg {
-  display: block;
-  width: 100%;
-  border-bottom: 1px solid var(--rule-strong);
-}
-
-rect {
-  fill: var(--irregular);
-  opacity: 0.55;
-}
-
-path {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.2;
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '~~/core/calendar/period'
+import { formatPeriod, periodAt, timeCodeOfCode } from '~~/core/calendar/period'
 import { breakChange } from '~~/core/trend/breakChange'
 import { useBench } from '../../study/benchStore'
+import AxisHandle from '../../view/axis/AxisHandle.vue'
 import { useAxisHandles } from '../../view/axis/axisHandle'
 import { xOf, type TimeAxis } from '../../view/axis/timeAxis'
 import { useLedger } from '../../view/ledgerStore'
@@ -23,7 +24,7 @@ const breaks = computed(() => {
   const { calendar, start } = bench.series!
   return (bench.result?.method.trend.breaks ?? []).map((one) => ({
     ...one,
-    t: timeCodeOf(start, parsePeriod(one.period, calendar)!, calendar.seasons),
+    t: timeCodeOfCode(one.period, calendar, start),
   }))
 })
 const from = computed(() => bench.result?.trendFit.from ?? ledger.firstT)
@@ -82,29 +83,21 @@ const handles = computed(() => {
     class="handles"
     :style="{ left: `${time.gutter}px`, width: `${time.plotWidth}px`, height: `${height}px` }"
   >
-    <span
+    <AxisHandle
       v-for="{ id, t, left, name, isIn } in handles"
       v-show="isIn"
+      :id="id"
       :key="id"
+      :hand="hand"
       class="handle"
       :class="{ from: id === 'from' }"
-      :style="{ left: `${left}px` }"
-      :data-tip="`${name}, ${ledger.labelAt(t)}: drag it`"
-      role="slider"
-      tabindex="0"
-      :aria-label="
-        id === 'from' ? 'First period of the trend' : `Break ${id + 1} of ${breaks.length}`
-      "
-      :aria-valuemin="ledger.firstT"
-      :aria-valuemax="ledger.lastActual"
-      :aria-valuenow="t"
-      :aria-valuetext="ledger.labelAt(t)"
-      @pointerdown="hand.down($event, id)"
-      @pointermove="hand.move"
-      @pointerup="hand.up"
-      @pointercancel="hand.cancel"
+      :label="id === 'from' ? 'First period of the trend' : `Break ${id + 1} of ${breaks.length}`"
+      :tip="`${name}, ${ledger.labelAt(t)}: drag it`"
+      :t="t"
+      :least="ledger.firstT"
+      :most="ledger.lastActual"
+      :left="left"
       @dblclick.stop
-      @keydown="hand.key($event, id)"
     />
     <span
       v-if="dragged"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { formatPeriod, periodAt } from '~~/core/calendar/period'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../ledgerStore'
+import AxisHandle from './AxisHandle.vue'
 import { useAxisHandles } from './axisHandle'
 import { xOf, type TimeAxis } from './timeAxis'
 
@@ -58,25 +59,19 @@ function take(end: End, t: number) {
       width: `${xOf(axis, lastT + 0.5) - xOf(axis, ends.to + 0.5)}px`,
     }"
   />
-  <span
+  <AxisHandle
     v-for="{ end, t, left } in handles"
+    :id="end"
     :key="end"
-    :data-tip="end === 'from' ? 'Analyse from here' : 'Analyse up to here'"
+    :hand="hand"
     class="handle"
     :class="end"
-    :style="{ left: `${left}px` }"
-    role="slider"
-    tabindex="0"
-    :aria-label="end === 'from' ? 'First period analysed' : 'Last period analysed'"
-    :aria-valuemin="1"
-    :aria-valuemax="lastT"
-    :aria-valuenow="t"
-    :aria-valuetext="ledger.labelAt(t)"
-    @pointerdown="hand.down($event, end)"
-    @pointermove="hand.move"
-    @pointerup="hand.up"
-    @pointercancel="hand.cancel"
-    @keydown="hand.key($event, end)"
+    :label="end === 'from' ? 'First period analysed' : 'Last period analysed'"
+    :tip="end === 'from' ? 'Analyse from here' : 'Analyse up to here'"
+    :t="t"
+    :least="1"
+    :most="lastT"
+    :left="left"
   />
   <span v-if="dragged" class="word small" :style="{ left: `${xOf(axis, dragged.t)}px` }">
     {{ ledger.labelAt(dragged.t) }}
