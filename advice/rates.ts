@@ -4,6 +4,7 @@ import type { Model } from '../core/model'
 import type { Result } from '../core/result'
 import type { Series } from '../core/series/series'
 import { calendarOf } from '../core/calendar/calendar'
+import { residualWords } from '../core/regression/residualWords'
 import { makeSeries, randomFrom, type Recipe } from './series'
 
 /**
@@ -248,6 +249,34 @@ function regressions(): void {
     told('residuals-wave', recipe(120, { growth: 0, level: turn })),
     { least: 90 },
   )
+  const words = (pattern: RegExp, make: ReturnType<typeof recipe>) =>
+    share(make, ({ series }) => {
+      const report = analyse(series, method('additive')).regression!
+      return residualWords(report, report.tests).some((sentence) => pattern.test(sentence))
+    })
+  for (const months of [60, 120]) {
+    const related = /^Neighbouring residuals are alike|alternate/
+    say(
+      `regression: neighbours alike or alternating, of white noise, ${months} months`,
+      words(related, recipe(months)),
+      { most: 8 },
+    )
+    say(
+      `regression: neighbours alike, of noise alike by 0.5, ${months} months`,
+      words(/^Neighbouring residuals are alike/, recipe(months, { likeness: 0.5 })),
+      { least: months === 60 ? 75 : 90 },
+    )
+    say(
+      `regression: residuals not normal, of normal noise, ${months} months`,
+      words(/are not normal/, recipe(months)),
+      { most: 4 },
+    )
+    say(
+      `regression: residuals not normal, with 3% of values doubled or halved, ${months} months`,
+      words(/are not normal/, recipe(months, { outliers: 0.03 })),
+      { least: months === 60 ? 60 : 80 },
+    )
+  }
   say('regression: one period rules, of clean series', told('one-period-rules', recipe(60)), {
     most: 1,
   })

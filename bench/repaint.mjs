@@ -45,11 +45,7 @@ try {
     if (key) await page.keyboard.press(key)
     sayTimes(
       `additive ↔ multiplicative, ${MONTHS} months, ${zoom}`,
-      await page.evaluate(measureSwitches, {
-        count: SWITCHES,
-        word: 'model',
-        shows: '[data-row=seasonalIrregular] .label',
-      }),
+      await switches(page, 'model', '[data-row=seasonalIrregular] .label'),
     )
   }
   await page.keyboard.press('5')
@@ -57,11 +53,7 @@ try {
   await page.evaluate(keepChoices, ['a straight line', 'a quadratic curve'])
   sayTimes(
     `straight line ↔ quadratic, ${MONTHS} months, whole series`,
-    await page.evaluate(measureSwitches, {
-      count: SWITCHES,
-      word: 'trend',
-      shows: '[data-row=trend] .means',
-    }),
+    await switches(page, 'trend', '[data-row=trend] .means'),
   )
   await page.keyboard.press('3')
   await page.locator('[data-word=by]').click()
@@ -75,6 +67,10 @@ try {
   await browser.close()
 } finally {
   server.kill()
+}
+
+function switches(page, word, shows) {
+  return page.evaluate(measureSwitches, { count: SWITCHES, word, shows })
 }
 
 /** Of a word with many choices, the two that are switched between. */

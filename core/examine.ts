@@ -9,7 +9,7 @@ import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outlier
 import type { Model } from './model'
 import { Refusal } from './refusal'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
-import type { RegressionReport } from './forecast/regression/report'
+import type { RegressionReport } from './regression/fullReport'
 import { durbinWatson, regressionFigures } from './regression/report'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'

@@ -13,7 +13,7 @@ import type { TrendFit } from '../trend/report'
 import type { DesignColumn } from '../regression/design'
 import type { Piece } from '../word'
 import type { CommonForecast, ForecastFacts } from './commonOptions'
-import type { RegressionReport } from './regression/report'
+import type { RegressionReport } from '../regression/fullReport'
 
 /** What a forecast starts from. */
 export interface ForecastBasis {

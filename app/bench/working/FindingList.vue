@@ -75,14 +75,4 @@ li {
   padding-left: 8px;
   border-left: 2px solid var(--forecast);
 }
-
-.go {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--accent);
-  font: inherit;
-  font-weight: 600;
-  cursor: pointer;
-}
 </style>

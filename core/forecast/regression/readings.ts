@@ -7,7 +7,7 @@ import { TREND_FORMS } from '../../trend/forms'
 import type { TrendOptions } from '../../trend/options'
 import type { RegressionDesign } from './design'
 import type { RegressionOptions } from './options'
-import type { RegressionReport, TermKind } from './report'
+import type { RegressionReport, TermKind } from '../../regression/fullReport'
 
 /** A coefficient with what it means in words. */
 export interface Reading {

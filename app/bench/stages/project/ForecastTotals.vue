@@ -42,7 +42,7 @@ function partly({ from, to, forecast }: Total): string {
     <h3>
       Totals <span class="muted small">{{ ledger.scale.unit }}</span>
     </h3>
-    <v-table class="totals">
+    <v-table class="working-table">
       <caption class="visually-hidden">
         Totals of the forecast
       </caption>
@@ -67,28 +67,7 @@ function partly({ from, to, forecast }: Total): string {
 </template>
 
 <style scoped>
-.totals {
-  --cell: 2px 0 2px 8px;
-
-  font-size: 12px;
-}
-
-th {
-  font-weight: 400;
-  text-align: left;
-}
-
-th.number {
-  text-align: right;
-}
-
 .head th {
   padding-top: 6px !important;
-  border-bottom: 1px solid var(--rule) !important;
-  color: var(--muted);
-}
-
-th:first-child {
-  padding-left: 0 !important;
 }
 </style>

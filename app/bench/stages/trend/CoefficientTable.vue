@@ -20,14 +20,14 @@ defineProps<{ rows: readonly CoefficientRow[]; name: string }>()
 </script>
 
 <template>
-  <v-table class="coefficients">
+  <v-table class="working-table coefficients">
     <caption class="visually-hidden">
       {{
         name
       }}
     </caption>
     <thead>
-      <tr>
+      <tr class="head">
         <th scope="col" class="number">estimate</th>
         <th scope="col" class="number"><TermWord of="standardError">std. error</TermWord></th>
         <th scope="col" class="number"><TermWord of="t" /></th>
@@ -59,35 +59,17 @@ defineProps<{ rows: readonly CoefficientRow[]; name: string }>()
   --cell: 0 0 0 6px;
 
   margin-top: 6px;
-  font-size: 11.5px;
-}
-
-th {
-  font-weight: 400;
-  text-align: left;
-}
-
-thead th {
-  border-bottom: 1px solid var(--rule) !important;
-  color: var(--muted);
-}
-
-.says th {
-  padding-left: 0 !important;
 }
 
 .says th {
   padding-top: 5px !important;
+  padding-left: 0 !important;
   overflow-wrap: anywhere;
 }
 
 .says strong {
   color: var(--forecast-text);
   font-weight: 600;
-}
-
-th.number {
-  text-align: right;
 }
 
 td.number {

@@ -34,9 +34,9 @@ function makeEvent(name: string, from: string) {
 <template>
   <section class="working-part">
     <h3>Periods that sway it most</h3>
-    <v-table class="periods">
+    <v-table class="working-table">
       <thead>
-        <tr>
+        <tr class="head">
           <th scope="col">period</th>
           <th scope="col" class="number"><TermWord of="leverage" /></th>
           <th scope="col" class="number"><TermWord of="cook" /></th>
@@ -73,42 +73,9 @@ function makeEvent(name: string, from: string) {
 </template>
 
 <style scoped>
-.periods {
-  --cell: 2px 0 2px 6px;
-
-  font-size: 11.5px;
-}
-
-th {
-  font-weight: 400;
-  text-align: left;
-}
-
-th.number {
-  text-align: right;
-}
-
-thead th {
-  border-bottom: 1px solid var(--rule) !important;
-  color: var(--muted);
-}
-
-th:first-child,
-.acts {
-  padding-left: 0 !important;
-}
-
-.go {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--accent);
-  font: inherit;
-  cursor: pointer;
-}
-
 .acts {
   padding-top: 0 !important;
+  padding-left: 0 !important;
 }
 
 .acts .go + .go {

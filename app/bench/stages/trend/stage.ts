@@ -26,7 +26,7 @@ export const trend: ResultStage = {
       mainStrip(regression ? 'Trend, decomposition' : 'Trend', sources, [
         ...parts.pinned.trendCycle,
         ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
-        ...parts.trend.map((one) => ({ ...one, note: noteOf(result) })),
+        ...parts.trend.map((one) => ({ ...one, notes: notesOf(result) })),
         ...parts.trendCycle,
       ]),
       ...(regression ? regressionStrips(result, sources) : parts.cycle),
@@ -44,7 +44,7 @@ function regressionStrips(result: Result, sources: StripSources): Strip[] {
         ...salesLayers(result, sources),
         ...parts.fitted.map((one) => ({
           ...one,
-          note: `R² ${share(result.regression!.r2)}`,
+          notes: [`R² ${share(result.regression!.r2)}`],
         })),
       ]),
       id: 'regression',
@@ -54,14 +54,11 @@ function regressionStrips(result: Result, sources: StripSources): Strip[] {
   ]
 }
 
-/** A longer equation is read in the report alone. */
-const LONGEST_NOTE = 90
-
-/** The equation and how much of the variation it explains, said at the line. */
-function noteOf({ trendFit }: Result): string {
+/** The equation and how much of the variation it explains, said at the line; where it is too long the form alone. */
+function notesOf({ trendFit }: Result): string[] {
   const { equation, form, r2 } = trendFit
-  const says = equation.length > LONGEST_NOTE ? TREND_FORMS[form].words : inReadersFigures(equation)
-  return `${says}; R² ${share(r2)}`
+  const fits = `R² ${share(r2)}`
+  return [`${inReadersFigures(equation)}; ${fits}`, `${TREND_FORMS[form].words}; ${fits}`, fits]
 }
 
 /** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */

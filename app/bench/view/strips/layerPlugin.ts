@@ -88,7 +88,7 @@ function drawLayers(canvas: Canvas) {
     if (layer.mark === 'peaks' || layer.mark === 'troughs') drawTurns(canvas, layer)
   }
   for (const layer of layers) if (layer.kind === 'gaps') drawGaps(canvas, layer)
-  for (const layer of layers) if (layer.kind === 'series' && layer.note) drawNote(canvas, layer)
+  for (const layer of layers) if (layer.kind === 'series' && layer.notes) drawNote(canvas, layer)
 }
 
 type SeriesLayer = Layer & { kind: 'series' }
@@ -195,10 +195,13 @@ interface Box {
  * What a line says of itself, beside it: over it or under it, at its left, its middle or its right, wherever the
  * fewest points of the strip lie; on a halo of paper, so that it can be read over what is there all the same.
  */
-function drawNote(canvas: Canvas, { points, component, note }: SeriesLayer) {
-  const { context, palette } = canvas
+function drawNote(canvas: Canvas, { points, component, notes = [] }: SeriesLayer) {
+  const { context, palette, axis, x } = canvas
   context.font = NOTE.font
-  const width = context.measureText(note!).width
+  const room = x(axis.to) - x(axis.from) - 2 * NOTE.edge
+  const note = notes.find((text) => context.measureText(text).width <= room)
+  if (note === undefined) return
+  const { width } = context.measureText(note)
   const box = freestOf(notePlaces(canvas, points, width), pointsInSight(canvas))
   if (!box) return
   context.textAlign = 'left'
@@ -209,8 +212,8 @@ function drawNote(canvas: Canvas, { points, component, note }: SeriesLayer) {
   context.lineWidth = NOTE.halo
   context.fillStyle = palette[component]
   const middle = (box.top + box.bottom) / 2
-  context.strokeText(note!, box.left, middle)
-  context.fillText(note!, box.left, middle)
+  context.strokeText(note, box.left, middle)
+  context.fillText(note, box.left, middle)
 }
 
 /** Where a note of a width can stand beside a line, each place clear of the line itself. */

@@ -20,8 +20,8 @@ export type Layer =
       readonly paleFrom?: number
       /** Of the line, from 0 to 1; 1 when left out. */
       readonly opacity?: number
-      /** Said at the line itself: its equation. */
-      readonly note?: string
+      /** Said at the line itself, such as its equation: the first of these that there is room for. */
+      readonly notes?: readonly string[]
     }
   | {
       readonly kind: 'band'
