@@ -3,15 +3,17 @@
  * A file or folder that is in none of them is refused, so that a new one is given its place.
  */
 const CORE_LAYERS = [
-  ['analyse.ts', 'remedies.ts', 'look.ts', 'sentence.ts', 'beside'],
+  ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside'],
+  ['sentence.ts'],
   ['ledger'],
   ['result.ts'],
   ['findings'],
   ['examine.ts'],
+  ['check'],
   ['calculate.ts'],
-  ['completeMethod.ts', 'unbuilt.ts'],
+  ['completeMethod.ts'],
   ['method.ts'],
-  ['care', 'check', 'leftover'],
+  ['checkPlan.ts', 'care', 'leftover'],
   ['forecast'],
   ['decompose'],
   ['trend'],

@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
-import { documentOf } from '../shared/resultDocument'
+import type { Contest } from '../core/contest/contest'
+import { documentOf, type ResultDocument } from '../shared/resultDocument'
 import type { Result } from '../core/result'
 
 const EXTERIOR = 'demo/files/exterior-paint.csv'
@@ -89,52 +90,18 @@ describe('run', () => {
     expect(refusalOf(none).because).toContain('no series "West"')
   })
 
-  it('refuses what the method names and this version has not built', () => {
-    const method = file('check.json', { format: 'elvant-method/1', check: { holdout: 12 } })
+  it('checks where the method asks for it, out of the sample', () => {
+    const method = file('check.json', { format: 'elvant-method/1', check: { holdout: 4 } })
     const answer = elvant('run', '--method', method, '--values', values())
-    expect(refusalOf(answer)).toEqual({
-      format: 'elvant-refusal/1',
-      because: 'A holdout or rolling check is not available in this version.',
-      where: 'check',
+    expect(answer.status).toBe(0)
+    const { accuracy, method: done } = JSON.parse(answer.stdout) as ResultDocument
+    expect(done.check).toMatchObject({ holdout: 4 })
+    expect(accuracy.holdout!.count).toBe(4)
+    expect(accuracy.rolling!.byHorizon[0]).toMatchObject({
+      h: 1,
+      n: accuracy.rolling!.byHorizon[0]!.count,
     })
-    expect(answer.stderr).toBe('A holdout or rolling check is not available in this version.\n')
-  })
-
-  it.each<[string, string, () => string[]]>([
-    [
-      'an unknown key',
-      'colour',
-      () => [
-        '--method',
-        file('a.json', { format: 'elvant-method/1', colour: 1 }),
-        '--values',
-        values(),
-      ],
-    ],
-    ['no series', 'arguments', () => ['--method', plain()]],
-    [
-      'two series',
-      'arguments',
-      () => ['--method', plain(), '--values', values(), '--data', EXTERIOR],
-    ],
-    ['no method', 'arguments', () => ['--values', values()]],
-    ['an unknown option', 'arguments', () => ['--method', plain(), '--values', values(), '--fast']],
-    ['a bad start', 'start', () => ['--method', plain(), '--values', values({ start: '2020-01' })]],
-    [
-      'a bad value',
-      'values.2',
-      () => ['--method', plain(), '--values', values({ values: [1, 2, 'x'] })],
-    ],
-    [
-      'a bad cell',
-      'line 3, column 2',
-      () => [
-        ...['--method', plain(), '--answer', 'unread-values=stop'],
-        ...['--data', file('bad.csv', 'm,x\n2021-01,1\n2021-02,closed')],
-      ],
-    ],
-  ])('%s is refused at %s', (_, where, words) => {
-    expect(refusalOf(elvant('run', ...words())).where).toBe(where)
+    expect(Object.keys(accuracy.benchmarks!)).toEqual(['lastValue', 'lastYear', 'mean', 'drift'])
   })
 
   it('a file that is not there, or no JSON, is refused by its name', () => {
@@ -220,12 +187,38 @@ describe('example', () => {
   })
 })
 
+describe('contest', () => {
+  it('ranks the usual methods, and those that are named', () => {
+    const data = 'demo/files/masonry-paint.csv'
+    const { status, stdout, stderr } = elvant('contest', '--data', data)
+    expect(status).toBe(0)
+    const held = JSON.parse(stdout) as Contest
+    expect(held).toMatchObject({ format: 'elvant-contest/1', series: 'Masonry paint' })
+    expect(held.origins).toMatchObject({ first: '2022-12', count: 36, horizon: 12 })
+    expect(held.proposed).toBe(held.rows[0]!.name)
+    expect(held.proposed).toMatch(/through the last 36 months$/)
+    expect(stderr).toContain(`Nearest over 36 origins: ${held.proposed}.`)
+
+    const one = file('whole.json', { format: 'elvant-method/1' })
+    const other = file('last-year.json', {
+      format: 'elvant-method/1',
+      forecast: { by: 'benchmark' },
+    })
+    const among = elvant('contest', '--data', data, '--among', `${one},${other}`)
+    const { rows, proposed } = JSON.parse(among.stdout) as Contest
+    expect(rows).toHaveLength(2)
+    expect(proposed).toBe('Repeating last year')
+  })
+})
+
 describe('help', () => {
   it('is no refusal', () => {
     const { status, stdout } = elvant('--help')
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
-    expect(refusalOf(elvant()).because).toBe('A command is needed: run, calc or example.')
+    expect(refusalOf(elvant()).because).toBe(
+      'A command is needed: read, run, contest, calc or example.',
+    )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
   })
 })

@@ -1,6 +1,7 @@
 import { Command, CommanderError } from 'commander'
 import { Refusal } from '../core/refusal'
 import { calc } from './commands/calc'
+import { contestOf } from './commands/contest'
 import { example } from './commands/example'
 import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
@@ -36,6 +37,17 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .option('--values <file>', 'series document with frequency, start and values')
     .option('--table', 'print the ledger as CSV instead of the result document')
     .action(run)
+  program
+    .command('contest')
+    .description('let methods forecast from the same origins, and rank them')
+    .requiredOption('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
+    .option('--series <name>', 'which series of the file, when it holds several')
+    .option(
+      '--among <files>',
+      'method documents, with commas between; the usual ones when left out',
+    )
+    .action(contestOf)
   program
     .command('calc')
     .description('single calculations of the core, for scripts')
@@ -87,7 +99,8 @@ function refuse({ because, where }: Refusal): number {
 }
 
 function usageSentence(error: CommanderError): string {
-  if (error.code === 'commander.help') return 'A command is needed: run, calc or example.'
+  if (error.code === 'commander.help')
+    return 'A command is needed: read, run, contest, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

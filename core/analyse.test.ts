@@ -36,7 +36,7 @@ describe('defaults', () => {
         exclude: [],
       },
       trend: { form: 'linear', time: 'code' },
-      forecast: { by: 'decomposition', horizon: 4, levels: [80, 95] },
+      forecast: { by: 'decomposition', horizon: 4, levels: [80, 95], limits: 'model' },
     })
   })
 
@@ -163,7 +163,9 @@ describe('refusals name their place', () => {
       'forecast.steps.0.from',
       { ...FORMAT, forecast: { by: 'regression', steps: [{ name: 'shop', from: '2020-Q1' }] } },
     ],
-    ['check', { ...FORMAT, check: { holdout: 4 } }],
+    ['check.holdout', { ...FORMAT, check: { holdout: 16 } }],
+    ['check.rolling.first', { ...FORMAT, check: { rolling: { first: 16 } } }],
+    ['forecast.which', { ...FORMAT, trend: { last: 8 }, forecast: { which: 'mean' } as never }],
     ['span.from', { ...FORMAT, span: { from: '2019-Q4', to: '2023-Q4' } }],
     ['span.to', { ...FORMAT, span: { from: '2020-Q1', to: '2023-12' } }],
     ['span', { ...FORMAT, span: { from: '2021-Q1', to: '2020-Q1' } }],

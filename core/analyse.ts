@@ -1,5 +1,7 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import { calculate, type Figures } from './calculate'
+import { check, type Checked } from './check/check'
+import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
@@ -12,16 +14,23 @@ import type { Series } from './series/series'
  *
  * @param series values in units of `series.unit`, one a period
  * @param document the method; what it leaves out takes its default
+ * A check is made where the document asks for one.
+ *
  * @returns every column of the calculation over the analysed span, the indices, the trend report,
  *   the forecast with its limits, error figures and findings
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
 export function analyse(series: Series, document: MethodDocument): Result {
-  const figures = calculate(series, document)
-  return resultOf(figures, examine(figures))
+  const figures = withPastErrors(calculate(series, document), document)
+  const checked = document.check ? check(series, document) : null
+  return resultOf(figures, examine(figures), checked)
 }
 
-function resultOf(figures: Figures, { straight, ...examined }: Examined): Result {
+function resultOf(
+  figures: Figures,
+  { straight, ...examined }: Examined,
+  checked: Checked | null,
+): Result {
   const { series, method, prepared, columns, decomposed, ahead } = figures
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
@@ -40,6 +49,7 @@ function resultOf(figures: Figures, { straight, ...examined }: Examined): Result
       period: period.map((one) => formatPeriod(one, calendar)),
       season: period.map(({ season }) => season),
     },
-    findings: findingsOf(figures, { ...examined, straight }),
+    ...(checked ? { check: checked } : {}),
+    findings: [...findingsOf(figures, { ...examined, straight }), ...(checked?.findings ?? [])],
   }
 }

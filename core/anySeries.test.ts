@@ -10,6 +10,7 @@ import { ledgerOf } from './ledger/ledger'
 import { regressionReadings } from './ledger/regressionReadings'
 import { MISSING_RULES } from './care/fillMissing'
 import { DECOMPOSITION_WAYS } from './decompose/ways'
+import { BENCHMARKS } from './forecast/benchmarks'
 import type { MethodDocument } from './method'
 import { Refusal } from './refusal'
 import { SEASON_FORMS } from './regression/seasonForms'
@@ -74,6 +75,8 @@ const anyMethod: fc.Arbitrary<MethodDocument> = fc
       { levels: [99.9] },
       ...SEASON_FORMS.map((season) => ({ by: 'regression' as const, season })),
       { by: 'regression', model: 'multiplicative', backTransform: 'mean' },
+      { limits: 'past-errors' },
+      ...BENCHMARKS.map((which) => ({ by: 'benchmark' as const, which })),
       { by: 'regression', model: 'additive', steps: [{ name: 'shop', from: '2001-01' }] },
     ),
   })

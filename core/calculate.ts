@@ -27,6 +27,10 @@ export interface Figures {
   readonly trend: Trend
   readonly columns: CommonColumns
   readonly ahead: Ahead
+  /** Numbers that were estimated from the values. */
+  readonly estimated: number
+  /** Whether errors of the forecast are shares of the level rather than amounts. */
+  readonly inProportion: boolean
   /** The report of the forecast's own regression, made when it is asked for. */
   readonly report: Forecasted<Ahead>['report']
 }
@@ -36,6 +40,8 @@ export interface Figures {
  *
  * @param series values in units of `series.unit`, one a period
  * @param document the method; what it leaves out takes its default ({@link completeMethod})
+ * @returns limits are the model's, whatever the method asks; those from past errors need the check, which
+ *   calculates many times ({@link withPastErrors})
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
 export function calculate(series: Series, document: MethodDocument): Figures {
@@ -59,7 +65,9 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     (t) => stretch.periodOf(t - firstT).label,
   )
   const { season } = decomposed
-  const { ahead, fitted, report } = forecastWayOf(method.forecast.by).forecast(
+  const { ahead, fitted, estimated, inProportion, report } = forecastWayOf(
+    method.forecast.by,
+  ).forecast(
     {
       stretch,
       start,
@@ -88,6 +96,8 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     decomposed,
     trend,
     ahead,
+    estimated,
+    inProportion,
     report,
     columns: columnsOf(series, prepared, firstT, decomposed, trend, fitted),
   }

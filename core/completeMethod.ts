@@ -1,4 +1,5 @@
 import { formatPeriod, periodAt } from './calendar/period'
+import { completeCheck, type CheckDocument, type CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition } from './decompose/ways'
 import { completeForecast } from './forecast/ways'
@@ -8,7 +9,6 @@ import { adjustedValues } from './series/adjusted'
 import type { Series, Value } from './series/series'
 import { timeCodeIn } from './series/timeCodeIn'
 import { completeTrend } from './trend/options'
-import { refuseUnbuilt } from './unbuilt'
 
 /**
  * Fills in every default of a method for a series.
@@ -17,11 +17,10 @@ import { refuseUnbuilt } from './unbuilt'
  * {@link completeDecomposition} has it, multiplicative where every value is above 0, else additive; a
  * straight line through all periods; one year ahead, three of a yearly series, with 80% and 95% limits.
  *
- * @throws Refusal for what is not built, for a period that the series does not have, and for a
+ * @throws Refusal for a period that the series does not have, and for a
  *   horizon or level out of range; `where` is the path in the document
  */
 export function completeMethod(document: MethodDocument, series: Series): Method {
-  refuseUnbuilt(document)
   const { decompose = {}, trend = {}, forecast = {} } = document
   const { calendar } = series
   const { span, firstT, lastT } = spanOf(document, series)
@@ -46,7 +45,18 @@ export function completeMethod(document: MethodDocument, series: Series): Method
     decompose: options,
     trend: trendOptions,
     forecast: completeForecast(forecast, { ...facts, model: options.model, trend: trendOptions }),
+    ...(document.check ? { check: planOf(document.check, inSpan.length, calendar.seasons) } : {}),
   }
+}
+
+/** @throws Refusal for a check that is asked for where the series is too short for any */
+function planOf(check: CheckDocument, periods: number, seasons: number): CheckPlan {
+  const plan = completeCheck(check, { periods, seasons })
+  if (plan) return plan
+  throw new Refusal(
+    `${periods} periods are too few to be checked: the first forecast needs ${Math.max(3 * seasons, 10)} before it, and one after.`,
+    'check',
+  )
 }
 
 /**

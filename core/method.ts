@@ -1,4 +1,5 @@
 import type { MISSING_RULES, MissingRule } from './care/fillMissing'
+import type { CheckDocument, CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import {
   decomposeBy,
@@ -35,17 +36,10 @@ export interface MethodDocument {
   readonly decompose?: DecompositionDocument
   readonly trend?: TrendDocument
   readonly forecast?: ForecastDocument
-  readonly check?: {
-    readonly holdout?: number
-    readonly rolling?: {
-      readonly first?: number
-      readonly horizon?: number
-      readonly step?: number
-    }
-  }
+  readonly check?: CheckDocument
 }
 
-/** A method as it was run: every default filled in, and nothing in it that is not built. */
+/** A method as it was run: every default filled in. */
 export interface Method {
   readonly format: typeof METHOD_FORMAT
   readonly span: Span
@@ -53,6 +47,8 @@ export interface Method {
   readonly decompose: DecompositionOptions
   readonly trend: TrendOptions
   readonly forecast: ForecastOptions
+  /** Only where the document asks for a check. */
+  readonly check?: CheckPlan
 }
 
 /** The values that are left out of their season; none where there is no season to leave them out of. */

@@ -1,4 +1,5 @@
 import { calculate } from './calculate'
+import { withPastErrors } from './check/pastErrorLimits'
 import { WITHOUT_SEASON } from './decompose/ways'
 import type { MethodAction, MethodChange } from './finding'
 import { changed, type MethodDocument } from './method'
@@ -16,6 +17,8 @@ function candidates(document: MethodDocument): readonly MethodAction[] {
       trend: { form: 'linear', breaks: undefined, last: undefined },
       forecast: { backTransform: undefined },
     }),
+    action('Take the limits of the model', { forecast: { limits: undefined } }),
+    action('Do without the check', { check: undefined }),
     action('Forecast by decomposition', { forecast: { by: 'decomposition' } }),
     action('Take the whole series', { span: undefined }),
     ...(document.decompose && 'exclude' in document.decompose
@@ -51,7 +54,7 @@ export function remediesFor(series: Series, document: MethodDocument): MethodAct
 
 function works(series: Series, document: MethodDocument): boolean {
   try {
-    calculate(series, document)
+    withPastErrors(calculate(series, document), document)
     return true
   } catch (error) {
     if (error instanceof Refusal) return false

@@ -2,6 +2,7 @@ import type { Frequency } from './calendar/calendar'
 import type { FilledValue } from './care/fillMissing'
 import type { CommonColumns } from './column/run'
 import type { Taken } from './decompose/ways'
+import type { Checked } from './check/check'
 import type { Examined } from './examine'
 import type { Finding } from './finding'
 import type { Ahead } from './forecast/ways'
@@ -49,6 +50,8 @@ export interface Result extends Looked, Omit<Examined, 'straight'> {
   readonly decomposition: Taken
   /** Degrees of freedom that the indices cost; 0 without a season. */
   readonly seasonCost: number
+  /** How such forecasts would have done, where the method asks. */
+  readonly check?: Checked
   readonly forecast: {
     readonly period: readonly string[]
     readonly season: readonly number[]

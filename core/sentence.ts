@@ -4,7 +4,7 @@ import { formatPeriod, parsePeriod, periodAt, periodsBetween } from './calendar/
 import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
 import { spanOf } from './completeMethod'
-import { LONGEST_HORIZON } from './forecast/commonOptions'
+import { LIMIT_KINDS, LONGEST_HORIZON, type LimitKind } from './forecast/commonOptions'
 import { FORECAST_WAYS, forecastWayOf } from './forecast/ways'
 import { exclusionsOf, type Method, type Span } from './method'
 import { MODELS, type Model } from './model'
@@ -23,7 +23,7 @@ import type { Choice, Field, Piece, Word } from './word'
  * @param method complete
  * @example Sales of *all 120 months* as *multiplicative*, by *ratio to a 2×12 moving average*; indices
  *   by *mean*, *adjusted to average 1*; trend *a straight line* through *all 120 months*; project
- *   *12 months* *by decomposition*, with *80% and 95%* limits.
+ *   *12 months* *by decomposition*, with *80% and 95%* limits *of the model*.
  */
 export function methodSentence(method: Method, series: Series): Piece[] {
   const { decompose, forecast } = method
@@ -47,7 +47,9 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     ...forecastPieces(method, calendar),
     ', with ',
     levelsWord(forecast.levels),
-    ' limits.',
+    ' limits ',
+    limitsWord(forecast.limits),
+    '.',
   ]
 }
 
@@ -285,6 +287,26 @@ function levelsWord(levels: readonly number[]): Word {
       usual: { forecast: { levels: undefined } },
     },
   }
+}
+
+const LIMITS_SAY: Readonly<Record<LimitKind, { readonly text: string; readonly means: string }>> = {
+  model: {
+    text: 'of the model',
+    means: 'From the residuals of the fit, taken for independent and the form for true.',
+  },
+  'past-errors': {
+    text: 'from past errors',
+    means: 'As wide as earlier forecasts by this method were off, horizon by horizon.',
+  },
+}
+
+function limitsWord(limits: LimitKind): Word {
+  const choices = LIMIT_KINDS.map((kind) => ({
+    ...LIMITS_SAY[kind],
+    chosen: kind === limits,
+    change: { forecast: { limits: kind } },
+  }))
+  return { id: 'limits', text: LIMITS_SAY[limits].text, ask: { kind: 'pick', choices } }
 }
 
 function exclusionPieces(method: Method): Piece[] {

@@ -37,6 +37,9 @@ export function demoFiles(): DemoFile[] {
       ['Wood stain', TRUTH.stain.unit, woodStain(randomFrom(TRUTH.seed + 2))],
     ]),
     wide(TRUTH.primer.file, [['Primer', TRUTH.primer.unit, primer(randomFrom(TRUTH.seed + 3))]]),
+    wide(TRUTH.masonry.file, [
+      ['Masonry paint', TRUTH.masonry.unit, masonryPaint(randomFrom(TRUTH.seed + 8))],
+    ]),
     brushesAndRollers(randomFrom(TRUTH.seed + 4)),
     contractWork(),
     tradeCounterTakings(randomFrom(TRUTH.seed + 5)),
@@ -81,6 +84,18 @@ function woodStain(random: Random): number[] {
     const at = peak.from + ((peak.to - peak.from) * (t - 1)) / (MONTHS.length - 1)
     const season = 1 + swing * Math.cos((2 * Math.PI * (month - at)) / 12)
     return Math.round((level + slope * t) * season * (1 + random.normal(noise)))
+  })
+}
+
+/** Its trend turns and its level wanders, so that no line through all years is right. */
+function masonryPaint(random: Random): number[] {
+  const { level, slope, turn, slopeAfter, wander, indices, noise } = TRUTH.masonry
+  let trend: number = level
+  let drift = 1
+  return MONTHS.map(({ month, code }) => {
+    trend += code < turn ? slope : slopeAfter
+    drift *= 1 + random.normal(wander)
+    return Math.round(trend * drift * indices[month - 1]! * (1 + random.normal(noise)))
   })
 }
 

@@ -49,6 +49,20 @@ export const TRUTH = {
     peak: { from: 6, to: 4 },
     noise: 0.02,
   },
+  masonry: {
+    file: 'masonry-paint.csv',
+    unit: 'litres',
+    model: 'multiplicative',
+    level: 15_000,
+    /** Litres more each month up to the turn, and after it. */
+    slope: 150,
+    turn: '2022-01',
+    slopeAfter: -140,
+    /** Standard deviation of what the level wanders each month, as a share of itself. */
+    wander: 0.011,
+    indices: [0.72, 0.78, 0.94, 1.08, 1.18, 1.2, 1.16, 1.14, 1.08, 0.98, 0.9, 0.84],
+    noise: 0.02,
+  },
   primer: { file: 'primer.csv', unit: 'litres', level: 12_400, slope: 21, noise: 260 },
   brushes: {
     file: 'brushes-and-rollers.csv',

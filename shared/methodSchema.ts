@@ -54,8 +54,7 @@ const forecastSchema = z.discriminatedUnion('by', [
 ]) as unknown as z.ZodType<ForecastDocument>
 
 /**
- * The method document `elvant-method/1`. Every key of the format is known here, whether or not
- * this version can carry it out; an unknown key or a wrong type is refused with its path.
+ * The method document `elvant-method/1`; an unknown key or a wrong type is refused with its path.
  */
 export const methodSchema = z.strictObject({
   format: z.literal(METHOD_FORMAT),

@@ -174,7 +174,7 @@ describe('the method sentence', () => {
 
   it('says every choice', () => {
     expect(words(FORMAT)).toBe(
-      'Sales of all 16 quarters as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits.',
+      'Sales of all 16 quarters as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
     )
     expect(
       words({
@@ -188,7 +188,7 @@ describe('the method sentence', () => {
         forecast: { horizon: 1, levels: [90] },
       }),
     ).toBe(
-      'Sales of all 16 quarters as additive, by difference from a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter by decomposition, with 90% limits.',
+      'Sales of all 16 quarters as additive, by difference from a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter by decomposition, with 90% limits of the model.',
     )
   })
 
@@ -472,7 +472,7 @@ describe('robust loess in the sentence', () => {
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
-      'Sales of all 16 quarters as multiplicative, by robust loess, the same season every year, trend over 7 quarters, outliers distrusted; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits.',
+      'Sales of all 16 quarters as multiplicative, by robust loess, the same season every year, trend over 7 quarters, outliers distrusted; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
     )
     expect(words({ seasonalWindow: 'periodic', robust: false, trendWindow: 9 })).toContain(
       'the same season every year, trend over 9 quarters, every value believed alike',
@@ -508,7 +508,7 @@ describe('a yearly series', () => {
 
   it('has no season, and the sentence says so without a word of one', () => {
     expect(sentenceText(sentenceOf(FORMAT, yearly).pieces)).toBe(
-      'Sales of all 12 years as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line through all 12 years; project 3 years by decomposition, with 80% and 95% limits.',
+      'Sales of all 12 years as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line through all 12 years; project 3 years by decomposition, with 80% and 95% limits of the model.',
     )
     expect(choicesOf('by', FORMAT, yearly).map(({ text }) => text)).toEqual(['no season'])
   })

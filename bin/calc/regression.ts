@@ -17,28 +17,30 @@ import { readInput, seriesInput, seriesOf } from './input'
 
 const period = z.int().min(1)
 const numbers = z.array(z.number())
-const schema = seriesInput.extend({
-  model: z.object({
-    response: z.enum(['level', 'log']).default('level'),
-    trend: z.object({
-      form: z.enum(['none', 'linear', 'quadratic', 'cubic', 'polynomial', 'exponential', 'breaks']),
-      degree: z.int().min(1).max(20).optional(),
-      breaks: z.array(z.object({ t: period, level: z.boolean().default(false) })).default([]),
-    }),
-    season: z
-      .object({
-        form: z.enum(['none', 'dummies', 'effects', 'fourier', 'dummies-by-trend']),
-        base: z.int().min(1).default(1),
-        pairs: z.int().min(1).default(1),
-      })
-      .default({ form: 'none', base: 1, pairs: 1 }),
-    indicators: z.array(z.object({ name: z.string(), t: period })).default([]),
-    steps: z.array(z.object({ name: z.string(), t: period })).default([]),
-    columns: z
-      .array(z.object({ name: z.string(), values: numbers, future: numbers.default([]) }))
-      .default([]),
-    time: numbers.optional(),
+/** The model of a case: trend, season and other columns of a regression. */
+export const modelInput = z.object({
+  response: z.enum(['level', 'log']).default('level'),
+  trend: z.object({
+    form: z.enum(['none', 'linear', 'quadratic', 'cubic', 'polynomial', 'exponential', 'breaks']),
+    degree: z.int().min(1).max(20).optional(),
+    breaks: z.array(z.object({ t: period, level: z.boolean().default(false) })).default([]),
   }),
+  season: z
+    .object({
+      form: z.enum(['none', 'dummies', 'effects', 'fourier', 'dummies-by-trend']),
+      base: z.int().min(1).default(1),
+      pairs: z.int().min(1).default(1),
+    })
+    .default({ form: 'none', base: 1, pairs: 1 }),
+  indicators: z.array(z.object({ name: z.string(), t: period })).default([]),
+  steps: z.array(z.object({ name: z.string(), t: period })).default([]),
+  columns: z
+    .array(z.object({ name: z.string(), values: numbers, future: numbers.default([]) }))
+    .default([]),
+  time: numbers.optional(),
+})
+const schema = seriesInput.extend({
+  model: modelInput,
   level: z.number().gt(0).lt(1).default(0.95),
   horizon: z.int().min(1).default(1),
   levels: z.array(z.number().gt(0).lt(1)).default([]),

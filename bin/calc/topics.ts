@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Refusal } from '../../core/refusal'
+import { calcAccuracy, calcRolling } from './accuracy'
 import { answer } from './answer'
 import { calcClassical } from './classical'
 import { calcForecast } from './forecast'
@@ -26,6 +27,8 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     regression: calcRegression,
     predict: calcPredict,
     detrend: calcDetrend,
+    accuracy: calcAccuracy,
+    'rolling-origin': calcRolling,
     acf: calcAutocorrelation,
     test: calcTest,
   },

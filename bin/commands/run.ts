@@ -9,7 +9,7 @@ import { parseDocument } from '../../shared/parseDocument'
 import { seriesDocumentSchema, seriesFromDocument } from '../../shared/seriesSchema'
 import { readJson } from '../files'
 import { print, printJson } from '../output'
-import { readOrAsk } from './read'
+import { chooseSeries } from './chooseSeries'
 
 interface RunOptions {
   readonly method: string
@@ -36,23 +36,4 @@ function readSeries({ data, values, series, answer }: RunOptions): Series {
     return seriesFromDocument(parseDocument(seriesDocumentSchema, readJson(values)))
   }
   return chooseSeries(data!, series, answer ?? [])
-}
-
-/** The series of a sales file, by name when it holds several. */
-function chooseSeries(path: string, name: string | undefined, answers: readonly string[]): Series {
-  const all = readOrAsk(path, answers).series.map(({ series }) => series)
-  const chosen = name === undefined ? all : all.filter((series) => series.name === name)
-  if (chosen.length === 1) return withUnit(chosen[0]!)
-  const names = all.map((series) => `"${series.name}"`).join(', ')
-  throw new Refusal(
-    name === undefined
-      ? `The file holds ${all.length} series; choose one with --series: ${names}.`
-      : `The file holds ${chosen.length === 0 ? 'no' : 'more than one'} series "${name}"; it holds ${names}.`,
-    '--series',
-  )
-}
-
-/** A file that states no unit still needs a word behind its numbers. */
-function withUnit(series: Series): Series {
-  return series.unit ? series : { ...series, unit: 'units' }
 }

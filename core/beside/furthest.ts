@@ -3,6 +3,7 @@ import { parsePeriod } from '../calendar/period'
 import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
+import { ordinal } from '../words/ordinal'
 import { inUnit, percent } from '../words/figure'
 
 /** How far one period stands from the trend, once its season is out. */
@@ -81,11 +82,4 @@ function wordsOf(
         ? `though it was in the ${sign > 0 ? 'lower' : 'upper'} half in ${noun}`
         : `though only ${ordinal(salesRank)} ${highest} in ${noun}`
   return `${really}${size} ${side} trend, ${rank}.`
-}
-
-/** `1st`, `2nd`, `23rd`, `112th` */
-function ordinal(rank: number): string {
-  const teen = rank % 100 >= 11 && rank % 100 <= 13
-  const ending = teen ? 'th' : (['th', 'st', 'nd', 'rd'][rank % 10] ?? 'th')
-  return `${rank}${ending}`
 }

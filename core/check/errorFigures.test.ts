@@ -22,6 +22,7 @@ describe('errorFigures', () => {
 
   it('are undefined without a pair', () => {
     expect(errorFigures([null, 3], [1, null], 2)).toEqual({
+      count: 0,
       me: null,
       mae: null,
       rmse: null,

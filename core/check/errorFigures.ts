@@ -3,6 +3,8 @@ import { mean } from '../statistics/average'
 
 /** Error figures of a set of forecasts or fitted values; e = actual − forecast. */
 export interface ErrorFigures {
+  /** Periods with both an actual and a forecast. */
+  readonly count: number
   /** Mean error, in units of the series. */
   readonly me: Value
   readonly mae: Value
@@ -14,6 +16,13 @@ export interface ErrorFigures {
   /** MAE over the mean change from the same season last year (without a season: the period before). */
   readonly mase: Value
   readonly rmsePercentOfMean: Value
+}
+
+/** A forecast, what came, and the scale of its training span; null = undefined. */
+export interface Forecasted {
+  readonly actual: Value
+  readonly forecast: Value
+  readonly scale: Value
 }
 
 /**
@@ -30,19 +39,23 @@ export function errorFigures(
   forecast: readonly Value[],
   scale: Value,
 ): ErrorFigures {
-  const pairs = actual.flatMap((a, i) => {
-    const f = forecast[i]!
-    return a === null || f === null ? [] : [{ a, f, e: a - f }]
-  })
-  const over = (measure: (pair: { a: number; f: number; e: number }) => number) =>
-    mean(pairs.map(measure))
-  const mae = over(({ e }) => Math.abs(e))
+  return figuresOfErrors(actual.map((a, i) => ({ actual: a, forecast: forecast[i]!, scale })))
+}
+
+/** The same of forecasts from several origins, each error scaled by its own training span. */
+export function figuresOfErrors(forecasts: readonly Forecasted[]): ErrorFigures {
+  const pairs = forecasts.flatMap(({ actual: a, forecast: f, scale }) =>
+    a === null || f === null ? [] : [{ a, f, e: a - f, scale }],
+  )
+  type Pair = (typeof pairs)[number]
+  const over = (measure: (pair: Pair) => number) => mean(pairs.map(measure))
   const squared = over(({ e }) => e * e)
   const rmse = squared === null ? null : Math.sqrt(squared)
   const level = over(({ a }) => a)
   return {
+    count: pairs.length,
     me: over(({ e }) => e),
-    mae,
+    mae: over(({ e }) => Math.abs(e)),
     rmse,
     mape: pairs.some(({ a }) => a === 0)
       ? null
@@ -50,7 +63,9 @@ export function errorFigures(
     smape: pairs.some(({ a, f }) => a === 0 && f === 0)
       ? null
       : over(({ a, f, e }) => (200 * Math.abs(e)) / (Math.abs(a) + Math.abs(f))),
-    mase: mae === null || scale === null ? null : mae / scale,
+    mase: pairs.some(({ scale }) => scale === null)
+      ? null
+      : over(({ e, scale }) => Math.abs(e) / scale!),
     rmsePercentOfMean: rmse === null || !level ? null : (100 * rmse) / level,
   }
 }

@@ -89,6 +89,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
     decomposed: Decomposed<Taken>,
     hasSeason: boolean,
   ): Finding[]
+  /** Whether it takes part in a contest of methods without being asked to. */
+  entersContest(calendar: Pick<Calendar, 'seasons'>): boolean
   /** What to try when the leftover still waves: from period to period, or with the season. */
   advice(waves: 'slowly' | 'with the season'): string
 

@@ -1,6 +1,8 @@
 import type { Figures } from '../calculate'
 import type { Examined } from '../examine'
 import type { Finding } from '../finding'
+import { forecastWayOf } from '../forecast/ways'
+import { durbinWatson } from '../regression/report'
 import { figure, inUnit } from '../words/figure'
 
 /** Residuals pass for independent between these Durbin–Watson figures. */
@@ -8,21 +10,25 @@ const INDEPENDENT = [1.5, 2.5] as const
 
 /** What the reader of the limits must know: whether they hold what they promise, and whether they make sense. */
 export function limitFindings(
-  { ahead, method, prepared, series }: Figures,
+  { ahead, method, prepared, series, columns }: Figures,
   { residualLikeness, regression }: Examined,
 ): Finding[] {
-  const durbinWatson = regression ? regression.durbinWatson : residualLikeness
+  const likeness = forecastWayOf(method.forecast.by).extendsTrend
+    ? residualLikeness
+    : (regression?.durbinWatson ?? durbinWatson(columns.residual))
   const widest = ahead.limits[Math.max(...method.forecast.levels)]
   if (!widest || ahead.interval.s === null) return []
   const findings: Finding[] = []
-  if (durbinWatson !== null && (durbinWatson < INDEPENDENT[0] || durbinWatson > INDEPENDENT[1])) {
+  const takesIndependent = method.forecast.limits === 'model'
+  const isWithin = likeness === null || (likeness >= INDEPENDENT[0] && likeness <= INDEPENDENT[1])
+  if (takesIndependent && !isWithin) {
     findings.push({
       code: 'limits-narrow',
       severity: 'caution',
       stage: 'project',
-      text: `The limits take the residuals for independent, and they are not (Durbin–Watson ${figure(durbinWatson)}): ${durbinWatson < INDEPENDENT[0] ? 'they are too narrow' : 'they need not hold what they promise'}.`,
+      text: `The limits take the residuals for independent, and they are not (Durbin–Watson ${figure(likeness)}): ${likeness < INDEPENDENT[0] ? 'they can be too narrow' : 'they need not hold what they promise'}. The check counts what they held.`,
       period: null,
-      figure: durbinWatson,
+      figure: likeness,
     })
   }
   const hasNegative = prepared.used.values.some((value) => value !== null && value < 0)

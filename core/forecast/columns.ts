@@ -3,6 +3,9 @@ import { figureOf, operation, plain, type Expression, type Regression } from '..
 import type { Run } from '../column/run'
 import { BEYOND_NUMBERS } from './beyondNumbers'
 import type { BackTransform, CommonForecast } from './commonOptions'
+import { figure } from '../words/figure'
+import { ordinal } from '../words/ordinal'
+import type { HalfWidth, PastErrors } from './pastErrors'
 import type { CommonAhead } from './way'
 
 export type Side = 'lower' | 'upper'
@@ -15,19 +18,62 @@ export interface LimitWords {
   readonly whyNone: string | null
 }
 
+/** What a way says of its fitted values. */
+export type FittedWords = Pick<Column, 'means' | 'arithmetic' | 'whyUndefined'> & {
+  /** Behind the name of both rows, where the trend has rows of its own: `, regression`. */
+  readonly of?: string
+  readonly stages?: Column['stages']
+}
+
+/** What the method gives for the past, and what it misses. */
+export function fittedColumns(
+  run: Run,
+  { means, arithmetic, whyUndefined, of = '', stages = ['check'] }: FittedWords,
+): Column[] {
+  return [
+    declare(run.unit, {
+      name: 'fitted',
+      label: `Fitted${of}`,
+      symbol: 'fitted',
+      means,
+      measure: 'level',
+      component: 'forecast',
+      mark: 'line-dashed',
+      stages,
+      actual: run.columns.fitted,
+      arithmetic,
+      whyUndefined,
+    }),
+    declare(run.unit, {
+      name: 'residual',
+      label: `Residual${of}`,
+      symbol: 'residual',
+      means: `${run.noun} − fitted`,
+      measure: 'difference',
+      component: 'irregular',
+      mark: 'stems',
+      stages,
+      actual: run.columns.residual,
+      arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
+      whyUndefined,
+    }),
+  ]
+}
+
 /** A row for either limit of every level. */
 export function limitColumns(
   run: Run,
   { levels }: CommonForecast,
-  { limits }: CommonAhead,
-  { explains, arithmetic, whyNone }: LimitWords,
+  { limits, pastErrors }: CommonAhead,
+  ofModel: LimitWords,
 ): Column[] {
+  const { explains, arithmetic, whyNone } = pastErrors ? pastErrorWords(run, pastErrors) : ofModel
   return levels.flatMap((level) =>
     (['lower', 'upper'] as const).map((side) =>
       declare(run.unit, {
         name: `${side}:${level}`,
         label: `${level}% ${side}`,
-        means: 'prediction limit',
+        means: pastErrors ? 'limit from past errors' : 'prediction limit',
         explains,
         measure: 'level',
         component: 'forecast',
@@ -39,6 +85,40 @@ export function limitColumns(
       }),
     ),
   )
+}
+
+/** Limits from past errors: the forecast and a half-width, whatever the way of forecasting. */
+function pastErrorWords(run: Run, { scale, origins, widths }: PastErrors): LimitWords {
+  const areShares = scale === 'shares'
+  return {
+    explains: `limit from the errors of forecasts from ${origins} earlier origins`,
+    arithmetic: (level, side, t) => {
+      const width = widths[level]![t - run.lastT - 1]!
+      const reach = figureOf(widthWords(width, areShares, run.per), width.reach)
+      const isLower = side === 'lower'
+      const forecast = run.cell('forecast', t)
+      if (!areShares) return operation(forecast, isLower ? '−' : '+', reach)
+      return operation(forecast, isLower ? '÷' : '×', { kind: 'exp', of: reach })
+    },
+    whyNone: null,
+  }
+}
+
+/** What a half-width is, in a formula: `30th smallest of 36 |ln errors|`. */
+function widthWords({ count, origin }: HalfWidth, areShares: boolean, per: string): string {
+  const errors = areShares ? '|ln errors|' : '|errors|'
+  switch (origin.how) {
+    case 'rank':
+      return `${ordinal(origin.rank)} smallest of ${count} ${errors}`
+    case 'spread':
+      return `t × root mean square of ${count} ${errors} × √(1 + 1/${count})`
+    case 'before':
+      return `half-width of the ${per} before`
+    case 'grown':
+      return origin.factor === 1
+        ? `half-width at horizon ${origin.from}`
+        : `half-width at horizon ${origin.from} × ${figure(origin.factor)}`
+  }
 }
 
 /** The forecast without its season, under a name of its own, so that it is not taken for the forecast. */

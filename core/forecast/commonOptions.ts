@@ -14,11 +14,16 @@ const YEARLY_HORIZON = 3
 export const BACK_TRANSFORMS = ['median', 'mean', 'smearing'] as const
 export type BackTransform = (typeof BACK_TRANSFORMS)[number]
 
+/** What limits are made of: the model and its residuals, or the errors of earlier forecasts of the same kind. */
+export const LIMIT_KINDS = ['model', 'past-errors'] as const
+export type LimitKind = (typeof LIMIT_KINDS)[number]
+
 /** What every forecast is asked. */
 export const commonForecast = {
   horizon: z.int().min(1).optional(),
   /** Coverage of the limits in per cent. */
   levels: z.array(z.number().gt(0).lt(100)).max(10).readonly().optional(),
+  limits: z.enum(LIMIT_KINDS).optional(),
 }
 export const backTransformOption = z.enum(BACK_TRANSFORMS).optional()
 
@@ -28,6 +33,7 @@ export interface CommonForecast {
   readonly horizon: number
   /** Coverage of the limits in per cent, ascending. */
   readonly levels: readonly number[]
+  readonly limits: LimitKind
 }
 
 /** What a way of forecasting must know to fill in its defaults. */
@@ -43,11 +49,12 @@ export interface ForecastFacts {
   timeCode(code: string, where: string): number
 }
 
-/** One year ahead, three of a yearly series, with 80% and 95% limits. @throws Refusal for what is out of range */
+/** One year ahead, three of a yearly series, with 80% and 95% limits of the model. @throws Refusal for what is out of range */
 export function completeCommon(
   document: {
     readonly horizon?: number | undefined
     readonly levels?: readonly number[] | undefined
+    readonly limits?: LimitKind | undefined
   },
   { seasons }: Pick<Calendar, 'seasons'>,
 ): CommonForecast {
@@ -60,5 +67,5 @@ export function completeCommon(
   if (levels.some((level) => !(level > 0 && level < 100))) {
     throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
   }
-  return { horizon, levels }
+  return { horizon, levels, limits: document.limits ?? 'model' }
 }

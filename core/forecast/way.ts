@@ -3,17 +3,19 @@ import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
 import type { Run } from '../column/run'
-import type { Finding } from '../finding'
+import type { Finding, MethodChange } from '../finding'
 import type { Model } from '../model'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Trend } from '../trend/fit'
-import type { TrendOptions } from '../trend/options'
+import type { TrainingSpan, TrendOptions } from '../trend/options'
 import type { TrendFit } from '../trend/report'
 import type { DesignColumn } from '../regression/design'
 import type { Piece } from '../word'
 import type { CommonForecast, ForecastFacts } from './commonOptions'
 import type { RegressionReport } from '../regression/fullReport'
+import type { Limits } from './limits'
+import type { PastErrors } from './pastErrors'
 
 /** What a forecast starts from. */
 export interface ForecastBasis {
@@ -37,21 +39,17 @@ export interface ForecastBasis {
   readonly index: readonly number[]
 }
 
-/** Lower and upper prediction limits, one entry a forecast period. */
-export interface Limits {
-  readonly lower: readonly Value[]
-  readonly upper: readonly Value[]
-}
-
 /** What every forecast comes to, one entry a forecast period in every list. */
 export interface CommonAhead {
   readonly by: string
   readonly t: readonly number[]
-  /** Without the season: not yet a forecast. */
-  readonly deseasonalized: readonly number[]
+  /** Without the season: not yet a forecast; undefined where the way has none. */
+  readonly deseasonalized: readonly Value[]
   readonly forecast: readonly number[]
   /** Keyed by level in per cent. */
   readonly limits: Readonly<Record<string, Limits>>
+  /** What limits from past errors were made of; not there where they are the model's. */
+  readonly pastErrors?: PastErrors
 }
 
 /** Numbers alone: what lies ahead, what the same gives for the past, and how to judge it when asked. */
@@ -59,6 +57,10 @@ export interface Forecasted<Ahead> {
   readonly ahead: Ahead
   /** One a period analysed; undefined where it is not fitted. */
   readonly fitted: readonly Value[]
+  /** Numbers that were estimated from the values: what a method costs in simplicity. */
+  readonly estimated: number
+  /** Whether errors are shares of the level rather than amounts. */
+  readonly inProportion: boolean
   /** The report of a regression of its own; null where the trend's is all there is. */
   report(): RegressionReport | null
 }
@@ -94,14 +96,31 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly document: z.ZodObject & z.ZodType<Document>
   /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
   complete(document: Document, facts: ForecastFacts): Options
+  /** The same for a shorter span: what lies outside it is left behind. */
+  within(document: Document, span: TrainingSpan): Document
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */
   columns(run: Run, parts: ForecastParts<Options, Ahead>): Column[]
   /** Its own words of the sentence, behind its name. */
   words(options: Options, told: ForecastTold): Piece[]
+  /** A method of this way in a few words. */
+  label(options: Options, told: { readonly decomposition: string; readonly trend: string }): string
+  /** Its lines of the contest, those that the series admits. */
+  candidates(facts: CandidateFacts): MethodChange[]
   /** What the reader of its figures must know. */
   findings(stretch: Stretch, ahead: Ahead, judged: JudgedForecast, options: Options): Finding[]
+}
+
+/** What a candidate of the contest must know of the series. */
+export interface CandidateFacts {
+  readonly seasons: number
+  /** Periods of the analysed span. */
+  readonly periods: number
+  /** The model to take: as advised, else the default. */
+  readonly model: Model
+  /** Decompositions that take part, each as a part of a method document; the default one first. */
+  readonly decompositions: readonly MethodChange[]
 }
 
 /** What a forecast's own findings are made of. */

@@ -2,6 +2,9 @@ import { Refusal } from '../refusal'
 import type { DecompositionForecast } from './byDecomposition/calculate'
 import type { ByDecompositionDocument, ByDecompositionOptions } from './byDecomposition/options'
 import { byDecomposition } from './byDecomposition/way'
+import { benchmark } from './benchmark/way'
+import type { BenchmarkForecast } from './benchmark/calculate'
+import type { BenchmarkDocument, BenchmarkOptions } from './benchmark/options'
 import type { ForecastFacts } from './commonOptions'
 import type { RegressionForecast } from './regression/calculate'
 import type { RegressionDocument, RegressionOptions } from './regression/options'
@@ -9,15 +12,15 @@ import { regression } from './regression/way'
 import type { ForecastWay } from './way'
 
 /** Every way of forecasting, in the order in which they are offered. */
-export const FORECAST_WAYS = [byDecomposition, regression] as const
+export const FORECAST_WAYS = [byDecomposition, regression, benchmark] as const
 
 /** The options of a forecast, complete; `by` names the way. */
-export type ForecastOptions = ByDecompositionOptions | RegressionOptions
+export type ForecastOptions = ByDecompositionOptions | RegressionOptions | BenchmarkOptions
 export type ForecastName = ForecastOptions['by']
 /** What a forecast comes to. */
-export type Ahead = DecompositionForecast | RegressionForecast
+export type Ahead = DecompositionForecast | RegressionForecast | BenchmarkForecast
 
-type NamedDocument = ByDecompositionDocument | RegressionDocument
+type NamedDocument = ByDecompositionDocument | RegressionDocument | BenchmarkDocument
 /** A document that names no way means the default one. */
 type UnnamedDocument = { readonly by?: undefined } & Omit<ByDecompositionDocument, 'by'>
 /** The part of the method document on the forecast. */

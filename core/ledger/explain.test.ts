@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import { cellValue, ledgerOf } from './ledger'
+import { BENCHMARKS } from '../forecast/benchmarks'
 import type { MethodDocument } from '../method'
 import type { Result } from '../result'
 import type { Series, Value } from '../series/series'
@@ -68,6 +69,26 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
     series([...quarters, 52, 80, 97, 48]),
     decompose({ by: 'stl', seasonalWindow: 'periodic' }),
   ],
+  ...BENCHMARKS.map(
+    (which) =>
+      [
+        `benchmark: ${which}`,
+        series(quarters.with(6, null)),
+        { format: 'elvant-method/1', forecast: { by: 'benchmark', which, horizon: 6 } },
+      ] as const,
+  ),
+  ...(['multiplicative', 'additive'] as const).map(
+    (model) =>
+      [
+        `limits from past errors, ${model}`,
+        series([...quarters, ...quarters.map((value) => value! + 9)]),
+        {
+          format: 'elvant-method/1',
+          decompose: { model },
+          forecast: { limits: 'past-errors', levels: [50, 95], horizon: 20 },
+        },
+      ] as const,
+  ),
   ['an odd number of seasons', five, { format: 'elvant-method/1' }],
   ['a missing quarter', series(quarters.with(6, null)), { format: 'elvant-method/1' }],
   [
@@ -221,7 +242,7 @@ describe.each(CASES)('with %s', (_, input, method) => {
       expect(Math.abs(got - value), symbol).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(value)))
     }
     // Coefficients are in every result: a and b of a line, and with limits s, h and t.
-    const hasLimits = result.forecast.interval.df > 0
+    const hasLimits = result.forecast.interval.df > 0 && !result.forecast.pastErrors
     expect(new Set([...made].map(({ symbol }) => symbol)).size).toBeGreaterThanOrEqual(
       hasLimits ? 4 : 2,
     )

@@ -82,6 +82,24 @@ export function completeTrend(document: TrendDocument, facts: TrendFacts): Trend
   return bends ? { ...common, breaks: inOrder(breaks, last, facts) } : common
 }
 
+/** A part of the analysed span that a method is fitted to, to see how it would have done after it. */
+export interface TrainingSpan {
+  /** Time codes of the first and the last period that the trend is fitted to. */
+  readonly from: number
+  readonly to: number
+  timeCode(code: string): number
+}
+
+/** The same trend of a shorter span: breaks without fitted periods on both sides are left behind. */
+export function trendWithin(
+  { breaks, ...document }: TrendDocument,
+  { from, to, timeCode }: TrainingSpan,
+): TrendDocument {
+  if (!breaks) return document
+  const kept = breaks.filter(({ period }) => timeCode(period) > from && timeCode(period) < to)
+  return kept.length > 0 ? { ...document, breaks: kept } : { ...document, form: 'linear' }
+}
+
 /** The breaks in the order of time, each where it can be told. */
 function inOrder(
   breaks: NonNullable<TrendDocument['breaks']>,

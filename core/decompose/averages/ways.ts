@@ -54,6 +54,7 @@ export const ratioToMovingAverage: AveragesWay = {
     waves === 'slowly'
       ? 'The level bends faster than an average of a year, or the season moves: try robust loess.'
       : ADVICE_WITH_SEASON,
+  entersContest: () => true,
   smooths: (_, { seasons: m }) =>
     `${m % 2 === 0 ? `2×${m}` : m}; ${Math.floor(m / 2)} lost at each end`,
   average: (_, { seasons }) => ({ kind: 'centred', order: seasons }),
@@ -71,6 +72,7 @@ export const ratioToTrend: AveragesWay = {
       'Compares each value with one line through the whole series; a cycle stays in the ratios.',
   }),
   advice: (waves) => (waves === 'slowly' ? NO_STRAIGHT_LINE : ADVICE_WITH_SEASON),
+  entersContest: () => false,
   smooths: () => 'by a line',
   average: () => null,
 }

@@ -21,6 +21,7 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
   findings: findingsOfLoess,
   advice: (waves) =>
     waves === 'slowly' ? 'Try a shorter trend window.' : 'Try a shorter season window.',
+  entersContest: () => true,
   says: () => ({
     lead: ', by ',
     text: 'robust loess',

@@ -30,6 +30,8 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   findings: () => [],
   advice: (waves) =>
     waves === 'slowly' ? 'Try an average of fewer terms.' : 'That is a season: decompose with one.',
+  // Of a series with seasons it is for the analyst to say that they are none.
+  entersContest: ({ seasons }) => seasons < 2,
   says: () => ({
     lead: ', with ',
     text: 'no season',

@@ -4,12 +4,14 @@ import { tQuantile } from '../../statistics/distributions'
 import type { Trend } from '../../trend/fit'
 import { backTransformFactor } from '../backTransform'
 import { limitOf, requireNumbers } from '../beyondNumbers'
-import type { CommonAhead, ForecastBasis, Forecasted, Limits } from '../way'
+import type { Limits } from '../limits'
+import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import type { ByDecompositionOptions } from './options'
 
 /** A projection of the deseasonalized trend with the season put back. */
 export interface DecompositionForecast extends CommonAhead {
   readonly by: 'decomposition'
+  readonly deseasonalized: readonly number[]
   /** The index of each forecast period's season. */
   readonly index: readonly number[]
   /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, for retracing the limits. */
@@ -101,6 +103,8 @@ export function forecastByDecomposition(
       const at = lastT - past.length + 1 + i
       return at < fit.from ? null : putBack(trend.at(at), own)
     }),
+    estimated: fit.p + seasonCost,
+    inProportion: model === 'multiplicative' || ofLog,
     report: () => null,
   }
 }

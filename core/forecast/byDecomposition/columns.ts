@@ -3,7 +3,7 @@ import { figureOf, meanOf, operation, plain, type Expression } from '../../colum
 import type { Run } from '../../column/run'
 import { notFitted, trendRegression } from '../../trend/columns'
 import { TREND_FORMS } from '../../trend/forms'
-import { backTransformed, limitColumns, withoutSeasonColumn } from '../columns'
+import { backTransformed, fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
 import type { ByDecompositionOptions } from './options'
@@ -12,33 +12,14 @@ type Parts = ForecastParts<ByDecompositionOptions, DecompositionForecast>
 
 /** Fitted values, what they miss, the forecast before and after the season is put back, and its limits. */
 export function columnsOfForecast(run: Run, parts: Parts): Column[] {
-  const { unit, columns, hasSeason } = run
+  const { unit, hasSeason } = run
   const { ahead } = parts
   const point = pointArithmetic(run, parts)
   const trendInSeason = hasSeason ? `trend ${run.model.restore} index` : 'trend'
   return [
-    declare(unit, {
-      name: 'fitted',
-      label: 'Fitted',
+    ...fittedColumns(run, {
       means: trendInSeason,
-      measure: 'level',
-      component: 'forecast',
-      mark: 'line-dashed',
-      stages: ['check'],
-      actual: columns.fitted,
       arithmetic: (t) => inSeason(run, run.cell('trend', t), t),
-      whyUndefined: notFitted(run),
-    }),
-    declare(unit, {
-      name: 'residual',
-      label: 'Residual',
-      means: `${run.noun} − fitted`,
-      measure: 'difference',
-      component: 'irregular',
-      mark: 'stems',
-      stages: ['check'],
-      actual: columns.residual,
-      arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
       whyUndefined: notFitted(run),
     }),
     ...(hasSeason

@@ -21,10 +21,19 @@ export const byDecomposition = {
   extendsTrend: true,
   document: byDecompositionDocument,
   complete: completeByDecomposition,
+  within: (document) => document,
   forecast: forecastByDecomposition,
   columns: columnsOfForecast,
   words: wordsOfDecompositionForecast,
   findings: findingsOfForecast,
+  label: (_, { decomposition, trend }) => `${decomposition}; ${trend}`,
+  candidates: ({ decompositions, seasons, periods }) =>
+    decompositions.flatMap((decomposition) =>
+      [undefined, 3, 5]
+        .map((years) => years && years * seasons)
+        .filter((last) => last === undefined || last < periods)
+        .map((last) => ({ ...decomposition, trend: { form: 'linear', last } })),
+    ),
 } as const satisfies ForecastWay<
   ByDecompositionDocument,
   ByDecompositionOptions,

@@ -5,7 +5,8 @@ import { tQuantile } from '../../statistics/distributions'
 import { figure } from '../../words/figure'
 import { backTransformFactor } from '../backTransform'
 import { limitOf, requireNumbers } from '../beyondNumbers'
-import type { CommonAhead, ForecastBasis, Forecasted, Limits } from '../way'
+import type { Limits } from '../limits'
+import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { designOfRegression, seasonEffectAt } from './design'
 import type { RegressionOptions } from './options'
 import { reportRegression } from './report'
@@ -13,6 +14,7 @@ import { reportRegression } from './report'
 /** A projection of a regression of trend plus season. */
 export interface RegressionForecast extends CommonAhead {
   readonly by: 'regression'
+  readonly deseasonalized: readonly number[]
   /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, for retracing the limits. */
   readonly leverage: readonly number[]
   readonly interval: {
@@ -131,6 +133,8 @@ export function forecastByRegression(
       const own = fit.fittedInTime[at - fit.from]!
       return ofLog ? Math.exp(own) : own
     }),
+    estimated: fit.p,
+    inProportion: ofLog,
     report: () => reportRegression(fit, { options, trend: trendOptions, design, stretch, start }),
   }
 }

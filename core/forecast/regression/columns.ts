@@ -11,7 +11,7 @@ import type { DesignColumn } from '../../regression/design'
 import { capitalized } from '../../series/noun'
 import type { Value } from '../../series/series'
 import { notFitted } from '../../trend/columns'
-import { backTransformed, limitColumns, withoutSeasonColumn } from '../columns'
+import { backTransformed, fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import type { ForecastParts } from '../way'
 import type { RegressionForecast } from './calculate'
 import { designOfRegression, seasonEffectAt, type RegressionDesign } from './design'
@@ -86,34 +86,13 @@ function designColumns(fitted: Fitted): Column[] {
 
 function fitColumns(fitted: Fitted): Column[] {
   const { run, ofLog } = fitted
-  return [
-    declare(run.unit, {
-      name: 'fitted',
-      label: 'Fitted, regression',
-      symbol: 'fitted',
-      means: ofLog ? 'exp of its columns’ sum' : 'sum of its columns',
-      measure: 'level',
-      component: 'forecast',
-      mark: 'line-dashed',
-      stages: ['trend', 'check'],
-      actual: run.columns.fitted,
-      arithmetic: (t) => back(fitted, linearPredictor(fitted, t)),
-      whyUndefined: notFitted(run, 'The regression'),
-    }),
-    declare(run.unit, {
-      name: 'residual',
-      label: 'Residual, regression',
-      symbol: 'residual',
-      means: `${run.noun} − fitted`,
-      measure: 'difference',
-      component: 'irregular',
-      mark: 'stems',
-      stages: ['trend', 'check'],
-      actual: run.columns.residual,
-      arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
-      whyUndefined: notFitted(run, 'The regression'),
-    }),
-  ]
+  return fittedColumns(run, {
+    of: ', regression',
+    means: ofLog ? 'exp of its columns’ sum' : 'sum of its columns',
+    stages: ['trend', 'check'],
+    arithmetic: (t) => back(fitted, linearPredictor(fitted, t)),
+    whyUndefined: notFitted(run, 'The regression'),
+  })
 }
 
 /** What the season adds by the regression, and the forecast without it. */

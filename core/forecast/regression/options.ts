@@ -3,6 +3,7 @@ import { MODELS, type Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
 import { TREND_FORMS } from '../../trend/forms'
+import type { TrainingSpan } from '../../trend/options'
 import {
   backTransformOption,
   commonForecast,
@@ -176,6 +177,21 @@ function eventsOf(
       if (start <= from || start > lastT) throw outside(name, `${where}.from`)
       return { name, from: first }
     }),
+  }
+}
+
+/** The same regression of a shorter span: events that lie outside it, or that nothing follows, are left behind. */
+export function regressionWithin(
+  { indicators, steps, ...document }: RegressionDocument,
+  { from, to, timeCode }: TrainingSpan,
+): RegressionDocument {
+  const starts = ({ from: first }: { readonly from: string }) => timeCode(first)
+  return {
+    ...document,
+    indicators: indicators?.filter(
+      (event) => starts(event) <= to && timeCode(event.to ?? event.from) >= from,
+    ),
+    steps: steps?.filter((event) => starts(event) > from && starts(event) <= to),
   }
 }
 

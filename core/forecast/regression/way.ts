@@ -4,11 +4,12 @@ import { columnsOfRegression } from './columns'
 import { findingsOfRegression } from './findings'
 import {
   completeRegression,
+  regressionWithin,
   regressionDocument,
   type RegressionDocument,
   type RegressionOptions,
 } from './options'
-import { wordsOfRegression } from './words'
+import { labelOfRegression, wordsOfRegression } from './words'
 
 /** One regression of the values on trend, season and events. */
 export const regression = {
@@ -22,8 +23,17 @@ export const regression = {
   extendsTrend: false,
   document: regressionDocument,
   complete: completeRegression,
+  within: regressionWithin,
   forecast: forecastByRegression,
   columns: columnsOfRegression,
   words: wordsOfRegression,
   findings: findingsOfRegression,
+  label: labelOfRegression,
+  candidates: ({ model, seasons, decompositions }) => [
+    {
+      ...decompositions[0],
+      trend: { form: 'linear' },
+      forecast: { by: 'regression', season: seasons < 2 ? 'none' : 'effects', model },
+    },
+  ],
 } as const satisfies ForecastWay<RegressionDocument, RegressionOptions, RegressionForecast>

@@ -57,6 +57,16 @@ export function wordsOfRegression(options: RegressionOptions, told: ForecastTold
   ]
 }
 
+/** `regression, multiplicative, with every season against the average; a straight line` */
+export function labelOfRegression(
+  { model, season, indicators, steps }: RegressionOptions,
+  { trend }: { readonly trend: string },
+): string {
+  const events = indicators.length + steps.length
+  const known = events === 0 ? '' : ` and ${events} ${events === 1 ? 'event' : 'events'}`
+  return `regression, ${model}, with ${SEASON_SAYS[season].text}${known}; ${trend}`
+}
+
 function modelChoices({ model }: RegressionOptions, { trend }: ForecastTold): Choice[] {
   const isOfLog = TREND_FORMS[trend.form].ofLog
   return MODELS.filter((one) => one === 'multiplicative' || !isOfLog).map((one) => ({

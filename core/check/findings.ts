@@ -1,0 +1,128 @@
+import { countPeriods } from '../calendar/labels'
+import type { Calendar } from '../calendar/calendar'
+import type { Action, Finding } from '../finding'
+import { BENCHMARK_SAYS } from '../forecast/benchmarks'
+import type { LimitKind } from '../forecast/commonOptions'
+import { agrees, type Coverage } from './coverage'
+import type { PassedOver } from './rolling'
+import type { Off, Verdict } from './verdict'
+import { countTries, offWords } from './words'
+
+/** Coverage of the limits of a level: as they are, and as limits from past errors would have had it. */
+export interface LevelCoverage {
+  readonly level: number
+  readonly inUse: Coverage
+  readonly pastErrors: Coverage
+}
+
+/** The same method with its trend fitted to the last years alone, tried over the same origins. */
+export interface Shorter {
+  readonly last: number
+  readonly off: Off
+}
+
+/** What the findings of a check are made of. */
+export interface Judged {
+  readonly verdict: Verdict | null
+  readonly coverage: readonly LevelCoverage[]
+  readonly limits: LimitKind
+  /** null where it was not tried, or is no better. */
+  readonly shorter: Shorter | null
+  readonly passedOver: readonly PassedOver[]
+  readonly origins: number
+  readonly horizon: number
+  readonly calendar: Calendar
+  readonly unit: string
+}
+
+/** What the check has to say, with what to try as clicks. */
+export function findingsOfCheck(judged: Judged): Finding[] {
+  return [...benchmarkFinding(judged), ...coverageFinding(judged), ...refusalFinding(judged)]
+}
+
+/** Worse than what needs no method, beyond chance. */
+function benchmarkFinding({ verdict, shorter, calendar, unit }: Judged): Finding[] {
+  const [best] = verdict?.benchmarks ?? []
+  if (!verdict || !best || verdict.against !== 'worse') return []
+  const says = BENCHMARK_SAYS[best.which]
+  const repeat: Action = {
+    label: `Forecast by ${says}`,
+    change: { forecast: { by: 'benchmark', which: best.which } },
+  }
+  const through = shorter && `the last ${countPeriods(shorter.last, calendar)}`
+  const fit: Action[] = shorter
+    ? [{ label: `Fit the trend to ${through}`, change: { trend: { last: shorter.last } } }]
+    : []
+  const isNearer = shorter !== null && shorter.off.by < best.off.by
+  return [
+    {
+      code: 'worse-than-benchmark',
+      severity: 'caution',
+      stage: 'check',
+      text:
+        `Over ${countTries(verdict.tries)} this method was off by ${offWords(verdict.method, unit)}, and ${says} by ${offWords(best.off, unit)}: what needs no method does better. ` +
+        (shorter
+          ? `With the trend through ${through} it would have been off by ${offWords(shorter.off, unit)}. `
+          : '') +
+        'The contest tries the other methods.',
+      period: null,
+      figure: verdict.method.by,
+      actions: isNearer ? [...fit, repeat] : [repeat, ...fit],
+    },
+  ]
+}
+
+/** Limits that hold more, or less, than they promise. */
+function coverageFinding({ coverage, limits, horizon, verdict }: Judged): Finding[] {
+  const wrong = coverage.filter(({ level, inUse }) => !agrees(level, inUse.pooled, horizon))
+  const [first] = wrong
+  if (!first || !verdict) return []
+  const isBelow = first.inUse.pooled.share! < first.level / 100
+  const held = wrong
+    .map(({ level, inUse }) => `the ${level}% limits held ${share(inUse.pooled.share!)}`)
+    .join(', ')
+  const could = first.pastErrors.pooled.share
+  const offers = isBelow && limits === 'model'
+  return [
+    {
+      code: 'limits-do-not-hold',
+      severity: isBelow ? 'caution' : 'note',
+      stage: 'check',
+      text:
+        `Over ${countTries(verdict.tries)} ${held} of what came: they are ${isBelow ? 'too narrow' : 'wider than they need be'}.` +
+        (offers && could !== null
+          ? ` Limits from past errors, judged the same way, held ${share(could)} at ${first.level}%.`
+          : ''),
+      period: null,
+      figure: first.inUse.pooled.share,
+      ...(offers
+        ? {
+            actions: [
+              { label: 'Limits from past errors', change: { forecast: { limits: 'past-errors' } } },
+            ],
+          }
+        : {}),
+    },
+  ]
+}
+
+/** Origins at which the method is refused. */
+function refusalFinding({ passedOver, origins }: Judged): Finding[] {
+  const [first] = passedOver
+  if (!first) return []
+  return [
+    {
+      code: 'origins-passed-over',
+      severity: 'note',
+      stage: 'check',
+      text: `From ${passedOver.length} of ${origins} origins the method could not be carried out, and they are left out: ${first.because}`,
+      period: null,
+      figure: passedOver.length,
+    },
+  ]
+}
+
+/** `25%`; whole per cents, since a few dozen tries tell no more. */
+function share(value: number): string {
+  return `${Math.round(100 * value)}%`
+}

@@ -1,0 +1,47 @@
+import type { Figures } from '../calculate'
+import type { CheckDocument } from '../checkPlan'
+import { halfWidths, limitsFrom, type PastErrors } from '../forecast/pastErrors'
+import type { MethodDocument } from '../method'
+import { Refusal } from '../refusal'
+import { errorsAt, scaleOfErrors } from './coverage'
+import { checkTask, roll } from './rolling'
+
+/**
+ * The figures of a method with the limits that it asks for: where they are from past errors, the forecasts of
+ * earlier origins are made first, as many periods ahead as the forecast goes.
+ *
+ * @param document that the figures were calculated by
+ * @throws Refusal when there are too few earlier forecasts
+ */
+export function withPastErrors(figures: Figures, document: MethodDocument): Figures {
+  const { series, method, ahead, inProportion } = figures
+  const { limits, horizon, levels } = method.forecast
+  if (limits !== 'past-errors') return figures
+  const check: CheckDocument = { rolling: { horizon } }
+  const task = checkTask(series, document, check)
+  if (!task) {
+    throw new Refusal(
+      'The series is too short for earlier forecasts, so there are no past errors. Take the limits of the model.',
+      'forecast.limits',
+    )
+  }
+  const { tries } = roll(task)
+  const scale = scaleOfErrors(tries, inProportion, ahead.forecast)
+  const errors = Array.from({ length: horizon }, (_, i) =>
+    tries.flatMap((one) => errorsAt(one, i, scale)),
+  )
+  const widths = Object.fromEntries(
+    levels.map((level) => [level, halfWidths(errors, level, horizon)]),
+  )
+  const pastErrors: PastErrors = { scale, origins: tries.length, widths }
+  return {
+    ...figures,
+    ahead: {
+      ...ahead,
+      pastErrors,
+      limits: Object.fromEntries(
+        levels.map((level) => [level, limitsFrom(ahead.forecast, scale, widths[level]!)]),
+      ),
+    },
+  }
+}

@@ -1,0 +1,53 @@
+import { formatPeriod, periodAt, timeCodeOfCode } from '../calendar/period'
+import type { DecompositionDocument } from '../decompose/ways'
+import { DEFAULT_FORECAST, forecastWayOf, type ForecastDocument } from '../forecast/ways'
+import type { MethodDocument } from '../method'
+import type { Series } from '../series/series'
+import { trendWithin, type TrainingSpan } from '../trend/options'
+
+/**
+ * A method as it would have been said at an origin: what is not named is chosen anew, what lies after the origin
+ * is not known yet, and limits are the model's, since past errors are what is about to be found.
+ *
+ * @param firstT time code of the first period analysed
+ * @param origin time code of the last period that is known
+ * @param horizon periods ahead
+ */
+export function trainingDocument(
+  document: MethodDocument,
+  { calendar, start }: Series,
+  firstT: number,
+  origin: number,
+  horizon: number,
+): MethodDocument {
+  const { decompose, trend, forecast = {}, missing, format } = document
+  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const timeCode = (period: string) => timeCodeOfCode(period, calendar, start)
+  const fitted: TrainingSpan = {
+    from: Math.max(firstT, origin - (trend?.last ?? Infinity) + 1),
+    to: origin,
+    timeCode,
+  }
+  const by = forecast.by ?? DEFAULT_FORECAST.name
+  const known = forecastWayOf(by).within({ ...forecast, by } as never, fitted)
+  return {
+    format,
+    span: { from: code(firstT), to: code(origin) },
+    ...(missing === undefined ? {} : { missing }),
+    ...(decompose ? { decompose: leftOutWithin(decompose, firstT, origin, timeCode) } : {}),
+    ...(trend ? { trend: trendWithin(trend, fitted) } : {}),
+    forecast: { ...known, horizon, limits: undefined } as ForecastDocument,
+  }
+}
+
+function leftOutWithin(
+  decompose: DecompositionDocument,
+  firstT: number,
+  origin: number,
+  timeCode: (period: string) => number,
+): DecompositionDocument {
+  if (!('exclude' in decompose) || !decompose.exclude) return decompose
+  const isKnown = ({ period }: { readonly period: string }) =>
+    timeCode(period) >= firstT && timeCode(period) <= origin
+  return { ...decompose, exclude: decompose.exclude.filter(isKnown) }
+}

@@ -1,0 +1,108 @@
+import { BENCHMARK_SAYS } from '../forecast/benchmarks'
+import { figure, inUnit } from '../words/figure'
+import type { ErrorFigures } from './errorFigures'
+import type { Off, Verdict } from './verdict'
+
+/** `3.1%`, or in units `430 litres`. */
+export function offWords({ by, in: measure }: Off, unit: string): string {
+  if (measure === 'units') return inUnit(by, unit)
+  return by > 0 && by < 0.05 ? 'less than 0.1%' : `${figure(Number(by.toFixed(1)))}%`
+}
+
+/** `Over 36 tries such forecasts were off by 3.1%; repeating last year would have been off by 4.9%.` */
+export function verdictLine({ tries, method, benchmarks, against }: Verdict, unit: string): string {
+  const own = `Over ${countTries(tries)} such forecasts were off by ${offWords(method, unit)}`
+  const [best] = benchmarks
+  if (!best) return `${own}.`
+  const other = `${BENCHMARK_SAYS[best.which]} would have been off by ${offWords(best.off, unit)}`
+  const chance =
+    against === null
+      ? `: too few tries to tell them apart`
+      : against === 'tie'
+        ? ', which is not told apart from it'
+        : ''
+  return `${own}; ${other}${chance}.`
+}
+
+/** The same where there is little room: `off by 3.1%; repeating last year 4.9%`. */
+export function shortVerdict({ method, benchmarks }: Verdict, unit: string): string {
+  const [best] = benchmarks
+  const other = best ? `; ${BENCHMARK_SAYS[best.which]} ${offWords(best.off, unit)}` : ''
+  return `off by ${offWords(method, unit)}${other}`
+}
+
+export function countTries(count: number): string {
+  return `${count} ${count === 1 ? 'try' : 'tries'}`
+}
+
+/** An error figure with what it says in plain words. */
+export interface SaidFigure {
+  readonly key: Exclude<keyof ErrorFigures, 'count'>
+  readonly says: string
+}
+
+/**
+ * What each error figure says.
+ *
+ * @param repeats what MASE compares with: `repeating last year`
+ * @example { key: 'mase', says: 'errors are less than half of those of repeating last year' }
+ */
+export function accuracyWords(figures: ErrorFigures, unit: string, repeats: string): SaidFigure[] {
+  const { me, mae, rmse, mape, smape, mase, rmsePercentOfMean } = figures
+  return [
+    { key: 'me', says: me === null ? NOTHING : biasWords(me, mae!, unit) },
+    { key: 'mae', says: mae === null ? NOTHING : `off by ${inUnit(mae, unit)} on average` },
+    {
+      key: 'rmse',
+      says: rmse === null ? NOTHING : `${inUnit(rmse, unit)} when large errors count for more`,
+    },
+    {
+      key: 'mape',
+      says:
+        mape === null
+          ? figures.count === 0
+            ? NOTHING
+            : 'undefined, since one of the actual values is 0'
+          : `off by ${figure(mape)}% of what came, on average`,
+    },
+    {
+      key: 'smape',
+      says:
+        smape === null
+          ? figures.count === 0
+            ? NOTHING
+            : 'undefined, since an actual value and its forecast are both 0'
+          : `off by ${figure(smape)}% of the middle of forecast and actual`,
+    },
+    {
+      key: 'mase',
+      says: mase === null ? `there is no ${repeats} to compare with` : maseWords(mase, repeats),
+    },
+    {
+      key: 'rmsePercentOfMean',
+      says:
+        rmsePercentOfMean === null
+          ? 'undefined, since the mean of the actual values is 0'
+          : `RMSE is ${figure(rmsePercentOfMean)}% of the mean actual value`,
+    },
+  ]
+}
+
+const NOTHING = 'there is nothing to compare yet'
+/** A mean error under this share of the mean absolute one says nothing about a side. */
+const NO_SIDE = 0.1
+
+function biasWords(me: number, mae: number, unit: string): string {
+  if (Math.abs(me) <= NO_SIDE * mae) return 'too high about as much as too low'
+  const share = Math.abs(me) > 0.999 * mae ? 'always' : 'on average'
+  return `${share} ${me > 0 ? 'too low' : 'too high'}, by ${inUnit(Math.abs(me), unit)}`
+}
+
+function maseWords(mase: number, repeats: string): string {
+  const those = `those of ${repeats}`
+  if (mase < 0.5) return `errors are less than half of ${those}`
+  if (mase < 0.95) return `errors are ${Math.round(100 * (1 - mase))}% smaller than ${those}`
+  if (mase <= 1.05) return `errors are about as large as ${those}`
+  if (mase <= 2) return `errors are ${Math.round(100 * (mase - 1))}% larger than ${those}`
+  return `errors are ${figure(Number(mase.toFixed(1)))} times as large as ${those}`
+}

@@ -1,0 +1,57 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { tQuantile } from '../statistics/distributions'
+import { halfWidths, limitsFrom } from './pastErrors'
+
+const upTo = (count: number) => Array.from({ length: count }, (_, i) => (i % 2 ? -1 : 1) * (i + 1))
+
+describe('halfWidths', () => {
+  it('is the ⌈(K + 1)·level⌉-th smallest error, whatever its sign', () => {
+    // ⌈10 × 0.8⌉ = 8 of 9, and not 9, though 10 × 0.8 is a hair above 8 in doubles.
+    expect(halfWidths([upTo(9)], 80, 1)[0]).toMatchObject({
+      reach: 8,
+      count: 9,
+      origin: { how: 'rank', rank: 8 },
+    })
+    expect(halfWidths([upTo(36)], 80, 1)[0]!.reach).toBe(30)
+  })
+
+  it('is a t interval where there are too few errors for the rank', () => {
+    // ⌈5 × 0.95⌉ = 5 of 4: mean square (1 + 4 + 9 + 16) / 4 = 7.5
+    const [{ reach, origin }] = halfWidths([upTo(4)], 95, 1) as [never]
+    expect(reach).toBeCloseTo(tQuantile(95, 4) * Math.sqrt(7.5) * Math.sqrt(1.25), 12)
+    expect(origin).toMatchObject({ how: 'spread' })
+  })
+
+  it('never shrinks, grows with √(h/h′) where there are too few errors, and reaches back to the first', () => {
+    const widths = halfWidths([[1], [3, -3, 3, -3, 3], [2, 2, 2, 2, 2], [9, 9, 9]], 50, 5)
+    const reaches = widths.map(({ reach }) => reach)
+    expect(reaches.slice(0, 3)).toEqual([3, 3, 3])
+    expect(widths[2]!.origin).toEqual({ how: 'before' })
+    expect(reaches[3]).toBeCloseTo(3 * Math.sqrt(4 / 3), 12)
+    expect(reaches[4]).toBeCloseTo(3 * Math.sqrt(5 / 3), 12)
+  })
+
+  it('is refused when no horizon has four errors', () => {
+    expect(() => halfWidths([[1, 2, 3]], 80, 2)).toThrow('at least four earlier forecasts')
+  })
+
+  it('covers the errors that it was made of with the level or more, and grows with the level', () => {
+    const errors = fc.array(fc.integer({ min: -1000, max: 1000 }), { minLength: 20, maxLength: 80 })
+    fc.assert(
+      fc.property(errors, (own) => {
+        const [narrow, wide] = [50, 80].map((level) => halfWidths([own], level, 1)[0]!.reach)
+        const held = own.filter((e) => Math.abs(e) <= wide!).length
+        expect(held / own.length).toBeGreaterThanOrEqual(0.8)
+        expect(wide).toBeGreaterThanOrEqual(narrow!)
+      }),
+    )
+  })
+})
+
+it('limits are a factor to either side of a forecast where errors are shares', () => {
+  const widths = [{ reach: Math.log(2), count: 9, origin: { how: 'before' } }] as const
+  expect(limitsFrom([100], 'shares', widths).lower[0]).toBeCloseTo(50, 12)
+  expect(limitsFrom([100], 'shares', widths).upper[0]).toBeCloseTo(200, 12)
+  expect(limitsFrom([1], 'amounts', widths).lower[0]).toBeCloseTo(1 - Math.log(2), 12)
+})
