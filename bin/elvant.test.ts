@@ -197,7 +197,7 @@ describe('contest', () => {
     expect(held.origins).toMatchObject({ first: '2022-12', count: 36, horizon: 12 })
     expect(held.proposed).toBe(held.rows[0]!.name)
     expect(held.proposed).toMatch(/through the last 36 months$/)
-    expect(stderr).toContain(`Nearest over 36 origins: ${held.proposed}.`)
+    expect(stderr).toContain(`Nearest: ${held.proposed}.`)
 
     const one = file('whole.json', { format: 'elvant-method/1' })
     const other = file('last-year.json', {

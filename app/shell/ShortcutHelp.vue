@@ -18,6 +18,8 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['Shift drag', 'mark a stretch on a strip'],
   ['Wheel, drag', 'zoom and move the time axis on a strip'],
   ['A', 'all steps in the ledger, or those of the stage'],
+  ['T', 'contest of methods, and back'],
+  ['[ ]', 'at Check: the origin before, and the next'],
   ['P', 'pin the present result, or unpin it'],
   ['C', 'compare methods side by side, and back'],
   ['Ctrl Z', 'undo'],

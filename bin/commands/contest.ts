@@ -1,5 +1,6 @@
 import { candidate } from '../../core/contest/candidates'
 import { contest } from '../../core/contest/contest'
+import { outcomeWords } from '../../core/contest/words'
 import type { MethodDocument } from '../../core/method'
 import { methodSchema } from '../../shared/methodSchema'
 import { parseDocument } from '../../shared/parseDocument'
@@ -27,10 +28,5 @@ export function contestOf({ data, series: name, answer, among }: ContestOptions)
     documents?.map((document) => candidate(series, document)),
   )
   printJson(held)
-  process.stderr.write(
-    held.proposed === null
-      ? 'None of the methods can be carried out on this series.\n'
-      : `Nearest over ${held.origins.count} origins: ${held.proposed}.\n` +
-          (held.plainer ? `Not worse beyond chance, and plainer: ${held.plainer}.\n` : ''),
-  )
+  process.stderr.write(`${outcomeWords(held)}\n`)
 }

@@ -1,5 +1,6 @@
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Difference } from '../stationarity/difference'
+import type { Tried } from './tried'
 import { TREND_FORMS, type DetrendForm } from '../trend/forms'
 
 export const GROWTH_KINDS = [
@@ -21,9 +22,13 @@ export type Beside =
       readonly rate: GrowthKind
       readonly on: 'value' | 'deseasonalized'
     }
+  /** A forecast as it would have been made at an earlier origin, or by how much it was off. */
+  | { readonly kind: 'tried' | 'tried-error'; readonly tried: Tried }
 
 /** A name for its column that differs between any two. */
 export function besideName({ kind, ...more }: Beside): string {
+  // Whatever its origin: moved to another one, the row stays where it is.
+  if ('tried' in more) return `beside:${kind}`
   return `beside:${kind}${JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')}`
 }
 

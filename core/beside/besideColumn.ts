@@ -10,6 +10,7 @@ import { rollingDeviation, trailingAverage } from '../smoothing/rolling'
 import { difference } from '../stationarity/difference'
 import { detrend } from '../trend/detrend'
 import { TREND_FORMS } from '../trend/forms'
+import { triedOverSpan } from './tried'
 import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
 import { besideName, detrendWords, DIFFERENCE_WORDS, growthWords, type Beside } from './beside'
 
@@ -33,9 +34,18 @@ export function besideColumn(result: Looked | Result, beside: Beside): Column {
     name: besideName(beside),
     stages: [],
     actual: values,
-    whyUndefined: () =>
-      'A value that this needs is missing, not above 0, or lies outside the series.',
+    whyUndefined: (t) =>
+      'tried' in beside
+        ? whyNotTried(run, beside.tried.origin, t)
+        : 'A value that this needs is missing, not above 0, or lies outside the series.',
   })
+}
+
+/** Why a forecast from an origin has no figure at a period. */
+function whyNotTried(run: SeriesRun, origin: number, t: number): string {
+  return t <= origin
+    ? `The forecast begins after ${run.label(origin)}, which was known then.`
+    : 'The forecast does not reach as far, or nothing came in this period.'
 }
 
 function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Own {
@@ -98,6 +108,41 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
         values: difference(value, beside.how, seasons),
         arithmetic: (t) => differenceOf(beside.how, t, seasons, cell),
       }
+    case 'tried': {
+      const { tried } = beside
+      const from = `from ${run.label(tried.origin)}`
+      return {
+        label: 'Forecast then',
+        symbol: `forecast ${from}`,
+        means: from,
+        explains: `what the method would have forecast ${from}, knowing nothing of what came`,
+        measure: 'level',
+        component: 'forecast',
+        mark: 'line-dashed',
+        values: triedOverSpan(tried, 'forecast', run.firstT, value.length),
+        arithmetic: (t) => figureOf(`forecast ${from}`, tried.forecast[t - tried.origin - 1]!),
+      }
+    }
+    case 'tried-error': {
+      const { tried } = beside
+      const from = `from ${run.label(tried.origin)}`
+      return {
+        label: 'Error then',
+        symbol: `error ${from}`,
+        means: 'actual − forecast then',
+        explains: `actual − forecast ${from}`,
+        measure: 'difference',
+        component: 'irregular',
+        mark: 'stems',
+        values: triedOverSpan(tried, 'error', run.firstT, value.length),
+        arithmetic: (t) =>
+          operation(
+            cell(t),
+            '−',
+            figureOf(`forecast ${from}`, tried.forecast[t - tried.origin - 1]!),
+          ),
+      }
+    }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {

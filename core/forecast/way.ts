@@ -93,6 +93,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly says: { readonly text: string; readonly means: string }
   /** Whether it goes on with the trend through the deseasonalized series. */
   readonly extendsTrend: boolean
+  /** Whether it needs no method: what any other must beat to be worth its trouble. */
+  readonly isBenchmark: boolean
   readonly document: z.ZodObject & z.ZodType<Document>
   /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
   complete(document: Document, facts: ForecastFacts): Options

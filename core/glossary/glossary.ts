@@ -287,6 +287,33 @@ export const GLOSSARY = {
       'A smooth made of a small line at every period, fitted to its neighbours, the nearest counting most.',
     by: 'Cleveland 1979; for seasonal series Cleveland, Cleveland, McRae & Terpenning 1990',
   },
+  origin: {
+    term: 'origin',
+    means: 'The last period that is known when a forecast is made.',
+    by: 'rolling origin: every period from the first training span on',
+  },
+  scaledError: {
+    term: 'scaled error',
+    means:
+      'How far off forecasts were, beside the usual change on the year before: below 1 is less than that.',
+    by: 'mean |e| of an origin ÷ mean |y(t) − y(t−m)| of what was known then',
+  },
+  coverage: {
+    term: 'coverage',
+    means: 'The share of what came that lay within the limits: 80% limits should hold about 80%.',
+    by: 'values within, limits included ÷ values that came',
+  },
+  pastErrors: {
+    term: 'limits from past errors',
+    means:
+      'As wide as earlier forecasts by the same method were off, horizon by horizon; neighbouring origins share what came, so the promise is approximate.',
+    by: '⌈(K + 1) · level⌉-th smallest of K errors; Vovk, Gammerman & Shafer 2005',
+  },
+  holdout: {
+    term: 'holdout',
+    means: 'The last periods, hidden from the method and then forecast.',
+    by: 'actual − forecast over the last H periods',
+  },
 } as const satisfies Record<string, Term>
 
 export type TermName = keyof typeof GLOSSARY

@@ -1,5 +1,6 @@
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
+import type { Contest } from '../../core/contest/contest'
 import type { MethodDocument } from '../../core/method'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
@@ -83,3 +84,14 @@ export const studies = sqliteTable(
   },
   (table) => [index('studies_of_series').on(table.seriesId)],
 )
+
+/** The last contest of methods that was held over the series of a study. */
+export const contests = sqliteTable('contests', {
+  studyId: text('study_id')
+    .primaryKey()
+    .references(() => studies.id, { onDelete: 'cascade' }),
+  /** Digest of what it was held over. */
+  of: text('held_over').notNull(),
+  contest: text({ mode: 'json' }).$type<Contest>().notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})

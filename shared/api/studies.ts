@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { contestSchema } from '../contestSchema'
 import { methodSchema } from '../methodSchema'
 import { adjustmentsSchema, seriesDocumentSchema } from '../seriesSchema'
 import { aboutSchema, sourceSchema } from './series'
@@ -31,3 +32,13 @@ export const analysisRequestSchema = z.strictObject({
   series: seriesDocumentSchema,
   method: methodSchema,
 })
+
+/** A contest with what it was held over: another series, other candidates, and it says nothing any more. */
+export const heldContestSchema = z.strictObject({
+  /** Digest of the values, the method's span and fillings, and the candidates. */
+  of: z.string().regex(/^[0-9a-f]{64}$/, 'A digest of 64 hexadecimal digits.'),
+  contest: contestSchema,
+})
+export type HeldContest = z.infer<typeof heldContestSchema>
+export const keptContestSchema = z.strictObject({ held: heldContestSchema.nullable() })
+export type KeptContest = z.infer<typeof keptContestSchema>

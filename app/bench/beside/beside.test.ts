@@ -37,6 +37,14 @@ async function opened() {
 
 beforeEach(() => {
   setActivePinia(createPinia())
+  // The check runs in a worker of its own, which has its own tests; here it never answers.
+  vi.stubGlobal(
+    'Worker',
+    class {
+      addEventListener() {}
+      postMessage() {}
+    },
+  )
   vi.stubGlobal('fetch', () =>
     Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(study) }),
   )

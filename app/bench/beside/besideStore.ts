@@ -6,6 +6,7 @@ import { traitsOf } from '~~/core/decompose/ways'
 import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Stage } from '~~/core/stage'
+import { useCheck } from '../stages/check/checkStore'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
 import type { BesideChoices, Inspected, TakenOut } from './choices'
@@ -21,6 +22,7 @@ export const MOST_AVERAGES = 4
  */
 export const useBeside = defineStore('beside', () => {
   const bench = useBench()
+  const check = useCheck()
   const seasons = computed(() => bench.series?.calendar.seasons ?? 1)
 
   const ownRolling = ref<number | null>(null)
@@ -56,6 +58,7 @@ export const useBeside = defineStore('beside', () => {
     growthRate.value = 'periodOnPeriod'
     secondRate.value = null
     growthOf.value = 'both'
+    check.reset()
     seasonYears.value = 0
     yearStart.value = null
   }
@@ -91,6 +94,7 @@ export const useBeside = defineStore('beside', () => {
         ? [rateShown.value]
         : [rateShown.value, secondRate.value],
     growthOf: growthShown.value,
+    tried: check.shows === 'tries' ? check.tried : null,
   }))
 
   /** The columns beside the ledger at a stage; what cannot be calculated says why. */

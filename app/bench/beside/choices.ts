@@ -1,3 +1,4 @@
+import type { Tried } from '~~/core/beside/tried'
 import type { Beside, GrowthKind } from '~~/core/beside/beside'
 import type { Column } from '~~/core/column/column'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
@@ -19,6 +20,8 @@ export interface BesideChoices {
   readonly averages: readonly AverageKind[]
   /** One growth rate, or two in one picture. */
   readonly growthRates: readonly GrowthKind[]
+  /** At Check: the forecast of the origin that is looked at. */
+  readonly tried: Tried | null
   /** Whose growth. */
   readonly growthOf: readonly ('value' | 'deseasonalized')[]
 }

@@ -5,6 +5,7 @@ import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { BARS } from './panels'
+import { stageOf } from './stages'
 
 /** What a stage lets one look at beside the method, in a line of words under the overview. */
 defineProps<{ peaks: PeakSpacing | null }>()
@@ -20,7 +21,7 @@ const whyNoSeason = computed(() => {
 const canHaveSeason = computed(() => bench.series!.calendar.seasons > 1)
 /** What of the stage is there: a bar about the result needs one. */
 const bar = computed(() =>
-  ledger.stage === 'deseasonalize' && !bench.result ? null : BARS[ledger.stage],
+  stageOf(ledger.stage).needs === 'result' && !bench.result ? null : BARS[ledger.stage],
 )
 
 function takeSeasonOut() {

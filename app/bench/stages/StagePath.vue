@@ -1,19 +1,34 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { inReadersFigures } from '~/figures/format'
 import { STAGES, type Stage } from '~~/core/stage'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
+import { useCheck } from './check/checkStore'
 import { lineOf, stageOf } from './stages'
 
 const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
+const check = useCheck()
+
+/** What a stage came to; Project and Check with how such forecasts would have done. */
+function resultOf(stage: Stage): string {
+  const line = (bench.shown && lineOf(stage, bench.shown)) ?? '–'
+  const verdict = bench.result ? inReadersFigures(check.short) : ''
+  if (verdict === '') return line
+  if (stage === 'check') return verdict
+  return stage === 'project' ? `${line}; ${verdict}` : line
+}
 
 /** How many findings of each stage ask for care: they stand at their own stage, and only there. */
 const cautions = computed(() => {
   const counts: Partial<Record<Stage, number>> = {}
-  for (const { stage, severity } of bench.shown?.findings ?? []) {
+  for (const { stage, severity } of [
+    ...(bench.shown?.findings ?? []),
+    ...(check.checked?.findings ?? []),
+  ]) {
     if (severity === 'caution') counts[stage] = (counts[stage] ?? 0) + 1
   }
   return counts
@@ -32,7 +47,7 @@ const cautions = computed(() => {
         >
           <span class="dot" aria-hidden="true" />
           <span class="name">{{ stageOf(stage).label }}</span>
-          <span class="result">{{ (bench.shown && lineOf(stage, bench.shown)) ?? '–' }}</span>
+          <span class="result">{{ resultOf(stage) }}</span>
           <span v-if="cautions[stage]" class="cautions">
             {{ cautions[stage] }} {{ cautions[stage] === 1 ? 'thing' : 'things' }} to look at
           </span>

@@ -2,7 +2,13 @@ import type { Component } from 'vue'
 import { isResult } from '~~/core/ledger/ledger'
 import type { Looked, Result } from '~~/core/result'
 import type { Stage } from '~~/core/stage'
+import CheckBar from './check/CheckBar.vue'
+import { useCheck } from './check/checkStore'
 import ErrorFigures from './check/ErrorFigures.vue'
+import HorizonTable from './check/HorizonTable.vue'
+import OutOfSample from './check/OutOfSample.vue'
+import TriedForecast from './check/TriedForecast.vue'
+import VerdictPanel from './check/VerdictPanel.vue'
 import FurthestPeriods from './deseasonalize/FurthestPeriods.vue'
 import GrowthBar from './deseasonalize/GrowthBar.vue'
 import LookBar from './look/LookBar.vue'
@@ -26,6 +32,7 @@ export const BARS: Readonly<Partial<Record<Stage, Component>>> = {
   look: LookBar,
   smooth: SmoothBar,
   deseasonalize: GrowthBar,
+  check: CheckBar,
 }
 
 /** What lies over the first strip, at the stages that have something to take hold of there. */
@@ -87,8 +94,28 @@ const PANELS: readonly Panel[] = [
   },
   {
     needs: 'result',
+    component: VerdictPanel,
+    shows: ({ stage }) => stage === 'check' || stage === 'project',
+  },
+  {
+    needs: 'result',
     component: ForecastTotals,
     shows: ({ stage }, result) => stage === 'project' && result.series.seasons > 1,
+  },
+  {
+    needs: 'result',
+    component: TriedForecast,
+    shows: ({ stage }) => stage === 'check' && useCheck().tried !== null,
+  },
+  {
+    needs: 'result',
+    component: HorizonTable,
+    shows: ({ stage }) => stage === 'check' && useCheck().checked !== null,
+  },
+  {
+    needs: 'result',
+    component: OutOfSample,
+    shows: ({ stage }) => stage === 'check' && useCheck().checked !== null,
   },
   { needs: 'result', component: ErrorFigures, shows: ({ stage }) => stage === 'check' },
 ]

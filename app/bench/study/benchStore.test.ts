@@ -67,6 +67,14 @@ beforeEach(() => {
   vi.useFakeTimers()
   server = fakeServer()
   vi.stubGlobal('fetch', server.fetch)
+  // The check runs in a worker of its own; here it never answers.
+  vi.stubGlobal(
+    'Worker',
+    class {
+      addEventListener() {}
+      postMessage() {}
+    },
+  )
 })
 afterEach(() => {
   vi.useRealTimers()

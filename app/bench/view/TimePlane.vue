@@ -4,6 +4,7 @@ import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { methodName } from '../compare/comparison'
 import { usePins } from '../compare/pinStore'
 import { useBeside } from '../beside/besideStore'
+import { useCheck } from '../stages/check/checkStore'
 import SmallMultiples from '../stages/smooth/SmallMultiples.vue'
 import { OVERLAYS } from '../stages/panels'
 import StageBar from '../stages/StageBar.vue'
@@ -35,6 +36,7 @@ const time = useWindow()
 const selection = useSelection()
 const beside = useBeside()
 const pins = usePins()
+const check = useCheck()
 const frame = ref<HTMLElement | null>(null)
 const plane = ref<HTMLElement | null>(null)
 const frameHeight = ref(640)
@@ -56,6 +58,12 @@ const outside = computed(() =>
 const hasOutside = computed(
   () => ledger.firstT > 1 || ledger.lastActual < (bench.series?.values.length ?? 0),
 )
+/** At Check, what forecasts from earlier origins would have been. */
+const tried = computed(() =>
+  ledger.stage === 'check' && check.shows === 'tries' && check.tried
+    ? { all: check.tries, one: check.tried }
+    : null,
+)
 const strips = computed(() =>
   bench.shown
     ? stripsOf(ledger.stage, bench.shown, {
@@ -68,6 +76,7 @@ const strips = computed(() =>
           name: methodName(result),
           result,
         })),
+        tried: tried.value,
         outside: hasOutside.value ? outside.value : [],
         oneScale: ledger.oneScale,
       })

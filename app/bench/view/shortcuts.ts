@@ -1,6 +1,8 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 import { isTyping } from '~/shell/isTyping'
 import { STAGES } from '~~/core/stage'
+import { useContest } from '../contest/contestStore'
+import { useCheck } from '../stages/check/checkStore'
 import { usePins } from '../compare/pinStore'
 import { useBench } from '../study/benchStore'
 import { useLedger } from './ledgerStore'
@@ -14,6 +16,8 @@ export function useShortcuts(): void {
   const time = useWindow()
   const selection = useSelection()
   const pins = usePins()
+  const contest = useContest()
+  const check = useCheck()
 
   const cursor = () => selection.cursor ?? ledger.lastActual
   function step(by: number) {
@@ -38,6 +42,9 @@ export function useShortcuts(): void {
     f: () => ledger.fold(),
     p: () => pins.toggle(),
     c: () => void pins.show(),
+    t: () => void contest.show(),
+    '[': () => check.step(-1),
+    ']': () => check.step(1),
     a: () => (ledger.allSteps = !ledger.allSteps),
     m: mark,
     Escape: () => selection.unmark(),

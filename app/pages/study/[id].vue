@@ -6,6 +6,8 @@ import AboutSeries from '~/bench/study/AboutSeries.vue'
 import { useBench } from '~/bench/study/benchStore'
 import CompareView from '~/bench/compare/CompareView.vue'
 import { usePins } from '~/bench/compare/pinStore'
+import { useContest } from '~/bench/contest/contestStore'
+import ContestView from '~/bench/contest/ContestView.vue'
 import ConflictDialog from '~/bench/study/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/stages/StagePath.vue'
@@ -23,11 +25,18 @@ const route = useRoute()
 const bench = useBench()
 const selection = useSelection()
 const pins = usePins()
+const contest = useContest()
 useShortcuts()
+
+function compare() {
+  contest.isOpen = false
+  void pins.show()
+}
 
 async function open(id: string) {
   await bench.open(id)
   selection.reset()
+  contest.reset()
 }
 watch(
   () => route.params.id,
@@ -112,9 +121,16 @@ onBeforeUnmount(() => {
               : 'Pinned methods side by side (C)'
           "
           :disabled="!bench.series"
-          @click="pins.show()"
+          @click="compare()"
         >
           Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
+        </v-btn>
+        <v-btn
+          data-tip="Methods forecasting from the same past origins, ranked (T)"
+          :disabled="!bench.result"
+          @click="contest.show()"
+        >
+          Contest
         </v-btn>
         <HandOverMenu />
       </template>
@@ -129,7 +145,8 @@ onBeforeUnmount(() => {
       <MethodSentence />
       <main class="columns">
         <StagePath />
-        <CompareView v-if="pins.comparing" class="across" />
+        <ContestView v-if="contest.isOpen" class="across" />
+        <CompareView v-else-if="pins.comparing" class="across" />
         <template v-else>
           <TimePlane />
           <WorkingPanel />

@@ -1,6 +1,7 @@
 import { displayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
+import { forecastWayOf } from '~~/core/forecast/ways'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { componentsOf } from '../../view/strips/components'
 import { comparedLayers } from '../../view/strips/pinnedLayers'
@@ -17,18 +18,20 @@ export const project: ResultStage = {
   beside: () => [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)
+    const { extendsTrend } = forecastWayOf(result.method.forecast.by)
     return [
       mainStrip('Forecast', sources, [
         ...comparedLayers(sources.pinned),
         ...salesLayers(result, sources),
-        // By a regression the trend of the decomposition goes no further than the values.
-        ...(result.regression ? [] : parts.trend),
+        // Where it is not extended, the trend of the decomposition goes no further than the values.
+        ...(extendsTrend ? parts.trend : []),
         ...(sources.pinned.length > 0 ? parts.fitted : []),
         ...parts.limits,
         ...parts.forecastDeseasonalized,
         ...parts.forecast,
       ]),
-      ...(result.regression ? parts.seasonEffect : parts.season),
+      // A forecast with a season of its own shows that one.
+      ...(parts.seasonEffect.length > 0 ? parts.seasonEffect : extendsTrend ? parts.season : []),
     ]
   },
   line: (result) => {

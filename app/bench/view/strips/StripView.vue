@@ -68,7 +68,7 @@ const values = computed(() => {
   const { pointed, strip, scale } = props
   if (pointed === null || pointed === undefined) return []
   return named.value.flatMap((layer) => {
-    if (layer.kind !== 'series') return []
+    if (layer.kind !== 'series' || layer.unread) return []
     const y = layer.points.find(({ x }) => x === pointed)?.y ?? null
     return y === null ? [] : [`${layer.label} ${figureLabel(strip, scale, y)}`]
   })

@@ -1,3 +1,4 @@
+import type { Try } from '~~/core/check/rolling'
 import type { DisplayScale } from '~/figures/displayScale'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import type { Result } from '~~/core/result'
@@ -23,6 +24,8 @@ export interface StripSources {
   readonly ghost: Result | null
   /** All that are pinned, where methods are judged by fit and forecast. */
   readonly pinned: readonly PinnedResult[]
+  /** At Check: the forecasts of earlier origins, and the one that is looked at; null where fit is shown. */
+  readonly tried: { readonly all: readonly Try[]; readonly one: Try } | null
   /** The values before and after the analysed span. */
   readonly outside: readonly Point[]
   /** Whether all strips of components are drawn on one scale. */

@@ -20,6 +20,8 @@ export type Layer =
       readonly paleFrom?: number
       /** Of the line, from 0 to 1; 1 when left out. */
       readonly opacity?: number
+      /** Whether the pointer reads no value off it: one of many alike. */
+      readonly unread?: boolean
       /** Said at the line itself, such as its equation: the first of these that there is room for. */
       readonly notes?: readonly string[]
     }

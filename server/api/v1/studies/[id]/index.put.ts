@@ -1,9 +1,9 @@
-import { seriesIdParams } from '../../../../shared/api/series'
-import { saveStudySchema, studySchema } from '../../../../shared/api/studies'
-import { database } from '../../../database/current'
-import { apiRoute } from '../../../http/apiRoute'
-import { problem } from '../../../http/problem'
-import { saveStudy } from '../../../studies/studyStore'
+import { seriesIdParams } from '../../../../../shared/api/series'
+import { saveStudySchema, studySchema } from '../../../../../shared/api/studies'
+import { database } from '../../../../database/current'
+import { apiRoute } from '../../../../http/apiRoute'
+import { problem } from '../../../../http/problem'
+import { saveStudy } from '../../../../studies/studyStore'
 
 /** Saves a method over the version it started from; a stale one is answered with the stored copy. */
 export default apiRoute(

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { onePeriod } from '~~/core/calendar/labels'
+import NumberField from '../../figures/NumberField.vue'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../../view/ledgerStore'
+import { useSelection } from '../../view/selectionStore'
+import { useCheck } from './checkStore'
+
+/** Which forecast is looked at, how far ahead is checked, and how many periods are hidden. */
+const bench = useBench()
+const check = useCheck()
+const ledger = useLedger()
+const selection = useSelection()
+const problem = ref('')
+
+const per = computed(() => onePeriod(bench.series!.calendar))
+const plan = computed(() => check.checked?.plan ?? null)
+const periods = computed(() => ledger.lastActual - ledger.firstT + 1)
+const origin = computed(() => (check.tried ? ledger.labelAt(check.tried.origin) : ''))
+
+/** The cursor chooses the origin, except where it reads what the present one forecast. */
+watch(
+  () => selection.cursor,
+  (t) => {
+    if (t === null || selection.selected?.column.startsWith('beside:tried')) return
+    check.chosen = t
+  },
+)
+
+function changeRolling(part: { horizon?: number }) {
+  problem.value = ''
+  const { rolling, ...rest } = bench.method.check ?? {}
+  void bench.changePart({ check: { ...rest, rolling: { ...rolling, ...part } } })
+}
+
+async function changeHoldout(holdout: number) {
+  problem.value = ''
+  await bench.changePart({ check: { ...bench.method.check, holdout } })
+}
+</script>
+
+<template>
+  <p class="line">
+    <span class="pair">
+      <v-btn class="small" :aria-pressed="check.shows === 'tries'" @click="check.shows = 'tries'">
+        forecasts then
+      </v-btn>
+      <v-btn class="small" :aria-pressed="check.shows === 'fitted'" @click="check.shows = 'fitted'">
+        fitted
+      </v-btn>
+    </span>
+    <template v-if="plan && check.shows === 'tries'">
+      <span class="pair">
+        from
+        <v-btn
+          class="small"
+          aria-label="Origin before"
+          data-tip="Origin before ([)"
+          @click="check.step(-1)"
+        >
+          ‹
+        </v-btn>
+        <strong aria-live="polite">{{ origin }}</strong>
+        <v-btn
+          class="small"
+          aria-label="Next origin"
+          data-tip="Next origin (])"
+          @click="check.step(1)"
+        >
+          ›
+        </v-btn>
+      </span>
+      <span class="pair">
+        <NumberField
+          :model-value="plan.rolling.horizon"
+          :label="`${per}s ahead`"
+          :least="1"
+          :most="periods - 1"
+          @update:model-value="changeRolling({ horizon: $event })"
+          @refused="problem = $event"
+        />
+        {{ per }}s ahead
+      </span>
+      <span class="pair">
+        <v-btn class="small" @click="check.holdOut()">hide the last</v-btn>
+        <NumberField
+          :model-value="plan.holdout"
+          :label="`${per}s hidden`"
+          :least="1"
+          :most="periods - 1"
+          @update:model-value="changeHoldout"
+          @refused="problem = $event"
+        />
+        {{ per }}s
+      </span>
+    </template>
+    <span v-else-if="check.shows === 'tries'" class="muted">{{ check.line }}</span>
+  </p>
+  <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
+import TermWord from '~/shell/TermWord.vue'
+import { traitsOf } from '~~/core/decompose/ways'
+import type { ErrorFigures } from '~~/core/check/errorFigures'
+import { accuracyWords, type SaidFigure } from '~~/core/check/words'
+import { BENCHMARK_SAYS } from '~~/core/forecast/benchmarks'
+import type { TermName } from '~~/core/glossary/glossary'
+import type { Result } from '~~/core/result'
+import type { Value } from '~~/core/series/series'
+
+/** Every error figure with its value and what it says in plain words. */
+const props = defineProps<{ result: Result; figures: ErrorFigures }>()
+
+const NAMES: Readonly<Record<SaidFigure['key'], readonly [term: TermName, name: string]>> = {
+  me: ['me', 'mean error'],
+  mae: ['mae', 'mean absolute error'],
+  rmse: ['rmse', 'root mean squared error'],
+  rmsePercentOfMean: ['rmse', 'RMSE of the mean value'],
+  mape: ['mape', 'MAPE'],
+  smape: ['smape', 'sMAPE'],
+  mase: ['mase', 'MASE'],
+}
+const rows = computed(() => {
+  const { method, series } = props.result
+  const { hasSeason } = traitsOf(method.decompose)
+  const repeats = BENCHMARK_SAYS[hasSeason ? 'lastYear' : 'lastValue']
+  const value = (key: SaidFigure['key'], figure: Value) => {
+    if (figure === null) return '–'
+    switch (key) {
+      case 'mase':
+        return formatDecimals(figure, 2)
+      case 'mape':
+      case 'smape':
+      case 'rmsePercentOfMean':
+        return `${formatDecimals(figure, 2)}%`
+      default:
+        return `${formatFigure(figure)} ${series.unit}`
+    }
+  }
+  return accuracyWords(props.figures, series.unit, repeats).map(({ key, says }) => ({
+    ...{ key, says, term: NAMES[key][0], name: NAMES[key][1] },
+    text: value(key, props.figures[key]),
+  }))
+})
+</script>
+
+<template>
+  <dl class="figures">
+    <template v-for="row in rows" :key="row.key">
+      <dt>
+        <TermWord :of="row.term">{{ row.name }}</TermWord>
+        <span class="says">{{ inReadersFigures(row.says) }}</span>
+      </dt>
+      <dd>{{ row.text }}</dd>
+    </template>
+  </dl>
+</template>
+
+<style scoped>
+.says {
+  display: block;
+  color: var(--muted);
+  font-size: 11px;
+  line-height: 1.3;
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { inReadersFigures } from '~/figures/format'
+import type { Result } from '~~/core/result'
+import { useContest } from '../../contest/contestStore'
+import FindingList from '../../working/FindingList.vue'
+import { useLedger } from '../../view/ledgerStore'
+import { useSelection } from '../../view/selectionStore'
+import { useCheck } from './checkStore'
+
+/** How such forecasts would have done, in a line, wherever a forecast is shown. */
+defineProps<{ result: Result }>()
+const check = useCheck()
+const contest = useContest()
+const ledger = useLedger()
+const selection = useSelection()
+
+const cautions = computed(
+  () => (check.checked?.findings ?? []).filter(({ severity }) => severity === 'caution').length,
+)
+/** `Their 80% limits held 78% of what came, their 95% limits 93%.` */
+const held = computed(() => {
+  const parts = (check.checked?.coverage ?? []).flatMap(({ level, inUse: { pooled } }) =>
+    pooled.share === null ? [] : [`the ${level}% limits held ${Math.round(100 * pooled.share)}%`],
+  )
+  return parts.length === 0 ? '' : `Of what came ${parts.join(', ')}.`
+})
+</script>
+
+<template>
+  <section class="working-part verdict" aria-label="Verdict">
+    <h3>How such forecasts would have done</h3>
+    <p role="status" :class="{ muted: check.state !== 'done' }">
+      {{ inReadersFigures(check.line) }}
+    </p>
+    <v-progress-linear
+      v-if="check.state === 'running' && check.progress"
+      :model-value="(100 * check.progress.done) / check.progress.of"
+      aria-label="Forecasts made"
+    />
+    <p v-if="held">{{ inReadersFigures(held) }}</p>
+    <p v-if="check.state === 'failed'">
+      <v-btn class="small" @click="check.run()">Check again</v-btn>
+    </p>
+    <FindingList v-if="ledger.stage === 'check'" :findings="check.checked?.findings ?? []" />
+    <p class="acts">
+      <v-btn v-if="ledger.stage !== 'check'" class="small" @click="selection.chooseStage('check')">
+        {{ cautions > 0 ? 'What to try' : 'To the check' }}
+      </v-btn>
+      <v-btn color="accent" class="small" @click="contest.show()">Contest of methods</v-btn>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.verdict > p {
+  margin: 4px 0 0;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+</style>

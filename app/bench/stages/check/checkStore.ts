@@ -1,0 +1,157 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { TriesWorker, type TriesAnswer } from '~/workers/triesInWorker'
+import { shortVerdict, verdictLine } from '~~/core/check/words'
+import type { Checked } from '~~/core/check/check'
+import type { Try } from '~~/core/check/rolling'
+import { useBench } from '../../study/benchStore'
+
+/** The check of the method on the Bench, which runs by itself after every change. */
+export const useCheck = defineStore('check', () => {
+  const bench = useBench()
+
+  const state = ref<'none' | 'running' | 'done' | 'too-short' | 'refused' | 'failed'>('none')
+  const checked = shallowRef<Checked | null>(null)
+  /** Why it is refused, or what failed. */
+  const because = ref('')
+  const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
+  const worker = new TriesWorker(hear, (message) => end('failed', message))
+
+  /** Time code of the origin that is looked at; null for the last with a whole horizon behind it. */
+  const chosen = ref<number | null>(null)
+  /** Whether strips show what forecasts would have been, or how the method fits what it has seen. */
+  const shows = ref<'tries' | 'fitted'>('tries')
+
+  // What came out of another method says nothing of this one.
+  watch(() => [bench.result, bench.method.check], run, { immediate: true })
+
+  function run(): void {
+    checked.value = progress.value = null
+    because.value = ''
+    if (!bench.result || !bench.series) {
+      state.value = 'none'
+      worker.stop()
+      return
+    }
+    state.value = 'running'
+    worker.ask({ kind: 'check', series: bench.series, document: bench.method })
+  }
+
+  function hear(answer: TriesAnswer): void {
+    switch (answer.kind) {
+      case 'progress':
+        progress.value = answer
+        return
+      case 'checked':
+        checked.value = answer.checked
+        state.value = answer.checked ? 'done' : 'too-short'
+        return
+      case 'refused':
+        end('refused', answer.because)
+    }
+  }
+
+  function end(how: 'refused' | 'failed', why: string): void {
+    state.value = how
+    because.value = why
+  }
+
+  /** `Over 36 tries such forecasts were off by 3.1%; …`, or how far it has come, or why there is none. */
+  const line = computed(lineNow)
+
+  function lineNow(): string {
+    switch (state.value) {
+      case 'done': {
+        const { verdict } = checked.value!
+        return verdict
+          ? verdictLine(verdict, bench.series!.unit)
+          : 'Nothing came after any origin, so there is nothing to judge by.'
+      }
+      case 'running':
+        return progress.value
+          ? `Checking: ${progress.value.done} of ${progress.value.of} forecasts made`
+          : 'Checking…'
+      case 'too-short':
+        return 'The series is too short to be checked: three years are needed before the first forecast.'
+      case 'refused':
+      case 'failed':
+        return `Not checked: ${because.value}`
+      case 'none':
+        return ''
+    }
+  }
+
+  /** The same for the path: `off by 3.1%; repeating last year 4.9%`. */
+  const short = computed(() => {
+    const verdict = checked.value?.verdict
+    if (verdict) return shortVerdict(verdict, bench.series!.unit)
+    if (state.value === 'running') {
+      return progress.value
+        ? `checking: ${progress.value.done} of ${progress.value.of}`
+        : 'checking…'
+    }
+    return state.value === 'too-short' ? 'too short to be checked' : ''
+  })
+
+  const tries = computed<readonly Try[]>(() => checked.value?.tries ?? [])
+  /** The try that is looked at. */
+  const tried = computed<Try | null>(() => {
+    const all = tries.value
+    if (all.length === 0) return null
+    const wanted = chosen.value ?? wholeYear()
+    const { holdout } = checked.value!
+    if (chosen.value !== null && 'forecast' in holdout && holdout.origin === chosen.value) {
+      return holdout
+    }
+    return all.reduce((near, one) =>
+      Math.abs(one.origin - wanted) < Math.abs(near.origin - wanted) ? one : near,
+    )
+  })
+
+  /** The last origin that a whole horizon came after. */
+  function wholeYear(): number {
+    const { plan } = checked.value!
+    return tries.value.at(-1)!.origin + 1 - plan.rolling.horizon
+  }
+
+  /** The next origin, or the one before. */
+  function step(by: 1 | -1): void {
+    const all = tries.value
+    const from = tried.value?.origin
+    if (from === undefined) return
+    const next =
+      by > 0
+        ? all.find(({ origin }) => origin > from)
+        : [...all].reverse().find(({ origin }) => origin < from)
+    if (next) chosen.value = next.origin
+  }
+
+  /** Hides the last periods: the origin before them is looked at. */
+  function holdOut(): void {
+    const { holdout } = checked.value!
+    chosen.value = holdout.origin
+    shows.value = 'tries'
+  }
+
+  function reset(): void {
+    chosen.value = null
+    shows.value = 'tries'
+  }
+
+  return {
+    state,
+    checked,
+    because,
+    progress,
+    chosen,
+    shows,
+    line,
+    short,
+    tries,
+    tried,
+    run,
+    step,
+    holdOut,
+    reset,
+  }
+})

@@ -1,0 +1,86 @@
+import { concludeCheck } from '~~/core/check/check'
+import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
+import { candidatesFor } from '~~/core/contest/candidates'
+import { concludeContest, contestPlan, enter, type Contestant } from '~~/core/contest/contest'
+import { Refusal } from '~~/core/refusal'
+import type { TriesAnswer, TriesRequest } from './triesInWorker'
+
+/** The request that is wanted; what another has overtaken is given up between two tries. */
+let wanted = 0
+/** Milliseconds of work between two looks at what has come in. */
+const LOOK_EVERY = 25
+
+self.onmessage = ({ data }: MessageEvent<TriesRequest>) => {
+  wanted = data.id
+  if (data.kind !== 'stop') void answer(data)
+}
+
+class Overtaken extends Error {}
+
+async function answer(request: Exclude<TriesRequest, { kind: 'stop' }>): Promise<void> {
+  const { id } = request
+  try {
+    if (request.kind === 'check') await answerCheck(request)
+    else await answerContest(request)
+  } catch (error) {
+    if (error instanceof Overtaken) return
+    if (!(error instanceof Refusal)) throw error
+    post({ id, kind: 'refused', because: error.because })
+  }
+}
+
+async function answerCheck({ id, series, document }: TriesRequest & { kind: 'check' }) {
+  const task = checkTask(series, document)
+  if (!task) return post({ id, kind: 'checked', checked: null })
+  const pace = paceOf(id, (done) => post({ id, kind: 'progress', done, of: task.origins.length }))
+  const rolled = await rollAtPace(task, pace)
+  post({ id, kind: 'checked', checked: concludeCheck(task, rolled) })
+}
+
+async function answerContest(request: TriesRequest & { kind: 'contest' }) {
+  const { id, series, document } = request
+  const candidates = request.candidates ?? candidatesFor(series, document)
+  const plan = contestPlan(series, document)
+  post({ id, kind: 'candidates', candidates })
+  const contestants: Contestant[] = []
+  let [finished, of] = [0, candidates.length]
+  const pace = paceOf(id, (done) => post({ id, kind: 'progress', done: finished + done, of }))
+  for (const candidate of candidates) {
+    const entry = enter(series, candidate, document.check)
+    if ('task' in entry) {
+      of = candidates.length * entry.task.origins.length
+      const rolled = await rollAtPace(entry.task, pace)
+      contestants.push({ ...entry.as, outcome: { rolled } })
+      finished += entry.task.origins.length
+    } else contestants.push(entry)
+    const isLast = contestants.length === candidates.length
+    const contest = concludeContest(series, plan, contestants)
+    post({ id, kind: 'contest', contest, isLast })
+  }
+}
+
+/** Makes every try of a task, looking now and then whether it is still wanted. */
+async function rollAtPace(task: CheckTask, pace: (done: number) => Promise<void>): Promise<Rolled> {
+  const outcomes = []
+  for (const origin of task.origins) {
+    outcomes.push(tryFrom(task, origin))
+    await pace(outcomes.length)
+  }
+  return rolledOf(outcomes)
+}
+
+/** Lets messages in after a while of work, says how far it has come, and ends what is no longer wanted. */
+function paceOf(id: number, say: (done: number) => void) {
+  let since = performance.now()
+  return async (done: number) => {
+    if (performance.now() - since < LOOK_EVERY) return
+    await new Promise((resolve) => setTimeout(resolve))
+    if (wanted !== id) throw new Overtaken()
+    say(done)
+    since = performance.now()
+  }
+}
+
+function post(answer: TriesAnswer): void {
+  self.postMessage(answer)
+}
