@@ -5,6 +5,7 @@ import type { Result } from '../core/result'
 import type { Series } from '../core/series/series'
 import { calendarOf } from '../core/calendar/calendar'
 import { residualWords } from '../core/regression/residualWords'
+import { checks } from './checks'
 import { makeSeries, randomFrom, type Recipe } from './series'
 
 /**
@@ -392,6 +393,7 @@ steps()
 moves()
 regressions()
 limits()
+checks(say, SERIES)
 contradictions()
 process.exitCode = rates.some(
   ({ rate, least = -Infinity, most = Infinity }) => rate < least || rate > most,

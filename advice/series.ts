@@ -40,6 +40,8 @@ export interface Recipe {
   readonly outliers?: number
   /** Autocorrelation of the noise. */
   readonly likeness?: number
+  /** What the level wanders each month, as a share of the noise. */
+  readonly wander?: number
   /** The trend itself, in place of the growth: level of each month, 1 at the start. */
   readonly level?: (t: number) => number
 }
@@ -54,8 +56,10 @@ export function makeSeries(recipe: Recipe): { series: Series; freaks: number[] }
   const season = shape.map((value) => (recipe.season * (value - centre)) / largest)
   const freaks: number[] = []
   let error = 0
+  let drift = 1
   const values = Array.from({ length: months }, (_, t) => {
-    const level = 1000 * (recipe.level?.(t) ?? 1 + (growth * t) / months)
+    if (recipe.wander) drift *= 1 + recipe.noise * recipe.wander * random.normal()
+    const level = 1000 * drift * (recipe.level?.(t) ?? 1 + (growth * t) / months)
     const fresh = random.normal() * Math.sqrt(1 - likeness ** 2)
     error = t === 0 ? random.normal() : likeness * error + fresh
     const noise = recipe.noise * error

@@ -2,7 +2,10 @@ import { Matrix, QrDecomposition } from 'ml-matrix'
 import { analyse } from '../core/analyse'
 import { calculate } from '../core/calculate'
 import { calendarOf } from '../core/calendar/calendar'
+import { check } from '../core/check/check'
+import { checkTask, roll } from '../core/check/rolling'
 import { completeMethod } from '../core/completeMethod'
+import { contest } from '../core/contest/contest'
 import { examine } from '../core/examine'
 import { forecastByRegression } from '../core/forecast/regression/calculate'
 import { designOfRegression } from '../core/forecast/regression/design'
@@ -44,6 +47,12 @@ function measure(what: string, repeats: number, run: () => void): void {
 
 const ten = months(120)
 measure('numbers alone, 120 months', 400, () => calculate(ten, METHOD))
+const task = checkTask(ten, METHOD)!
+measure(`rolling check of the default method, ${task.origins.length} origins, 120 months`, 20, () =>
+  roll(task),
+)
+measure('the whole check with its verdict, 120 months', 20, () => check(ten, METHOD))
+measure('contest of the usual methods, 36 origins, 120 months', 3, () => contest(ten, METHOD))
 const figures = calculate(ten, METHOD)
 measure('judgements, 120 months', 400, () => examine(figures))
 for (const count of [60, 120, 480, 2400, 6000]) {

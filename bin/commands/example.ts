@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
+import { verdictLine } from '../../core/check/words'
 import { parsePeriod } from '../../core/calendar/period'
 import { totalsByQuarter, totalsByYear } from '../../core/forecast/totals'
 import { calendarOfResult, startOfResult } from '../../core/ledger/calendarOfResult'
@@ -31,6 +32,7 @@ export function example(): void {
   print(
     [
       report(series, run()),
+      ...checkLines(run({ check: {} })),
       '\nThe same with a break at the flood\n',
       ...trendLines(broken),
       '\nOne regression of trend, season and flood in place of the decomposition\n',
@@ -94,6 +96,21 @@ function regressionLines(result: Result): string[] {
     ),
     `  R² ${percent(regression.r2)}, ${regression.n} values, ${regression.df} degrees of freedom`,
     ...residualWords(regression, regression.tests).map((sentence) => `  ${sentence}`),
+  ]
+}
+
+/** How such forecasts would have done, and what is to be said of it. */
+function checkLines({ check, series, findings }: Result): string[] {
+  if (!check?.verdict) return []
+  const { coverage } = check
+  const own = new Set(check.findings)
+  return [
+    '\nHow such forecasts would have done',
+    `  ${verdictLine(check.verdict, series.unit)}`,
+    ...coverage.map(
+      ({ level, inUse: { pooled } }) => `  The ${level}% limits held ${percent(pooled.share)}.`,
+    ),
+    ...findings.filter((one) => own.has(one)).map(({ text }) => `  ${text}`),
   ]
 }
 

@@ -53,7 +53,7 @@ export function coverageOfPastErrors(
   })
 }
 
-const NO_WIDTH = { reach: 0, count: 0, origin: { how: 'before' } } as const
+const NO_WIDTH = { reach: 0, count: 0, origin: { how: 'before', from: 0 } } as const
 
 /** The error of a try at a horizon (from 0), as a list of none or one. */
 export function errorsAt(

@@ -78,9 +78,13 @@ export function figuresOfErrors(forecasts: readonly Forecasted[]): ErrorFigures 
  * @returns undefined when no such pair exists or the mean is 0
  */
 export function naiveScale(values: readonly Value[], lag: number): Value {
-  const changes = values.flatMap((value, i) => {
-    const before = i < lag ? null : values[i - lag]!
-    return value === null || before === null ? [] : [Math.abs(value - before)]
-  })
-  return mean(changes) || null
+  // One pass without lists: a rolling check asks for this at every origin.
+  let [sum, count] = [0, 0]
+  for (let i = lag; i < values.length; i++) {
+    const [value, before] = [values[i]!, values[i - lag]!]
+    if (value === null || before === null) continue
+    sum += Math.abs(value - before)
+    count++
+  }
+  return count === 0 ? null : sum / count || null
 }

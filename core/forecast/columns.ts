@@ -113,11 +113,11 @@ function widthWords({ count, origin }: HalfWidth, areShares: boolean, per: strin
     case 'spread':
       return `t × root mean square of ${count} ${errors} × √(1 + 1/${count})`
     case 'before':
-      return `half-width of the ${per} before`
+      return `half-width at ${origin.from} ${per}${origin.from === 1 ? '' : 's'} ahead`
     case 'grown':
       return origin.factor === 1
-        ? `half-width at horizon ${origin.from}`
-        : `half-width at horizon ${origin.from} × ${figure(origin.factor)}`
+        ? `half-width at ${origin.from} ${per}s ahead`
+        : `half-width at ${origin.from} ${per}s ahead × ${figure(origin.factor)}`
   }
 }
 

@@ -27,7 +27,7 @@ describe('halfWidths', () => {
     const widths = halfWidths([[1], [3, -3, 3, -3, 3], [2, 2, 2, 2, 2], [9, 9, 9]], 50, 5)
     const reaches = widths.map(({ reach }) => reach)
     expect(reaches.slice(0, 3)).toEqual([3, 3, 3])
-    expect(widths[2]!.origin).toEqual({ how: 'before' })
+    expect(widths[2]!.origin).toEqual({ how: 'before', from: 2 })
     expect(reaches[3]).toBeCloseTo(3 * Math.sqrt(4 / 3), 12)
     expect(reaches[4]).toBeCloseTo(3 * Math.sqrt(5 / 3), 12)
   })
@@ -50,7 +50,7 @@ describe('halfWidths', () => {
 })
 
 it('limits are a factor to either side of a forecast where errors are shares', () => {
-  const widths = [{ reach: Math.log(2), count: 9, origin: { how: 'before' } }] as const
+  const widths = [{ reach: Math.log(2), count: 9, origin: { how: 'before', from: 1 } }] as const
   expect(limitsFrom([100], 'shares', widths).lower[0]).toBeCloseTo(50, 12)
   expect(limitsFrom([100], 'shares', widths).upper[0]).toBeCloseTo(200, 12)
   expect(limitsFrom([1], 'amounts', widths).lower[0]).toBeCloseTo(1 - Math.log(2), 12)

@@ -9,8 +9,8 @@ export type WidthOrigin =
   | { readonly how: 'rank'; readonly rank: number }
   /** Too few errors for that rank: t · √(mean e²) · √(1 + 1/K). */
   | { readonly how: 'spread'; readonly quantile: number; readonly rms: number }
-  /** Never less than at the horizon before. */
-  | { readonly how: 'before' }
+  /** Never less than at a horizon before: that one's. */
+  | { readonly how: 'before'; readonly from: number }
   /** Fewer than four errors: that of another horizon, times √(h/h′), or as it is for a shorter one. */
   | { readonly how: 'grown'; readonly from: number; readonly factor: number }
 
@@ -69,8 +69,12 @@ export function halfWidths(
     const count = errors[h - 1]?.length ?? 0
     if (known(h)) {
       const own = ownWidth(errors[h - 1]!, level)
-      const before = widths.at(-1)?.reach ?? 0
-      widths.push(own.reach < before ? { reach: before, count, origin: { how: 'before' } } : own)
+      const before = widest(widths)
+      widths.push(
+        own.reach < before.reach
+          ? { reach: before.reach, count, origin: { how: 'before', from: before.from } }
+          : own,
+      )
       ;[last, lastReach] = [h, widths.at(-1)!.reach]
     } else if (last > 0) {
       const factor = Math.sqrt(h / last)
@@ -85,6 +89,14 @@ export function halfWidths(
     }
   }
   return widths
+}
+
+/** The last of the half-widths so far, which is the widest, and the horizon that it was made at. */
+function widest(widths: readonly HalfWidth[]): { readonly reach: number; readonly from: number } {
+  const last = widths.at(-1)
+  if (!last) return { reach: 0, from: 0 }
+  const { reach, origin } = last
+  return { reach, from: origin.how === 'before' ? origin.from : widths.length }
 }
 
 /** The half-width that the errors of one horizon give by themselves. */

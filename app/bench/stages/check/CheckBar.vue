@@ -12,6 +12,8 @@ const bench = useBench()
 const check = useCheck()
 const ledger = useLedger()
 const selection = useSelection()
+/** Rows that the origin is read from, and not chosen by. */
+const TRIED_ROWS = ['beside:tried', 'beside:tried-error']
 const problem = ref('')
 
 const per = computed(() => onePeriod(bench.series!.calendar))
@@ -19,13 +21,17 @@ const plan = computed(() => check.checked?.plan ?? null)
 const periods = computed(() => ledger.lastActual - ledger.firstT + 1)
 const origin = computed(() => (check.tried ? ledger.labelAt(check.tried.origin) : ''))
 
-/** The cursor chooses the origin, except where it reads what the present one forecast. */
+/** The selected cell chooses the origin, except where it reads what the present one forecast. */
 watch(
-  () => selection.cursor,
-  (t) => {
-    if (t === null || selection.selected?.column.startsWith('beside:tried')) return
-    check.chosen = t
+  () => selection.selected,
+  (cell) => {
+    if (cell && !TRIED_ROWS.includes(cell.column)) check.chosen = cell.t
   },
+)
+/** The pointer over a strip goes through the origins as long as it is there. */
+watch(
+  () => selection.pointed,
+  (t) => (check.hovered = t),
 )
 
 function changeRolling(part: { horizon?: number }) {

@@ -19,6 +19,8 @@ export const useCheck = defineStore('check', () => {
 
   /** Time code of the origin that is looked at; null for the last with a whole horizon behind it. */
   const chosen = ref<number | null>(null)
+  /** The period under the pointer, whose origin is looked at for as long as it is there. */
+  const hovered = ref<number | null>(null)
   /** Whether strips show what forecasts would have been, or how the method fits what it has seen. */
   const shows = ref<'tries' | 'fitted'>('tries')
 
@@ -98,6 +100,8 @@ export const useCheck = defineStore('check', () => {
   const tried = computed<Try | null>(() => {
     const all = tries.value
     if (all.length === 0) return null
+    const pointed = all.find(({ origin }) => origin === hovered.value)
+    if (pointed) return pointed
     const wanted = chosen.value ?? wholeYear()
     const { holdout } = checked.value!
     if (chosen.value !== null && 'forecast' in holdout && holdout.origin === chosen.value) {
@@ -134,7 +138,7 @@ export const useCheck = defineStore('check', () => {
   }
 
   function reset(): void {
-    chosen.value = null
+    chosen.value = hovered.value = null
     shows.value = 'tries'
   }
 
@@ -144,6 +148,7 @@ export const useCheck = defineStore('check', () => {
     because,
     progress,
     chosen,
+    hovered,
     shows,
     line,
     short,

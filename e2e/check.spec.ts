@@ -1,0 +1,135 @@
+import { expect, test } from './ownServer'
+import { chooseWord, expectSaved, openSeries, rowFigures } from './support'
+
+const percentOf = (text: string) => Number(/off by ([\d.]+)%/.exec(text)![1])
+
+test('masonry paint: the verdict on its straight line, the contest, and the proposed method', async ({
+  page,
+}) => {
+  await openSeries(page, 'Masonry paint')
+  const path = page.getByRole('navigation', { name: 'Path' })
+  const working = page.getByRole('complementary', { name: 'Working' })
+  const verdict = working.getByRole('region', { name: 'Verdict' })
+
+  await test.step('the check runs by itself, and says its verdict at path, Project and Check', async () => {
+    await expect(path).toContainText(/Check\s*off by [\d.]+%; repeating last year [\d.]+%/)
+    await page.keyboard.press('6')
+    await expect(verdict).toContainText('repeating last year would have been off by')
+    await page.keyboard.press('7')
+    await expect(verdict).toContainText(
+      /Over 36 tries such forecasts were off by [\d.]+%; repeating last year would have been off by [\d.]+%\./,
+    )
+    await expect(verdict).toContainText('what needs no method does better')
+    await expect(verdict).toContainText('too narrow')
+  })
+  const before = percentOf((await verdict.textContent())!)
+
+  await test.step('any origin is stepped through: what one would have said then, and what came', async () => {
+    const bar = page.getByRole('button', { name: 'Origin before' })
+    await expect(page.getByText('Dec 2024', { exact: true }).first()).toBeVisible()
+    await bar.click()
+    await expect(working.getByRole('heading', { name: /^From Nov 2024/ })).toBeVisible()
+    await page.keyboard.press(']')
+    await expect(working.getByRole('heading', { name: /^From Dec 2024/ })).toBeVisible()
+    await page.getByRole('button', { name: 'latest periods' }).click()
+    // Narrow columns are shaded; wide ones hold figures.
+    await page.keyboard.press('+')
+    await page.keyboard.press('+')
+    await expect(page.locator('[data-row="beside:tried"] [data-t="114"]')).toHaveText(/\d/)
+    const then = await rowFigures(page, 'beside:tried')
+    const came = await rowFigures(page, 'value')
+    const off = await rowFigures(page, 'beside:tried-error')
+    const number = (text: string) => Number(text.replace('−', '-'))
+    expect(
+      Math.abs(number(came['114']!) - number(then['114']!) - number(off['114']!)),
+    ).toBeLessThan(0.11)
+    await page.getByLabel('months hidden').fill('24')
+    await page.getByLabel('months hidden').press('Enter')
+    await page.getByRole('button', { name: 'hide the last' }).click()
+    await expect(working.getByText('The last 24 hidden.')).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+  })
+
+  await test.step('the contest ranks the methods, and takes none by itself', async () => {
+    await verdict.getByRole('button', { name: 'Contest of methods' }).click()
+    const contest = page.getByRole('region', { name: 'Contest of methods' })
+    await expect(contest.getByText(/^Nearest: /)).toBeVisible({ timeout: 30_000 })
+    await expect(contest.locator('tbody tr')).toHaveCount(11)
+    const first = contest.locator('tbody tr').first()
+    await expect(first).toContainText('the last 36 months')
+    await expect(first).toContainText('nearest')
+    await expect(contest.getByText('on the Bench')).toHaveCount(1)
+    await expect(page.locator('[data-word=trendFit]')).toHaveText('all 120 months')
+    await first.getByRole('button', { name: /^Take this method/ }).click()
+  })
+
+  await test.step('what changed is said, and path, verdict and limits change', async () => {
+    await expect(
+      page.getByText('The method changed: all 120 months → the last 36 months.'),
+    ).toBeVisible()
+    await expect(page.locator('[data-word=trendFit]')).toHaveText('the last 36 months')
+    await expect(verdict).toContainText('Over 36 tries')
+    await expect(async () => {
+      expect(percentOf((await verdict.textContent())!)).toBeLessThan(before / 2)
+    }).toPass()
+    await expect(verdict).not.toContainText('does better')
+    await expectSaved(page)
+  })
+
+  await test.step('the contest stays with the study', async () => {
+    await page.reload()
+    await expect(page.getByRole('grid')).toBeVisible()
+    await page.getByRole('button', { name: 'Contest', exact: true }).click()
+    const contest = page.getByRole('region', { name: 'Contest of methods' })
+    await expect(
+      contest.getByText(/^Nearest: .*, multiplicative; a straight line through/),
+    ).toBeVisible()
+    await expect(contest.getByRole('progressbar')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Back to the Bench' }).click()
+  })
+})
+
+test('limits from past errors, and last year repeated', async ({ page }) => {
+  await openSeries(page, 'Wood stain')
+  await page.keyboard.press('6')
+  const before = await rowFigures(page, 'upper:80')
+  await chooseWord(page, 'limits', 'from past errors')
+  await expect(page.locator('[data-word=limits]')).toHaveText('from past errors')
+  await expect(page.locator('[data-row="upper:80"]')).toContainText('limit from past errors')
+  const after = await rowFigures(page, 'upper:80')
+  expect(after).not.toEqual(before)
+  // A limit explains itself down to the errors that it was made of.
+  await page.locator('[data-row="upper:80"] [data-t="121"]').click()
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await expect(working).toContainText(/smallest of \d+ \|ln errors\|/)
+
+  await chooseWord(page, 'forecast', 'by a benchmark')
+  await expect(page.locator('[data-word=which]')).toHaveText('repeating last year')
+  const forecast = await rowFigures(page, 'forecast')
+  const sales = await rowFigures(page, 'value')
+  expect(forecast['131']).toBe(sales['119'])
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('[data-word=limits]')).toHaveText('of the model')
+})
+
+test('a series that is too short to be checked says so', async ({ page }) => {
+  const rows = Array.from({ length: 36 }, (_, i) => {
+    const month = `${2020 + Math.floor(i / 12)}-${String((i % 12) + 1).padStart(2, '0')}`
+    return `${month},${1000 + 10 * i + 100 * (i % 12)}`
+  })
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'short.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['month,Short (litres)', ...rows].join('\n')),
+  })
+  await page.getByRole('button', { name: /^Keep/ }).click()
+  await expect(page).toHaveURL(/\/study\//)
+  await page.keyboard.press('7')
+  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
+    'The series is too short to be checked',
+  )
+  await page.getByRole('button', { name: 'Contest', exact: true }).click()
+  await expect(page.getByRole('alert')).toContainText('too short to be checked')
+})
