@@ -48,6 +48,11 @@ try {
       await switches(page, 'model', '[data-row=seasonalIrregular] .label'),
     )
   }
+  report(
+    `contest of the usual methods, ${MONTHS} months, longest frame meanwhile`,
+    `${(await page.evaluate(longestFrameOfContest)).toFixed(0)} ms`,
+  )
+  await page.getByRole('button', { name: 'Back to the Bench' }).click()
   await page.keyboard.press('5')
   await page.locator('[data-row=trend]').waitFor()
   await page.evaluate(keepChoices, ['a straight line', 'a quadratic curve'])
@@ -112,6 +117,26 @@ async function measureSwitches({ count, word, shows }) {
     while (document.querySelector('[role=option]')) await painted()
   }
   return times
+}
+
+/** Holds a contest, and times every frame from its beginning to its end. */
+async function longestFrameOfContest() {
+  const button = [...document.querySelectorAll('button')].find(
+    (one) => one.textContent.trim() === 'Contest',
+  )
+  button.click()
+  const isOver = () => document.querySelector('.contest .outcome') !== null
+  // The view itself is put on the screen first; what is measured is what the contest holds up.
+  while (!document.querySelector('.contest')) await new Promise(requestAnimationFrame)
+  await new Promise(requestAnimationFrame)
+  let [longest, last] = [0, performance.now()]
+  while (!isOver()) {
+    await new Promise(requestAnimationFrame)
+    const now = performance.now()
+    longest = Math.max(longest, now - last)
+    last = now
+  }
+  return longest
 }
 
 /** Changes the window of the trend again and again; a change ends with the frame that shows it. */

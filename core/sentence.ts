@@ -289,7 +289,10 @@ function levelsWord(levels: readonly number[]): Word {
   }
 }
 
-const LIMITS_SAY: Readonly<Record<LimitKind, { readonly text: string; readonly means: string }>> = {
+/** What limits are made of, in a word. */
+export const LIMITS_SAY: Readonly<
+  Record<LimitKind, { readonly text: string; readonly means: string }>
+> = {
   model: {
     text: 'of the model',
     means: 'From the residuals of the fit, taken for independent and the form for true.',

@@ -57,7 +57,7 @@ export function lookAtPages(colorScheme: 'light' | 'dark'): void {
     test('bench: looked at, smoothed, deseasonalized, compared, and by robust loess', async ({
       page,
     }) => {
-      test.setTimeout(240_000)
+      test.setTimeout(360_000)
       await openSeries(page, 'Interior paint')
       for (const key of ['1', '2', '4']) {
         await page.keyboard.press(key)
@@ -70,6 +70,13 @@ export function lookAtPages(colorScheme: 'light' | 'dark'): void {
       await expect(page.getByRole('columnheader', { name: /^Robust loess/ })).toBeVisible()
       await expectNoSeriousViolation(page)
       await page.keyboard.press('c')
+      await page.keyboard.press('t')
+      await expect(page.getByText(/^Nearest: /)).toBeVisible()
+      await expectNoSeriousViolation(page)
+      await page.getByRole('button', { name: /^Who takes part/ }).click()
+      await expectNoSeriousViolation(page)
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('t')
       await page.keyboard.press('3')
       await chooseWord(page, 'by', 'robust loess')
       await page.locator('[data-row=weight] .cell').first().click()
@@ -84,7 +91,7 @@ export function lookAtPages(colorScheme: 'light' | 'dark'): void {
     test('bench: stages, zoomed out, folded, with a menu and the list of shortcuts', async ({
       page,
     }) => {
-      test.setTimeout(240_000)
+      test.setTimeout(360_000)
       await openSeries(page, 'Exterior paint')
       for (const key of ['3', '5', '6', '7', '0']) {
         await page.keyboard.press(key)

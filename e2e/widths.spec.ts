@@ -101,6 +101,9 @@ for (const { name, width, height, zoom } of SCREENS) {
         await page.mouse.move(0, 0)
         await expect.poll(() => faultsOf(page), { message: `${stage}, regression` }).toEqual([])
       }
+      await page.keyboard.press('t')
+      await expect(page.getByText(/^Nearest: /)).toBeVisible()
+      await expect.poll(() => faultsOf(page), { message: 'Contest' }).toEqual([])
     })
   })
 }

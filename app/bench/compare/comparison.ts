@@ -9,7 +9,14 @@ import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
-import { forecastWords, levelWords, missingWords, sentenceText, trendWords } from '~~/core/sentence'
+import {
+  forecastWords,
+  levelWords,
+  LIMITS_SAY,
+  missingWords,
+  sentenceText,
+  trendWords,
+} from '~~/core/sentence'
 
 /** A method and its result, beside others. */
 export interface Compared {
@@ -106,7 +113,7 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
       'forecast',
       `${countPeriods(forecast.horizon, calendar)} ${forecastWords(result.method, calendar)}`,
     ],
-    ['limits', levelWords(forecast.levels)],
+    ['limits', `${levelWords(forecast.levels)} ${LIMITS_SAY[forecast.limits].text}`],
   ])
 }
 

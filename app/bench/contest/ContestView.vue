@@ -13,6 +13,8 @@ import { useContest } from './contestStore'
 import OriginDots from './OriginDots.vue'
 
 /** Methods ranked by how their forecasts from the same origins would have done. */
+/** A method with this many times the error of the nearest may lie off its picture. */
+const FAR_BEHIND = 4
 const bench = useBench()
 const contest = useContest()
 const pins = usePins()
@@ -21,7 +23,12 @@ const rows = computed(() => contest.contest?.rows ?? [])
 const ranked = computed(() => rows.value.filter(({ refused }) => refused === null))
 const refused = computed(() => rows.value.filter((row) => row.refused !== null))
 const levels = computed(() => Object.keys(ranked.value[0]?.coverage ?? {}))
-const largest = computed(() => Math.max(0, ...ranked.value.flatMap(({ byOrigin }) => byOrigin)))
+/** Right end of the dots: methods far behind would press all others into one. */
+const largest = computed(() => {
+  const far = FAR_BEHIND * (ranked.value[0]?.mean ?? 0)
+  const near = ranked.value.filter(({ mean }) => (mean ?? 0) <= far)
+  return Math.max(0, ...near.flatMap(({ byOrigin }) => byOrigin))
+})
 const proposed = computed(() => ranked.value.find(({ name }) => name === contest.contest?.proposed))
 const plainer = computed(() => ranked.value.find(({ name }) => name === contest.contest?.plainer))
 const isDone = computed(() => contest.state === 'done')
@@ -241,7 +248,9 @@ p {
   font-weight: 600;
 }
 
+/* What is hidden for the eye alone is placed within it, else it would widen the page. */
 .scroll {
+  position: relative;
   overflow-x: auto;
   margin-top: 6px;
 }

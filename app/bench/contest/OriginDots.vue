@@ -6,7 +6,7 @@ import { formatDecimals } from '~/figures/format'
 const props = defineProps<{
   figures: readonly number[]
   mean: number | null
-  /** Largest figure of any method: the right end of the line. */
+  /** The right end of the line; what lies beyond is drawn at it. */
   largest: number
 }>()
 const WIDTH = 180
@@ -14,7 +14,7 @@ const HEIGHT = 18
 const EDGE = 4
 
 const x = (figure: number) =>
-  EDGE + (props.largest > 0 ? (figure / props.largest) * (WIDTH - 2 * EDGE) : 0)
+  EDGE + (props.largest > 0 ? Math.min(1, figure / props.largest) * (WIDTH - 2 * EDGE) : 0)
 const words = computed(() => {
   if (props.figures.length === 0) return 'no origin'
   const [low, high] = [Math.min(...props.figures), Math.max(...props.figures)]
