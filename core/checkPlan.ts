@@ -29,6 +29,8 @@ export interface CheckFacts {
 }
 
 const YEARLY_HORIZON = 3
+/** The method is fitted anew from each of them. */
+const MOST_ORIGINS = 1000
 
 /**
  * Fills in the defaults of a check: a year ahead (three of a yearly series) from every origin, the first after
@@ -65,6 +67,13 @@ export function completeCheck(
     throw new Refusal(
       `The first origin stands after ${first} periods, and the span has ${periods}: there is nothing left to check.`,
       'check.rolling.first',
+    )
+  }
+  const origins = Math.ceil((periods - first) / step)
+  if (origins > MOST_ORIGINS) {
+    throw new Refusal(
+      `A forecast from each of ${origins} origins takes too long; ${MOST_ORIGINS} are the most. Take a larger step, or begin later.`,
+      'check.rolling',
     )
   }
   return { holdout: holdout ?? Math.min(horizon, periods - 1), rolling: { first, horizon, step } }

@@ -171,6 +171,8 @@ test('bad input is answered with problem details, never with a 500', async ({ re
   const cases: [string, string, unknown, number][] = [
     ['get', '/api/v1/nothing', undefined, 404],
     ['get', '/api/v1/studies/1', undefined, 404],
+    ['get', '/api/v1/studies/6b1f4f0e-8f0e-4c55-9d6e-000000000000/contest', undefined, 404],
+    ['put', '/api/v1/studies/6b1f4f0e-8f0e-4c55-9d6e-000000000000/contest', { of: 'x' }, 400],
     ['post', '/api/v1/series', {}, 400],
     ['post', '/api/v1/series', { series: [] }, 400],
     ['post', '/api/v1/series', { series: [{ ...series('a'), source: {} }] }, 400],

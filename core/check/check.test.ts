@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
+import { completeCheck } from '../checkPlan'
 import type { MethodDocument } from '../method'
 import type { Series, Value } from '../series/series'
 import { check } from './check'
@@ -109,6 +110,15 @@ describe('the rolling check', () => {
     expect(check(short, FORMAT)).toBeNull()
     expect(() => analyse(short, { ...FORMAT, check: {} })).toThrow('too few to be checked')
     expect(() => analyse(steady, { ...FORMAT, check: { holdout: 120 } })).toThrow('held out')
+  })
+})
+
+describe('a plan', () => {
+  it('of more origins than can be waited for is refused', () => {
+    const long = { periods: 20_000, seasons: 12 }
+    expect(completeCheck(undefined, long)!.rolling).toEqual({ first: 19_964, horizon: 12, step: 1 })
+    expect(() => completeCheck({ rolling: { first: 36 } }, long)).toThrow('larger step')
+    expect(completeCheck({ rolling: { first: 36, step: 24 } }, long)).not.toBeNull()
   })
 })
 

@@ -20,6 +20,7 @@ import {
   listTrash,
   listVintages,
 } from '../series/seriesStore'
+import { findContest, keepContest } from '../studies/contestStore'
 import { findStudy, saveStudy } from '../studies/studyStore'
 import { openDatabase } from './open'
 
@@ -244,6 +245,29 @@ describe('the store', () => {
       kind: 'saved',
       study: { version: 3, method: method(9) },
     })
+    close()
+  })
+})
+
+describe('a contest', () => {
+  it('stays with its study, the last one alone, and of no study there is none', () => {
+    const { db, close } = openDatabase(join(folder, 'elvant.sqlite'), MIGRATIONS)
+    keepSeries(db, [incoming])
+    const { studyId } = listShelf(db)[0]!
+    expect(findContest(db, studyId)).toBeNull()
+    const contest = {
+      format: 'elvant-contest/1' as const,
+      series: 'Primer',
+      origins: { first: '', last: '', count: 0, horizon: 12, step: 1 },
+      rows: [],
+      proposed: null,
+      plainer: null,
+    }
+    expect(keepContest(db, studyId, { of: 'a'.repeat(64), contest })).toBe(true)
+    expect(keepContest(db, studyId, { of: 'b'.repeat(64), contest })).toBe(true)
+    expect(findContest(db, studyId)).toEqual({ of: 'b'.repeat(64), contest })
+    expect(keepContest(db, 'no study', { of: 'a'.repeat(64), contest })).toBe(false)
+    expect(findContest(db, 'no study')).toBeUndefined()
     close()
   })
 })
