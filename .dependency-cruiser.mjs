@@ -20,6 +20,7 @@ const CORE_LAYERS = [
   ['column'],
   ['outliers'],
   ['stationarity', 'seasonality', 'growth'],
+  ['exponential'],
   ['regression', 'smoothing', 'autocorrelation'],
   ['words'],
   ['series'],

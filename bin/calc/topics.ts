@@ -9,6 +9,15 @@ import { calcMovingAverage } from './movingAverage'
 import { calcPeakSpacing, calcWhichModel } from './seasonality'
 import { calcAutocorrelation, calcDetrend, calcTest } from './stationarity'
 import { calcPredict, calcRegression } from './regression'
+import {
+  calcBounds,
+  calcInitial,
+  calcLikelihood,
+  calcLimits,
+  calcOptimum,
+  calcRecursion,
+  calcSelection,
+} from './smoothing'
 import { calcLoess, calcStl } from './stl'
 
 type Calculate = (input: unknown) => unknown
@@ -31,6 +40,15 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     'rolling-origin': calcRolling,
     acf: calcAutocorrelation,
     test: calcTest,
+  },
+  smoothing: {
+    recursion: calcRecursion,
+    initial: calcInitial,
+    likelihood: calcLikelihood,
+    limits: calcLimits,
+    optimum: calcOptimum,
+    bounds: calcBounds,
+    selection: calcSelection,
   },
   stl: { loess: calcLoess, stl: calcStl },
 }

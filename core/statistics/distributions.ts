@@ -1,5 +1,6 @@
 import betainc from '@stdlib/math-base-special-betainc'
 import betaincinv from '@stdlib/math-base-special-betaincinv'
+import erfcinv from '@stdlib/math-base-special-erfcinv'
 import gammainc from '@stdlib/math-base-special-gammainc'
 
 /**
@@ -60,4 +61,15 @@ export function upperF(f: number, numeratorDf: number, denominatorDf: number): n
  */
 export function upperChiSquared(x: number, df: number): number {
   return gammainc(x / 2, df / 2, true, true)
+}
+
+/**
+ * The z that a two-sided interval of this level reaches to, of the normal distribution.
+ *
+ * @param level coverage in per cent, between 0 and 100
+ * @see Abramowitz & Stegun (1964), 7.1
+ * @example normalQuantile(95) // 1.959964
+ */
+export function normalQuantile(level: number): number {
+  return Math.SQRT2 * erfcinv(1 - level / 100)
 }

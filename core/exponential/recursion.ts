@@ -1,0 +1,227 @@
+import type { Value } from '../series/series'
+import type { InitialStates, SmoothingForm, Weights } from './forms'
+
+/** A smoothing ready to be run again and again: a search does so thousands of times. */
+export interface Runner {
+  readonly form: SmoothingForm
+  readonly n: number
+  readonly seasons: number
+  /** Periods with a value. */
+  readonly observed: number
+  /** One-step forecasts and errors of the last run; the error of a missing period is NaN. */
+  readonly fitted: Float64Array
+  readonly error: Float64Array
+  /** States at the end of the last run: level, trend, and the seasons in the order of the periods that come. */
+  readonly end: { level: number; trend: number; readonly season: Float64Array }
+  /** Figures of the last run over observed periods: Σe², Σ(e/μ)², Σ ln|μ|. */
+  readonly sums: { sse: number; sseRelative: number; logMu: number }
+  /**
+   * One pass over the values.
+   *
+   * @param weights α, β, γ, φ; those that the form does not have are not read
+   * @param states level, trend, then the m seasons
+   * @returns false when something that must stay positive does not: the pass ends there
+   */
+  run(weights: Float64Array, states: Float64Array): boolean
+}
+
+/**
+ * Prepares a smoothing of values.
+ *
+ * The pass itself keeps to numbers and typed arrays, with the form's parts as constants outside the loop, since it is
+ * what a search spends its time on.
+ *
+ * @param values one a period, null = missing: there the states move on as if the forecast had come true
+ * @param seasons m
+ * @see Holt (1957), reprinted 2004, International Journal of Forecasting 20; Winters (1960), Management Science 6
+ */
+export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons: number): Runner {
+  const n = values.length
+  const y = Float64Array.from(values, (value) => value ?? NaN)
+  const fitted = new Float64Array(n)
+  const error = new Float64Array(n)
+  const season = new Float64Array(form.season === 'none' ? 1 : seasons)
+  const end = { level: 0, trend: 0, season: new Float64Array(season.length) }
+  const sums = { sse: 0, sseRelative: 0, logMu: 0 }
+  const m = season.length
+  const hasTrend = form.trend !== 'none'
+  const damps = form.trend === 'damped'
+  const grows = form.trend === 'multiplicative'
+  const adds = form.season === 'additive'
+  const factors = form.season === 'multiplicative'
+  const isRelative = form.error === 'proportional'
+
+  function run(weights: Float64Array, states: Float64Array): boolean {
+    // Held in local names: the loop is then one piece of machine code for each form, without a look outside.
+    const [own, out, errors, count] = [y, fitted, error, n]
+    const [isDamped, isGrowing, isTrended] = [damps, grows, hasTrend]
+    const [isAdded, isFactor, isShare, length] = [adds, factors, isRelative, m]
+    const indices = season
+    const alpha = weights[0]!
+    const beta = weights[1]!
+    const gamma = weights[2]!
+    const phi = isDamped ? weights[3]! : 1
+    let level = states[0]!
+    let trend = states[1]!
+    for (let k = 0; k < length; k++) indices[k] = states[2 + k]!
+    let sse = 0
+    let sseRelative = 0
+    let logMu = 0
+    let product = 1
+    let k = 0
+    for (let t = 0; t < count; t++) {
+      const base = phi * trend
+      const u = isGrowing ? level * trend : isTrended ? level + base : level
+      const s = indices[k]!
+      const mu = isFactor ? u * s : isAdded ? u + s : u
+      if (isFactor && !(u > 0)) return false
+      if (isShare && !(mu > 0)) return false
+      out[t] = mu
+      const value = own[t]!
+      const e = value - mu
+      errors[t] = e
+      if (value === value) {
+        sse += e * e
+        if (isShare) {
+          const relative = e / mu
+          sseRelative += relative * relative
+          // One logarithm of a product in place of one each, taken before the product leaves the numbers.
+          product *= mu
+          if (product > 1e200 || product < 1e-200) {
+            logMu += Math.log(product)
+            product = 1
+          }
+        }
+        const next = u + alpha * (isFactor ? e / s : e)
+        if (isGrowing) trend = (beta * next) / level + (1 - beta) * trend
+        else if (isTrended) trend = beta * (next - level) + (1 - beta) * base
+        level = next
+        if (isFactor) {
+          const index = (gamma * value) / level + (1 - gamma) * s
+          if (!(level > 0 && index > 0)) return false
+          indices[k] = index
+        } else if (isAdded) indices[k] = gamma * (value - level) + (1 - gamma) * s
+        if (isGrowing && !(level > 0 && trend > 0)) return false
+      } else {
+        level = u
+        if (!isGrowing) trend = base
+      }
+      if (++k === length) k = 0
+    }
+    end.level = level
+    end.trend = trend
+    // The season that the next period uses comes first.
+    for (let i = 0; i < length; i++) end.season[i] = indices[(k + i) % length]!
+    sums.sse = sse
+    sums.sseRelative = sseRelative
+    sums.logMu = logMu + Math.log(product)
+    return Number.isFinite(sse)
+  }
+
+  const observed = values.reduce<number>((count, value) => count + Number(value !== null), 0)
+  return { form, n, seasons, observed, fitted, error, end, sums, run }
+}
+
+/** The weights of a form as a pass takes them. */
+export function packWeights({ alpha = 0, beta = 0, gamma = 0, phi = 1 }: Weights): Float64Array {
+  return Float64Array.of(alpha, beta, gamma, phi)
+}
+
+/** Initial states as a pass takes them. */
+export function packStates({ level, trend, season }: InitialStates): Float64Array {
+  return Float64Array.of(level, trend ?? 0, ...(season ?? [0]))
+}
+
+/** A smoothing period by period, undefined where it has no figure. */
+export interface Smoothed {
+  readonly fitted: readonly number[]
+  readonly residual: readonly Value[]
+  /** States at the end of each period. */
+  readonly level: readonly number[]
+  readonly trend?: readonly number[]
+  readonly season?: readonly number[]
+  /** The states that the forecast starts from, the season of the next period first. */
+  readonly end: InitialStates
+}
+
+/**
+ * Every state of a smoothing, for its rows; what {@link runnerOf} does without keeping them.
+ *
+ * @example trend additive, α = 0.5, β = 0.4, l₀ = 19, b₀ = 2, y = 21, 24: levels 21, 23.5, trends 2, 2.2
+ */
+export function smoothed(
+  values: readonly Value[],
+  form: SmoothingForm,
+  { alpha = 0, beta = 0, gamma = 0, phi = 1 }: Weights,
+  initial: InitialStates,
+): Smoothed {
+  const hasTrend = form.trend !== 'none'
+  const grows = form.trend === 'multiplicative'
+  const damping = form.trend === 'damped' ? phi : 1
+  const season = [...(initial.season ?? [])]
+  const m = season.length
+  let [level, trend] = [initial.level, initial.trend ?? 0]
+  const rows = values.map((value, t) => {
+    const base = damping * trend
+    const u = grows ? level * trend : hasTrend ? level + base : level
+    const s = m > 0 ? season[t % m]! : 0
+    const fitted = m === 0 ? u : form.season === 'additive' ? u + s : u * s
+    if (value === null) {
+      level = u
+      if (!grows) trend = base
+    } else {
+      const own = m === 0 ? value : form.season === 'additive' ? value - s : value / s
+      const next = alpha * own + (1 - alpha) * u
+      trend = grows
+        ? (beta * next) / level + (1 - beta) * trend
+        : beta * (next - level) + (1 - beta) * base
+      level = next
+      if (m > 0) {
+        const departs = form.season === 'additive' ? value - level : value / level
+        season[t % m] = gamma * departs + (1 - gamma) * s
+      }
+    }
+    return {
+      fitted,
+      residual: value === null ? null : value - fitted,
+      level,
+      trend,
+      season: season[t % m]!,
+    }
+  })
+  const first = values.length % Math.max(1, m)
+  return {
+    fitted: rows.map((row) => row.fitted),
+    residual: rows.map((row) => row.residual),
+    level: rows.map((row) => row.level),
+    ...(hasTrend ? { trend: rows.map((row) => row.trend) } : {}),
+    ...(m > 0 ? { season: rows.map((row) => row.season) } : {}),
+    end: {
+      level,
+      ...(hasTrend ? { trend } : {}),
+      ...(m > 0 ? { season: season.map((_, i) => season[(first + i) % m]!) } : {}),
+    },
+  }
+}
+
+/** The recursion without errors: what it says of the periods ahead. */
+export function projected(
+  { trend: kind, season: seasonal }: SmoothingForm,
+  { level, trend = 0, season = [] }: InitialStates,
+  phi: number,
+  horizon: number,
+): number[] {
+  let reach = 0
+  return Array.from({ length: horizon }, (_, i) => {
+    reach += kind === 'damped' ? phi ** (i + 1) : 1
+    const u =
+      kind === 'none'
+        ? level
+        : kind === 'multiplicative'
+          ? level * trend ** (i + 1)
+          : level + reach * trend
+    if (seasonal === 'none') return u
+    const s = season[i % season.length]!
+    return seasonal === 'additive' ? u + s : u * s
+  })
+}
