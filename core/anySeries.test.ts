@@ -76,6 +76,8 @@ const anyMethod: fc.Arbitrary<MethodDocument> = fc
       ...SEASON_FORMS.map((season) => ({ by: 'regression' as const, season })),
       { by: 'regression', model: 'multiplicative', backTransform: 'mean' },
       { limits: 'past-errors' },
+      { by: 'smoothing', season: 'none', initial: 'rule' },
+      { by: 'smoothing' },
       ...BENCHMARKS.map((which) => ({ by: 'benchmark' as const, which })),
       { by: 'regression', model: 'additive', steps: [{ name: 'shop', from: '2001-01' }] },
     ),

@@ -75,9 +75,15 @@ export function changed(document: MethodDocument, change: MethodChange): MethodD
   return next as unknown as MethodDocument
 }
 
-/** One object over another; what is undefined goes. */
-function merged(before: unknown, change: Readonly<Record<string, unknown>>) {
-  const both = { ...(isPlain(before) ? before : {}), ...change }
+/** One object over another, the objects within them too; what is undefined goes. */
+function merged(
+  before: unknown,
+  change: Readonly<Record<string, unknown>>,
+): Readonly<Record<string, unknown>> {
+  const both: Record<string, unknown> = { ...(isPlain(before) ? before : {}) }
+  for (const [key, value] of Object.entries(change)) {
+    both[key] = isPlain(value) ? merged(both[key], value) : value
+  }
   return Object.fromEntries(Object.entries(both).filter(([, value]) => value !== undefined))
 }
 

@@ -54,7 +54,7 @@ test('masonry paint: the verdict on its straight line, the contest, and the prop
     await verdict.getByRole('button', { name: 'Contest of methods' }).click()
     const contest = page.getByRole('region', { name: 'Contest of methods' })
     await expect(contest.getByText(/^Nearest: /)).toBeVisible({ timeout: 30_000 })
-    await expect(contest.locator('tbody tr')).toHaveCount(11)
+    await expect(contest.locator('tbody tr')).toHaveCount(12)
     const first = contest.locator('tbody tr').first()
     await expect(first).toContainText('the last 36 months')
     await expect(first).toContainText('nearest')

@@ -34,6 +34,11 @@ export function weightsOf({ trend, season }: SmoothingForm): WeightName[] {
   ]
 }
 
+/** The weights that any of some forms has, in their order. */
+export function formsHave(forms: readonly SmoothingForm[]): WeightName[] {
+  return WEIGHT_NAMES.filter((name) => forms.some((form) => weightsOf(form).includes(name)))
+}
+
 /** Where a weight may lie when it is chosen. */
 export const BOUNDS: Readonly<Record<WeightName, readonly [least: number, most: number]>> = {
   alpha: [0, 1],

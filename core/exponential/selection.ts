@@ -7,6 +7,8 @@ import {
   needsPositive,
   weightsOf,
   type SmoothingForm,
+  type WeightName,
+  type Weights,
 } from './forms'
 import { initialByRule } from './initial'
 import { chooseSmoothing, type ChosenSmoothing } from './search'
@@ -39,9 +41,21 @@ export function selectForm(
   firstSeason: number,
   seasons: number,
   forms: readonly SmoothingForm[] = ALL_FORMS,
+  wished: Contest = EVERYTHING,
 ): Selection {
-  return concludeSelection(forms.map((form) => contend(values, form, firstSeason, seasons)))
+  return concludeSelection(forms.map((form) => contend(values, form, firstSeason, seasons, wished)))
 }
+
+/** What a selection leaves to be chosen, form by form. */
+export interface Contest {
+  /** Fixed ones; what a form does not have it passes over. */
+  readonly weights: Weights
+  readonly initial: 'chosen' | 'rule'
+  /** How a period (from 0) is called in a refusal. */
+  nameOf(i: number): string
+}
+
+const EVERYTHING: Contest = { weights: {}, initial: 'chosen', nameOf: (i) => `period ${i + 1}` }
 
 /** One form with everything chosen, or why not. */
 export function contend(
@@ -49,16 +63,25 @@ export function contend(
   form: SmoothingForm,
   firstSeason: number,
   seasons: number,
+  { weights, initial, nameOf }: Contest = EVERYTHING,
 ): Contender {
-  const k = 1 + weightsOf(form).length + freeStates(form, seasons)
+  const own = weightsOf(form)
+  const fixed = Object.fromEntries(
+    Object.entries(weights).filter(([name]) => own.includes(name as WeightName)),
+  )
+  const states = initial === 'chosen' ? freeStates(form, seasons) : 0
+  const k = 1 + own.length - Object.keys(fixed).length + states
   const observed = values.filter((value) => value !== null).length
   try {
-    requireAdmissible(values, form)
+    requireAdmissible(values, form, nameOf)
     if (observed <= k + 1) {
       return { form, k, because: `${k} numbers are too many for ${observed} values.` }
     }
     const rule = initialByRule(values, form, firstSeason, seasons)
-    const wished = { weights: {}, initial: 'chosen' } as const
+    const wished = {
+      weights: fixed,
+      initial: initial === 'chosen' ? initial : rule.states,
+    } as const
     return { form, k, chosen: chooseSmoothing(values, form, seasons, rule, wished) }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
@@ -67,12 +90,16 @@ export function contend(
 }
 
 /** @throws Refusal for a value not above 0 where something multiplies, naming the first */
-export function requireAdmissible(values: readonly Value[], form: SmoothingForm): void {
+export function requireAdmissible(
+  values: readonly Value[],
+  form: SmoothingForm,
+  nameOf = EVERYTHING.nameOf,
+): void {
   if (!needsPositive(form)) return
   const at = values.findIndex((value) => value !== null && value <= 0)
   if (at < 0) return
   throw new Refusal(
-    `What multiplies needs every value above 0; that of period ${at + 1} is ${values[at]}. Take additive parts and errors.`,
+    `What multiplies needs every value above 0; that of ${nameOf(at)} is ${values[at]}. Take additive parts and errors.`,
     'forecast.season',
     { t: at + 1 },
   )

@@ -93,6 +93,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly says: { readonly text: string; readonly means: string }
   /** Whether it goes on with the trend through the deseasonalized series. */
   readonly extendsTrend: boolean
+  /** Whether it takes long enough to be done beside the page. */
+  readonly heavy: boolean
   /** Whether it needs no method: what any other must beat to be worth its trouble. */
   readonly isBenchmark: boolean
   readonly document: z.ZodObject & z.ZodType<Document>

@@ -9,18 +9,24 @@ import type { ForecastFacts } from './commonOptions'
 import type { RegressionForecast } from './regression/calculate'
 import type { RegressionDocument, RegressionOptions } from './regression/options'
 import { regression } from './regression/way'
+import type { SmoothingForecast } from './smoothing/calculate'
+import type { SmoothingDocument, SmoothingOptions } from './smoothing/options'
+import { smoothing } from './smoothing/way'
 import type { ForecastWay } from './way'
 
 /** Every way of forecasting, in the order in which they are offered. */
-export const FORECAST_WAYS = [byDecomposition, regression, benchmark] as const
+export const FORECAST_WAYS = [byDecomposition, regression, smoothing, benchmark] as const
 
 /** The options of a forecast, complete; `by` names the way. */
-export type ForecastOptions = ByDecompositionOptions | RegressionOptions | BenchmarkOptions
+export type ForecastOptions =
+  ByDecompositionOptions | RegressionOptions | SmoothingOptions | BenchmarkOptions
 export type ForecastName = ForecastOptions['by']
 /** What a forecast comes to. */
-export type Ahead = DecompositionForecast | RegressionForecast | BenchmarkForecast
+export type Ahead =
+  DecompositionForecast | RegressionForecast | SmoothingForecast | BenchmarkForecast
 
-type NamedDocument = ByDecompositionDocument | RegressionDocument | BenchmarkDocument
+type NamedDocument =
+  ByDecompositionDocument | RegressionDocument | SmoothingDocument | BenchmarkDocument
 /** A document that names no way means the default one. */
 type UnnamedDocument = { readonly by?: undefined } & Omit<ByDecompositionDocument, 'by'>
 /** The part of the method document on the forecast. */

@@ -15,7 +15,7 @@ export interface RegressionReadings {
 export function regressionReadings(result: Result): RegressionReadings | null {
   const { regression, method, series } = result
   const options = method.forecast
-  if (!regression || !('season' in options)) return null
+  if (!regression || !('indicators' in options)) return null
   const calendar = calendarOfResult(result)
   const told = {
     options,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 
-/** A whole number within bounds; what is none puts the present one back, and says so. */
+/** A number within bounds, a whole one unless its step is finer; what is none puts the present one back, and says so. */
 const props = defineProps<{
   modelValue: number
   label: string
@@ -18,13 +18,15 @@ watch(
 
 function commit() {
   const value = Number(text.value)
-  const { least, most = Infinity } = props
-  if (text.value !== '' && Number.isInteger(value) && value >= least && value <= most) {
+  const { least, most = Infinity, step = 1 } = props
+  const isFine = step < 1
+  const fits = isFine ? Number.isFinite(value) : Number.isInteger(value)
+  if (text.value !== '' && fits && value >= least && value <= most) {
     if (value !== props.modelValue) emit('update:modelValue', value)
     return
   }
   const range = most === Infinity ? `of at least ${least}` : `from ${least} to ${most}`
-  emit('refused', `This must be a whole number ${range}.`)
+  emit('refused', `This must be a ${isFine ? '' : 'whole '}number ${range}.`)
   text.value = String(props.modelValue)
 }
 </script>

@@ -5,6 +5,7 @@ import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { changed, type MethodDocument } from '~~/core/method'
 import { isHeavy } from '~~/core/decompose/ways'
+import { DEFAULT_FORECAST, forecastWayOf } from '~~/core/forecast/ways'
 import type { MethodChange } from '~~/core/finding'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
@@ -259,7 +260,8 @@ export function isAtOnce(
   { decompose, forecast }: MethodDocument,
 ): boolean {
   // Limits from past errors calculate the method again from every earlier origin.
-  const isOnce = forecast?.limits !== 'past-errors'
+  const { heavy } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
+  const isOnce = forecast?.limits !== 'past-errors' && !heavy
   return isOnce && values.length <= LONGEST_AT_ONCE && !isHeavy(decompose ?? {}, calendar)
 }
 

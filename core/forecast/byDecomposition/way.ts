@@ -19,6 +19,7 @@ export const byDecomposition = {
     means: 'The trend through the deseasonalized series goes on, and the season is put back.',
   },
   extendsTrend: true,
+  heavy: false,
   isBenchmark: false,
   document: byDecompositionDocument,
   complete: completeByDecomposition,

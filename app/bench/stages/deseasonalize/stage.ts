@@ -33,6 +33,7 @@ export const deseasonalize: ResultStage = {
         ...parts.pinned.deseasonalized,
         ...salesLayers(result, sources),
         ...parts.deseasonalized,
+        ...parts.smoothedLevel,
         ...parts.trend,
       ]),
       growthStrip(result, sources),

@@ -30,6 +30,7 @@ export const trend: ResultStage = {
         ...parts.trendCycle,
       ]),
       ...(regression ? regressionStrips(result, sources) : parts.cycle),
+      ...parts.states,
     ]
   },
   line: trendLine,
@@ -62,7 +63,10 @@ function notesOf({ trendFit }: Result): string[] {
 }
 
 /** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */
-function trendLine({ trendFit, series, method, regression }: Result): string {
+function trendLine(result: Result): string {
+  const { trendFit, series, method, regression } = result
+  const weights = weightsLine(result)
+  if (weights) return weights
   if (regression) return `regression, R² ${share(regression.r2)}`
   const { r2, r2Before, rates, form } = trendFit
   const fits = traitsOf(method.decompose).hasSeason
@@ -75,6 +79,15 @@ function trendLine({ trendFit, series, method, regression }: Result): string {
     ? `${formatDecimals(Math.abs(perPeriod) * 100, 2)}%`
     : `${formatRough(Math.abs(perPeriod))} ${series.unit}`.trim()
   return `${perPeriod < 0 ? '−' : '+'}${size} a ${per}; ${fits}`
+}
+
+/** `α 0.12, β 0, γ 0.65`: of a smoothing, what its weights are. */
+function weightsLine({ forecast }: Result): string | null {
+  if (!('weights' in forecast)) return null
+  const signs = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' } as const
+  return Object.entries(forecast.weights)
+    .map(([name, weight]) => `${signs[name as keyof typeof signs]} ${formatDecimals(weight!, 2)}`)
+    .join(', ')
 }
 
 function share(r2: number | null): string {

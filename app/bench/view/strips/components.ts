@@ -85,6 +85,13 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       })),
     })),
     irregular: strip('irregular', 'Irregular', 1.6, ['irregular'], pinned.irregular),
+    /** States of a smoothing as they move. */
+    states: [
+      ...strip('smoothedLevel', 'Level, smoothed', 2, ['level']),
+      ...strip('slope', 'Slope, smoothed', 1.4, ['slope']),
+      ...strip('seasonState', 'Season, smoothed', 1.6, ['season']),
+    ],
+    smoothedLevel: drawn('smoothedLevel'),
     weights: strip('weight', 'Weight', 1, ['weight']),
     cycle: strip('cycle', 'Cycle', 1.6, ['average against trend']).map((one) => ({
       ...one,

@@ -1,0 +1,97 @@
+import type { WeightName } from '../../exponential/forms'
+import type { Finding } from '../../finding'
+import type { Stretch } from '../../series/stretch'
+import { countPeriods } from '../../calendar/labels'
+import { figure } from '../../words/figure'
+import type { SmoothingForecast } from './calculate'
+
+/** Years ahead from which a growth that goes on is told. */
+const FAR_OUT = 1
+
+/** What weights at their bounds mean, and what the limits leave out. */
+export function findingsOfSmoothing(
+  { calendar }: Stretch,
+  { form, weights, atBound, interval, t }: SmoothingForecast,
+): Finding[] {
+  const bounds = atBound.map((name): Finding => ({
+    code: 'weight-at-bound',
+    severity: 'note',
+    stage: 'trend',
+    text: boundWords(name, weights[name]!, form.trend),
+    period: null,
+    figure: weights[name]!,
+  }))
+  const runsAway =
+    form.trend === 'multiplicative' && t.length > FAR_OUT * Math.max(1, calendar.seasons)
+  return [
+    ...bounds,
+    ...(runsAway
+      ? [
+          {
+            code: 'growth-runs-away',
+            severity: 'caution',
+            stage: 'project',
+            text: `The latest growth is carried on for ${countPeriods(t.length, calendar)}: far out such forecasts run away. A damped trend dies away instead.`,
+            period: null,
+            figure: t.length,
+            actions: [
+              {
+                label: 'Take a damped trend',
+                change: { forecast: { trend: 'damped', weights: undefined, initial: undefined } },
+              },
+            ],
+          } as const,
+        ]
+      : []),
+    interval.s === null
+      ? {
+          code: 'no-limits',
+          severity: 'caution',
+          stage: 'project',
+          text: `No limits: the numbers estimated leave ${figure(interval.df)} values over.`,
+          period: null,
+          figure: interval.df,
+        }
+      : {
+          code: 'limits-know-no-weights',
+          severity: 'note',
+          stage: 'project',
+          text: 'The limits take weights and initial states for known, so they are a little too narrow.',
+          period: null,
+          figure: null,
+        },
+  ]
+}
+
+/** What a weight at a bound says of the series. */
+function boundWords(
+  name: WeightName,
+  at: number,
+  trend: SmoothingForecast['form']['trend'],
+): string {
+  switch (name) {
+    case 'alpha':
+      return at === 1
+        ? 'α is 1: only the last value counts for the level.'
+        : `α is 0: the level is fixed, so the fit is ${FIXED[trend]}.`
+    case 'beta':
+      return at === 1
+        ? 'β is 1: only the last change counts for the trend.'
+        : 'β is 0: the trend is never revised; what the start says holds to the end.'
+    case 'gamma':
+      return at === 1
+        ? 'γ is 1: only the same season last year counts for the season.'
+        : 'γ is 0: the season never changes.'
+    case 'phi':
+      return at < 0.9
+        ? `φ is ${at}, the least that is searched: the trend dies away within a few periods.`
+        : `φ is ${at}, the most that is searched: the trend is hardly damped.`
+  }
+}
+
+const FIXED = {
+  none: 'a horizontal line',
+  additive: 'a straight line',
+  damped: 'a line that flattens out',
+  multiplicative: 'a curve of constant growth',
+} as const

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest'
+import { analyse } from '../../analyse'
+import { calendarOf } from '../../calendar/calendar'
+import { changed, type MethodDocument } from '../../method'
+import { Refusal } from '../../refusal'
+import { methodSentence, sentenceText } from '../../sentence'
+import type { Series } from '../../series/series'
+import { roll, checkTask } from '../../check/rolling'
+import type { SmoothingDocument } from './options'
+
+const series: Series = {
+  name: 'Varnish',
+  unit: 'litres',
+  calendar: calendarOf('quarterly'),
+  start: { year: 2012, season: 1 },
+  values: Array.from(
+    { length: 48 },
+    (_, t) =>
+      (300 + (t < 30 ? 6 * t : 180 - 4 * (t - 30))) *
+      [0.8, 1.1, 1.25, 0.85][t % 4]! *
+      (1 + 0.02 * Math.sin(t * 2.4)),
+  ),
+}
+const document = (forecast: Omit<SmoothingDocument, 'by'> = {}): MethodDocument => ({
+  format: 'elvant-method/1',
+  forecast: { by: 'smoothing', ...forecast },
+})
+const run = (forecast: Omit<SmoothingDocument, 'by'> = {}) => {
+  const { forecast: ahead, ...result } = analyse(series, document(forecast))
+  if (ahead.by !== 'smoothing') throw new Error('Another way forecast.')
+  return { ...result, ahead }
+}
+
+describe('smoothing as a way of forecasting', () => {
+  it('takes by itself a damped trend, the season of the model, and chooses the weights', () => {
+    const { method, ahead } = run()
+    expect(method.forecast).toMatchObject({
+      ...{ trend: 'damped', season: 'multiplicative', error: 'proportional' },
+      ...{ weights: {}, initial: 'chosen', seed: 1 },
+    })
+    expect(Object.keys(ahead.weights)).toEqual(['alpha', 'beta', 'gamma', 'phi'])
+    expect(sentenceText(methodSentence(method, series))).toContain(
+      'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, with',
+    )
+  })
+
+  it('keeps a weight that is fixed, chooses the others, and lets it go again', () => {
+    const fixed = run({ weights: { alpha: 0.9 } })
+    expect(fixed.ahead.weights.alpha).toBe(0.9)
+    expect(fixed.ahead.criteria.criterion).toBeGreaterThan(run().ahead.criteria.criterion)
+    const both = changed(document({ weights: { alpha: 0.9 } }), {
+      forecast: { weights: { gamma: 0.1 } },
+    })
+    expect(both.forecast).toMatchObject({ weights: { alpha: 0.9, gamma: 0.1 } })
+    const free = changed(both, { forecast: { weights: { alpha: undefined } } })
+    expect(free.forecast).toMatchObject({ weights: { gamma: 0.1 } })
+  })
+
+  it('chooses the form where it is asked to, with the whole table', () => {
+    const { ahead } = run({ trend: 'chosen', season: 'chosen', error: 'chosen' })
+    expect(ahead.table).toHaveLength(24)
+    expect(ahead.form.season).not.toBe('none')
+    expect(run({ trend: 'chosen' }).ahead.table).toHaveLength(4)
+  })
+
+  it('has limits by formula, or simulated and the same again with the seed', () => {
+    const formula = run({ season: 'additive', error: 'additive' }).ahead
+    expect(formula.factors).not.toBeNull()
+    const [narrow, wide] = [formula.limits[80]!, formula.limits[95]!]
+    expect(wide.upper[0]!).toBeGreaterThan(narrow.upper[0]!)
+    const simulated = run().ahead
+    expect(simulated.factors).toBeNull()
+    expect(run().ahead.limits).toEqual(simulated.limits)
+    expect(run({ seed: 2 }).ahead.limits).not.toEqual(simulated.limits)
+  })
+
+  it('says what weights at their bounds mean', () => {
+    const { ahead, findings } = run({ trend: 'additive' })
+    const told = findings.filter(({ code }) => code === 'weight-at-bound')
+    expect(told).toHaveLength(ahead.atBound.length)
+    const growth = run({ trend: 'multiplicative', horizon: 12 })
+    expect(growth.findings.map(({ code }) => code)).toContain('growth-runs-away')
+  })
+
+  it('is checked like any other, everything chosen anew', () => {
+    const { tries, passedOver } = roll(checkTask(series, document())!)
+    expect(passedOver).toEqual([])
+    expect(tries.length).toBeGreaterThan(20)
+  })
+
+  it.each([
+    ['forecast.weights.phi', { trend: 'additive', weights: { phi: 0.9 } }],
+    ['forecast.initial', { trend: 'chosen', initial: { level: 100 } }],
+    ['forecast.initial.season', { trend: 'none', initial: { level: 100, season: [1, 1] } }],
+    ['forecast.initial.trend', { season: 'none', initial: { level: 100 } }],
+  ] as const)('is refused at %s', (where, forecast) => {
+    try {
+      run(forecast)
+    } catch (error) {
+      expect((error as Refusal).where).toBe(where)
+      return
+    }
+    throw new Error('It was not refused.')
+  })
+
+  it('names the period of a value that cannot be multiplied', () => {
+    const below = { ...series, values: series.values.with(5, -3) }
+    expect(() => analyse(below, document({ season: 'multiplicative' }))).toThrow('2013 Q2')
+  })
+})

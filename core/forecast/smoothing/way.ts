@@ -1,0 +1,36 @@
+import type { ForecastWay } from '../way'
+import { forecastBySmoothing, type SmoothingForecast } from './calculate'
+import { columnsOfSmoothing } from './columns'
+import { findingsOfSmoothing } from './findings'
+import {
+  completeSmoothing,
+  smoothingDocument,
+  type SmoothingDocument,
+  type SmoothingOptions,
+} from './options'
+import { labelOfSmoothing, wordsOfSmoothing } from './words'
+
+/** Level, trend and season revised with every value, the newest counting most. */
+export const smoothing = {
+  name: 'smoothing',
+  home: 'by smoothing',
+  says: {
+    text: 'by smoothing',
+    means:
+      'Level, trend and season are revised with every value, the newest counting most; the decomposition stays to look at.',
+  },
+  extendsTrend: false,
+  heavy: true,
+  isBenchmark: false,
+  document: smoothingDocument,
+  complete: completeSmoothing,
+  within: (document) => document,
+  forecast: forecastBySmoothing,
+  columns: columnsOfSmoothing,
+  words: wordsOfSmoothing,
+  findings: findingsOfSmoothing,
+  label: labelOfSmoothing,
+  candidates: ({ decompositions }) => [
+    { ...decompositions[0], forecast: { by: 'smoothing', trend: 'damped' } },
+  ],
+} as const satisfies ForecastWay<SmoothingDocument, SmoothingOptions, SmoothingForecast>

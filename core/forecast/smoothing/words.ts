@@ -1,0 +1,102 @@
+import {
+  SMOOTHING_ERRORS,
+  SMOOTHING_SEASONS,
+  SMOOTHING_TRENDS,
+  formsHave,
+  type WeightName,
+} from '../../exponential/forms'
+import type { Field, Piece } from '../../word'
+import type { ForecastTold } from '../way'
+import { formsOf, type SmoothingOptions } from './options'
+
+const TREND_SAYS = {
+  none: { text: 'no trend', means: 'The latest level goes on.' },
+  additive: { text: 'a trend', means: 'The latest slope goes on without end.' },
+  damped: { text: 'a damped trend', means: 'The latest slope goes on and dies away.' },
+  multiplicative: { text: 'a growth', means: 'The latest growth goes on; far out it runs away.' },
+  chosen: { text: 'the trend chosen', means: 'The kind of trend with the lowest AICc.' },
+} as const
+const SEASON_SAYS = {
+  none: { text: 'no season', means: 'Nothing comes back every year.' },
+  additive: { text: 'an additive season', means: 'Amounts that are revised every year.' },
+  multiplicative: {
+    text: 'a multiplicative season',
+    means: 'Factors that are revised every year.',
+  },
+  chosen: { text: 'the season chosen', means: 'The kind of season with the lowest AICc.' },
+} as const
+const ERROR_SAYS = {
+  additive: { text: 'errors of one size', means: 'Errors do not grow with the level.' },
+  proportional: { text: 'errors in proportion', means: 'Errors grow with the forecast.' },
+  chosen: { text: 'the errors chosen', means: 'The kind of errors with the lowest AICc.' },
+} as const
+
+const NAMES: Readonly<Record<WeightName, string>> = {
+  alpha: 'α, of the level',
+  beta: 'β, of the trend',
+  gamma: 'γ, of the season',
+  phi: 'φ, damping',
+}
+
+/** `, with a damped trend, a multiplicative season, errors in proportion, weights chosen` */
+export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: ForecastTold): Piece[] {
+  const { trend, season, error, weights } = options
+  const pick = <T extends string>(
+    key: 'trend' | 'season' | 'error',
+    all: readonly T[],
+    says: Readonly<Record<T, { readonly text: string; readonly means: string }>>,
+    chosen: T,
+  ): Piece => ({
+    id: `smoothing-${key}`,
+    text: says[chosen].text,
+    ask: {
+      kind: 'pick',
+      choices: all.map((one) => ({
+        ...says[one],
+        chosen: one === chosen,
+        // What another form does not have would be refused.
+        change: { forecast: { [key]: one, weights: undefined, initial: undefined } },
+      })),
+    },
+  })
+  const names = formsHave(formsOf(options, calendar.seasons))
+  const fixed = names.filter((name) => weights[name] !== undefined)
+  return [
+    ', with ',
+    pick('trend', [...SMOOTHING_TRENDS, 'chosen'], TREND_SAYS, trend),
+    ...(calendar.seasons < 2
+      ? []
+      : [', ', pick('season', [...SMOOTHING_SEASONS, 'chosen'], SEASON_SAYS, season)]),
+    ', ',
+    pick('error', [...SMOOTHING_ERRORS, 'chosen'], ERROR_SAYS, error),
+    ', ',
+    {
+      id: 'weights',
+      text:
+        fixed.length === 0
+          ? 'weights chosen'
+          : fixed.map((name) => `${NAMES[name][0]} ${weights[name]}`).join(', '),
+      ask: {
+        kind: 'fields',
+        lead: 'Each weight says how much the newest counts: 0 for never revised, 1 for only the newest. A figure here fixes it.',
+        fields: names.map((name): Field => ({
+          kind: 'number',
+          label: NAMES[name],
+          path: ['forecast', 'weights', name],
+          value: weights[name] ?? USUAL[name],
+          ...{ least: name === 'phi' ? 0.01 : 0, most: 1, step: 0.01, unit: '' },
+          shortcuts: [{ text: 'chosen', value: undefined }],
+        })),
+        usual: { forecast: { weights: undefined } },
+      },
+    },
+  ]
+}
+
+const USUAL: Readonly<Record<WeightName, number>> = { alpha: 0.3, beta: 0.1, gamma: 0.2, phi: 0.95 }
+
+/** `smoothing with a damped trend, a multiplicative season, errors in proportion` */
+export function labelOfSmoothing({ trend, season, error, weights }: SmoothingOptions): string {
+  const fixed = Object.keys(weights).length > 0 ? ', weights fixed' : ''
+  return `smoothing with ${TREND_SAYS[trend].text}, ${SEASON_SAYS[season].text}, ${ERROR_SAYS[error].text}${fixed}`
+}
