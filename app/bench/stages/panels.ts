@@ -24,6 +24,7 @@ import InfluentialPeriods from './trend/InfluentialPeriods.vue'
 import RegressionReport from './trend/RegressionReport.vue'
 import ResidualPictures from './trend/ResidualPictures.vue'
 import SeasonEffects from './trend/SeasonEffects.vue'
+import SmoothingReport from './trend/SmoothingReport.vue'
 import TrendHandles from './trend/TrendHandles.vue'
 import TrendReport from './trend/TrendReport.vue'
 
@@ -64,6 +65,11 @@ const PANELS: readonly Panel[] = [
     shows: ({ stage }, result) => stage === 'season' && hasSeason(result),
   },
   { needs: 'result', component: FurthestPeriods, shows: ({ stage }) => stage === 'deseasonalize' },
+  {
+    needs: 'result',
+    component: SmoothingReport,
+    shows: ({ stage }, { forecast }) => stage === 'trend' && 'weights' in forecast,
+  },
   {
     needs: 'result',
     component: RegressionReport,

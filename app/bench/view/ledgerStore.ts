@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { displayScale, type DisplayScale } from '~/figures/displayScale'
+import { formatDecimals } from '~/figures/format'
 import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
 import type { Column } from '~~/core/column/column'
@@ -99,6 +100,12 @@ export const useLedger = defineStore('bench-ledger', () => {
     return figures.value.get(column)?.[t - firstT.value] ?? null
   }
 
+  /** A figure in the unit of the strips; a dash where there is none. */
+  function onScale(value: Value): string {
+    const { divisor, decimals } = scale.value
+    return value === null ? '–' : formatDecimals(value / divisor, decimals)
+  }
+
   /** Code of a period of the analysed span: `2019-06`. */
   function codeAt(t: number): string | null {
     return bench.shown?.columns.period[t - firstT.value] ?? null
@@ -170,6 +177,7 @@ export const useLedger = defineStore('bench-ledger', () => {
     figures,
     leftOut,
     valueAt,
+    onScale,
     codeAt,
     labelAt,
     focusOf,

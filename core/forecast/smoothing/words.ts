@@ -31,7 +31,8 @@ const ERROR_SAYS = {
   chosen: { text: 'the errors chosen', means: 'The kind of errors with the lowest AICc.' },
 } as const
 
-const NAMES: Readonly<Record<WeightName, string>> = {
+/** What each weight is the weight of. */
+export const WEIGHT_SAYS: Readonly<Record<WeightName, string>> = {
   alpha: 'α, of the level',
   beta: 'β, of the trend',
   gamma: 'γ, of the season',
@@ -75,13 +76,13 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
       text:
         fixed.length === 0
           ? 'weights chosen'
-          : fixed.map((name) => `${NAMES[name][0]} ${weights[name]}`).join(', '),
+          : fixed.map((name) => `${WEIGHT_SAYS[name][0]} ${weights[name]}`).join(', '),
       ask: {
         kind: 'fields',
         lead: 'Each weight says how much the newest counts: 0 for never revised, 1 for only the newest. A figure here fixes it.',
         fields: names.map((name): Field => ({
           kind: 'number',
-          label: NAMES[name],
+          label: WEIGHT_SAYS[name],
           path: ['forecast', 'weights', name],
           value: weights[name] ?? USUAL[name],
           ...{ least: name === 'phi' ? 0.01 : 0, most: 1, step: 0.01, unit: '' },
@@ -95,8 +96,17 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
 
 const USUAL: Readonly<Record<WeightName, number>> = { alpha: 0.3, beta: 0.1, gamma: 0.2, phi: 0.95 }
 
+/** `a damped trend, a multiplicative season, errors in proportion` */
+export function formWords({
+  trend,
+  season,
+  error,
+}: Pick<SmoothingOptions, 'trend' | 'season' | 'error'>): string {
+  return `${TREND_SAYS[trend].text}, ${SEASON_SAYS[season].text}, ${ERROR_SAYS[error].text}`
+}
+
 /** `smoothing with a damped trend, a multiplicative season, errors in proportion` */
-export function labelOfSmoothing({ trend, season, error, weights }: SmoothingOptions): string {
-  const fixed = Object.keys(weights).length > 0 ? ', weights fixed' : ''
-  return `smoothing with ${TREND_SAYS[trend].text}, ${SEASON_SAYS[season].text}, ${ERROR_SAYS[error].text}${fixed}`
+export function labelOfSmoothing(options: SmoothingOptions): string {
+  const fixed = Object.keys(options.weights).length > 0 ? ', weights fixed' : ''
+  return `smoothing with ${formWords(options)}${fixed}`
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { BENCHMARK_SAYS } from '~~/core/forecast/benchmarks'
@@ -40,10 +39,6 @@ const rows = computed(() => {
 })
 const ofPastErrors = computed(() => props.result.method.forecast.limits === 'past-errors')
 
-function figure(value: Value): string {
-  const { divisor, decimals } = ledger.scale
-  return value === null ? '–' : formatDecimals(value / divisor, decimals)
-}
 function percent(share: Value): string {
   return share === null ? '–' : `${Math.round(100 * share)}%`
 }
@@ -78,10 +73,10 @@ function percent(share: Value): string {
         <tr v-for="row in rows" :key="row.h">
           <th scope="row">{{ row.h }}</th>
           <td class="number">{{ row.count }}</td>
-          <td class="number">{{ figure(row.mae) }}</td>
+          <td class="number">{{ ledger.onScale(row.mae) }}</td>
           <td
             class="bars"
-            :data-tip="`${figure(row.mae)}; ${best ? BENCHMARK_SAYS[best] : ''} ${figure(row.theirs)}`"
+            :data-tip="`${ledger.onScale(row.mae)}; ${best ? BENCHMARK_SAYS[best] : ''} ${ledger.onScale(row.theirs)}`"
           >
             <span class="bar" :style="{ width: row.width }" />
             <span v-if="best" class="bar theirs" :style="{ width: row.theirWidth }" />
@@ -93,7 +88,7 @@ function percent(share: Value): string {
         <tr>
           <th scope="row">all</th>
           <td class="number">{{ checked.method.pooled.count }}</td>
-          <td class="number">{{ figure(checked.method.pooled.mae) }}</td>
+          <td class="number">{{ ledger.onScale(checked.method.pooled.mae) }}</td>
           <td />
           <td v-for="one in checked.coverage" :key="one.level" class="number">
             {{ percent(one.inUse.pooled.share) }}

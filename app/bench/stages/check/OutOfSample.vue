@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
 import { formatDecimals } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { BENCHMARK_SAYS, type Benchmark } from '~~/core/forecast/benchmarks'
@@ -20,11 +19,6 @@ const others = computed(() =>
     ...checked.value.benchmarks[which]!.pooled,
   })),
 )
-
-function figure(value: Value): string {
-  const { divisor, decimals } = ledger.scale
-  return value === null ? '–' : formatDecimals(value / divisor, decimals)
-}
 </script>
 
 <template>
@@ -51,8 +45,8 @@ function figure(value: Value): string {
       <tbody>
         <tr v-for="other in others" :key="other.says">
           <th scope="row">{{ other.says }}</th>
-          <td class="number">{{ figure(other.mae) }}</td>
-          <td class="number">{{ figure(other.rmse) }}</td>
+          <td class="number">{{ ledger.onScale(other.mae) }}</td>
+          <td class="number">{{ ledger.onScale(other.rmse) }}</td>
           <td class="number">{{ other.mase === null ? '–' : formatDecimals(other.mase, 2) }}</td>
         </tr>
       </tbody>

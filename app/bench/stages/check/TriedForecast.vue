@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { formatDecimals } from '~/figures/format'
 import { errorFigures } from '~~/core/check/errorFigures'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
 import { useCheck } from './checkStore'
 
@@ -39,18 +38,13 @@ const summary = computed(() => {
   if (mae === null) return 'Nothing came in these periods.'
   const came = actual.filter((value) => value !== null)
   const level = came.reduce((sum, value) => sum + value, 0) / count
-  const off = level > 0 ? `${formatDecimals((100 * mae) / level, 1)}%` : figure(mae)
+  const off = level > 0 ? `${formatDecimals((100 * mae) / level, 1)}%` : ledger.onScale(mae)
   return `Off by ${off} on average`
 })
 const within = computed(() => {
   const came = rows.value.filter(({ came: one }) => one !== null)
   return `${came.filter(({ isOutside }) => !isOutside).length} of ${came.length} within the ${level.value}% limits of the model`
 })
-
-function figure(value: Value): string {
-  const { divisor, decimals } = ledger.scale
-  return value === null ? '–' : formatDecimals(value / divisor, decimals)
-}
 </script>
 
 <template>
@@ -83,11 +77,12 @@ function figure(value: Value): string {
       <tbody>
         <tr v-for="row in rows" :key="row.label">
           <th scope="row">{{ row.label }}</th>
-          <td class="number">{{ figure(row.point) }}</td>
+          <td class="number">{{ ledger.onScale(row.point) }}</td>
           <td class="number">
-            {{ figure(row.came) }}<span v-if="row.isOutside" data-tip="Outside the limits"> *</span>
+            {{ ledger.onScale(row.came)
+            }}<span v-if="row.isOutside" data-tip="Outside the limits"> *</span>
           </td>
-          <td class="number">{{ figure(row.error) }}</td>
+          <td class="number">{{ ledger.onScale(row.error) }}</td>
         </tr>
       </tbody>
     </v-table>

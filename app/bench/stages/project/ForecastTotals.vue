@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatChange, formatDecimals } from '~/figures/format'
+import { formatChange } from '~/figures/format'
 import { totalsByQuarter, totalsByYear, type Total } from '~~/core/forecast/totals'
 import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
 
 /** What years and quarters come to, beside the same a year earlier and against it in per cent. */
@@ -24,11 +23,6 @@ const groups = computed(() => {
     { name: 'quarter', rows: totalsByQuarter(of) },
   ].filter(({ rows }) => rows.length > 0)
 })
-
-function figure(value: Value): string {
-  const { divisor, decimals } = ledger.scale
-  return value === null ? '–' : formatDecimals(value / divisor, decimals)
-}
 
 /** `4 of 12 forecast`; nothing where all of it is. */
 function partly({ from, to, forecast }: Total): string {
@@ -57,8 +51,8 @@ function partly({ from, to, forecast }: Total): string {
           <th scope="row">
             {{ row.label }} <span v-if="partly(row)" class="muted small">{{ partly(row) }}</span>
           </th>
-          <td class="number">{{ figure(row.total) }}</td>
-          <td class="number">{{ figure(row.before) }}</td>
+          <td class="number">{{ ledger.onScale(row.total) }}</td>
+          <td class="number">{{ ledger.onScale(row.before) }}</td>
           <td class="number">{{ row.change === null ? '–' : formatChange(100 * row.change) }}</td>
         </tr>
       </tbody>

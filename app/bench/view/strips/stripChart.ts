@@ -115,12 +115,19 @@ export function figureLabel({ measure }: Strip, scale: DisplayScale, value: numb
   }
 }
 
-function tickLabel({ strip, scale }: StripDrawing): (value: string | number) => string {
-  return (value) => {
+function tickLabel({ strip, scale }: StripDrawing) {
+  return (
+    value: string | number,
+    _: number,
+    ticks: readonly { readonly value: number }[],
+  ): string => {
     if (strip.measure === 'factor' || strip.measure === 'share') return formatFactor(Number(value))
     if (strip.measure === 'percent') return `${formatDecimals(Number(value), 0)}%`
     const shown = Number(value) / scale.divisor
-    return formatDecimals(shown, Number.isInteger(shown) ? 0 : scale.decimals)
+    const apart = ticks.length > 1 ? Math.abs(ticks[1]!.value - ticks[0]!.value) / scale.divisor : 1
+    // Ticks that stand closer than the series' own decimals tell would all be written alike.
+    const needed = Math.max(scale.decimals, Math.ceil(-Math.log10(apart) - 1e-9))
+    return formatDecimals(shown, Number.isInteger(shown) ? 0 : Math.min(needed, 8))
   }
 }
 
