@@ -40,8 +40,9 @@ export interface ChosenSmoothing extends Likelihood, Criteria {
 
 /** A weight this near a bound is tried on it. */
 const NEAR_BOUND = 0.005
-/** Rough searches, of which the best are followed to the end. */
+/** Rough searches, of which the best are followed further, and the best of those to the end. */
 const ROUGH: Effort = { most: 12, enough: 0.2, sides: 1 }
+const CLOSE: Effort = { most: 100, enough: 1e-2, sides: 1 }
 const FINE: Effort = { most: 200, enough: 1e-4, sides: 2 }
 const FOLLOWED = 3
 const START_WEIGHTS: Readonly<Record<WeightName, readonly number[]>> = {
@@ -204,8 +205,9 @@ function best(space: Space, free: readonly WeightName[]): Float64Array {
     if (distinct.length >= FOLLOWED) break
     if (distinct.every((other) => isElsewhere(space, rough, other))) distinct.push(rough)
   }
-  const ends = distinct.map(({ x }) => minimise(space, x, FINE))
-  return ends.reduce((lowest, one) => (one.value < lowest.value ? one : lowest)).x
+  const closer = distinct.map(({ x }) => minimise(space, x, CLOSE))
+  const lowest = closer.reduce((least, one) => (one.value < least.value ? one : least))
+  return minimise(space, lowest.x, FINE).x
 }
 
 /** Whether a minimum has other weights. */
