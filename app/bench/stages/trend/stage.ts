@@ -2,6 +2,7 @@ import { formatDecimals, formatRough, inReadersFigures } from '~/figures/format'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
+import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import { TREND_FORMS } from '~~/core/trend/forms'
 import { componentsOf } from '../../view/strips/components'
@@ -22,8 +23,9 @@ export const trend: ResultStage = {
     const parts = componentsOf(result, sources)
     const sales = salesLayers(result, sources)
     const { regression } = result
+    const { extendsTrend } = forecastWayOf(result.method.forecast.by)
     return [
-      mainStrip(regression ? 'Trend, decomposition' : 'Trend', sources, [
+      mainStrip(extendsTrend ? 'Trend' : 'Trend, decomposition', sources, [
         ...parts.pinned.trendCycle,
         ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
         ...parts.trend.map((one) => ({ ...one, notes: notesOf(result) })),
