@@ -9,15 +9,8 @@ import { calcMovingAverage } from './movingAverage'
 import { calcPeakSpacing, calcWhichModel } from './seasonality'
 import { calcAutocorrelation, calcDetrend, calcTest } from './stationarity'
 import { calcPredict, calcRegression } from './regression'
-import {
-  calcBounds,
-  calcInitial,
-  calcLikelihood,
-  calcLimits,
-  calcOptimum,
-  calcRecursion,
-  calcSelection,
-} from './smoothing'
+import { calcInitial, calcLikelihood, calcLimits, calcRecursion } from './smoothing'
+import { calcBounds, calcOptimum, calcSelection } from './smoothingSearch'
 import { calcLoess, calcStl } from './stl'
 
 type Calculate = (input: unknown) => unknown

@@ -85,7 +85,8 @@ const SHORTER_YEARS = 3
 function shorterTrend(task: CheckTask, { method }: Verdict): Shorter | null {
   const { series, document, origins } = task
   const last = SHORTER_YEARS * Math.max(1, series.calendar.seasons)
-  if ((document.trend?.last ?? origins.at(-1)!) <= last) return null
+  // Breaks are the analyst's own answer to a trend that turns.
+  if (document.trend?.breaks || (document.trend?.last ?? origins.at(-1)!) <= last) return null
   const other = { ...task, document: changed(document, { trend: { last } }) }
   const { tries } = rolledOf(origins.map((origin) => tryFrom(other, origin)))
   const off = offBy(tries, accuracyOf(tries, 'method'))

@@ -1,5 +1,5 @@
-import { Matrix, QrDecomposition } from 'ml-matrix'
 import type { Value } from '../series/series'
+import { exactStates } from './exactStates'
 import {
   BOUNDS,
   freeStates,
@@ -13,6 +13,7 @@ import type { RuleStates } from './initial'
 import { criteriaOf, likelihoodOf, type Criteria, type Likelihood } from './likelihood'
 import { minimise, type Effort, type Minimum, type Problem } from './quasiNewton'
 import { packStates, packWeights, runnerOf, type Runner } from './recursion'
+import { spaceOf, type Space } from './space'
 
 /** What is free: weights that are not fixed, and the initial states where they are chosen. */
 export interface Wished {
@@ -78,114 +79,6 @@ export function chooseSmoothing(
   const { weights, states } = space.unpack(settled)
   const exact = given === null ? exactStates(values, form, seasons, weights, states) : states
   return report(runner, form, weights, exact, names, free, given === null)
-}
-
-/** The coordinates of a search: free weights, then level, trend and all seasons but the last. */
-interface Space extends Problem {
-  readonly size: number
-  readonly free: readonly WeightName[]
-  start(weights: Weights): Float64Array
-  unpack(x: Float64Array): { readonly weights: Weights; readonly states: InitialStates }
-}
-
-function spaceOf(
-  runner: Runner,
-  names: readonly WeightName[],
-  free: readonly WeightName[],
-  fixed: Weights,
-  given: InitialStates | null,
-  rule: InitialStates,
-): Space {
-  const { form, seasons } = runner
-  const count = given ? 0 : freeStates(form, seasons)
-  const hasTrend = form.trend !== 'none'
-  const hasSeason = form.season !== 'none'
-  const packed = packWeights(Object.fromEntries(names.map((name) => [name, fixed[name] ?? 0])))
-  const states = packStates(given ?? rule)
-  const total = form.season === 'multiplicative' ? seasons : 0
-  const places = free.map((name) => ['alpha', 'beta', 'gamma', 'phi'].indexOf(name))
-  const spread = spreadOf(runner, packed, rule)
-  const level = Math.max(Math.abs(rule.level), spread)
-  const scale = Float64Array.from([
-    ...free.map((name) => (name === 'phi' ? 0.05 : 0.2)),
-    ...(given
-      ? []
-      : [
-          spread,
-          ...(hasTrend ? [form.trend === 'multiplicative' ? spread / level / 8 : spread / 8] : []),
-          ...(hasSeason
-            ? Array<number>(seasons - 1).fill(
-                form.season === 'multiplicative' ? spread / level : spread,
-              )
-            : []),
-        ]),
-  ])
-  const size = free.length + count
-
-  /** Puts a point into the weights and states of the next pass. */
-  function place(x: Float64Array): void {
-    for (let i = 0; i < free.length; i++) packed[places[i]!] = x[i]!
-    if (given) return
-    let i = free.length
-    states[0] = x[i++]!
-    if (hasTrend) states[1] = x[i++]!
-    if (!hasSeason) return
-    let sum = 0
-    for (let k = 0; k < seasons - 1; k++) {
-      states[2 + k] = x[i + k]!
-      sum += x[i + k]!
-    }
-    states[1 + seasons] = total - sum
-  }
-
-  return {
-    size,
-    free,
-    scale,
-    least: bounds(0, -Infinity),
-    most: bounds(1, Infinity),
-    value: (x) => {
-      place(x)
-      if (!runner.run(packed, states)) return Infinity
-      // A perfect fit would be −∞; it is the lowest that there is.
-      return likelihoodOf(runner).minus2LogLikelihood ?? -1e300
-    },
-    start: (weights) =>
-      Float64Array.from([
-        ...free.map((name) => weights[name]!),
-        ...(given
-          ? []
-          : [rule.level, ...(hasTrend ? [rule.trend!] : []), ...(rule.season?.slice(0, -1) ?? [])]),
-      ]),
-    unpack: (x) => {
-      place(x)
-      return {
-        weights: Object.fromEntries(
-          names.map((name) => [name, packed[['alpha', 'beta', 'gamma', 'phi'].indexOf(name)]!]),
-        ),
-        states: given ?? {
-          level: states[0]!,
-          ...(hasTrend ? { trend: states[1]! } : {}),
-          ...(hasSeason ? { season: [...states.slice(2, 2 + seasons)] } : {}),
-        },
-      }
-    },
-  }
-
-  function bounds(end: 0 | 1, beyond: number): Float64Array {
-    return Float64Array.from([
-      ...free.map((name) => BOUNDS[name][end]),
-      ...Array<number>(count).fill(beyond),
-    ])
-  }
-}
-
-/** About the size of an error of one step: what states are moved by. */
-function spreadOf(runner: Runner, packed: Float64Array, rule: InitialStates): number {
-  const weights = packed.map((weight, i) => (i === 3 ? weight || 0.9 : weight || 0.2))
-  const isAdmissible = runner.run(weights, packStates(rule))
-  const spread = Math.sqrt(runner.sums.sse / Math.max(1, runner.observed))
-  return isAdmissible && spread > 0 ? spread : Math.abs(rule.level) / 20 || 1
 }
 
 /** Rough searches from all starts, then the best of them to the end. */
@@ -261,66 +154,6 @@ function ontoBounds(space: Space, free: readonly WeightName[], found: Float64Arr
     }
   })
   return x
-}
-
-/**
- * With additive parts throughout and errors of one size, fitted values are linear in the initial states: for the weights
- * that were chosen those are then a regression, and exact.
- */
-function exactStates(
-  values: readonly Value[],
-  form: SmoothingForm,
-  seasons: number,
-  weights: Weights,
-  states: InitialStates,
-): InitialStates {
-  const isLinear =
-    form.error === 'additive' && form.trend !== 'multiplicative' && form.season !== 'multiplicative'
-  if (!isLinear) return states
-  const runner = runnerOf(values, form, seasons)
-  const packed = packWeights(weights)
-  const hasTrend = form.trend !== 'none'
-  const units: InitialStates[] = [
-    { level: 1, trend: 0, season: Array<number>(seasons).fill(0) },
-    ...(hasTrend ? [{ level: 0, trend: 1, season: Array<number>(seasons).fill(0) }] : []),
-    ...(form.season === 'none'
-      ? []
-      : Array.from({ length: seasons - 1 }, (_, k) => ({
-          level: 0,
-          trend: 0,
-          season: Array.from({ length: seasons }, (_, j) =>
-            j === k ? 1 : j === seasons - 1 ? -1 : 0,
-          ),
-        }))),
-  ]
-  const errorsFrom = (from: InitialStates) => {
-    runner.run(packed, packStates(from))
-    return [...runner.error].filter((e) => !Number.isNaN(e))
-  }
-  const none = errorsFrom({ level: 0, trend: 0, season: Array<number>(seasons).fill(0) })
-  const columns = units.map((unit) => {
-    const own = errorsFrom(unit)
-    return own.map((e, i) => none[i]! - e)
-  })
-  const solved = solve(columns, none)
-  if (!solved) return states
-  const [level, ...rest] = solved
-  const trend = hasTrend ? rest.shift() : undefined
-  return {
-    level: level!,
-    ...(trend === undefined ? {} : { trend }),
-    ...(form.season === 'none' ? {} : { season: [...rest, -rest.reduce((sum, s) => sum + s, 0)] }),
-  }
-}
-
-/** Least squares without a constant; null where the states cannot be told from one another. */
-function solve(columns: readonly number[][], y: readonly number[]): number[] | null {
-  if (y.length < columns.length) return null
-  const design = new Matrix(columns as number[][]).transpose()
-  const factored = new QrDecomposition(design)
-  return factored.isFullRank()
-    ? factored.solve(Matrix.columnVector(y as number[])).to1DArray()
-    : null
 }
 
 function report(

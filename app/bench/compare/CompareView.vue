@@ -83,7 +83,7 @@ function use(one: Compared) {
 
 <template>
   <section class="compare" aria-label="Methods side by side">
-    <header>
+    <header class="view-head">
       <h2 class="serif">Methods side by side</h2>
       <span class="actions">
         <v-btn color="accent" @click="pins.compareModels()">
@@ -205,24 +205,6 @@ function use(one: Compared) {
 <style scoped>
 .compare {
   padding: 12px 20px 24px;
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px 16px;
-}
-
-h2 {
-  font-size: 18px;
-}
-
-.actions {
-  display: flex;
-  align-items: center;
-  gap: 6px;
 }
 
 .refused {

@@ -69,7 +69,7 @@ function tags(row: ContestRow): string[] {
 
 <template>
   <section class="contest" aria-label="Contest of methods">
-    <header>
+    <header class="view-head">
       <h2 class="serif">Contest of methods</h2>
       <span class="actions">
         <v-menu :close-on-content-click="false">
@@ -198,25 +198,6 @@ function tags(row: ContestRow): string[] {
 <style scoped>
 .contest {
   padding: 12px 20px 24px;
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px 16px;
-}
-
-h2 {
-  font-size: 18px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px;
 }
 
 .entrants {

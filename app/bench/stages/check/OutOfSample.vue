@@ -53,10 +53,3 @@ const others = computed(() =>
     </v-table>
   </section>
 </template>
-
-<style scoped>
-caption {
-  padding: 8px 0 2px;
-  text-align: left;
-}
-</style>

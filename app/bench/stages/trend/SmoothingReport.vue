@@ -86,10 +86,3 @@ const unit = computed(() => props.result.series.unit)
     </v-table>
   </section>
 </template>
-
-<style scoped>
-caption {
-  padding: 8px 0 2px;
-  text-align: left;
-}
-</style>
