@@ -1,6 +1,5 @@
 import { concludeCheck } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
-import { candidatesFor } from '~~/core/contest/candidates'
 import { concludeContest, contestPlan, enter, type Contestant } from '~~/core/contest/contest'
 import { Refusal } from '~~/core/refusal'
 import type { TriesAnswer, TriesRequest } from './triesInWorker'
@@ -38,10 +37,8 @@ async function answerCheck({ id, series, document }: TriesRequest & { kind: 'che
 }
 
 async function answerContest(request: TriesRequest & { kind: 'contest' }) {
-  const { id, series, document } = request
-  const candidates = request.candidates ?? candidatesFor(series, document)
+  const { id, series, document, candidates } = request
   const plan = contestPlan(series, document)
-  post({ id, kind: 'candidates', candidates })
   const contestants: Contestant[] = []
   let [finished, of] = [0, candidates.length]
   const pace = paceOf(id, (done) => post({ id, kind: 'progress', done: finished + done, of }))

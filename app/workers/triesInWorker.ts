@@ -11,13 +11,11 @@ interface Asked {
 }
 export type TriesRequest =
   | (Asked & { readonly kind: 'check' })
-  /** Those that the series admits where no candidates are named. */
-  | (Asked & { readonly kind: 'contest'; readonly candidates: readonly Candidate[] | null })
+  | (Asked & { readonly kind: 'contest'; readonly candidates: readonly Candidate[] })
   | { readonly id: number; readonly kind: 'stop' }
 
 export type TriesAnswer = { readonly id: number } & (
   | { readonly kind: 'progress'; readonly done: number; readonly of: number }
-  | { readonly kind: 'candidates'; readonly candidates: readonly Candidate[] }
   /** null for a series that is too short to be checked. */
   | { readonly kind: 'checked'; readonly checked: Checked | null }
   /** Of the methods that are done so far; the last is of all. */
@@ -46,7 +44,6 @@ export class TriesWorker {
   ) {}
 
   ask(request: Request): void {
-    // Reactive wrappers cannot be cloned into a worker; these are plain documents.
     this.own().postMessage({ ...request, id: ++this.lastId } satisfies TriesRequest)
   }
 

@@ -25,6 +25,9 @@ export type Beside =
   /** A forecast as it would have been made at an earlier origin, or by how much it was off. */
   | { readonly kind: 'tried' | 'tried-error'; readonly tried: Tried }
 
+/** The rows of a forecast from an earlier origin, whatever that is. */
+export const TRIED_COLUMNS: readonly string[] = ['beside:tried', 'beside:tried-error']
+
 /** A name for its column that differs between any two. */
 export function besideName({ kind, ...more }: Beside): string {
   // Whatever its origin: moved to another one, the row stays where it is.

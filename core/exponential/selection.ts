@@ -41,13 +41,13 @@ export function selectForm(
   firstSeason: number,
   seasons: number,
   forms: readonly SmoothingForm[] = ALL_FORMS,
-  wished: Contest = EVERYTHING,
+  wished: SelectionWished = EVERYTHING,
 ): Selection {
   return concludeSelection(forms.map((form) => contend(values, form, firstSeason, seasons, wished)))
 }
 
 /** What a selection leaves to be chosen, form by form. */
-export interface Contest {
+export interface SelectionWished {
   /** Fixed ones; what a form does not have it passes over. */
   readonly weights: Weights
   readonly initial: 'chosen' | 'rule'
@@ -55,7 +55,11 @@ export interface Contest {
   nameOf(i: number): string
 }
 
-const EVERYTHING: Contest = { weights: {}, initial: 'chosen', nameOf: (i) => `period ${i + 1}` }
+const EVERYTHING: SelectionWished = {
+  weights: {},
+  initial: 'chosen',
+  nameOf: (i) => `period ${i + 1}`,
+}
 
 /** One form with everything chosen, or why not. */
 export function contend(
@@ -63,7 +67,7 @@ export function contend(
   form: SmoothingForm,
   firstSeason: number,
   seasons: number,
-  { weights, initial, nameOf }: Contest = EVERYTHING,
+  { weights, initial, nameOf }: SelectionWished = EVERYTHING,
 ): Contender {
   const own = weightsOf(form)
   const fixed = Object.fromEntries(

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
+import { TRIED_COLUMNS } from '~~/core/beside/beside'
 import NumberField from '../../figures/NumberField.vue'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
@@ -12,8 +13,6 @@ const bench = useBench()
 const check = useCheck()
 const ledger = useLedger()
 const selection = useSelection()
-/** Rows that the origin is read from, and not chosen by. */
-const TRIED_ROWS = ['beside:tried', 'beside:tried-error']
 const problem = ref('')
 
 const per = computed(() => onePeriod(bench.series!.calendar))
@@ -25,7 +24,7 @@ const origin = computed(() => (check.tried ? ledger.labelAt(check.tried.origin) 
 watch(
   () => selection.selected,
   (cell) => {
-    if (cell && !TRIED_ROWS.includes(cell.column)) check.chosen = cell.t
+    if (cell && !TRIED_COLUMNS.includes(cell.column)) check.chosen = cell.t
   },
 )
 /** The pointer over a strip goes through the origins as long as it is there. */
