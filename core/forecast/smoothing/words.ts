@@ -82,7 +82,8 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
         lead: 'Each weight says how much the newest counts: 0 for never revised, 1 for only the newest. A figure here fixes it.',
         fields: names.map((name): Field => ({
           kind: 'number',
-          label: WEIGHT_SAYS[name],
+          // The figure beside a weight that is chosen is only what it could be fixed at.
+          label: `${WEIGHT_SAYS[name]}: ${weights[name] === undefined ? 'chosen, or fixed at' : 'fixed at'}`,
           path: ['forecast', 'weights', name],
           value: weights[name] ?? USUAL[name],
           ...{ least: name === 'phi' ? 0.01 : 0, most: 1, step: 0.01, unit: '' },
