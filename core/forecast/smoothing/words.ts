@@ -83,7 +83,7 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
         fields: names.map((name): Field => ({
           kind: 'number',
           // The figure beside a weight that is chosen is only what it could be fixed at.
-          label: `${WEIGHT_SAYS[name]}: ${weights[name] === undefined ? 'chosen, or fixed at' : 'fixed at'}`,
+          label: `${WEIGHT_SAYS[name]}: ${weights[name] === undefined ? 'chosen, or' : 'fixed'}`,
           path: ['forecast', 'weights', name],
           value: weights[name] ?? USUAL[name],
           ...{ least: name === 'phi' ? 0.01 : 0, most: 1, step: 0.01, unit: '' },
