@@ -9,9 +9,7 @@ import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { MODEL } from './model'
 import type { Series, Value } from './series/series'
 import type { Forecasted } from './forecast/way'
-import { fitTrend, type Trend, type TrendColumnsOf } from './trend/fit'
-import { TREND_FORMS } from './trend/forms'
-import { trendDesign } from './trend/options'
+import { firstFitted, trendThrough, type Trend } from './trend/trend'
 
 /** What a method comes to on a series: numbers alone, no judgement and no words. */
 export interface Figures {
@@ -58,10 +56,10 @@ export function calculate(series: Series, document: MethodDocument): Figures {
   const prepared = prepareStretch(series, preparation)
   const stretch = prepared.used
   const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut)
-  const trend = fitTrend(
+  const trend = trendThrough(
     decomposed.deseasonalized,
-    firstT,
-    trendAsked(method, series),
+    method.trend,
+    { calendar, start, firstT },
     (t) => stretch.periodOf(t - firstT).label,
   )
   const { season } = decomposed
@@ -103,15 +101,6 @@ export function calculate(series: Series, document: MethodDocument): Figures {
   }
 }
 
-/** What a method's trend is fitted to. */
-export function trendAsked({ trend }: Method, { calendar, start }: Series): TrendColumnsOf {
-  return {
-    columns: trendDesign(trend, calendar, start),
-    ofLog: TREND_FORMS[trend.form].ofLog,
-    last: trend.last,
-  }
-}
-
 /** Every column that all results have, one entry a period. */
 function columnsOf(
   { calendar, start }: Series,
@@ -123,7 +112,7 @@ function columnsOf(
 ): CommonColumns {
   const { values } = used
   const t = values.map((_, i) => firstT + i)
-  const line = t.map((at): Value => (at < trend.fit.from ? null : trend.at(at)))
+  const line = t.map((at): Value => (at < firstFitted(trend) ? null : trend.at(at)))
   return {
     period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
     t,

@@ -1,6 +1,6 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import { trendAsked, type Figures } from './calculate'
+import type { Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { wayOf } from './decompose/ways'
@@ -18,9 +18,10 @@ import { nounOf } from './series/noun'
 import type { Value } from './series/series'
 import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
-import { asLine, fitTrend, trendLine, type Trend, type TrendLine } from './trend/fit'
+import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
 import { phasesOf, type Phase } from './trend/phases'
 import { reportTrend, type TrendFit } from './trend/report'
+import { firstFitted, fittedTo, residualsInTime, type Trend } from './trend/trend'
 import { trendShare } from './trend/trendShare'
 import { readIndex } from './words/reading'
 
@@ -124,7 +125,9 @@ export function examine(figures: Figures): Examined {
     season &&
     testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
 
-  const straight = asLine(trend, firstT) ?? trendLine(decomposed.deseasonalized, firstT)
+  const straight =
+    (trend.by === 'least-squares' ? asLine(trend, firstT) : null) ??
+    trendLine(decomposed.deseasonalized, firstT)
   return {
     seasons: seasonRows(figures),
     strength: strengthOf(figures, weights, ordinary),
@@ -224,21 +227,19 @@ function strengthOf(
 }
 
 /** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
-function durbinWatsonWithout(
-  { fit: { residualsInTime, from } }: Trend,
-  { isOutlier }: OutOfTheOrdinary,
-  firstT: number,
-): Value {
+function durbinWatsonWithout(trend: Trend, { isOutlier }: OutOfTheOrdinary, firstT: number): Value {
+  const from = firstFitted(trend)
   return durbinWatson(
-    residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
+    residualsInTime(trend).map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
   )
 }
 
-/** R² of the same trend through the values as they are; undefined where they do not allow it. */
+/** R² of the same trend through the values as they are; undefined where they do not allow it, and of a smoothed one. */
 function r2Before({ prepared, firstT, method, series }: Figures): Value {
+  const { trend } = method
+  if (trend.form === 'smoothed') return null
   try {
-    return regressionFigures(fitTrend(prepared.used.values, firstT, trendAsked(method, series)).fit)
-      .r2
+    return regressionFigures(fitTrend(prepared.used.values, firstT, fittedTo(trend, series)).fit).r2
   } catch (error) {
     if (error instanceof Refusal) return null
     throw error

@@ -5,16 +5,18 @@ import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
 import { spanOf } from './completeMethod'
 import { LIMIT_KINDS, LONGEST_HORIZON, type LimitKind } from './forecast/commonOptions'
-import { FORECAST_WAYS, forecastWayOf } from './forecast/ways'
+import type { MethodChange } from './finding'
+import { FORECAST_WAYS, forecastWayOf, type ForecastName } from './forecast/ways'
 import { exclusionsOf, type Method, type Span } from './method'
 import { MODELS, type Model } from './model'
 import { capitalized, nounOf } from './series/noun'
 import { adjustedValues } from './series/adjusted'
 import type { Series } from './series/series'
 import { hasDays } from './regression/timeVariable'
-import { breakChange } from './trend/breakChange'
-import { TREND_FORM_NAMES, TREND_FORMS } from './trend/forms'
+import { breakChange, formChange, smoothedChange } from './trend/formChange'
+import { FITTED_FORM_NAMES, TREND_FORM_NAMES, TREND_FORMS } from './trend/forms'
 import type { BreakAt, TrendOptions } from './trend/options'
+import { TREND_SMOOTHINGS, type TrendSmoothing } from './trend/smoothed'
 import type { Choice, Field, Piece, Word } from './word'
 
 /**
@@ -133,12 +135,13 @@ function trendPieces(method: Method, series: Series): Piece[] {
   const breaks: Piece[] = trend.breaks
     ? [' at ', { id: 'breaks', text: breakWords(trend.breaks, calendar), ask: { kind: 'own' } }]
     : []
+  const slope: Piece[] = trend.form === 'smoothed' ? [' ', slopeWord(trend.smoothing)] : []
   const fitted: Word = {
     id: 'trendFit',
     text: fittedWords(trend, periodsOf(method, series), calendar),
     ask: trendFitAsk(method, series),
   }
-  return [form, ...breaks, ' through ', fitted]
+  return [form, ...slope, ...breaks, ' through ', fitted]
 }
 
 function trendChoices(method: Method, series: Series): Choice[] {
@@ -150,14 +153,42 @@ function trendChoices(method: Method, series: Series): Choice[] {
     periodAt(start, Math.round((from + lastT) / 2), calendar.seasons),
     calendar,
   )
-  return TREND_FORM_NAMES.map((form) => ({
+  const { fitsTrend } = forecastWayOf(method.forecast.by)
+  const offered = fitsTrend ? FITTED_FORM_NAMES : TREND_FORM_NAMES
+  return offered.map((form) => ({
     text: TREND_FORMS[form].says,
     means: TREND_FORMS[form].means,
     chosen: form === trend.form,
-    change: TREND_FORMS[form].bends
-      ? breakChange(trend.breaks ?? [{ period: middle, level: false }])
-      : { trend: { form, breaks: undefined }, forecast: { backTransform: undefined } },
+    change: changeTo(form),
   }))
+
+  function changeTo(form: TrendOptions['form']): MethodChange {
+    if (form === 'smoothed') return smoothedChange()
+    if (form !== 'breaks') return formChange(form)
+    return breakChange(trend.breaks ?? [{ period: middle, level: false }])
+  }
+}
+
+/** What the slope of a smoothed level does ahead. */
+const SLOPE_SAYS: Readonly<
+  Record<TrendSmoothing, { readonly text: string; readonly means: string }>
+> = {
+  chosen: {
+    text: 'with its slope chosen',
+    means: 'Without, with or with a damped slope, by AICc.',
+  },
+  none: { text: 'without a slope', means: 'The latest level goes on.' },
+  additive: { text: 'with a slope', means: 'The latest slope goes on without end.' },
+  damped: { text: 'with a damped slope', means: 'The latest slope goes on and dies away.' },
+}
+
+function slopeWord(smoothing: TrendSmoothing): Word {
+  const choices = TREND_SMOOTHINGS.map((one) => ({
+    ...SLOPE_SAYS[one],
+    chosen: one === smoothing,
+    change: smoothedChange(one),
+  }))
+  return { id: 'slope', text: SLOPE_SAYS[smoothing].text, ask: { kind: 'pick', choices } }
 }
 
 /** `Jun 2019`, `Jun 2019 and Mar 2022`, `4 periods` */
@@ -198,7 +229,7 @@ function trendFitAsk(method: Method, series: Series): Word['ask'] {
         ...{ least: Math.min(3, periods), most: periods, unit: `${per}s` },
         shortcuts: [{ text: `all ${periods}`, value: undefined }],
       },
-      ...(hasDays(calendar)
+      ...(hasDays(calendar) && trend.form !== 'smoothed'
         ? [
             {
               kind: 'choice',
@@ -229,12 +260,18 @@ function forecastPieces({ forecast, trend }: Method, calendar: Calendar): Piece[
         choices: FORECAST_WAYS.map(({ name, says }) => ({
           ...says,
           chosen: name === forecast.by,
-          change: { forecast: { by: name } },
+          change: wayChange(name, trend),
         })),
       },
     },
     ...way.words(forecast, { calendar, trend }),
   ]
+}
+
+/** Another way of forecasting; one that fits the trend itself takes a straight line in place of a smoothed level. */
+function wayChange(by: ForecastName, { form }: TrendOptions): MethodChange {
+  const takesAnother = forecastWayOf(by).fitsTrend && form === 'smoothed'
+  return { ...(takesAnother ? { trend: formChange('linear').trend } : {}), forecast: { by } }
 }
 
 /** Years ahead that are often wanted. */
@@ -358,7 +395,8 @@ export function trendWords(trend: TrendOptions, calendar: Calendar): string {
   const breaks = trend.breaks ? ` at ${breakWords(trend.breaks, calendar)}` : ''
   const last =
     trend.last === undefined ? '' : ` through the last ${countPeriods(trend.last, calendar)}`
-  return `${says}${breaks}${last}${trend.time === 'days' ? ', in days' : ''}`
+  const slope = trend.form === 'smoothed' ? ` ${SLOPE_SAYS[trend.smoothing].text}` : ''
+  return `${says}${slope}${breaks}${last}${trend.time === 'days' ? ', in days' : ''}`
 }
 
 /** The forecast in a few words: `by regression, multiplicative, with every season against the average and no events`. */

@@ -6,14 +6,14 @@ import { MODEL } from '../../core/model'
 import { designCalendar } from '../../core/regression/designCalendar'
 import { TIME_CODE } from '../../core/regression/timeVariable'
 import { fitTrend } from '../../core/trend/fit'
-import { designOfTrend, TREND_FORM_NAMES, TREND_FORMS } from '../../core/trend/forms'
+import { designOfTrend, FITTED_FORM_NAMES, TREND_FORMS } from '../../core/trend/forms'
 import { decompose, decompositionInput, describe } from './classical'
 import { readInput, seriesInput, seriesOf } from './input'
 
 const schema = seriesInput.extend({
   decomposition: decompositionInput,
   trend: z.object({
-    form: z.enum(TREND_FORM_NAMES),
+    form: z.enum(FITTED_FORM_NAMES),
     breaks: z.array(z.object({ t: z.int(), level: z.boolean().default(false) })).default([]),
     last: z.int().min(1).nullable().default(null),
     point: z.enum(BACK_TRANSFORMS).optional(),

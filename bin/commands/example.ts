@@ -9,6 +9,7 @@ import { regressionReadings } from '../../core/ledger/regressionReadings'
 import type { MethodDocument } from '../../core/method'
 import { residualWords } from '../../core/regression/residualWords'
 import type { Result } from '../../core/result'
+import { fittedReport } from '../../core/trend/report'
 import { methodSentence, sentenceText } from '../../core/sentence'
 import type { Series } from '../../core/series/series'
 import { readFile } from '../../intake/readFile'
@@ -74,7 +75,8 @@ export function report(of: Series, result: Result): string {
 }
 
 /** The equation of the trend, the slope of its pieces, and R² before and after deseasonalizing. */
-function trendLines({ trendFit, series }: Result): string[] {
+function trendLines({ trendFit: trend, series }: Result): string[] {
+  const trendFit = fittedReport(trend)
   return [
     `  ${trendFit.equation}   (time code 1 in ${series.start})`,
     ...trendFit.segmentSlopes.map(

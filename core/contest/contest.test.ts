@@ -30,6 +30,7 @@ describe('candidates', () => {
       'Robust loess, multiplicative; a straight line',
       'Robust loess, multiplicative; a straight line through the last 12 quarters',
       'Robust loess, multiplicative; a straight line through the last 20 quarters',
+      'Ratio to a 2×4 moving average, multiplicative; a smoothed level with a damped slope',
       'Regression, multiplicative, with every season against the average; a straight line',
       'Smoothing with a damped trend, a multiplicative season, errors in proportion',
       'Repeating the last value',

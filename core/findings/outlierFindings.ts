@@ -5,7 +5,7 @@ import { eventAt, eventChange } from '../forecast/regression/eventChange'
 import type { ForecastOptions } from '../forecast/ways'
 import type { Model } from '../model'
 import type { Stretch } from '../series/stretch'
-import { breakChange } from '../trend/breakChange'
+import { breakChange } from '../trend/formChange'
 import { figure, inUnit, percent } from '../words/figure'
 
 /** More outliers than this are counted, not named one by one. */

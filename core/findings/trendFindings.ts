@@ -1,11 +1,12 @@
 import { countPeriods, onePeriod } from '../calendar/labels'
 import type { Examined, PhaseAt } from '../examine'
 import type { Action, Finding, MethodChange } from '../finding'
+import type { DesignFit } from '../regression/fitDesign'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { mean } from '../statistics/average'
-import { breakChange } from '../trend/breakChange'
-import type { Trend } from '../trend/fit'
+import { breakChange, formChange } from '../trend/formChange'
+import type { Trend } from '../trend/trend'
 import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
 import { figure, inUnit, percent } from '../words/figure'
@@ -44,7 +45,8 @@ export function trendFindings(
           ),
         ]
   if (leftover.isNothing) return said
-  return [...said, ...trendMisfit(stretch, trend, residualLikeness, options)]
+  if (trend.by === 'smoothing') return said
+  return [...said, ...trendMisfit(stretch, trend.fit, residualLikeness, options)]
 }
 
 function phasesFinding(
@@ -118,10 +120,7 @@ function turnActions(stretch: Stretch, phases: readonly PhaseAt[], { last }: Tre
 
 /** A straight line through the latest periods alone. */
 function lineThroughLast(periods: number): MethodChange {
-  return {
-    trend: { form: 'linear', breaks: undefined, last: periods },
-    forecast: { backTransform: undefined },
-  }
+  return withLast(formChange('linear'), periods)
 }
 
 function withLast(change: MethodChange, last: number | undefined): MethodChange {
@@ -131,7 +130,7 @@ function withLast(change: MethodChange, last: number | undefined): MethodChange 
 /** A trend that the latest values have left, or whose residuals wave, projects what is not there any more. */
 function trendMisfit(
   stretch: Stretch,
-  { fit }: Trend,
+  fit: DesignFit,
   durbinWatson: Value,
   { form, last }: TrendOptions,
 ): Finding[] {

@@ -7,7 +7,7 @@ import type { Finding, MethodChange } from '../finding'
 import type { Model } from '../model'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
-import type { Trend } from '../trend/fit'
+import type { Trend } from '../trend/trend'
 import type { TrainingSpan, TrendOptions } from '../trend/options'
 import type { TrendFit } from '../trend/report'
 import type { DesignColumn } from '../regression/design'
@@ -72,7 +72,7 @@ export interface ForecastParts<Options, Ahead> {
   readonly calendar: Calendar
   readonly trendOptions: TrendOptions
   readonly trendFit: TrendFit
-  /** Columns of the trend beside the constant. */
+  /** Columns of a least-squares trend beside the constant. */
   readonly trendDesign: readonly DesignColumn[]
   readonly seasonCost: number
   readonly report: RegressionReport | null
@@ -93,6 +93,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly says: { readonly text: string; readonly means: string }
   /** Whether it goes on with the trend through the deseasonalized series. */
   readonly extendsTrend: boolean
+  /** Whether it fits the trend itself, so that the trend must have columns of time. */
+  readonly fitsTrend: boolean
   /** Whether it takes long enough to be done beside the page. */
   readonly heavy: boolean
   /** Whether it needs no method: what any other must beat to be worth its trouble. */

@@ -4,6 +4,7 @@ import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
 import { wayOf } from '../decompose/ways'
+import { projected } from '../exponential/recursion'
 import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
@@ -77,7 +78,8 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   const { method, columns, forecast, trendFit } = result
   const { decompose } = method
   const forecastWay = forecastWayOf(method.forecast.by)
-  const design = trendDesign(method.trend, series.calendar, series.start)
+  const design =
+    method.trend.form === 'smoothed' ? [] : trendDesign(method.trend, series.calendar, series.start)
   const way = wayOf(decompose.by)
   const { hasSeason, trendIsLine } = way.traits
   const run: Run = {
@@ -109,8 +111,12 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   ]
 }
 
-/** The trend over the periods ahead, from its coefficients. */
+/** The trend over the periods ahead, from its coefficients, or from where level and slope end. */
 function trendAhead({ forecast, trendFit }: Result, design: readonly DesignColumn[]): number[] {
+  if (trendFit.form === 'smoothed') {
+    const { form, end, weights } = trendFit.smoothing
+    return projected(form, end, weights.phi ?? 1, forecast.t.length)
+  }
   const [constant, ...rest] = trendFit.terms.map(({ estimate }) => estimate)
   const { ofLog } = TREND_FORMS[trendFit.form]
   return forecast.t.map((t) => {

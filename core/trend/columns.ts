@@ -1,11 +1,16 @@
 import { declare, type Column } from '../column/column'
 import { figureOf, operation, type Expression, type Regression } from '../column/expression'
 import { regressionOf, type Run } from '../column/run'
+import {
+  smoothingArithmetic,
+  slopeWords,
+  type SmoothingArithmetic,
+} from '../column/smoothingStates'
 import { powersOfTime, type DesignColumn } from '../regression/design'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { TREND_FORMS } from './forms'
-import type { TrendFit } from './report'
+import type { FittedTrendReport, SmoothedTrendReport, TrendFit } from './report'
 
 /** value = intercept + slope × time code, in units of the series. */
 export interface StraightLine {
@@ -16,7 +21,7 @@ export interface StraightLine {
 /** What the columns of the trend are made from. */
 export interface TrendColumns {
   readonly fit: TrendFit
-  /** Of the trend, beside the constant. */
+  /** Of a least-squares trend, beside the constant. */
   readonly design: readonly DesignColumn[]
   /** The trend over the forecast; none where the forecast comes from elsewhere. */
   readonly ahead: readonly number[] | null
@@ -24,27 +29,47 @@ export interface TrendColumns {
   readonly hasCycle: boolean
 }
 
-/** The trend, and the cycle that the trend-cycle makes around it. */
-export function trendColumns(run: Run, { fit, design, ahead, hasCycle }: TrendColumns): Column[] {
-  const { columns, unit, model, hasSeason } = run
+/** The trend, what it was made of where it was smoothed, and the cycle that the trend-cycle makes around it. */
+export function trendColumns(run: Run, parts: TrendColumns): Column[] {
+  const { fit, hasCycle } = parts
+  const cycle = hasCycle ? [cycleColumn(run)] : []
+  if (fit.form !== 'smoothed')
+    return [trendColumn(run, parts, lineArithmetic(run, fit, parts.design)), ...cycle]
+  const cells = smoothedCells(run, fit)
+  const arithmetic = (t: number) => (t > run.lastT ? cells.reached(t) : cells.before(t))
+  return [...stateColumns(run, fit), trendColumn(run, parts, arithmetic), ...cycle]
+}
+
+function trendColumn(
+  run: Run,
+  { fit, ahead }: TrendColumns,
+  arithmetic: (t: number) => Expression,
+): Column {
   const form = TREND_FORMS[fit.form]
-  const { of, coefficients } = trendRegression(run, fit, design)
-  const trend = declare(unit, {
+  const through = run.hasSeason ? 'deseas.' : run.noun
+  return declare(run.unit, {
     name: 'trend',
     label: 'Trend',
-    means: fit.form === 'linear' ? `line through ${hasSeason ? 'deseas.' : run.noun}` : form.words,
-    explains: `${form.words} through the ${hasSeason ? 'deseasonalized series' : run.noun}`,
+    means: fit.form === 'linear' ? `line through ${through}` : (MEANS[fit.form] ?? form.words),
+    explains: `${form.words} through the ${run.hasSeason ? 'deseasonalized series' : run.noun}`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',
     stages: ahead ? ['trend', 'project'] : ['trend'],
-    actual: columns.trend,
+    actual: run.columns.trend,
     ahead,
-    arithmetic: weightedSum(of, coefficients),
+    arithmetic,
     whyUndefined: notFitted(run),
   })
-  if (!hasCycle) return [trend]
-  const cycle = declare(unit, {
+}
+
+const MEANS: Readonly<Partial<Record<TrendFit['form'], string>>> = {
+  smoothed: 'level and slope before',
+}
+
+function cycleColumn(run: Run): Column {
+  const { columns, unit, model } = run
+  return declare(unit, {
     name: 'cycle',
     label: 'Cycle',
     means: `trend-cycle ${model.remove} trend`,
@@ -65,7 +90,61 @@ export function trendColumns(run: Run, { fit, design, ahead, hasCycle }: TrendCo
       return 'The trend is not above 0 here, and a share of it has no meaning.'
     },
   })
-  return [trend, cycle]
+}
+
+/** The arithmetic of a trend that is smoothed. */
+function smoothedCells(run: Run, { smoothing, from }: SmoothedTrendReport): SmoothingArithmetic {
+  const { form, weights, initial } = smoothing
+  return smoothingArithmetic(run, {
+    ...{ form, weights, initial, from, of: trended(run) },
+    ...{ level: 'trendLevel', slope: 'trendSlope', season: '' },
+  })
+}
+
+/** Level and slope at the end of every period: what the trend of the next is made of. */
+function stateColumns(run: Run, report: SmoothedTrendReport): Column[] {
+  const { states, smoothing, from } = report
+  const cells = smoothedCells(run, report)
+  const inSpan = (own: readonly number[]) =>
+    run.columns.t.map((t): Value => (t < from ? null : own[t - from]!))
+  const common = {
+    stages: ['trend'],
+    whyUndefined: notFitted(run),
+  } as const
+  return [
+    declare(run.unit, {
+      ...common,
+      name: 'trendLevel',
+      label: 'Level of the trend',
+      symbol: 'level',
+      means: `${smoothing.form.trend === 'none' ? 'mean' : 'level'}, the newest counting most`,
+      measure: 'level',
+      component: 'deseasonalized',
+      mark: 'line-thin',
+      actual: inSpan(states.level),
+      arithmetic: cells.level,
+    }),
+    ...(states.slope
+      ? [
+          declare(run.unit, {
+            ...common,
+            name: 'trendSlope',
+            label: 'Slope of the trend',
+            symbol: 'slope',
+            ...slopeWords(smoothing.form, run.per),
+            component: 'deseasonalized',
+            mark: 'line-thin',
+            actual: inSpan(states.slope),
+            arithmetic: cells.slope,
+          }),
+        ]
+      : []),
+  ]
+}
+
+/** What the trend goes through. */
+function trended(run: Run): 'deseasonalized' | 'value' {
+  return run.hasSeason ? 'deseasonalized' : 'value'
 }
 
 /** Why a column that needs the trend, or a regression, is empty. */
@@ -76,21 +155,23 @@ export function notFitted(run: Run, what = 'The trend'): (t: number) => string {
       : `${what} is fitted to later periods only.`
 }
 
+function lineArithmetic(
+  run: Run,
+  fit: FittedTrendReport,
+  design: readonly DesignColumn[],
+): (t: number) => Expression {
+  const { of, coefficients } = trendRegression(run, fit, design)
+  return weightedSum(of, coefficients)
+}
+
 /** The regression that the trend comes from, made when it is first asked for. */
 export function trendRegression(
   run: Run,
-  { terms, from, form }: TrendFit,
+  { terms, from, form }: FittedTrendReport,
   design: readonly DesignColumn[],
 ): { of: () => Regression; coefficients: readonly number[] } {
   let made: Regression | null = null
-  const of = () =>
-    (made ??= regressionOf(
-      run,
-      run.hasSeason ? 'deseasonalized' : 'value',
-      from,
-      design,
-      TREND_FORMS[form].ofLog,
-    ))
+  const of = () => (made ??= regressionOf(run, trended(run), from, design, TREND_FORMS[form].ofLog))
   return { of, coefficients: terms.map(({ estimate }) => estimate) }
 }
 

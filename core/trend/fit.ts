@@ -5,8 +5,9 @@ import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'
 
-/** A trend through values in time, with the fit it came from. */
-export interface Trend {
+/** A least-squares trend through values in time, with the fit it came from. */
+export interface FittedTrend {
+  readonly by: 'least-squares'
   /** Whether ln of the values was fitted, and the trend works in proportion. */
   readonly ofLog: boolean
   /** On the scale that was fitted: of the values, or of their logarithms. */
@@ -38,10 +39,10 @@ export function fitTrend(
   firstT: number,
   { columns, ofLog, last }: TrendColumnsOf,
   nameOf: (t: number) => string = String,
-): Trend {
+): FittedTrend {
   const fitted = ofLog ? logarithms(values, firstT, last, nameOf) : values
   const fit = fitDesign(fitted, firstT, columns, WHERE, last)
-  return { ofLog, fit, at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at }
+  return { by: 'least-squares', ofLog, fit, at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at }
 }
 
 /** ln of every value that is fitted. @throws Refusal for one that is not above 0 */
@@ -71,7 +72,7 @@ function logarithms(
  * @param firstT time code of the first value
  * @returns null for any other trend
  */
-export function asLine(trend: Trend, firstT: number): TrendLine | null {
+export function asLine(trend: FittedTrend, firstT: number): TrendLine | null {
   const { columns, from, coefficients } = trend.fit
   const isLine = columns.length === 1 && columns[0]!.name === TIME_CODE.name
   if (!isLine || trend.ofLog || from !== firstT) return null
@@ -79,7 +80,7 @@ export function asLine(trend: Trend, firstT: number): TrendLine | null {
 }
 
 /** A straight trend, value = intercept + slope × time code. */
-export interface TrendLine extends Trend {
+export interface TrendLine extends FittedTrend {
   readonly intercept: number
   /** Change a period, in units of the values. */
   readonly slope: number

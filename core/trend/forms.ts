@@ -15,9 +15,11 @@ export interface TrendForm {
   readonly bends: boolean
   /** Whether it is fitted to ln y, and so works in proportion. */
   readonly ofLog: boolean
+  /** Whether it follows the latest values, in place of a least-squares fit to columns of time. */
+  readonly smooths: boolean
 }
 
-const PLAIN = { bends: false, ofLog: false } as const
+const PLAIN = { bends: false, ofLog: false, smooths: false } as const
 
 /** The forms that a trend can have, in the order in which they are offered. */
 export const TREND_FORMS = {
@@ -56,6 +58,7 @@ export const TREND_FORMS = {
     degree: 1,
     bends: false,
     ofLog: true,
+    smooths: false,
   },
   breaks: {
     words: 'line with breaks',
@@ -64,10 +67,26 @@ export const TREND_FORMS = {
     degree: 1,
     bends: true,
     ofLog: false,
+    smooths: false,
+  },
+  smoothed: {
+    words: 'smoothed level',
+    says: 'a smoothed level',
+    means: 'Level and slope follow the values, the newest counting most.',
+    degree: 0,
+    bends: false,
+    ofLog: false,
+    smooths: true,
   },
 } as const satisfies Record<string, TrendForm>
 export type TrendFormName = keyof typeof TREND_FORMS
 export const TREND_FORM_NAMES = Object.keys(TREND_FORMS) as TrendFormName[]
+
+/** The forms that are fitted by least squares to columns of time. */
+export type FittedFormName = Exclude<TrendFormName, 'smoothed'>
+export const FITTED_FORM_NAMES = TREND_FORM_NAMES.filter(
+  (name): name is FittedFormName => !TREND_FORMS[name].smooths,
+)
 
 /** The forms that can be taken out of a series by themselves: they need no periods chosen, and are no mere level. */
 export const DETREND_FORMS = ['linear', 'quadratic', 'cubic', 'exponential'] as const
@@ -75,7 +94,7 @@ export type DetrendForm = (typeof DETREND_FORMS)[number]
 
 /** A form with everything that makes columns of it. */
 export interface TrendDesign {
-  readonly form: TrendFormName
+  readonly form: FittedFormName
   readonly time: TimeVariable
   readonly breaks: readonly Break[]
 }

@@ -6,7 +6,8 @@ import { requireWhole } from '../requireWhole'
 import type { DesignColumn } from '../regression/design'
 import { designCalendar } from '../regression/designCalendar'
 import { TIME_KINDS, timeInDays, timeOf, type TimeKind } from '../regression/timeVariable'
-import { designOfTrend, TREND_FORM_NAMES, TREND_FORMS, type TrendFormName } from './forms'
+import { designOfTrend, TREND_FORM_NAMES, TREND_FORMS, type FittedFormName } from './forms'
+import { TREND_SMOOTHINGS, type TrendSmoothing } from './smoothed'
 
 /** A break as it stands in a document. */
 export interface BreakAt {
@@ -32,20 +33,34 @@ export const trendDocument = z
       )
       .max(MOST_BREAKS)
       .readonly(),
+    /** Of a smoothed trend alone: what its slope does. */
+    smoothing: z.enum(TREND_SMOOTHINGS),
     /** Fit to the last N periods of the span only, missing ones included. */
     last: z.int().min(1),
   })
   .partial()
 export type TrendDocument = z.infer<typeof trendDocument>
 
-/** The same, complete. */
-export interface TrendOptions {
-  readonly form: TrendFormName
+/** A trend that is fitted by least squares, complete. */
+export interface FittedTrendOptions {
+  readonly form: FittedFormName
   readonly time: TimeKind
   /** Of the form with breaks alone, in the order of time. */
   readonly breaks?: readonly BreakAt[]
   readonly last?: number
 }
+
+/** A trend that follows the latest values, complete. */
+export interface SmoothedTrendOptions {
+  readonly form: 'smoothed'
+  readonly smoothing: TrendSmoothing
+  readonly time: 'code'
+  readonly breaks?: undefined
+  readonly last?: number
+}
+
+/** The trend, complete. */
+export type TrendOptions = FittedTrendOptions | SmoothedTrendOptions
 
 /** What a trend must know of its series. */
 export interface TrendFacts {
@@ -59,13 +74,13 @@ export interface TrendFacts {
 }
 
 /**
- * Fills in the defaults of a trend: a straight line in the time code through all periods.
+ * Fills in the defaults of a trend: a straight line in the time code through all periods; of a smoothed one a damped slope.
  *
- * @throws Refusal for breaks that another form would pass over, for a form with breaks without any, and for a
+ * @throws Refusal for breaks, or a smoothing, that another form would pass over, for a form with breaks without any, and for a
  *   break that lies outside what is fitted
  */
 export function completeTrend(document: TrendDocument, facts: TrendFacts): TrendOptions {
-  const { form = 'linear', time = 'code', breaks = [], last } = document
+  const { form = 'linear', time = 'code', breaks = [], last, smoothing } = document
   if (last !== undefined) requireWhole(last, 1, Infinity, 'trend.last')
   if (time === 'days') timeInDays(facts.calendar, facts.start)
   const { bends, says } = TREND_FORMS[form]
@@ -78,8 +93,33 @@ export function completeTrend(document: TrendDocument, facts: TrendFacts): Trend
   if (bends && breaks.length === 0) {
     throw new Refusal('A trend with breaks needs at least one: name its period.', 'trend.breaks')
   }
-  const common = { form, time, ...(last === undefined ? {} : { last }) }
+  const through = last === undefined ? {} : { last }
+  if (form === 'smoothed') {
+    if (time === 'days') {
+      throw new Refusal(
+        'A smoothed trend goes from period to period and cannot count in days. Take the time code.',
+        'trend.time',
+      )
+    }
+    return { form, smoothing: smoothing ?? 'damped', time, ...through }
+  }
+  if (smoothing !== undefined) {
+    throw new Refusal(
+      `smoothing belongs to the trend form "smoothed"; this trend is ${says}. Take it out.`,
+      'trend.smoothing',
+    )
+  }
+  const common = { form, time, ...through }
   return bends ? { ...common, breaks: inOrder(breaks, last, facts) } : common
+}
+
+/** @throws Refusal for a trend without columns of its own, where a regression needs them */
+export function requireFitted(trend: TrendOptions): FittedTrendOptions {
+  if (trend.form !== 'smoothed') return trend
+  throw new Refusal(
+    'A regression has columns for its trend, and a smoothed level has none. Take a straight line, or forecast by decomposition.',
+    'trend.form',
+  )
 }
 
 /** A part of the analysed span that a method is fitted to, to see how it would have done after it. */
@@ -128,7 +168,7 @@ function inOrder(
 
 /** The columns of a trend beside the constant. */
 export function trendDesign(
-  { form, time, breaks = [] }: TrendOptions,
+  { form, time, breaks = [] }: FittedTrendOptions,
   calendar: Calendar,
   start: Period,
 ): DesignColumn[] {

@@ -1,9 +1,14 @@
+import { smoothingFigures, type SmoothingFigures } from '../exponential/figures'
 import { regressionFigures, termsOf, type RegressionFigures, type Term } from '../regression/report'
 import { DAYS_A_YEAR, type TimeKind } from '../regression/timeVariable'
 import type { Value } from '../series/series'
+import { figure } from '../words/figure'
 import { equation } from './equation'
-import type { Trend } from './fit'
-import { TREND_FORMS, type TrendFormName } from './forms'
+import type { FittedTrend } from './fit'
+import { TREND_FORMS, type FittedFormName } from './forms'
+import type { TrendOptions } from './options'
+import type { SmoothedTrend } from './smoothed'
+import type { Trend } from './trend'
 
 /** How fast a straight trend moves: amounts in units of the series, or of an exponential one shares (0.01 is 1%). */
 export interface Rates {
@@ -13,9 +18,25 @@ export interface Rates {
   readonly perYear: number
 }
 
+/** What there is to say of a trend; `form` tells which. */
+export type TrendFit = FittedTrendReport | SmoothedTrendReport
+
+/** The report of a smoothed trend. */
+export interface SmoothedTrendReport {
+  readonly form: 'smoothed'
+  /** Where level and slope stand at the end, in words with the real figures. */
+  readonly equation: string
+  /** Time codes of the smoothed periods. */
+  readonly from: number
+  readonly to: number
+  readonly smoothing: SmoothingFigures
+  /** States at the end of every period smoothed. */
+  readonly states: { readonly level: readonly number[]; readonly slope: readonly number[] | null }
+}
+
 /** The regression report of the trend. */
-export interface TrendFit extends RegressionFigures {
-  readonly form: TrendFormName
+export interface FittedTrendReport extends RegressionFigures {
+  readonly form: FittedFormName
   /** In words, with the real figures. */
   readonly equation: string
   /** Time codes of the fitted periods. */
@@ -29,9 +50,15 @@ export interface TrendFit extends RegressionFigures {
   readonly segmentSlopes: readonly Term[]
 }
 
+/** The report of a trend that is fitted by least squares. @throws RangeError for a smoothed one */
+export function fittedReport(trend: TrendFit): FittedTrendReport {
+  if (trend.form !== 'smoothed') return trend
+  throw new RangeError('A smoothed trend has no regression report.')
+}
+
 /** What a report must be told beside the trend. */
 export interface TrendReported {
-  readonly form: TrendFormName
+  readonly form: TrendOptions['form']
   readonly time: TimeKind
   /** Time code of the last fitted period. */
   readonly to: number
@@ -46,7 +73,29 @@ export interface TrendReported {
 
 /** What there is to say of a trend through the deseasonalized series. */
 export function reportTrend(trend: Trend, told: TrendReported): TrendFit {
-  const { form, time, to, r2Before, name, seasons, periodLabel } = told
+  return trend.by === 'smoothing' ? reportSmoothed(trend, told) : reportFitted(trend, told)
+}
+
+function reportSmoothed(
+  { from, to, chosen, table, rows }: SmoothedTrend,
+  { name, periodLabel }: Pick<TrendReported, 'name' | 'periodLabel'>,
+): SmoothedTrendReport {
+  const { level, trend } = rows
+  const slope = trend?.at(-1)
+  const rise =
+    slope === undefined ? '' : ` ${slope < 0 ? '−' : '+'} ${figure(Math.abs(slope))} a period`
+  return {
+    form: 'smoothed',
+    equation: `${name} at ${periodLabel(to)}: ${figure(level.at(-1)!)}${rise}${chosen.form.trend === 'damped' ? ', dying away' : ''}`,
+    ...{ from, to },
+    smoothing: smoothingFigures(chosen, rows.end, {}, table),
+    states: { level, slope: trend ?? null },
+  }
+}
+
+function reportFitted(trend: FittedTrend, told: TrendReported): FittedTrendReport {
+  const { time, to, r2Before, name, seasons, periodLabel } = told
+  const form = told.form as FittedFormName
   const figures = regressionFigures(trend.fit)
   return {
     form,
@@ -69,7 +118,7 @@ export function reportTrend(trend: Trend, told: TrendReported): TrendFit {
  * @returns none for a trend that does not bend
  */
 export function segmentSlopesOf(
-  { fit }: Pick<Trend, 'fit'>,
+  { fit }: Pick<FittedTrend, 'fit'>,
   periodLabel: (t: number) => string,
   confidence?: number,
 ): Term[] {

@@ -38,11 +38,16 @@ export function comparedFigures(scale: DisplayScale): ComparedFigure[] {
     figure('its autocorrelation at lag 1', 'autocorrelation', firstAutocorrelation, 2),
     figure('strength of season', 'strength', (one) => strengthOf(one).season, 3, 'high'),
     figure('strength of trend', 'strength', (one) => strengthOf(one).trend, 3, 'high'),
-    figure('R² of the trend, deseasonalized', 'rSquared', (one) => one.trendFit.r2, 3, 'high'),
+    figure('R² of the trend, deseasonalized', 'rSquared', trendR2, 3, 'high'),
     figure('mean absolute error, fitted', 'mae', (one) => one.accuracy.fitted.mae, 'amount', 'low'),
     figure('forecast, all periods together', 'forecast', totalForecast, 'amount'),
     figure('width of the widest limits, on average', 'limits', meanWidth, 'amount'),
   ]
+}
+
+/** Of a least-squares trend; a smoothed one has none. */
+function trendR2({ trendFit }: Result): Value {
+  return trendFit.form === 'smoothed' ? null : trendFit.r2
 }
 
 function firstAutocorrelation({ leftover }: Result): Value {

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
-import { breakChange } from '~~/core/trend/breakChange'
+import { breakChange } from '~~/core/trend/formChange'
 import type { BreakAt } from '~~/core/trend/options'
 import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'

@@ -24,6 +24,7 @@ import InfluentialPeriods from './trend/InfluentialPeriods.vue'
 import RegressionReport from './trend/RegressionReport.vue'
 import ResidualPictures from './trend/ResidualPictures.vue'
 import SeasonEffects from './trend/SeasonEffects.vue'
+import SmoothedTrend from './trend/SmoothedTrend.vue'
 import SmoothingReport from './trend/SmoothingReport.vue'
 import TrendHandles from './trend/TrendHandles.vue'
 import TrendReport from './trend/TrendReport.vue'
@@ -42,7 +43,16 @@ export const OVERLAYS: Readonly<Partial<Record<Stage, Component>>> = { trend: Tr
 /** Rows that are about one season over the years. */
 const SEASON_ROWS: readonly (string | undefined)[] = ['seasonalIrregular', 'index']
 /** Rows that the trend makes, wherever they are selected. */
-const TREND_ROWS: readonly (string | undefined)[] = ['trend', 'forecastDeseasonalized']
+const TREND_ROWS: readonly (string | undefined)[] = [
+  'trend',
+  'trendLevel',
+  'trendSlope',
+  'forecastDeseasonalized',
+]
+
+function showsTrend({ stage, column }: At, { regression }: Result): boolean {
+  return stage === 'trend' || (TREND_ROWS.includes(column) && regression === null)
+}
 
 /** The parts of the working, in the order in which they stand. */
 const PANELS: readonly Panel[] = [
@@ -94,9 +104,13 @@ const PANELS: readonly Panel[] = [
   },
   {
     needs: 'result',
+    component: SmoothedTrend,
+    shows: (at, result) => showsTrend(at, result) && result.trendFit.form === 'smoothed',
+  },
+  {
+    needs: 'result',
     component: TrendReport,
-    shows: ({ stage, column }, { regression }) =>
-      stage === 'trend' || (TREND_ROWS.includes(column) && regression === null),
+    shows: (at, result) => showsTrend(at, result) && result.trendFit.form !== 'smoothed',
   },
   {
     needs: 'result',

@@ -20,6 +20,7 @@ export const benchmark = {
     means: 'Repeats what was; sometimes nothing beats it. The decomposition stays to look at.',
   },
   extendsTrend: false,
+  fitsTrend: false,
   heavy: false,
   isBenchmark: true,
   document: benchmarkDocument,

@@ -1,12 +1,12 @@
 import { MODEL } from '../../model'
 import type { Value } from '../../series/series'
-import { tQuantile } from '../../statistics/distributions'
-import type { Trend } from '../../trend/fit'
+import { estimatedBy, firstFitted } from '../../trend/trend'
 import { backTransformFactor } from '../backTransform'
 import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import type { ByDecompositionOptions } from './options'
+import { spreadOf } from './spread'
 
 /** A projection of the deseasonalized trend with the season put back. */
 export interface DecompositionForecast extends CommonAhead {
@@ -14,19 +14,19 @@ export interface DecompositionForecast extends CommonAhead {
   readonly deseasonalized: readonly number[]
   /** The index of each forecast period's season. */
   readonly index: readonly number[]
-  /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, for retracing the limits. */
+  /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, of a smoothed trend Σc²: for retracing the limits. */
   readonly leverage: readonly number[]
   /** Variance of each period's index as a share of that of a single value. */
   readonly uncertainty: readonly number[]
   readonly interval: {
-    /** n − p − what the indices cost; not above 0 when too few values are left for limits. */
+    /** n − p − what the indices cost, of a smoothed trend N − k + 1; not above 0 when too few values are left for limits. */
     readonly df: number
     /** Residual standard deviation with that divisor, in units of the deseasonalized series; of an exponential
      * trend of its logarithm. */
     readonly s: Value
     /** The same of the residuals as shares of the trend, where noise grows with the level; else undefined. */
     readonly sRelative: Value
-    /** t quantiles keyed by level. */
+    /** Quantiles keyed by level: of t, of a smoothed trend of the normal distribution. */
     readonly quantiles: Readonly<Record<string, Value>>
     /** What the median is multiplied by for the point of an exponential trend; 1 for any other. */
     readonly backTransform: number
@@ -41,6 +41,7 @@ export interface DecompositionForecast extends CommonAhead {
  * from the residual degrees of freedom. In a multiplicative model noise grows with the level, so the scale is
  * s_rel · D, s_rel that of the residuals as shares of the trend; s itself where the trend is not above 0. An
  * exponential trend has its limits on the scale of logarithms, where they stay when they come back.
+ * A smoothed trend has the limits of its own formula, with g added under its root: D ± z · σ · √(1 + Σc² + g).
  * Without degrees of freedom the points stand and the limits are undefined.
  *
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., sec. 3.1
@@ -55,28 +56,29 @@ export function forecastByDecomposition(
   }: Pick<ByDecompositionOptions, 'horizon' | 'levels' | 'backTransform'>,
 ): Forecasted<DecompositionForecast> {
   const { model, trend, lastT, indexAt, uncertaintyAt, seasonCost, index: past } = basis
-  const { fit, ofLog } = trend
+  const ofLog = trend.by === 'least-squares' && trend.ofLog
   const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
   const index = t.map(indexAt)
-  const leverage = t.map(fit.leverageAt)
   const uncertainty = t.map(uncertaintyAt)
   const { putBack } = MODEL[model]
 
-  const df = fit.n - fit.p - seasonCost
-  const s = df > 0 ? Math.sqrt(fit.sse / df) : null
-  const isRelative = df > 0 && model === 'multiplicative' && !ofLog
-  const sRelative = isRelative ? relativeDeviation(trend, df) : null
-  const factor = ofLog ? backTransformFactor(backTransform, s, fit.residuals) : 1
+  const spread = spreadOf(trend, seasonCost, model)
+  const { df, s, sRelative, quantileOf, centreAt } = spread
+  const leverage = t.map(spread.leverageAt)
+  const factor =
+    trend.by === 'least-squares' && ofLog
+      ? backTransformFactor(backTransform, s, trend.fit.residuals)
+      : 1
   const deseasonalized = t.map((at) => trend.at(at) * factor)
   const scaleAt = (level: number) => (sRelative !== null && level > 0 ? sRelative * level : s)
   const quantiles: Record<string, Value> = {}
   const limits: Record<string, Limits> = {}
   for (const level of levels) {
-    const quantile = df > 0 ? tQuantile(level, df) : null
+    const quantile = df > 0 ? quantileOf(level) : null
     quantiles[level] = quantile
     const limit = (sign: 1 | -1) =>
       t.map((at, i) => {
-        const centre = fit.at(at)
+        const centre = centreAt(at)
         const scale = ofLog ? s : scaleAt(centre)
         if (scale === null || quantile === null) return null
         const reach = quantile * scale * Math.sqrt(1 + leverage[i]! + uncertainty[i]!)
@@ -101,21 +103,10 @@ export function forecastByDecomposition(
     },
     fitted: past.map((own, i) => {
       const at = lastT - past.length + 1 + i
-      return at < fit.from ? null : putBack(trend.at(at), own)
+      return at < firstFitted(trend) ? null : putBack(trend.at(at), own)
     }),
-    estimated: fit.p + seasonCost,
+    estimated: estimatedBy(trend) + seasonCost,
     inProportion: model === 'multiplicative' || ofLog,
     report: () => null,
   }
-}
-
-/** √(Σ((D − L)/L)² ÷ df) of the values D and the trend L; undefined where the trend is not above 0. */
-function relativeDeviation({ fit }: Trend, df: number): Value {
-  let squares = 0
-  for (const [i, residual] of fit.residuals.entries()) {
-    const level = fit.y[i]! - residual
-    if (level <= 0) return null
-    squares += (residual / level) ** 2
-  }
-  return Math.sqrt(squares / df)
 }

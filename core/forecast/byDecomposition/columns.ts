@@ -48,12 +48,13 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
 
 /** The arithmetic of the trend ahead; of an exponential one of its mean, where that is asked for. */
 function pointArithmetic(run: Run, { ahead, options, trendFit, trendDesign }: Parts) {
+  const { backTransform } = options
+  if (trendFit.form === 'smoothed' || backTransform === undefined || backTransform === 'median') {
+    return (t: number): Expression => run.arithmetic('trend', t)
+  }
   const { of } = trendRegression(run, trendFit, trendDesign)
-  const isMedian = options.backTransform === undefined || options.backTransform === 'median'
   return (t: number): Expression =>
-    isMedian
-      ? run.arithmetic('trend', t)
-      : backTransformed(run.cell('trend', t), options.backTransform, ahead.interval, of)
+    backTransformed(run.cell('trend', t), backTransform, ahead.interval, of)
 }
 
 /** (D ± q × scale × √(1 + h + g)), put back into season. */
@@ -85,10 +86,36 @@ function limitsOfTrend(run: Run, parts: Parts): Column[] {
   })
 }
 
+/** What a limit is made of, at its level and period. */
+interface LimitFigures {
+  readonly quantile: Expression
+  readonly scale: Expression
+  readonly leverage: Expression
+  /** null without a season. */
+  readonly uncertainty: Expression | null
+}
+
+/** g, of the index; null without a season. */
+function ofIndex(run: Run, { uncertainty }: DecompositionForecast, t: number): Expression | null {
+  return run.hasSeason ? figureOf('g, of the index', uncertainty[t - run.lastT - 1]!) : null
+}
+
+/** z(level), σ, Σc² and g of a smoothed trend. */
+function smoothedLimitFigures(run: Run, { ahead }: Parts) {
+  const { interval, leverage } = ahead
+  return (level: number, t: number): LimitFigures => ({
+    quantile: figureOf(`z(${level}%)`, interval.quantiles[level]!),
+    scale: figureOf('σ', interval.s!),
+    leverage: figureOf('Σc²', leverage[t - run.lastT - 1]!),
+    uncertainty: ofIndex(run, ahead, t),
+  })
+}
+
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
-function limitFigures(run: Run, parts: Parts) {
+function limitFigures(run: Run, parts: Parts): (level: number, t: number) => LimitFigures {
   const { ahead, trendFit, trendDesign, seasonCost } = parts
   const { interval, leverage } = ahead
+  if (trendFit.form === 'smoothed') return smoothedLimitFigures(run, parts)
   const { of: regression } = trendRegression(run, trendFit, trendDesign)
   const df = () => {
     const { y, columns } = regression()
@@ -130,9 +157,7 @@ function limitFigures(run: Run, parts: Parts) {
         of: regression(),
       }),
     ),
-    uncertainty: run.hasSeason
-      ? figureOf('g, of the index', ahead.uncertainty[t - run.lastT - 1]!)
-      : null,
+    uncertainty: ofIndex(run, ahead, t),
   })
 }
 

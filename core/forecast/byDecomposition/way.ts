@@ -19,6 +19,7 @@ export const byDecomposition = {
     means: 'The trend through the deseasonalized series goes on, and the season is put back.',
   },
   extendsTrend: true,
+  fitsTrend: false,
   heavy: false,
   isBenchmark: false,
   document: byDecompositionDocument,
@@ -29,13 +30,15 @@ export const byDecomposition = {
   words: wordsOfDecompositionForecast,
   findings: findingsOfForecast,
   label: (_, { decomposition, trend }) => `${decomposition}; ${trend}`,
-  candidates: ({ decompositions, seasons, periods }) =>
-    decompositions.flatMap((decomposition) =>
+  candidates: ({ decompositions, seasons, periods }) => [
+    ...decompositions.flatMap((decomposition) =>
       [undefined, 3, 5]
         .map((years) => years && years * seasons)
         .filter((last) => last === undefined || last < periods)
         .map((last) => ({ ...decomposition, trend: { form: 'linear', last } })),
     ),
+    { ...decompositions[0], trend: { form: 'smoothed' } },
+  ],
 } as const satisfies ForecastWay<
   ByDecompositionDocument,
   ByDecompositionOptions,

@@ -5,7 +5,7 @@ import { designCalendar } from '../../regression/designCalendar'
 import { indicator, step } from '../../regression/events'
 import { centredSeason, seasonColumns } from '../../regression/seasonForms'
 import { timeOf } from '../../regression/timeVariable'
-import { trendDesign, type TrendOptions } from '../../trend/options'
+import { requireFitted, trendDesign, type TrendOptions } from '../../trend/options'
 import { seasonFormOf, type RegressionOptions } from './options'
 
 /** The columns of a regression in their order, by what they are about. */
@@ -35,7 +35,7 @@ export function designOfRegression(
   const form = seasonFormOf(options)
   const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const parts = {
-    trend: trendDesign(trend, calendar, start),
+    trend: trendDesign(requireFitted(trend), calendar, start),
     season: seasonColumns(form, own, time),
     events: [
       ...options.indicators.map(({ name, from, to }) =>

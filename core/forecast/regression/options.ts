@@ -3,7 +3,7 @@ import { MODELS, type Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
 import { TREND_FORMS } from '../../trend/forms'
-import type { TrainingSpan } from '../../trend/options'
+import { requireFitted, type TrainingSpan } from '../../trend/options'
 import {
   backTransformOption,
   commonForecast,
@@ -84,7 +84,8 @@ export function completeRegression(
   facts: ForecastFacts,
 ): RegressionOptions {
   const { by, base, pairs, backTransform, indicators = [], steps = [], ...rest } = document
-  const { calendar, trend } = facts
+  const { calendar } = facts
+  const trend = requireFitted(facts.trend)
   const { seasons } = calendar
   const form = TREND_FORMS[trend.form]
   const model = rest.model ?? (form.ofLog ? 'multiplicative' : facts.model)

@@ -21,6 +21,7 @@ export const regression = {
       'Trend, season and events are fitted to the values at once; the decomposition stays to look at.',
   },
   extendsTrend: false,
+  fitsTrend: true,
   heavy: false,
   isBenchmark: false,
   document: regressionDocument,

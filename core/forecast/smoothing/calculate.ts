@@ -1,4 +1,4 @@
-import type { InitialStates, SmoothingForm, WeightName, Weights } from '../../exponential/forms'
+import { smoothingFigures, type SmoothingFigures } from '../../exponential/figures'
 import { initialByRule } from '../../exponential/initial'
 import {
   carriedOver,
@@ -20,35 +20,12 @@ import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
 
-/** A form in the table of a selection. */
-export interface FormRow {
-  readonly form: SmoothingForm
-  readonly k: number
-  readonly aicc: Value
-  readonly weights: Weights | null
-  readonly because: string | null
-}
-
 /** A forecast that follows the latest level, trend and season. */
-export interface SmoothingForecast extends CommonAhead {
+export interface SmoothingForecast extends CommonAhead, SmoothingFigures {
   readonly by: 'smoothing'
   readonly deseasonalized: readonly number[]
-  readonly form: SmoothingForm
-  readonly weights: Weights
-  /** Weights that the analyst fixed. */
-  readonly fixed: readonly WeightName[]
-  readonly withoutEffect: readonly WeightName[]
-  readonly atBound: readonly WeightName[]
-  readonly initial: InitialStates
-  readonly end: InitialStates
   /** States at the end of every period analysed. */
   readonly states: Pick<Smoothed, 'level' | 'trend' | 'season'>
-  readonly criteria: Pick<
-    ChosenSmoothing,
-    'k' | 'aic' | 'aicc' | 'bic' | 'minus2LogLikelihood' | 'criterion'
-  >
-  /** Every form that was to be chosen from, the best first; null where the form was given. */
-  readonly table: readonly FormRow[] | null
   /** Variance ahead as a multiple of σ²; null where it has no formula and is simulated. */
   readonly factors: readonly number[] | null
   readonly interval: {
@@ -87,26 +64,20 @@ export function forecastBySmoothing(
       )
     : null
   const { level, trend, season } = rows
+  const figures = smoothingFigures(chosen, rows.end, options.weights, table)
   return {
     ahead: {
       by: 'smoothing',
       t: forecast.map((_, i) => lastT + 1 + i),
       forecast,
       deseasonalized: projected({ ...form, season: 'none' }, rows.end, phi, horizon),
-      ...{ form, weights, initial, end: rows.end, states: { level, trend, season } },
-      fixed: Object.keys(options.weights) as WeightName[],
-      withoutEffect: chosen.withoutEffect,
-      atBound: chosen.atBound,
-      criteria: {
-        ...{ k: chosen.k, aic: chosen.aic, aicc: chosen.aicc, bic: chosen.bic },
-        ...{ minus2LogLikelihood: chosen.minus2LogLikelihood, criterion: chosen.criterion },
-      },
-      table,
+      ...figures,
+      states: { level, trend, season },
       factors,
       limits: limitsOf(),
       interval: {
         df: chosen.observed - chosen.k + 1,
-        s: sigma2 === null ? null : Math.sqrt(sigma2),
+        s: figures.sigma,
         quantiles: Object.fromEntries(levels.map((one) => [one, normalQuantile(one)])),
       },
     },
@@ -146,7 +117,7 @@ export function forecastBySmoothing(
 function choose(
   stretch: Stretch,
   options: SmoothingOptions,
-): { chosen: ChosenSmoothing; table: readonly FormRow[] | null } {
+): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
   const { values, calendar, seasonOf } = stretch
   const { seasons } = calendar
   const { weights, initial } = options
@@ -170,16 +141,7 @@ function choose(
       'forecast.trend',
     )
   }
-  return {
-    chosen: winner,
-    table: table.map((one) => ({
-      form: one.form,
-      k: one.k,
-      aicc: 'chosen' in one ? one.chosen.aicc : null,
-      weights: 'chosen' in one ? one.chosen.weights : null,
-      because: 'because' in one ? one.because : null,
-    })),
-  }
+  return { chosen: winner, table }
 }
 
 function reasonOf([first]: readonly Contender[]): string {

@@ -20,6 +20,7 @@ export const smoothing = {
       'Level, trend and season are revised with every value, the newest counting most; the decomposition stays to look at.',
   },
   extendsTrend: false,
+  fitsTrend: false,
   heavy: true,
   isBenchmark: false,
   document: smoothingDocument,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatPeriod, periodAt, timeCodeOfCode } from '~~/core/calendar/period'
-import { breakChange } from '~~/core/trend/breakChange'
+import { breakChange } from '~~/core/trend/formChange'
 import { useBench } from '../../study/benchStore'
 import AxisHandle from '../../view/axis/AxisHandle.vue'
 import { useAxisHandles } from '../../view/axis/axisHandle'

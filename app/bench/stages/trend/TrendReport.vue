@@ -5,7 +5,8 @@ import TermWord from '~/shell/TermWord.vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
-import { breakChange } from '~~/core/trend/breakChange'
+import { fittedReport } from '~~/core/trend/report'
+import { breakChange } from '~~/core/trend/formChange'
 import { TREND_FORMS } from '~~/core/trend/forms'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
@@ -18,7 +19,7 @@ const props = defineProps<{ result: Result }>()
 const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
-const fit = computed(() => props.result.trendFit)
+const fit = computed(() => fittedReport(props.result.trendFit))
 const unit = computed(() => props.result.series.unit)
 const withSeason = computed(() => hasSeason(props.result))
 const form = computed(() => TREND_FORMS[fit.value.form])

@@ -2,6 +2,7 @@ import { formatDecimals, formatRough, inReadersFigures } from '~/figures/format'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
+import type { Weights } from '~~/core/exponential/forms'
 import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import { TREND_FORMS } from '~~/core/trend/forms'
@@ -59,6 +60,10 @@ function regressionStrips(result: Result, sources: StripSources): Strip[] {
 
 /** The equation and how much of the variation it explains, said at the line; where it is too long the form alone. */
 function notesOf({ trendFit }: Result): string[] {
+  if (trendFit.form === 'smoothed') {
+    const { weights } = trendFit.smoothing
+    return [`${TREND_FORMS.smoothed.words}, ${weightsWords(weights)}`, weightsWords(weights)]
+  }
   const { equation, form, r2 } = trendFit
   const fits = `R² ${share(r2)}`
   return [`${inReadersFigures(equation)}; ${fits}`, `${TREND_FORMS[form].words}; ${fits}`, fits]
@@ -67,9 +72,10 @@ function notesOf({ trendFit }: Result): string[] {
 /** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */
 function trendLine(result: Result): string {
   const { trendFit, series, method, regression } = result
-  const weights = weightsLine(result)
-  if (weights) return weights
+  const { forecast } = result
+  if ('weights' in forecast) return weightsWords(forecast.weights)
   if (regression) return `regression, R² ${share(regression.r2)}`
+  if (trendFit.form === 'smoothed') return `smoothed, ${weightsWords(trendFit.smoothing.weights)}`
   const { r2, r2Before, rates, form } = trendFit
   const fits = traitsOf(method.decompose).hasSeason
     ? `R² ${share(r2Before)} → ${share(r2)}`
@@ -83,12 +89,11 @@ function trendLine(result: Result): string {
   return `${perPeriod < 0 ? '−' : '+'}${size} a ${per}; ${fits}`
 }
 
-/** `α 0.12, β 0, γ 0.65`: of a smoothing, what its weights are. */
-function weightsLine({ forecast }: Result): string | null {
-  if (!('weights' in forecast)) return null
+/** `α 0.12, β 0, γ 0.65` */
+function weightsWords(weights: Weights): string {
   const signs = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' } as const
-  return Object.entries(forecast.weights)
-    .map(([name, weight]) => `${signs[name as keyof typeof signs]} ${formatDecimals(weight!, 2)}`)
+  return Object.entries(weights)
+    .map(([name, weight]) => `${signs[name as keyof typeof signs]} ${formatDecimals(weight, 2)}`)
     .join(', ')
 }
 

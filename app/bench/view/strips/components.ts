@@ -88,6 +88,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     /** States of a smoothing as they move. */
     states: [
       ...strip('smoothedLevel', 'Level, smoothed', 2, ['level']),
+      ...strip('trendSlope', 'Slope of the trend', 1.4, ['slope']),
       ...strip('slope', 'Slope, smoothed', 1.4, ['slope']),
       ...strip('seasonState', 'Season, smoothed', 1.6, ['season']),
     ],

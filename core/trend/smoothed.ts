@@ -1,0 +1,109 @@
+import type { SmoothingForm } from '../exponential/forms'
+import { initialByRule } from '../exponential/initial'
+import { projected, smoothed, type Smoothed } from '../exponential/recursion'
+import { chooseSmoothing, type ChosenSmoothing } from '../exponential/search'
+import { selectForm, type Contender } from '../exponential/selection'
+import { carriedOver, varianceFactors } from '../exponential/limits'
+import { Refusal } from '../refusal'
+import type { Value } from '../series/series'
+
+/** What a smoothed trend may do ahead; `chosen` by AICc. */
+export const TREND_SMOOTHINGS = ['chosen', 'none', 'additive', 'damped'] as const
+export type TrendSmoothing = (typeof TREND_SMOOTHINGS)[number]
+
+/** A trend that follows the latest level and slope of the values. */
+export interface SmoothedTrend {
+  readonly by: 'smoothing'
+  /** Time codes of the first and the last period smoothed. */
+  readonly from: number
+  readonly to: number
+  readonly chosen: ChosenSmoothing
+  /** Every form that was to be chosen from; null where it was given. */
+  readonly table: readonly Contender[] | null
+  readonly rows: Smoothed
+  /** Of the periods from `from` on, null where missing. */
+  readonly residualsInTime: readonly Value[]
+  /** In the past what the periods before say of a period, ahead what the last level and slope say. */
+  at(t: number): number
+  /** Variance of a forecast by formula, as a multiple of σ²; from the period after the last on. */
+  factorAt(t: number): number
+}
+
+const FORMS: readonly SmoothingForm[] = (['none', 'additive', 'damped'] as const).map((trend) => ({
+  trend,
+  season: 'none',
+  error: 'additive',
+}))
+/** Periods ahead that variances are worked out for at once. */
+const AT_ONCE = 24
+
+/**
+ * Smooths values that have no season: level and slope follow them, the newest counting most.
+ *
+ * @param values one a period, null = missing
+ * @param firstT time code of the first entry
+ * @param last periods at the end to smooth, missing ones included; all when left out
+ * @param seasons m of the series: where the first level and slope are taken from goes by it
+ * @throws Refusal with fewer than two values near the start, and where no form can be chosen
+ */
+export function smoothTrend(
+  values: readonly Value[],
+  firstT: number,
+  {
+    smoothing,
+    last = Infinity,
+    seasons,
+  }: {
+    readonly smoothing: TrendSmoothing
+    readonly last?: number | undefined
+    readonly seasons: number
+  },
+): SmoothedTrend {
+  const skipped = Math.max(0, values.length - last)
+  const used = values.slice(skipped)
+  const from = firstT + skipped
+  const to = firstT + values.length - 1
+  const { chosen, table } = choose(used, smoothing, seasons)
+  const { form, weights, initial } = chosen
+  const rows = smoothed(used, form, weights, initial)
+  const missingAtEnd = used.length - 1 - used.findLastIndex((value) => value !== null)
+  let factors: readonly number[] = []
+  return {
+    by: 'smoothing',
+    ...{ from, to, chosen, table, rows },
+    residualsInTime: rows.residual,
+    at: (t) =>
+      t <= to
+        ? rows.fitted[t - from]!
+        : projected(form, rows.end, weights.phi ?? 1, t - to).at(-1)!,
+    factorAt: (t) => {
+      if (t - to > factors.length) {
+        const count = Math.max(t - to, factors.length + AT_ONCE)
+        const carried = carriedOver(form, weights, seasons, count + missingAtEnd - 1)
+        factors = varianceFactors(carried, missingAtEnd, count)
+      }
+      return factors[t - to - 1]!
+    },
+  }
+}
+
+function choose(
+  values: readonly Value[],
+  smoothing: TrendSmoothing,
+  seasons: number,
+): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
+  if (smoothing === 'chosen') {
+    const { winner, table } = selectForm(values, 1, seasons, FORMS)
+    if (winner) return { chosen: winner, table }
+    const [first] = table
+    const because = first && 'because' in first ? ` ${first.because}` : ''
+    throw new Refusal(
+      `The deseasonalized series cannot be smoothed.${because} Take a straight line.`,
+      'trend.smoothing',
+    )
+  }
+  const form = FORMS.find(({ trend }) => trend === smoothing)!
+  const rule = initialByRule(values, form, 1, seasons)
+  const wished = { weights: {}, initial: 'chosen' } as const
+  return { chosen: chooseSmoothing(values, form, seasons, rule, wished), table: null }
+}
