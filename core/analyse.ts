@@ -3,9 +3,11 @@ import { calculate, type Figures } from './calculate'
 import { check, type Checked } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
+import type { Weights } from './exponential/forms'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
-import type { MethodDocument } from './method'
+import { changed, type MethodDocument } from './method'
+import { Refusal } from './refusal'
 import { RESULT_FORMAT, type Result } from './result'
 import type { Series } from './series/series'
 
@@ -31,11 +33,20 @@ function resultOf(
   { straight, ...examined }: Examined,
   checked: Checked | null,
 ): Result {
-  const { series, method, prepared, columns, decomposed, ahead } = figures
+  return {
+    format: RESULT_FORMAT,
+    ...numbersOf(figures),
+    ...examined,
+    ...(checked ? { check: checked } : {}),
+    findings: [...findingsOf(figures, { ...examined, straight }), ...(checked?.findings ?? [])],
+  }
+}
+
+/** What of a result is numbers alone. */
+function numbersOf({ series, method, prepared, columns, decomposed, ahead }: Figures) {
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
   return {
-    format: RESULT_FORMAT,
     series: seriesFacts(series),
     method,
     adjustments: series.adjustments ?? [],
@@ -43,13 +54,46 @@ function resultOf(
     columns,
     decomposition: decomposed.taken,
     seasonCost: decomposed.season?.cost ?? 0,
-    ...examined,
     forecast: {
       ...ahead,
       period: period.map((one) => formatPeriod(one, calendar)),
       season: period.map(({ season }) => season),
     },
-    ...(checked ? { check: checked } : {}),
-    findings: [...findingsOf(figures, { ...examined, straight }), ...(checked?.findings ?? [])],
+  }
+}
+
+/**
+ * A result with the numbers of other weights, while a hand moves one: nothing is searched, the smoothing starts where
+ * it started, and what was judged stays until the hand is still. Limits that would be simulated are left out.
+ *
+ * @param result of a forecast by smoothing
+ * @returns null where these weights cannot be carried out
+ */
+export function previewOf(
+  result: Result,
+  series: Series,
+  document: MethodDocument,
+  weights: Weights,
+): Result | null {
+  const { forecast } = result
+  if (forecast.by !== 'smoothing') return null
+  const { form, initial, factors } = forecast
+  const change = {
+    ...form,
+    weights,
+    initial,
+    ...(factors ? {} : { levels: [] }),
+    limits: undefined,
+  }
+  try {
+    return {
+      ...result,
+      ...numbersOf(
+        calculate(series, changed({ ...document, check: undefined }, { forecast: change })),
+      ),
+    }
+  } catch (error) {
+    if (error instanceof Refusal) return null
+    throw error
   }
 }

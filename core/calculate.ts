@@ -4,6 +4,7 @@ import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
 import type { Decomposed } from './decompose/parts'
 import { wayOf, type Taken } from './decompose/ways'
+import type { WeightSection } from './exponential/sections'
 import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { MODEL } from './model'
@@ -31,6 +32,8 @@ export interface Figures {
   readonly inProportion: boolean
   /** The report of the forecast's own regression, made when it is asked for. */
   readonly report: Forecasted<Ahead>['report']
+  /** How sharply the weights of a smoothing were chosen, likewise. */
+  readonly sections: () => readonly WeightSection[] | null
 }
 
 /**
@@ -63,7 +66,7 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     (t) => stretch.periodOf(t - firstT).label,
   )
   const { season } = decomposed
-  const { ahead, fitted, estimated, inProportion, report } = forecastWayOf(
+  const { ahead, fitted, estimated, inProportion, report, sections } = forecastWayOf(
     method.forecast.by,
   ).forecast(
     {
@@ -97,6 +100,7 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     estimated,
     inProportion,
     report,
+    sections: () => sections?.() ?? null,
     columns: columnsOf(series, prepared, firstT, decomposed, trend, fitted),
   }
 }

@@ -4,6 +4,7 @@ import type { Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { wayOf } from './decompose/ways'
+import type { WeightSection } from './exponential/sections'
 import { examineLeftover, type Leftover } from './leftover/leftover'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
 import type { Model } from './model'
@@ -100,6 +101,8 @@ export interface Examined {
   readonly trendFit: TrendFit
   /** Of a forecast by regression; null where the trend's report is all there is. */
   readonly regression: RegressionReport | null
+  /** Of a forecast by smoothing: how the criterion moves along each weight. */
+  readonly weightSections: readonly WeightSection[] | null
   readonly accuracy: { readonly fitted: ErrorFigures }
 }
 
@@ -134,6 +137,7 @@ export function examine(figures: Figures): Examined {
     trendShare: trendShare(values, straight, seasons),
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
     regression: figures.report(),
+    weightSections: figures.sections(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),
     advisedModel: tests?.found ? adviseModel(ordinary.replaced, seasons) : null,

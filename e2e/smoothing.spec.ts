@@ -30,6 +30,32 @@ test('smoothing: weights chosen, one fixed, chosen again; a level reads its arit
 
   await page.keyboard.press('5')
   await page.getByRole('button', { name: 'latest periods' }).click()
+
+  // In the hand: level and slope follow while it moves; let go, the weight is fixed, and can be chosen again.
+  const slider = page.getByRole('slider', { name: 'α, of the level' })
+  const level = () => rowFigures(page, 'smoothedLevel')
+  const levels = await level()
+  const grip = (await slider.boundingBox())!
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(grip.x - 120, grip.y + grip.height / 2, { steps: 4 })
+  await expect(working).toContainText('in the hand')
+  expect(await level()).not.toEqual(levels)
+  await expect(page.locator('[data-word=weights]')).toHaveText('weights chosen')
+  await page.mouse.up()
+  await expect(page.locator('[data-word=weights]')).toHaveText(/^α 0\.\d+$/)
+  await expect(working).toContainText(/best at 0\.\d\d; 0\.\d\d to 0\.\d\d as good/)
+  await page.getByRole('button', { name: 'Pin' }).click()
+  await page.getByRole('button', { name: 'Choose α, of the level again' }).click()
+  await expect(page.locator('[data-word=weights]')).toHaveText('weights chosen')
+  await expect(async () => expect(await level()).toEqual(levels)).toPass()
+
+  // Fixed against chosen: the pinned one and this one side by side, with how wide their limits are.
+  await page.getByRole('button', { name: 'Compare' }).click()
+  const compared = page.getByRole('region', { name: 'Methods side by side' })
+  await expect(compared).toContainText('width of the 80% limits, on average')
+  await page.getByRole('button', { name: 'Compare' }).click()
+
   await page.locator('[data-row=smoothedLevel] [data-t="115"]').click()
   await expect(working).toContainText(/α × sales \(Jul 2025\) ÷ season \(Jul 2024\) \+ \(1 − α\) ×/)
 })

@@ -9,6 +9,7 @@ import { carriedOver, simulatedLimits, varianceFactors } from './limits'
 import { minimise } from './quasiNewton'
 import { packStates, packWeights, projected, runnerOf, smoothed } from './recursion'
 import { chooseSmoothing } from './search'
+import { weightSections } from './sections'
 import { selectForm } from './selection'
 
 const quarters = Array.from(
@@ -211,5 +212,27 @@ describe('seeded numbers', () => {
     const together = pairs.reduce((sum, [a, b]) => sum + (a - 0.5) * (b - 0.5), 0) / pairs.length
     expect(Math.abs(together)).toBeLessThan(0.003)
     expect(pairs.every(([a]) => a > 0 && a < 1)).toBe(true)
+  })
+})
+
+describe('the criterion along a weight', () => {
+  it('is lowest where the weight was chosen, and the weights said to be as good are so', () => {
+    const one = form('additive', 'multiplicative', 'proportional')
+    const rule = initialByRule(quarters, one, 1, 4)
+    const chosen = chooseSmoothing(quarters, one, 4, rule, { weights: {}, initial: 'chosen' })
+    const sections = weightSections(quarters, 4, chosen)
+    expect(sections.map(({ name }) => name)).toEqual(weightsOf(one))
+    for (const { name, optimum, at, above, asGood } of sections) {
+      expect(optimum).toBe(chosen.weights[name])
+      expect(Math.min(...above.filter((value) => value !== null))).toBeGreaterThanOrEqual(0)
+      expect(asGood[0]).toBeLessThanOrEqual(optimum)
+      expect(asGood[1]).toBeGreaterThanOrEqual(optimum)
+      at.forEach((weight, i) => {
+        const isInside = weight >= asGood[0] && weight <= asGood[1]
+        if (isInside) expect(above[i]).toBeLessThanOrEqual(2)
+      })
+      const nearest = at.findIndex((weight) => weight >= optimum)
+      expect(above[nearest]).toBeLessThanOrEqual(above.at(nearest > 30 ? 0 : -1) ?? Infinity)
+    }
   })
 })

@@ -3,6 +3,7 @@ import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
 import type { Run } from '../column/run'
+import type { WeightSection } from '../exponential/sections'
 import type { Finding, MethodChange } from '../finding'
 import type { Model } from '../model'
 import type { Value } from '../series/series'
@@ -63,6 +64,8 @@ export interface Forecasted<Ahead> {
   readonly inProportion: boolean
   /** The report of a regression of its own; null where the trend's is all there is. */
   report(): RegressionReport | null
+  /** How sharply weights were chosen, made when it is asked for; only of a way that has weights. */
+  readonly sections?: () => readonly WeightSection[]
 }
 
 /** What the columns of a forecast are made from, beside the ledger they stand in. */

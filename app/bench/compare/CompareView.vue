@@ -39,7 +39,7 @@ const results = computed(() => methods.value.map(({ result }) => result))
 const differences = computed(() => differencesOf(results.value))
 
 const pictures = computed(() => comparedPictures(results.value))
-const figures = computed(() => comparedFigures(ledger.scale))
+const figures = computed(() => comparedFigures(ledger.scale, results.value))
 const meaning = computed(() => comparisonWords(results.value, ledger.scale))
 
 const amount = (value: number) =>

@@ -92,7 +92,7 @@ describe('methods on equal scales', () => {
   })
 
   it('the best figure of a row stands out, unless all read the same', () => {
-    const [deviation] = comparedFigures(displayScale(quarters, 'jobs'))
+    const [deviation] = comparedFigures(displayScale(quarters, 'jobs'), [additive, multiplicative])
     expect(bestOf(deviation!, [additive, multiplicative])).toEqual(new Set([multiplicative]))
     expect(bestOf(deviation!, [additive, additive]).size).toBe(0)
   })

@@ -14,8 +14,8 @@ export interface ComparedFigure {
   text(result: Result): string
 }
 
-/** The figures that methods are compared by, written on the scale of the series. */
-export function comparedFigures(scale: DisplayScale): ComparedFigure[] {
+/** The figures that methods are compared by, written on the scale of the series; those that none of them has are left out. */
+export function comparedFigures(scale: DisplayScale, results: readonly Result[]): ComparedFigure[] {
   const amount = (value: Value) =>
     value === null ? '–' : formatDecimals(value / scale.divisor, scale.decimals)
   const figure = (
@@ -32,7 +32,10 @@ export function comparedFigures(scale: DisplayScale): ComparedFigure[] {
       return own === null ? '–' : formatDecimals(own, decimals)
     },
   })
-  return [
+  const levels = [...new Set(results.flatMap(({ method }) => method.forecast.levels))].sort(
+    (a, b) => a - b,
+  )
+  const all = [
     figure('leftover, standard deviation', 'spread', leftoverSpread, 'amount', 'low'),
     figure('leftover, robust spread', 'robustSpread', robustLeftoverSpread, 'amount', 'low'),
     figure('its autocorrelation at lag 1', 'autocorrelation', firstAutocorrelation, 2),
@@ -41,8 +44,22 @@ export function comparedFigures(scale: DisplayScale): ComparedFigure[] {
     figure('R² of the trend, deseasonalized', 'rSquared', trendR2, 3, 'high'),
     figure('mean absolute error, fitted', 'mae', (one) => one.accuracy.fitted.mae, 'amount', 'low'),
     figure('forecast, all periods together', 'forecast', totalForecast, 'amount'),
-    figure('width of the widest limits, on average', 'limits', meanWidth, 'amount'),
+    ...levels.map((level) =>
+      figure(
+        `width of the ${level}% limits, on average`,
+        'limits',
+        (one) => meanWidth(one, level),
+        'amount',
+      ),
+    ),
+    figure('AICc of the smoothing', 'aic', smoothingAicc, 1, 'low'),
   ]
+  return all.filter(({ value }) => results.some((one) => value(one) !== null))
+}
+
+/** Of a forecast by smoothing: what weights and forms are chosen by. */
+function smoothingAicc({ forecast }: Result): Value {
+  return forecast.by === 'smoothing' ? forecast.criteria.aicc : null
 }
 
 /** Of a least-squares trend; a smoothed one has none. */
@@ -62,12 +79,12 @@ function totalForecast({ forecast }: Result): Value {
   return forecast.forecast.reduce((sum, value) => sum + value, 0)
 }
 
-/** Mean distance of the limits at the highest level; undefined without limits. */
-function meanWidth({ forecast, method }: Result): Value {
-  const widest = forecast.limits[Math.max(...method.forecast.levels)]
-  if (!widest) return null
-  const widths = widest.upper.map((upper, i) => {
-    const lower = widest.lower[i]
+/** Mean distance of the limits of a level; undefined without them. */
+function meanWidth({ forecast }: Result, level: number): Value {
+  const limits = forecast.limits[level]
+  if (!limits) return null
+  const widths = limits.upper.map((upper, i) => {
+    const lower = limits.lower[i]
     return upper === null || lower === null || lower === undefined ? null : upper - lower
   })
   if (widths.length === 0 || widths.includes(null)) return null

@@ -58,9 +58,11 @@ export const useBench = defineStore('bench', () => {
 
   const result = shallowRef<Result | null>(null)
   const refusal = shallowRef<(Outcome & { kind: 'refused' }) | null>(null)
+  /** The result as it would be with what is in the hand, until the hand is still. */
+  const preview = shallowRef<Result | null>(null)
   /** What there is to see: the result, or of a refused method what needs the series alone. */
   const shown = computed<Result | Looked | null>(
-    () => result.value ?? refusal.value?.looked ?? null,
+    () => preview.value ?? result.value ?? refusal.value?.looked ?? null,
   )
 
   const calculating = ref(false)
@@ -75,7 +77,7 @@ export const useBench = defineStore('bench', () => {
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
-    result.value = refusal.value = conflict.value = null
+    result.value = preview.value = refusal.value = conflict.value = null
     past.value = future.value = []
     saving.value = 'saved'
     try {
@@ -108,6 +110,7 @@ export const useBench = defineStore('bench', () => {
 
   function show(outcome: Outcome): void {
     calculating.value = false
+    preview.value = null
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
@@ -233,6 +236,7 @@ export const useBench = defineStore('bench', () => {
     content,
     method,
     result,
+    preview,
     refusal,
     shown,
     calculating,

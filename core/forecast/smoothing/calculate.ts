@@ -8,6 +8,7 @@ import {
   varianceFactors,
 } from '../../exponential/limits'
 import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
+import { weightSections } from '../../exponential/sections'
 import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
 import { requireAdmissible, selectForm, type Contender } from '../../exponential/selection'
 import { Refusal } from '../../refusal'
@@ -85,6 +86,13 @@ export function forecastBySmoothing(
     estimated: chosen.k,
     inProportion: form.season === 'multiplicative' || form.error === 'proportional',
     report: () => null,
+    sections: () => weightSections(values, seasons, withEveryWeightFree()),
+  }
+
+  /** What would be chosen if no weight of the form were fixed. */
+  function withEveryWeightFree(): ChosenSmoothing {
+    if (Object.keys(options.weights).length === 0) return chosen
+    return choose(stretch, { ...options, ...form, weights: {} }).chosen
   }
 
   function limitsOf(): Record<string, Limits> {

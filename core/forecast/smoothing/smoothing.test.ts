@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { analyse } from '../../analyse'
+import { analyse, previewOf } from '../../analyse'
 import { calendarOf } from '../../calendar/calendar'
 import { changed, type MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
@@ -54,6 +54,27 @@ describe('smoothing as a way of forecasting', () => {
     expect(both.forecast).toMatchObject({ weights: { alpha: 0.9, gamma: 0.1 } })
     const free = changed(both, { forecast: { weights: { alpha: undefined } } })
     expect(free.forecast).toMatchObject({ weights: { gamma: 0.1 } })
+  })
+
+  it('says how sharply weights would be chosen, whichever is fixed', () => {
+    const free = run()
+    const fixed = run({ weights: { alpha: 0.9 } })
+    expect(fixed.weightSections).toEqual(free.weightSections)
+    expect(free.weightSections!.map(({ optimum }) => optimum)).toEqual(
+      Object.values(free.ahead.weights),
+    )
+  })
+
+  it('shows what other weights would make of it, starting where it starts', () => {
+    const result = analyse(series, document())
+    if (result.forecast.by !== 'smoothing') throw new Error()
+    const { weights, initial } = result.forecast
+    const same = previewOf(result, series, document(), weights)!
+    expect(same.forecast.forecast).toEqual(result.forecast.forecast)
+    const moved = previewOf(result, series, document(), { ...weights, alpha: 0.01 })!
+    expect(moved.forecast).toMatchObject({ initial, weights: { alpha: 0.01 } })
+    expect(moved.forecast.forecast).not.toEqual(result.forecast.forecast)
+    expect(moved.findings).toBe(result.findings)
   })
 
   it('chooses the form where it is asked to, with the whole table', () => {

@@ -5,6 +5,7 @@ import type { Result } from '~~/core/result'
 import type { SmoothedTrendReport } from '~~/core/trend/report'
 import { hasSeason } from '../panel'
 import SmoothingFigures from './SmoothingFigures.vue'
+import WeightList from './WeightList.vue'
 
 /** A trend that follows the latest level and slope: where it stands, and the weights that it was chosen with. */
 const props = defineProps<{ result: Result }>()
@@ -19,6 +20,7 @@ const fit = computed(() => props.result.trendFit as SmoothedTrendReport)
       In the past it is what the periods before said of each one. A weight says how much the newest
       counts; chosen ones have the highest likelihood, together with level and slope at the start.
     </p>
+    <WeightList :figures="fit.smoothing" />
     <SmoothingFigures :figures="fit.smoothing" :unit="result.series.unit" />
   </section>
 </template>

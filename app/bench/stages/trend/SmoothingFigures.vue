@@ -1,37 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { formatDecimals, formatFigure } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import type { WeightName } from '~~/core/exponential/forms'
 import type { SmoothingFigures } from '~~/core/exponential/figures'
-import { formWords, WEIGHT_SAYS } from '~~/core/forecast/smoothing/words'
+import { formWords } from '~~/core/forecast/smoothing/words'
 
-/** The weights of a smoothing, where it starts, what it was chosen by, and the forms that it was chosen from. */
-const props = defineProps<{ figures: SmoothingFigures; unit: string }>()
-const weights = computed(() =>
-  (Object.keys(props.figures.weights) as WeightName[]).map((name) => ({
-    says: WEIGHT_SAYS[name],
-    value: props.figures.weights[name]!,
-    how: props.figures.withoutEffect.includes(name)
-      ? 'without effect'
-      : props.figures.fixed.includes(name)
-        ? 'fixed'
-        : props.figures.atBound.includes(name)
-          ? 'chosen, at its bound'
-          : 'chosen',
-  })),
-)
+/** Where a smoothing starts, what it was chosen by, and the forms that it was chosen from. */
+defineProps<{ figures: SmoothingFigures; unit: string }>()
 </script>
 
 <template>
   <div>
     <dl class="figures">
-      <template v-for="weight in weights" :key="weight.says">
-        <dt>
-          {{ weight.says }} <span class="small">{{ weight.how }}</span>
-        </dt>
-        <dd>{{ weight.how === 'without effect' ? '–' : formatDecimals(weight.value, 3) }}</dd>
-      </template>
       <dt>level at the start{{ unit ? `, ${unit}` : '' }}</dt>
       <dd>{{ formatFigure(figures.initial.level) }}</dd>
       <template v-if="figures.initial.trend !== undefined">

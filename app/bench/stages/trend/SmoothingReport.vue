@@ -3,11 +3,29 @@ import { computed } from 'vue'
 import type { SmoothingForecast } from '~~/core/forecast/smoothing/calculate'
 import { formWords } from '~~/core/forecast/smoothing/words'
 import type { Result } from '~~/core/result'
+import { useBench } from '../../study/benchStore'
 import SmoothingFigures from './SmoothingFigures.vue'
+import { useWeightHand } from './weightHand'
+import WeightSlider from './WeightSlider.vue'
+import { shownWeights } from './weightsOf'
 
-/** The smoothing that forecasts: its weights, where it starts, and what it was chosen by. */
+/** The smoothing that forecasts: its weights under the hand, where it starts, and what it was chosen by. */
 const props = defineProps<{ result: Result }>()
 const ahead = computed(() => props.result.forecast as Result['forecast'] & SmoothingForecast)
+const bench = useBench()
+const hand = useWeightHand()
+/** How each weight came about: in the hand all of them are held, which is not what they are. */
+const settled = computed(() => {
+  const forecast = bench.result?.forecast
+  return shownWeights(forecast?.by === 'smoothing' ? forecast : ahead.value)
+})
+const weights = computed(() =>
+  shownWeights(ahead.value).map((weight, i) => ({
+    ...weight,
+    how: settled.value[i]?.how ?? weight.how,
+    section: props.result.weightSections?.find(({ name }) => name === weight.name) ?? null,
+  })),
+)
 </script>
 
 <template>
@@ -15,8 +33,18 @@ const ahead = computed(() => props.result.forecast as Result['forecast'] & Smoot
     <h3>Smoothing: {{ formWords(ahead.form) }}</h3>
     <p class="muted small">
       A weight says how much the newest counts: 0 for never revised, 1 for only the newest. Chosen
-      ones have the highest likelihood, together with the initial states.
+      ones have the highest likelihood, together with the initial states. Move one to see what it
+      does; it is then fixed.
     </p>
+    <WeightSlider
+      v-for="weight in weights"
+      :key="weight.name"
+      :weight="weight"
+      :section="weight.section"
+      @move="hand.move(weight.name, $event)"
+      @still="hand.take(weight.name, $event)"
+      @choose="hand.choose(weight.name)"
+    />
     <SmoothingFigures :figures="ahead" :unit="result.series.unit" />
   </section>
 </template>

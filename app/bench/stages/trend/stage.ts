@@ -33,6 +33,7 @@ export const trend: ResultStage = {
         ...parts.trendCycle,
       ]),
       ...(regression ? regressionStrips(result, sources) : parts.cycle),
+      ...('weights' in result.forecast ? smoothingStrip(result, sources) : []),
       ...parts.states,
     ]
   },
@@ -55,6 +56,22 @@ function regressionStrips(result: Result, sources: StripSources): Strip[] {
       share: 3,
     },
     ...parts.strip('residual', 'Residual, regression', 1.6, [`${sources.noun} − fitted`]),
+  ]
+}
+
+/** The values with what the smoothing said of each one period before, and of those that come. */
+function smoothingStrip(result: Result, sources: StripSources): Strip[] {
+  const parts = componentsOf(result, sources)
+  return [
+    {
+      ...mainStrip('Fitted, smoothing', sources, [
+        ...salesLayers(result, sources),
+        ...parts.fitted,
+        ...parts.forecast,
+      ]),
+      id: 'fitted',
+      share: 2.4,
+    },
   ]
 }
 
