@@ -12,7 +12,7 @@ const CORE_LAYERS = [
   ['check'],
   ['calculate.ts'],
   ['completeMethod.ts'],
-  ['method.ts'],
+  ['method.ts', 'methodName.ts'],
   ['checkPlan.ts', 'care', 'leftover'],
   ['forecast'],
   ['decompose'],

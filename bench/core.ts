@@ -82,6 +82,9 @@ const stretch = stretchOf(ten, 1, ten.values.length)
 const basis = {
   ...{ stretch, start: ten.start, trendOptions, trend: figures.trend, model: options.model },
   ...{ lastT: 120, seasonCost: 11, indexAt: () => 1, uncertaintyAt: () => 0, index: [] },
+  calculateMember: () => {
+    throw new Error('A regression has no methods within it.')
+  },
 }
 measure('regression with its report, 120 months, 13 coefficients', 600, () => {
   forecastByRegression(basis, options).report()

@@ -5,8 +5,10 @@ import { completeMethod } from './completeMethod'
 import type { Decomposed } from './decompose/parts'
 import { wayOf, type Taken } from './decompose/ways'
 import type { WeightSection } from './exponential/sections'
+import type { MemberFigures, MemberMethod } from './forecast/member'
 import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
+import { methodName } from './methodName'
 import { MODEL } from './model'
 import type { Series, Value } from './series/series'
 import type { Forecasted } from './forecast/way'
@@ -84,6 +86,7 @@ export function calculate(series: Series, document: MethodDocument): Figures {
           : MODEL[decompose.model].neutral,
       uncertaintyAt: (t) =>
         season?.indices[periodAt(start, t, seasons).season - 1]!.uncertainty ?? 0,
+      calculateMember: (member) => memberFigures(member, method, series),
     },
     method.forecast,
   )
@@ -102,6 +105,25 @@ export function calculate(series: Series, document: MethodDocument): Figures {
     report,
     sections: () => sections?.() ?? null,
     columns: columnsOf(series, prepared, firstT, decomposed, trend, fitted),
+  }
+}
+
+/** A method within a method: what it comes to, without limits. @throws Refusal as it does by itself */
+function memberFigures(
+  { decompose, trend, forecast }: MemberMethod,
+  { format, span, missing, forecast: { horizon } }: Method,
+  series: Series,
+): MemberFigures {
+  const document = {
+    ...{ format, span, missing, decompose, trend },
+    forecast: { ...forecast, horizon, levels: [] },
+  } as MethodDocument
+  const { ahead, columns, estimated, inProportion, method } = calculate(series, document)
+  return {
+    name: methodName(method, series.calendar),
+    forecast: ahead.forecast,
+    fitted: columns.fitted,
+    ...{ estimated, inProportion },
   }
 }
 

@@ -2,6 +2,7 @@ import { formatPeriod, periodAt } from './calendar/period'
 import { completeCheck, type CheckDocument, type CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition } from './decompose/ways'
+import type { MemberDocument, MemberMethod } from './forecast/member'
 import { completeForecast } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
 import { Refusal } from './refusal'
@@ -37,6 +38,8 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   })
   const timeCode = (code: string, where: string) => timeCodeIn(series, code, where)
   const facts = { calendar, start: series.start, firstT, lastT, timeCode }
+  const completeMember = (member: MemberDocument, where: string) =>
+    completedMember(member, where, document, series)
   const trendOptions = completeTrend(trend, facts)
   return {
     format: document.format,
@@ -44,10 +47,53 @@ export function completeMethod(document: MethodDocument, series: Series): Method
     missing,
     decompose: options,
     trend: trendOptions,
-    forecast: completeForecast(forecast, { ...facts, model: options.model, trend: trendOptions }),
+    forecast: completeForecast(forecast, {
+      ...{ ...facts, decompose, completeMember },
+      ...{ model: options.model, trend: trendOptions },
+    }),
     ...(document.check ? { check: planOf(document.check, inSpan.length, calendar.seasons) } : {}),
   }
 }
+
+/**
+ * A method within a method, complete.
+ *
+ * @param where its path in the document around it
+ * @throws Refusal for a combination within a combination, and as the method itself does
+ */
+function completedMember(
+  { decompose, trend, forecast = {} }: MemberDocument,
+  where: string,
+  { format, span, missing, forecast: around }: MethodDocument,
+  series: Series,
+): MemberMethod {
+  if (forecast.by === 'combination') {
+    throw new Refusal('A combination cannot be part of another.', `${where}.forecast.by`)
+  }
+  const given = COMMON.find((key) => forecast[key] !== undefined)
+  if (given) {
+    throw new Refusal(
+      `${given} is that of the combination, for all its methods. Take it out here.`,
+      `${where}.forecast.${given}`,
+    )
+  }
+  try {
+    const document = {
+      ...{ format, span, missing, decompose, trend },
+      forecast: { ...forecast, horizon: around?.horizon, levels: [] },
+    } as MethodDocument
+    const complete = completeMethod(document, series)
+    const { horizon: _, levels: __, limits: ___, ...own } = complete.forecast
+    return { decompose: complete.decompose, trend: complete.trend, forecast: own }
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    const { because, where: own, names } = error
+    throw new Refusal(because, /^[a-z]/.test(own) ? `${where}.${own}` : own || where, names)
+  }
+}
+
+/** What a combination says for all its methods. */
+const COMMON = ['horizon', 'levels', 'limits'] as const
 
 /** @throws Refusal for a check that is asked for where the series is too short for any */
 function planOf(check: CheckDocument, periods: number, seasons: number): CheckPlan {

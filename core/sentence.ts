@@ -4,7 +4,7 @@ import { formatPeriod, parsePeriod, periodAt, periodsBetween } from './calendar/
 import { MISSING_RULES, type MissingRule } from './care/fillMissing'
 import { wayOf, waysFor } from './decompose/ways'
 import { spanOf } from './completeMethod'
-import { LIMIT_KINDS, LONGEST_HORIZON, type LimitKind } from './forecast/commonOptions'
+import { LONGEST_HORIZON, type LimitKind } from './forecast/commonOptions'
 import type { MethodChange } from './finding'
 import { FORECAST_WAYS, forecastWayOf, type ForecastName } from './forecast/ways'
 import { exclusionsOf, type Method, type Span } from './method'
@@ -15,8 +15,9 @@ import type { Series } from './series/series'
 import { hasDays } from './regression/timeVariable'
 import { breakChange, formChange, smoothedChange } from './trend/formChange'
 import { FITTED_FORM_NAMES, TREND_FORM_NAMES, TREND_FORMS } from './trend/forms'
-import type { BreakAt, TrendOptions } from './trend/options'
+import type { TrendOptions } from './trend/options'
 import { TREND_SMOOTHINGS, type TrendSmoothing } from './trend/smoothed'
+import { breakWords, SLOPE_SAYS } from './trend/words'
 import type { Choice, Field, Piece, Word } from './word'
 
 /**
@@ -50,7 +51,7 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     ', with ',
     levelsWord(forecast.levels),
     ' limits ',
-    limitsWord(forecast.limits),
+    limitsWord(forecast),
     '.',
   ]
 }
@@ -169,19 +170,6 @@ function trendChoices(method: Method, series: Series): Choice[] {
   }
 }
 
-/** What the slope of a smoothed level does ahead. */
-const SLOPE_SAYS: Readonly<
-  Record<TrendSmoothing, { readonly text: string; readonly means: string }>
-> = {
-  chosen: {
-    text: 'with its slope chosen',
-    means: 'Without, with or with a damped slope, by AICc.',
-  },
-  none: { text: 'without a slope', means: 'The latest level goes on.' },
-  additive: { text: 'with a slope', means: 'The latest slope goes on without end.' },
-  damped: { text: 'with a damped slope', means: 'The latest slope goes on and dies away.' },
-}
-
 function slopeWord(smoothing: TrendSmoothing): Word {
   const choices = TREND_SMOOTHINGS.map((one) => ({
     ...SLOPE_SAYS[one],
@@ -189,12 +177,6 @@ function slopeWord(smoothing: TrendSmoothing): Word {
     change: smoothedChange(one),
   }))
   return { id: 'slope', text: SLOPE_SAYS[smoothing].text, ask: { kind: 'pick', choices } }
-}
-
-/** `Jun 2019`, `Jun 2019 and Mar 2022`, `4 periods` */
-function breakWords(breaks: readonly BreakAt[], calendar: Calendar): string {
-  const labels = breaks.map(({ period }) => periodLabel(parsePeriod(period, calendar)!, calendar))
-  return labels.length > 2 ? countPeriods(labels.length, calendar) : labels.join(' and ')
 }
 
 /** How many periods are analysed. */
@@ -260,7 +242,7 @@ function forecastPieces({ forecast, trend }: Method, calendar: Calendar): Piece[
         choices: FORECAST_WAYS.map(({ name, says }) => ({
           ...says,
           chosen: name === forecast.by,
-          change: wayChange(name, trend),
+          change: wayChange(name, trend, forecast.limits),
         })),
       },
     },
@@ -268,10 +250,14 @@ function forecastPieces({ forecast, trend }: Method, calendar: Calendar): Piece[
   ]
 }
 
-/** Another way of forecasting; one that fits the trend itself takes a straight line in place of a smoothed level. */
-function wayChange(by: ForecastName, { form }: TrendOptions): MethodChange {
-  const takesAnother = forecastWayOf(by).fitsTrend && form === 'smoothed'
-  return { ...(takesAnother ? { trend: formChange('linear').trend } : {}), forecast: { by } }
+/** Another way of forecasting, with what it could not do of the trend and the limits left behind. */
+function wayChange(by: ForecastName, { form }: TrendOptions, limits: LimitKind): MethodChange {
+  const way = forecastWayOf(by)
+  const takesAnother = way.fitsTrend && form === 'smoothed'
+  return {
+    ...(takesAnother ? { trend: formChange('linear').trend } : {}),
+    forecast: { by, ...(way.limits.includes(limits) ? {} : { limits: undefined }) },
+  }
 }
 
 /** Years ahead that are often wanted. */
@@ -340,8 +326,8 @@ export const LIMITS_SAY: Readonly<
   },
 }
 
-function limitsWord(limits: LimitKind): Word {
-  const choices = LIMIT_KINDS.map((kind) => ({
+function limitsWord({ by, limits }: Method['forecast']): Word {
+  const choices = forecastWayOf(by).limits.map((kind) => ({
     ...LIMITS_SAY[kind],
     chosen: kind === limits,
     change: { forecast: { limits: kind } },
@@ -387,16 +373,6 @@ export function missingWords(rule: MissingRule): string {
     seasonal: 'interpolated with their season',
     zero: 'taken as zero',
   }[rule]
-}
-
-/** `a straight line through the last 60 months` */
-export function trendWords(trend: TrendOptions, calendar: Calendar): string {
-  const { says } = TREND_FORMS[trend.form]
-  const breaks = trend.breaks ? ` at ${breakWords(trend.breaks, calendar)}` : ''
-  const last =
-    trend.last === undefined ? '' : ` through the last ${countPeriods(trend.last, calendar)}`
-  const slope = trend.form === 'smoothed' ? ` ${SLOPE_SAYS[trend.smoothing].text}` : ''
-  return `${says}${slope}${breaks}${last}${trend.time === 'days' ? ', in days' : ''}`
 }
 
 /** The forecast in a few words: `by regression, multiplicative, with every season against the average and no events`. */

@@ -13,6 +13,7 @@ import {
   foreignForecastWords,
   type ForecastDocument,
 } from '../core/forecast/ways'
+import { FEWEST_MEMBERS, MOST_MEMBERS } from '../core/forecast/combination/options'
 import { METHOD_FORMAT, type MethodDocument } from '../core/method'
 import { trendDocument } from '../core/trend/options'
 
@@ -43,13 +44,30 @@ const decomposeSchema = z.discriminatedUnion('by', [
   ),
 ]) as unknown as z.ZodType<DecompositionDocument>
 
+/** Methods within a method. */
+const membersSchema = z
+  .array(
+    z.strictObject({
+      decompose: decomposeSchema.optional(),
+      trend: trendDocument.optional(),
+      forecast: z.lazy((): z.ZodType => forecastSchema).optional(),
+    }),
+  )
+  .min(FEWEST_MEMBERS)
+  .max(MOST_MEMBERS)
+  .optional()
+
 /** The same of the ways of forecasting. */
 const forecastSchema = z.discriminatedUnion('by', [
   ofWay({ ...DEFAULT_FORECAST.document.shape, by: z.undefined().optional() }, (key) =>
     foreignForecastWords(key, DEFAULT_FORECAST.name),
   ),
   ...FORECAST_WAYS.map(({ document, name }) =>
-    ofWay(document.shape, (key) => foreignForecastWords(key, name)),
+    ofWay(
+      // The methods within a combination are parts of a method document too.
+      'of' in document.shape ? { ...document.shape, of: membersSchema } : document.shape,
+      (key) => foreignForecastWords(key, name),
+    ),
   ),
 ]) as unknown as z.ZodType<ForecastDocument>
 

@@ -51,7 +51,7 @@ async function answerContest(request: TriesRequest & { kind: 'contest' }) {
       finished += entry.task.origins.length
     } else contestants.push(entry)
     const isLast = contestants.length === candidates.length
-    const contest = concludeContest(series, plan, contestants)
+    const contest = concludeContest(series, plan, contestants, isLast)
     post({ id, kind: 'contest', contest, isLast })
   }
 }

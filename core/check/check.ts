@@ -1,12 +1,15 @@
+import { countPeriods } from '../calendar/labels'
 import { completeMethod } from '../completeMethod'
 import type { CheckPlan } from '../checkPlan'
 import type { Finding } from '../finding'
 import type { Benchmark } from '../forecast/benchmarks'
+import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import type { Series } from '../series/series'
+import { smoothedChange } from '../trend/formChange'
 import { accuracyOf, type Accuracy } from './accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
-import { findingsOfCheck, type LevelCoverage, type Shorter } from './findings'
+import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
 import {
   checkTask,
   roll,
@@ -70,25 +73,58 @@ export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): C
     holdout: tryFrom(task, task.lastT - plan.holdout, plan.holdout),
     findings: findingsOfCheck({
       ...{ verdict, coverage, limits, passedOver },
-      shorter: verdict?.against === 'worse' ? shorterTrend(task, verdict) : null,
+      nearer: verdict?.against === 'worse' ? nearerTrends(task, verdict) : [],
       origins: origins.length,
       horizon: plan.rolling.horizon,
-      calendar: series.calendar,
       unit: series.unit,
     }),
   }
 }
 
-const SHORTER_YEARS = 3
+const LATEST_YEARS = 3
 
-/** The same method with its trend through the last three years; null where that is no better, or nothing else. */
-function shorterTrend(task: CheckTask, { method }: Verdict): Shorter | null {
+/** The same method with trends that keep to the latest values, over the same origins: those that are nearer, the nearest first. */
+function nearerTrends(task: CheckTask, { method }: Verdict): Nearer[] {
   const { series, document, origins } = task
-  const last = SHORTER_YEARS * Math.max(1, series.calendar.seasons)
+  return followingTrends(document, series, origins.at(-1)!)
+    .flatMap(({ change, words, label }): Nearer[] => {
+      const other = { ...task, document: changed(document, change) }
+      const { tries } = rolledOf(origins.map((origin) => tryFrom(other, origin)))
+      const off = offBy(tries, accuracyOf(tries, 'method'))
+      return off && off.by < method.by ? [{ change, words, label, off }] : []
+    })
+    .sort((a, b) => a.off.by - b.off.by)
+}
+
+/** What a trend could be instead, to keep to the latest values; nothing where the forecast has no trend, or has one that does. */
+function followingTrends(
+  { trend, forecast }: MethodDocument,
+  { calendar }: Series,
+  lastOrigin: number,
+): Omit<Nearer, 'off'>[] {
+  const { extendsTrend, fitsTrend } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
   // Breaks are the analyst's own answer to a trend that turns.
-  if (document.trend?.breaks || (document.trend?.last ?? origins.at(-1)!) <= last) return null
-  const other = { ...task, document: changed(document, { trend: { last } }) }
-  const { tries } = rolledOf(origins.map((origin) => tryFrom(other, origin)))
-  const off = offBy(tries, accuracyOf(tries, 'method'))
-  return off && off.by < method.by ? { last, off } : null
+  if ((!extendsTrend && !fitsTrend) || trend?.breaks) return []
+  const last = LATEST_YEARS * Math.max(1, calendar.seasons)
+  const through = `the last ${countPeriods(last, calendar)}`
+  return [
+    ...(extendsTrend && trend?.form !== 'smoothed'
+      ? [
+          {
+            change: smoothedChange(),
+            words: 'with a smoothed level',
+            label: 'Smooth the deseasonalized series',
+          },
+        ]
+      : []),
+    ...((trend?.last ?? lastOrigin) > last
+      ? [
+          {
+            change: { trend: { last } },
+            words: `with the trend through ${through}`,
+            label: `Fit the trend to ${through}`,
+          },
+        ]
+      : []),
+  ]
 }

@@ -1,6 +1,4 @@
-import { countPeriods } from '../calendar/labels'
-import type { Calendar } from '../calendar/calendar'
-import type { Action, Finding } from '../finding'
+import type { Action, Finding, MethodChange } from '../finding'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import type { LimitKind } from '../forecast/commonOptions'
 import { agrees, type Coverage } from './coverage'
@@ -15,9 +13,13 @@ export interface LevelCoverage {
   readonly pastErrors: Coverage
 }
 
-/** The same method with its trend fitted to the last years alone, tried over the same origins. */
-export interface Shorter {
-  readonly last: number
+/** The same method with another trend, which was nearer over the same origins. */
+export interface Nearer {
+  readonly change: MethodChange
+  /** `with a smoothed level` */
+  readonly words: string
+  /** Of the click that takes it. */
+  readonly label: string
   readonly off: Off
 }
 
@@ -26,12 +28,11 @@ export interface Judged {
   readonly verdict: Verdict | null
   readonly coverage: readonly LevelCoverage[]
   readonly limits: LimitKind
-  /** null where it was not tried, or is no better. */
-  readonly shorter: Shorter | null
+  /** The nearest first; none where none was tried, or none is nearer. */
+  readonly nearer: readonly Nearer[]
   readonly passedOver: readonly PassedOver[]
   readonly origins: number
   readonly horizon: number
-  readonly calendar: Calendar
   readonly unit: string
 }
 
@@ -41,7 +42,7 @@ export function findingsOfCheck(judged: Judged): Finding[] {
 }
 
 /** Worse than what needs no method, beyond chance. */
-function benchmarkFinding({ verdict, shorter, calendar, unit }: Judged): Finding[] {
+function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
   const [best] = verdict?.benchmarks ?? []
   if (!verdict || !best || verdict.against !== 'worse') return []
   const says = BENCHMARK_SAYS[best.which]
@@ -49,11 +50,11 @@ function benchmarkFinding({ verdict, shorter, calendar, unit }: Judged): Finding
     label: `Forecast by ${says}`,
     change: { forecast: { by: 'benchmark', which: best.which } },
   }
-  const through = shorter && `the last ${countPeriods(shorter.last, calendar)}`
-  const fit: Action[] = shorter
-    ? [{ label: `Fit the trend to ${through}`, change: { trend: { last: shorter.last } } }]
-    : []
-  const isNearer = shorter !== null && shorter.off.by < best.off.by
+  const actions = (wanted: boolean) =>
+    nearer
+      .filter(({ off }) => off.by < best.off.by === wanted)
+      .map(({ label, change }): Action => ({ label, change }))
+  const others = nearer.map(({ words, off }) => `${words} by ${offWords(off, unit)}`)
   return [
     {
       code: 'worse-than-benchmark',
@@ -61,13 +62,11 @@ function benchmarkFinding({ verdict, shorter, calendar, unit }: Judged): Finding
       stage: 'check',
       text:
         `Over ${countTries(verdict.tries)} this method was off by ${offWords(verdict.method, unit)}, and ${says} by ${offWords(best.off, unit)}: what needs no method does better. ` +
-        (shorter
-          ? `With the trend through ${through} it would have been off by ${offWords(shorter.off, unit)}. `
-          : '') +
+        (others.length > 0 ? `It would have been off, ${others.join(', ')}. ` : '') +
         'The contest tries the other methods.',
       period: null,
       figure: verdict.method.by,
-      actions: isNearer ? [...fit, repeat] : [repeat, ...fit],
+      actions: [...actions(true), repeat, ...actions(false)],
     },
   ]
 }

@@ -1,5 +1,6 @@
 import type { Figures } from '../calculate'
 import type { CheckDocument } from '../checkPlan'
+import { forecastWayOf } from '../forecast/ways'
 import { halfWidths, limitsFrom, type PastErrors } from '../forecast/pastErrors'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
@@ -11,12 +12,24 @@ import { checkTask, roll } from './rolling'
  * earlier origins are made first, as many periods ahead as the forecast goes.
  *
  * @param document that the figures were calculated by
- * @throws Refusal when there are too few earlier forecasts
+ * @throws Refusal when there are too few earlier forecasts and the model could have limits of its own
  */
 export function withPastErrors(figures: Figures, document: MethodDocument): Figures {
-  const { series, method, ahead, inProportion } = figures
-  const { limits, horizon, levels } = method.forecast
+  const { by, limits } = figures.method.forecast
   if (limits !== 'past-errors') return figures
+  try {
+    return fromPastErrors(figures, document)
+  } catch (error) {
+    // What has no limits of a model stands without any.
+    const hasOthers = forecastWayOf(by).limits.includes('model')
+    if (hasOthers || !(error instanceof Refusal) || error.where !== 'forecast.limits') throw error
+    return figures
+  }
+}
+
+function fromPastErrors(figures: Figures, document: MethodDocument): Figures {
+  const { series, method, ahead, inProportion } = figures
+  const { horizon, levels } = method.forecast
   const check: CheckDocument = { rolling: { horizon } }
   const task = checkTask(series, document, check)
   if (!task) {

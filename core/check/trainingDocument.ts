@@ -1,6 +1,12 @@
 import { formatPeriod, periodAt, timeCodeOfCode } from '../calendar/period'
 import type { DecompositionDocument } from '../decompose/ways'
-import { DEFAULT_FORECAST, forecastWayOf, type ForecastDocument } from '../forecast/ways'
+import type { MemberDocument } from '../forecast/member'
+import {
+  DEFAULT_FORECAST,
+  forecastWayOf,
+  type ForecastDocument,
+  type ForecastName,
+} from '../forecast/ways'
 import type { MethodDocument } from '../method'
 import type { Series } from '../series/series'
 import { trendWithin, type TrainingSpan } from '../trend/options'
@@ -20,23 +26,27 @@ export function trainingDocument(
   origin: number,
   horizon: number,
 ): MethodDocument {
-  const { decompose, trend, forecast = {}, missing, format } = document
+  const { missing, format } = document
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
   const timeCode = (period: string) => timeCodeOfCode(period, calendar, start)
-  const fitted: TrainingSpan = {
-    from: Math.max(firstT, origin - (trend?.last ?? Infinity) + 1),
-    to: origin,
-    timeCode,
+  /** What of a method, or of one within it, lies inside the span. */
+  const within = ({ decompose, trend, forecast = {} }: MemberDocument): MemberDocument => {
+    const from = Math.max(firstT, origin - (trend?.last ?? Infinity) + 1)
+    const fitted: TrainingSpan = { from, to: origin, timeCode }
+    const by = (forecast.by ?? DEFAULT_FORECAST.name) as ForecastName
+    return {
+      ...(decompose ? { decompose: leftOutWithin(decompose, firstT, origin, timeCode) } : {}),
+      ...(trend ? { trend: trendWithin(trend, fitted) } : {}),
+      forecast: { ...forecastWayOf(by).within({ ...forecast, by } as never, fitted, within) },
+    }
   }
-  const by = forecast.by ?? DEFAULT_FORECAST.name
-  const known = forecastWayOf(by).within({ ...forecast, by } as never, fitted)
+  const { forecast, ...known } = within(document as MemberDocument)
   return {
     format,
     span: { from: code(firstT), to: code(origin) },
     ...(missing === undefined ? {} : { missing }),
-    ...(decompose ? { decompose: leftOutWithin(decompose, firstT, origin, timeCode) } : {}),
-    ...(trend ? { trend: trendWithin(trend, fitted) } : {}),
-    forecast: { ...known, horizon, limits: undefined } as ForecastDocument,
+    ...known,
+    forecast: { ...forecast, horizon, limits: undefined } as ForecastDocument,
   }
 }
 

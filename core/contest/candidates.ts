@@ -1,14 +1,13 @@
 import { calculate } from '../calculate'
 import { completeMethod, spanOf } from '../completeMethod'
-import { wayOf, waysFor } from '../decompose/ways'
+import { waysFor } from '../decompose/ways'
 import { examine } from '../examine'
 import type { MethodChange } from '../finding'
 import { FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
-import { changed, type Method, type MethodDocument } from '../method'
+import { changed, type MethodDocument } from '../method'
+import { methodName } from '../methodName'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
-import { trendWords } from '../sentence'
-import { capitalized } from '../series/noun'
 import type { Series } from '../series/series'
 
 /** A method that takes part in a contest. */
@@ -40,23 +39,11 @@ export function candidatesFor(series: Series, document: MethodDocument): Candida
 /** A method as a candidate, under a name that says what it is; of a refused method no more than its way. */
 export function candidate(series: Series, document: MethodDocument): Candidate {
   try {
-    return { name: methodName(completeMethod(document, series), series), document }
+    return { name: methodName(completeMethod(document, series), series.calendar), document }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
     return { name: 'A method that cannot be carried out', document }
   }
-}
-
-/** A method in a few words: `Ratio to a 2×12 moving average, multiplicative; a straight line through the last 36 months`. */
-export function methodName(method: Method, { calendar }: Series): string {
-  const { decompose, forecast, trend } = method
-  const says = wayOf(decompose.by).says(calendar, decompose.model).text
-  return capitalized(
-    forecastWayOf(forecast.by).label(forecast, {
-      decomposition: `${says}, ${decompose.model}`,
-      trend: trendWords(trend, calendar),
-    }),
-  )
 }
 
 /** What of a method is no choice between methods. */

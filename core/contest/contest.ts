@@ -11,7 +11,9 @@ import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series, Value } from '../series/series'
 import { mean, median } from '../statistics/average'
-import { candidatesFor, type Candidate } from './candidates'
+import { combined } from '../forecast/combination/calculate'
+import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
+import { candidate, candidatesFor, type Candidate } from './candidates'
 
 export const CONTEST_FORMAT = 'elvant-contest/1'
 
@@ -123,24 +125,30 @@ const TOO_SHORT = 'The series is too short to be checked: there is no origin to 
  *
  * @param plan that of {@link contestPlan}
  * @param contestants in the order of the list, which decides between equally simple methods
+ * @param isWhole whether all have made their forecasts: the mean of the first two is then one row more
  */
 export function concludeContest(
   series: Series,
   { rolling: { horizon, step } }: CheckPlan,
   contestants: readonly Contestant[],
+  isWhole = true,
 ): Contest {
   const plan = { horizon, step }
   const judged = contestants.map((one) => ({ one, tries: triesOf(one) }))
   const taking = judged.flatMap(({ one, tries }) => (tries ? [{ one, tries }] : []))
   const shared = sharedOrigins(taking.map(({ tries }) => tries))
-  const ranked = taking
-    .map(({ one, tries }) =>
-      rowOf(
-        one,
-        tries.filter(({ origin }) => shared.has(origin)),
-      ),
-    )
-    .sort((a, b) => (a.mean ?? Infinity) - (b.mean ?? Infinity))
+  const rank = (all: readonly Taking[]) =>
+    all
+      .map(({ one, tries }) =>
+        rowOf(
+          one,
+          tries.filter(({ origin }) => shared.has(origin)),
+        ),
+      )
+      .sort((a, b) => (a.mean ?? Infinity) - (b.mean ?? Infinity))
+  const alone = rank(taking)
+  const together = isWhole ? meanOfFirstTwo(series, alone, taking, shared) : null
+  const ranked = together ? rank([...taking, together]) : alone
   const [best] = ranked
   const rows = ranked.map((row) => ({
     ...row,
@@ -165,7 +173,72 @@ export function concludeContest(
     },
     rows: [...rows, ...refused],
     proposed: best?.name ?? null,
-    plainer: best ? plainerThan(best, rows, contestants) : null,
+    plainer: best
+      ? plainerThan(best, rows, together ? [...contestants, together.one] : contestants)
+      : null,
+  }
+}
+
+/** A method in the ranking, with the tries that are compared. */
+interface Taking {
+  readonly one: Contestant
+  readonly tries: readonly Try[]
+}
+
+/**
+ * The mean of the first two methods as one more, from the forecasts that those have made; null with fewer than two, and
+ * where it takes part already.
+ */
+function meanOfFirstTwo(
+  series: Series,
+  ranked: readonly ContestRow[],
+  taking: readonly Taking[],
+  shared: ReadonlySet<number>,
+): Taking | null {
+  const isCombination = ({ method }: ContestRow) => method.forecast?.by === 'combination'
+  const firstTwo = ranked.filter((row) => !isCombination(row)).slice(0, 2)
+  const own = firstTwo.map(({ name }) => taking.find(({ one }) => one.candidate.name === name)!)
+  const [a, b] = own
+  if (!a || !b) return null
+  const document = combinationOf([a.one.candidate.document, b.one.candidate.document])
+  const together = candidate(series, document)
+  if (ranked.some(({ name }) => name === together.name)) return null
+  const others = new Map(b.tries.map((one) => [one.origin, one]))
+  const tries = a.tries
+    .filter(({ origin }) => shared.has(origin))
+    .map((one): Try => {
+      const other = others.get(one.origin)!
+      const nothing = one.forecast.map(() => null)
+      const none = { lower: nothing, upper: nothing }
+      return {
+        ...one,
+        forecast: one.forecast.map((value, i) => combined([value, other.forecast[i]!], 'mean')),
+        limits: Object.fromEntries(Object.keys(one.limits).map((level) => [level, none])),
+        inProportion: one.inProportion && other.inProportion,
+      }
+    })
+  const estimated = own.reduce((sum, { one }) => sum + (one.estimated ?? 0), 0)
+  return {
+    one: { candidate: together, estimated, outcome: { rolled: { tries, passedOver: [] } } },
+    tries,
+  }
+}
+
+/** The mean of methods as a method: span, missing values, horizon and check are those of the first. */
+function combinationOf(methods: readonly [MethodDocument, MethodDocument]): MethodDocument {
+  const [{ decompose, trend: _, forecast, ...around }] = methods
+  const { horizon, levels } = forecast ?? {}
+  return {
+    ...around,
+    ...(decompose ? { decompose } : {}),
+    forecast: {
+      by: 'combination',
+      ...{ horizon, levels, average: 'mean' },
+      of: methods.map((one) => {
+        const { horizon: _, levels: __, limits: ___, ...own } = one.forecast ?? {}
+        return { decompose: one.decompose, trend: one.trend, forecast: own }
+      }),
+    },
   }
 }
 
@@ -201,9 +274,11 @@ function emptyRow({ candidate, estimated }: Contestant): ContestRow {
 
 function rowOf(contestant: Contestant, tries: readonly Try[]): ContestRow {
   const byOrigin = tries.map((one) => scaledError(one, one.forecast)!)
+  const { forecast } = contestant.candidate.document
+  const { limits } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
   const levels = Object.keys(tries[0]?.limits ?? {})
   const scale = scaleOfErrors(tries, true, [])
-  const ofPastErrors = contestant.candidate.document.forecast?.limits === 'past-errors'
+  const ofPastErrors = (forecast?.limits ?? limits[0]) === 'past-errors'
   return {
     ...emptyRow(contestant),
     mean: mean(byOrigin),

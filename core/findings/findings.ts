@@ -3,7 +3,7 @@ import { wayOf } from '../decompose/ways'
 import type { Examined } from '../examine'
 import type { Finding } from '../finding'
 import { forecastWayOf } from '../forecast/ways'
-import { exclusionsOf } from '../method'
+import { exclusionsOf, type Method } from '../method'
 import { careFindings } from './careFindings'
 import { leftoverFindings } from './leftoverFindings'
 import { limitFindings } from './limitFindings'
@@ -11,7 +11,7 @@ import { modelFinding, peakFindings } from './lookFindings'
 import { outlierFindings } from './outlierFindings'
 import { seasonFindings } from './seasonFindings'
 import { spanFindings } from './spanFindings'
-import { trendFindings } from './trendFindings'
+import { trendFindings, type TrendUse } from './trendFindings'
 
 /** Every sentence that there is to say of a result, what sways the others first. */
 export function findingsOf(figures: Figures, examined: Examined): Finding[] {
@@ -42,7 +42,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       examined.trendShare,
     ),
     ...way.findings(stretch, decompose, decomposed, hasSeason),
-    ...trendFindings(stretch, examined, trend, method.trend, unit),
+    ...trendFindings(stretch, examined, trend, method.trend, { unit, uses: useOfTrend(method) }),
     ...spanFindings(
       stretch,
       exclusionsOf(method),
@@ -58,4 +58,10 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       method.forecast,
     ),
   ]
+}
+
+function useOfTrend({ forecast }: Method): TrendUse {
+  const { extendsTrend, fitsTrend } = forecastWayOf(forecast.by)
+  if (extendsTrend) return 'extends'
+  return fitsTrend ? 'fits' : 'nothing'
 }

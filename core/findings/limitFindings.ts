@@ -17,9 +17,9 @@ export function limitFindings(
     ? residualLikeness
     : (regression?.durbinWatson ?? durbinWatson(columns.residual))
   const widest = ahead.limits[Math.max(...method.forecast.levels)]
-  if (!widest || ahead.interval.s === null) return []
-  const findings: Finding[] = []
   const takesIndependent = method.forecast.limits === 'model'
+  if (!widest || (takesIndependent && ahead.interval.s === null)) return []
+  const findings: Finding[] = []
   const isWithin = likeness === null || (likeness >= INDEPENDENT[0] && likeness <= INDEPENDENT[1])
   if (takesIndependent && !isWithin) {
     findings.push({

@@ -2,10 +2,11 @@ import { countPeriods, onePeriod } from '../calendar/labels'
 import type { Examined, PhaseAt } from '../examine'
 import type { Action, Finding, MethodChange } from '../finding'
 import type { DesignFit } from '../regression/fitDesign'
+import { capitalized } from '../series/noun'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { mean } from '../statistics/average'
-import { breakChange, formChange } from '../trend/formChange'
+import { breakChange, formChange, smoothedChange } from '../trend/formChange'
 import type { Trend } from '../trend/trend'
 import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
@@ -20,6 +21,9 @@ const TELLING = 0.2
 /** Years that a line through the latest values takes. */
 const LATEST_YEARS = 3
 
+/** What the forecast makes of the trend: it goes on with it, fits it itself, or leaves it alone. */
+export type TrendUse = 'extends' | 'fits' | 'nothing'
+
 /**
  * The trend in phases with their dates and yearly rates, and whether the trend that is projected fits.
  *
@@ -30,7 +34,7 @@ export function trendFindings(
   { phases, strength, residualLikeness, leftover }: Examined,
   trend: Trend,
   options: TrendOptions,
-  unit: string,
+  { unit, uses }: { readonly unit: string; readonly uses: TrendUse },
 ): Finding[] {
   const said =
     phases.length === 0
@@ -45,8 +49,8 @@ export function trendFindings(
           ),
         ]
   if (leftover.isNothing) return said
-  if (trend.by === 'smoothing') return said
-  return [...said, ...trendMisfit(stretch, trend.fit, residualLikeness, options)]
+  if (trend.by === 'smoothing' || uses === 'nothing') return said
+  return [...said, ...trendMisfit(stretch, trend.fit, residualLikeness, options, uses)]
 }
 
 function phasesFinding(
@@ -133,6 +137,7 @@ function trendMisfit(
   fit: DesignFit,
   durbinWatson: Value,
   { form, last }: TrendOptions,
+  uses: Exclude<TrendUse, 'nothing'>,
 ): Finding[] {
   const { calendar, values } = stretch
   const { seasons } = calendar
@@ -154,24 +159,38 @@ function trendMisfit(
   ]
   const wanted = LATEST_YEARS * Math.max(seasons, 4)
   const isLonger = (last ?? values.length) > wanted
+  const follows: readonly (readonly [words: string, action: Action])[] = [
+    ...(uses === 'extends'
+      ? [
+          [
+            'a smoothed level',
+            { label: 'Smooth the deseasonalized series', change: smoothedChange() },
+          ] as const,
+        ]
+      : []),
+    ...(isLonger
+      ? [
+          [
+            'a line through the latest years',
+            {
+              label: `Fit a line to the last ${countPeriods(wanted, calendar)}`,
+              change: lineThroughLast(wanted),
+            },
+          ] as const,
+        ]
+      : []),
+  ]
+  const what = follows.map(([words]) => words).join(' or ')
+  const line = form === 'linear' ? 'straight line' : TREND_FORMS[form].words
   return [
     {
       code: 'line-does-not-fit',
       severity: 'caution',
       stage: 'trend',
-      text: `The ${form === 'linear' ? 'straight line' : TREND_FORMS[form].words} does not fit: ${reasons.join(', and ')}. ${isLonger ? 'A line through the latest years follows them better.' : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
+      text: `The ${line} does not fit: ${reasons.join(', and ')}. ${what ? `${capitalized(what)} follows them better.` : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
       period: stretch.periodOf(values.length - latest.length).code,
       figure: durbinWatson,
-      ...(isLonger
-        ? {
-            actions: [
-              {
-                label: `Fit a line to the last ${countPeriods(wanted, calendar)}`,
-                change: lineThroughLast(wanted),
-              },
-            ],
-          }
-        : {}),
+      ...(follows.length > 0 ? { actions: follows.map(([, action]) => action) } : {}),
     },
   ]
 }

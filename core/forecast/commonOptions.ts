@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
+import type { DecompositionDocument } from '../decompose/ways'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import { requireWhole } from '../requireWhole'
 import type { TrendOptions } from '../trend/options'
+import type { MemberDocument, MemberMethod } from './member'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
 export const LONGEST_HORIZON = 1200
@@ -42,11 +44,15 @@ export interface ForecastFacts {
   /** Of the decomposition. */
   readonly model: Model
   readonly trend: TrendOptions
+  /** The decomposition as it was asked for. */
+  readonly decompose: DecompositionDocument
   /** Time codes of the analysed span. */
   readonly firstT: number
   readonly lastT: number
   /** The time code of a period of the series. @throws Refusal for any other */
   timeCode(code: string, where: string): number
+  /** A method within this one, complete. @throws Refusal as that method does, under its own path */
+  completeMember(member: MemberDocument, where: string): MemberMethod
 }
 
 /** One year ahead, three of a yearly series, with 80% and 95% limits of the model. @throws Refusal for what is out of range */

@@ -13,9 +13,10 @@ import type { TrainingSpan, TrendOptions } from '../trend/options'
 import type { TrendFit } from '../trend/report'
 import type { DesignColumn } from '../regression/design'
 import type { Piece } from '../word'
-import type { CommonForecast, ForecastFacts } from './commonOptions'
+import type { CommonForecast, ForecastFacts, LimitKind } from './commonOptions'
 import type { RegressionReport } from '../regression/fullReport'
 import type { Limits } from './limits'
+import type { MemberDocument, MemberFigures, MemberMethod } from './member'
 import type { PastErrors } from './pastErrors'
 
 /** What a forecast starts from. */
@@ -38,6 +39,8 @@ export interface ForecastBasis {
   uncertaintyAt(t: number): number
   /** Index of every period analysed. */
   readonly index: readonly number[]
+  /** What a method within this one comes to on the same stretch. @throws Refusal as that method does */
+  calculateMember(member: MemberMethod): MemberFigures
 }
 
 /** What every forecast comes to, one entry a forecast period in every list. */
@@ -100,13 +103,19 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly fitsTrend: boolean
   /** Whether it takes long enough to be done beside the page. */
   readonly heavy: boolean
+  /** What its limits can be made of, the default first. */
+  readonly limits: readonly LimitKind[]
   /** Whether it needs no method: what any other must beat to be worth its trouble. */
   readonly isBenchmark: boolean
   readonly document: z.ZodObject & z.ZodType<Document>
   /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
   complete(document: Document, facts: ForecastFacts): Options
   /** The same for a shorter span: what lies outside it is left behind. */
-  within(document: Document, span: TrainingSpan): Document
+  within(
+    document: Document,
+    span: TrainingSpan,
+    memberWithin: (member: MemberDocument) => MemberDocument,
+  ): Document
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */
@@ -114,11 +123,19 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   /** Its own words of the sentence, behind its name. */
   words(options: Options, told: ForecastTold): Piece[]
   /** A method of this way in a few words. */
-  label(options: Options, told: { readonly decomposition: string; readonly trend: string }): string
+  label(options: Options, told: LabelTold): string
   /** Its lines of the contest, those that the series admits. */
   candidates(facts: CandidateFacts): MethodChange[]
   /** What the reader of its figures must know. */
   findings(stretch: Stretch, ahead: Ahead, judged: JudgedForecast, options: Options): Finding[]
+}
+
+/** What the few words for a method are made of. */
+export interface LabelTold {
+  readonly decomposition: string
+  readonly trend: string
+  /** The few words for a method within this one. */
+  nameOf(member: MemberMethod): string
 }
 
 /** What a candidate of the contest must know of the series. */

@@ -5,6 +5,9 @@ import { byDecomposition } from './byDecomposition/way'
 import { benchmark } from './benchmark/way'
 import type { BenchmarkForecast } from './benchmark/calculate'
 import type { BenchmarkDocument, BenchmarkOptions } from './benchmark/options'
+import type { CombinationForecast } from './combination/calculate'
+import type { CombinationDocument, CombinationOptions } from './combination/options'
+import { combination } from './combination/way'
 import type { ForecastFacts } from './commonOptions'
 import type { RegressionForecast } from './regression/calculate'
 import type { RegressionDocument, RegressionOptions } from './regression/options'
@@ -15,18 +18,36 @@ import { smoothing } from './smoothing/way'
 import type { ForecastWay } from './way'
 
 /** Every way of forecasting, in the order in which they are offered. */
-export const FORECAST_WAYS = [byDecomposition, regression, smoothing, benchmark] as const
+export const FORECAST_WAYS = [
+  byDecomposition,
+  regression,
+  smoothing,
+  combination,
+  benchmark,
+] as const
 
 /** The options of a forecast, complete; `by` names the way. */
 export type ForecastOptions =
-  ByDecompositionOptions | RegressionOptions | SmoothingOptions | BenchmarkOptions
+  | ByDecompositionOptions
+  | RegressionOptions
+  | SmoothingOptions
+  | CombinationOptions
+  | BenchmarkOptions
 export type ForecastName = ForecastOptions['by']
 /** What a forecast comes to. */
 export type Ahead =
-  DecompositionForecast | RegressionForecast | SmoothingForecast | BenchmarkForecast
+  | DecompositionForecast
+  | RegressionForecast
+  | SmoothingForecast
+  | CombinationForecast
+  | BenchmarkForecast
 
 type NamedDocument =
-  ByDecompositionDocument | RegressionDocument | SmoothingDocument | BenchmarkDocument
+  | ByDecompositionDocument
+  | RegressionDocument
+  | SmoothingDocument
+  | CombinationDocument
+  | BenchmarkDocument
 /** A document that names no way means the default one. */
 type UnnamedDocument = { readonly by?: undefined } & Omit<ByDecompositionDocument, 'by'>
 /** The part of the method document on the forecast. */

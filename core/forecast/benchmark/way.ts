@@ -1,3 +1,4 @@
+import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByBenchmark, type BenchmarkForecast } from './calculate'
 import { columnsOfBenchmark } from './columns'
@@ -23,6 +24,7 @@ export const benchmark = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: true,
+  limits: LIMIT_KINDS,
   document: benchmarkDocument,
   complete: completeBenchmark,
   within: (document) => document,

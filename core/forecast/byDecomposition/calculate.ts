@@ -48,7 +48,7 @@ export interface DecompositionForecast extends CommonAhead {
  * @example trend 52.916 + 1.2332 t, t = 17, index 0.78269: 73.881, reseasonalized 57.826
  */
 export function forecastByDecomposition(
-  basis: Omit<ForecastBasis, 'stretch' | 'start' | 'trendOptions'>,
+  basis: Omit<ForecastBasis, 'stretch' | 'start' | 'trendOptions' | 'calculateMember'>,
   {
     horizon,
     levels,

@@ -1,3 +1,4 @@
+import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByDecomposition, type DecompositionForecast } from './calculate'
 import { columnsOfForecast } from './columns'
@@ -22,6 +23,7 @@ export const byDecomposition = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: false,
+  limits: LIMIT_KINDS,
   document: byDecompositionDocument,
   complete: completeByDecomposition,
   within: (document) => document,

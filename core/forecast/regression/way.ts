@@ -1,3 +1,4 @@
+import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByRegression, type RegressionForecast } from './calculate'
 import { columnsOfRegression } from './columns'
@@ -24,6 +25,7 @@ export const regression = {
   fitsTrend: true,
   heavy: false,
   isBenchmark: false,
+  limits: LIMIT_KINDS,
   document: regressionDocument,
   complete: completeRegression,
   within: regressionWithin,

@@ -1,3 +1,4 @@
+import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastBySmoothing, type SmoothingForecast } from './calculate'
 import { columnsOfSmoothing } from './columns'
@@ -23,6 +24,7 @@ export const smoothing = {
   fitsTrend: false,
   heavy: true,
   isBenchmark: false,
+  limits: LIMIT_KINDS,
   document: smoothingDocument,
   complete: completeSmoothing,
   within: (document) => document,

@@ -1,0 +1,39 @@
+import type { ForecastWay } from '../way'
+import { forecastByCombination, type CombinationForecast } from './calculate'
+import { columnsOfCombination } from './columns'
+import { findingsOfCombination } from './findings'
+import {
+  combinationDocument,
+  completeCombination,
+  type CombinationDocument,
+  type CombinationOptions,
+} from './options'
+import { labelOfCombination, wordsOfCombination } from './words'
+
+/** The mean or median of what several methods say. */
+export const combination = {
+  name: 'combination',
+  home: 'by combination',
+  says: {
+    text: 'by combination',
+    means: 'The mean or median of several methods; the decomposition stays to look at.',
+  },
+  extendsTrend: false,
+  fitsTrend: false,
+  heavy: true,
+  isBenchmark: false,
+  limits: ['past-errors'],
+  document: combinationDocument,
+  complete: completeCombination,
+  within: ({ of, ...document }, _, memberWithin) => ({
+    ...document,
+    ...(of ? { of: of.map(memberWithin) } : {}),
+  }),
+  forecast: forecastByCombination,
+  columns: columnsOfCombination,
+  words: wordsOfCombination,
+  findings: findingsOfCombination,
+  label: labelOfCombination,
+  // The contest makes one of its own, of those that came first.
+  candidates: () => [],
+} as const satisfies ForecastWay<CombinationDocument, CombinationOptions, CombinationForecast>
