@@ -59,3 +59,27 @@ test('smoothing: weights chosen, one fixed, chosen again; a level reads its arit
   await page.locator('[data-row=smoothedLevel] [data-t="115"]').click()
   await expect(working).toContainText(/α × sales \(Jul 2025\) ÷ season \(Jul 2024\) \+ \(1 − α\) ×/)
 })
+
+test('a contest where following the latest level wins or ties; a combination is put together and taken apart', async ({
+  page,
+}) => {
+  await openSeries(page, 'Masonry paint')
+  await page.getByRole('button', { name: 'Contest', exact: true }).click()
+  const contest = page.getByRole('region', { name: 'Contest of methods' })
+  await expect(contest.getByText(/^Nearest: /)).toBeVisible({ timeout: 60_000 })
+  const follows = contest.getByRole('row', { name: /^\d+ (Smoothing|.*; a smoothed level)/ })
+  await expect(
+    follows.filter({ hasText: /not told apart from the nearest|nearest/ }),
+  ).not.toHaveCount(0)
+  const together = contest.getByRole('row', { name: /The mean of \(1\)/ })
+  await together.getByRole('button', { name: /take/i }).click()
+  const members = page.locator('[data-word=members]')
+  await expect(members).toHaveText('2 methods')
+  await expect(page.locator('[data-word=limits]')).toHaveText('from past errors')
+  await page.keyboard.press('6')
+  await expect(page.locator('[data-row="member:2"]')).toBeVisible()
+  await members.click()
+  await page.getByRole('checkbox', { name: 'Repeating last year' }).check()
+  await expect(members).toHaveText('3 methods')
+  await expect(page.locator('[data-row="member:3"]')).toBeVisible()
+})

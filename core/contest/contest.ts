@@ -14,6 +14,7 @@ import { mean, median } from '../statistics/average'
 import { combined } from '../forecast/combination/calculate'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { candidate, candidatesFor, type Candidate } from './candidates'
+import { meanOf } from './members'
 
 export const CONTEST_FORMAT = 'elvant-contest/1'
 
@@ -200,7 +201,7 @@ function meanOfFirstTwo(
   const own = firstTwo.map(({ name }) => taking.find(({ one }) => one.candidate.name === name)!)
   const [a, b] = own
   if (!a || !b) return null
-  const document = combinationOf([a.one.candidate.document, b.one.candidate.document])
+  const document = meanOf([a.one.candidate.document, b.one.candidate.document])
   const together = candidate(series, document)
   if (ranked.some(({ name }) => name === together.name)) return null
   const others = new Map(b.tries.map((one) => [one.origin, one]))
@@ -221,24 +222,6 @@ function meanOfFirstTwo(
   return {
     one: { candidate: together, estimated, outcome: { rolled: { tries, passedOver: [] } } },
     tries,
-  }
-}
-
-/** The mean of methods as a method: span, missing values, horizon and check are those of the first. */
-function combinationOf(methods: readonly [MethodDocument, MethodDocument]): MethodDocument {
-  const [{ decompose, trend: _, forecast, ...around }] = methods
-  const { horizon, levels } = forecast ?? {}
-  return {
-    ...around,
-    ...(decompose ? { decompose } : {}),
-    forecast: {
-      by: 'combination',
-      ...{ horizon, levels, average: 'mean' },
-      of: methods.map((one) => {
-        const { horizon: _, levels: __, limits: ___, ...own } = one.forecast ?? {}
-        return { decompose: one.decompose, trend: one.trend, forecast: own }
-      }),
-    },
   }
 }
 

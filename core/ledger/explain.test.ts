@@ -118,6 +118,18 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
         },
       ] as const,
   ),
+  [
+    'a combination of three methods',
+    series([...quarters, ...quarters.map((value) => value! + 9)].with(9, null)),
+    {
+      format: 'elvant-method/1',
+      forecast: {
+        by: 'combination',
+        average: 'median',
+        of: [{}, { forecast: { by: 'benchmark' } }, { forecast: { by: 'regression' } }],
+      },
+    },
+  ],
   ['an odd number of seasons', five, { format: 'elvant-method/1' }],
   ['a missing quarter', series(quarters.with(6, null)), { format: 'elvant-method/1' }],
   [

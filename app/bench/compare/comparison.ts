@@ -1,6 +1,7 @@
 import { MODEL, MODELS } from '~~/core/model'
 import type { MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
+import { trendWords } from '~~/core/trend/words'
 import type { Value } from '~~/core/series/series'
 import { mean } from '~~/core/statistics/average'
 import { robustSpread, standardDeviation } from '~~/core/statistics/spread'
@@ -9,14 +10,7 @@ import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
-import {
-  forecastWords,
-  levelWords,
-  LIMITS_SAY,
-  missingWords,
-  sentenceText,
-  trendWords,
-} from '~~/core/sentence'
+import { forecastWords, levelWords, LIMITS_SAY, missingWords, sentenceText } from '~~/core/sentence'
 
 /** A method and its result, beside others. */
 export interface Compared {

@@ -9,10 +9,16 @@ import ChoiceList from './ChoiceList.vue'
 import EventList from './EventList.vue'
 import ExclusionList from './ExclusionList.vue'
 import FieldSheet from './FieldSheet.vue'
+import MemberList from './MemberList.vue'
 import WordMenu from './WordMenu.vue'
 
 /** The sheets of words that are neither a choice nor fields to fill. */
-const OWN = { exclude: ExclusionList, breaks: BreakList, events: EventList } as const
+const OWN = {
+  exclude: ExclusionList,
+  breaks: BreakList,
+  events: EventList,
+  members: MemberList,
+} as const
 
 const bench = useBench()
 

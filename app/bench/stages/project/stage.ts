@@ -27,6 +27,7 @@ export const project: ResultStage = {
         ...(extendsTrend ? parts.trend : []),
         ...(sources.pinned.length > 0 ? parts.fitted : []),
         ...parts.limits,
+        ...parts.members,
         ...parts.forecastDeseasonalized,
         ...parts.forecast,
       ]),

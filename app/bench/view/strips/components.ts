@@ -1,5 +1,6 @@
 import type { DisplayScale } from '~/figures/displayScale'
 import type { Column } from '~~/core/column/column'
+import { memberName } from '~~/core/forecast/combination/columns'
 import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'
 import { ghostLayers } from './pinnedLayers'
@@ -21,6 +22,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       ...(ahead || column.actual === null ? aheadOf(result, column) : []),
     ]
     return [layer(label ?? column.label.toLowerCase(), column.component, column.mark, points)]
+  }
+  const aheadOnly = (name: string, label: string) => {
+    const column = find(name)
+    return column ? [layer(label, column.component, column.mark, aheadOf(result, column))] : []
   }
   const strip = (
     name: string,
@@ -64,6 +69,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     forecastDeseasonalized: drawn(
       'forecastDeseasonalized',
       result.regression ? 'forecast without season' : 'deseas. forecast',
+    ),
+    /** What the methods of a combination say, each for itself. */
+    members: ('members' in forecast ? forecast.members : []).flatMap((_, i) =>
+      aheadOnly(memberName(i), i === 0 ? 'each method' : ''),
     ),
     forecast: drawn('forecast').map((one) => ({
       ...one,

@@ -1,0 +1,89 @@
+import { completeMethod } from '../completeMethod'
+import { usualMembers } from '../forecast/combination/options'
+import type { MemberDocument } from '../forecast/member'
+import type { MethodDocument } from '../method'
+import { Refusal } from '../refusal'
+import type { Series } from '../series/series'
+import { candidate, candidatesFor } from './candidates'
+
+/** A method that a combination could have, and whether it has it. */
+export interface MemberChoice {
+  readonly name: string
+  readonly member: MemberDocument
+  readonly chosen: boolean
+}
+
+/** A method as a part of a combination, which says horizon and limits for all. */
+export function memberOf({ decompose, trend, forecast = {} }: MethodDocument): MemberDocument {
+  const { horizon: _, levels: __, limits: ___, ...own } = forecast
+  return {
+    ...(decompose ? { decompose } : {}),
+    ...(trend ? { trend } : {}),
+    ...(Object.keys(own).length > 0 ? { forecast: own } : {}),
+  }
+}
+
+/** The mean of methods as a method: span, missing values, horizon, levels and check are those of the first. */
+export function meanOf(methods: readonly [MethodDocument, ...MethodDocument[]]): MethodDocument {
+  const [{ trend: _, forecast = {}, ...around }] = methods
+  const { horizon, levels } = forecast
+  return {
+    ...around,
+    forecast: {
+      by: 'combination',
+      ...(horizon === undefined ? {} : { horizon }),
+      ...(levels === undefined ? {} : { levels }),
+      average: 'mean',
+      of: methods.map(memberOf),
+    },
+  }
+}
+
+/**
+ * The methods that a combination has, then those that it could have: the lines of the contest, and others put in.
+ *
+ * @param document of a forecast by combination
+ * @param others methods that are to be offered too
+ * @throws Refusal for a span that the series does not have
+ */
+export function memberChoices(
+  series: Series,
+  document: MethodDocument,
+  others: readonly MethodDocument[] = [],
+): MemberChoice[] {
+  const { forecast, decompose } = document
+  const present =
+    forecast?.by === 'combination' && forecast.of ? forecast.of : usualMembers(decompose ?? {})
+  const offered = [...candidatesFor(series, document).map((one) => one.document), ...others]
+    .filter(({ forecast: own }) => own?.by !== 'combination')
+    .map(memberOf)
+  const known = new Set<string>()
+  return [
+    ...present.map((member) => ({ member, chosen: true })),
+    ...offered.map((member) => ({ member, chosen: false })),
+  ].flatMap(({ member, chosen }) => {
+    const says = saysOf(series, document, member)
+    if (known.has(says)) return []
+    known.add(says)
+    return [{ name: candidate(series, { ...document, ...wholly(member) }).name, member, chosen }]
+  })
+}
+
+/** A member that says nothing of a part takes its default there, not that of the method around it. */
+function wholly({ decompose, trend, forecast }: MemberDocument): Partial<MethodDocument> {
+  return { decompose, trend, forecast } as Partial<MethodDocument>
+}
+
+/** What a member says, so that two that say the same are one. */
+function saysOf(series: Series, document: MethodDocument, member: MemberDocument): string {
+  try {
+    const { decompose, trend, forecast } = completeMethod(
+      { ...document, check: undefined, ...wholly(member) },
+      series,
+    )
+    return JSON.stringify([decompose, trend, forecast])
+  } catch (error) {
+    if (error instanceof Refusal) return JSON.stringify(member)
+    throw error
+  }
+}
