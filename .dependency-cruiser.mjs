@@ -20,7 +20,7 @@ const CORE_LAYERS = [
   ['column'],
   ['outliers'],
   ['stationarity', 'seasonality', 'growth'],
-  ['exponential'],
+  ['exponential', 'transform'],
   ['regression', 'smoothing', 'autocorrelation'],
   ['words'],
   ['series'],

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { SmoothingForm } from '../core/exponential/forms'
 import { initialByRule } from '../core/exponential/initial'
-import { simulatedLimits } from '../core/exponential/limits'
+import { limitsOfPaths, simulatedPaths } from '../core/exponential/limits'
 import { packStates, packWeights, runnerOf } from '../core/exponential/recursion'
 import { chooseSmoothing } from '../core/exponential/search'
 import { selectForm } from '../core/exponential/selection'
@@ -81,13 +81,16 @@ say('selection over 24 forms', `${median(3, () => void selectForm(values, 1, 12)
 const plan = { missingAtEnd: 0, horizon: 12, levels: [80, 95] }
 const paths = median(9, () => {
   const end = { ...rule.states, trend: 60 }
-  simulatedLimits(
-    form,
-    { alpha: 0.3, beta: 0.1, gamma: 0.2 },
-    end,
-    { sigma: 400 },
-    plan,
-    seededUniform(1),
+  limitsOfPaths(
+    simulatedPaths(
+      form,
+      { alpha: 0.3, beta: 0.1, gamma: 0.2 },
+      end,
+      { sigma: 400 },
+      plan,
+      seededUniform(1),
+    ),
+    [80, 95],
   )
 })
 say('5,000 paths of 12 months', `${paths.toFixed(1)} ms`)

@@ -13,7 +13,8 @@ import { criteriaOf, likelihoodOf } from '../../core/exponential/likelihood'
 import {
   carriedOver,
   formulaLimits,
-  simulatedLimits,
+  limitsOfPaths,
+  simulatedPaths,
   varianceFactors,
 } from '../../core/exponential/limits'
 import {
@@ -155,13 +156,16 @@ export function calcLimits(input: unknown): unknown {
   const observedEnd = smoothed(y.slice(0, y.length - missingAtEnd), model, weights, states).end
   return {
     ...common,
-    limits: simulatedLimits(
-      model,
-      weights,
-      observedEnd,
-      by === 'gaussian' ? { sigma: Math.sqrt(sigma2) } : { residuals },
-      { missingAtEnd, horizon, levels },
-      seededUniform(1),
+    limits: limitsOfPaths(
+      simulatedPaths(
+        model,
+        weights,
+        observedEnd,
+        by === 'gaussian' ? { sigma: Math.sqrt(sigma2) } : { residuals },
+        { missingAtEnd, horizon },
+        seededUniform(1),
+      ),
+      levels,
     ),
   }
 }

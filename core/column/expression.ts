@@ -38,6 +38,7 @@ export type Expression =
     }
   | { readonly kind: 'root'; readonly of: Expression }
   | { readonly kind: 'power'; readonly of: Expression; readonly power: number }
+  | { readonly kind: 'ln'; readonly of: Expression }
   /** e to the power of what it holds: the way back from a logarithm. */
   | { readonly kind: 'exp'; readonly of: Expression }
   /** A figure of a least-squares regression. */
@@ -95,6 +96,8 @@ export function evaluate(expression: Expression): number {
       return expression.fit.value
     case 'power':
       return evaluate(expression.of) ** expression.power
+    case 'ln':
+      return Math.log(evaluate(expression.of))
     case 'exp':
       return Math.exp(evaluate(expression.of))
     case 'root':
@@ -190,6 +193,7 @@ function collect(expression: Expression, cells: Cell[], regressions: Set<Regress
       cells.push(...expression.fit.sources)
       break
     case 'root':
+    case 'ln':
     case 'exp':
     case 'power':
       collect(expression.of, cells, regressions)

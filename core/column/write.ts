@@ -1,3 +1,4 @@
+import { figure } from '../words/figure'
 import { evaluate, type Expression, type Operator } from './expression'
 
 const RANK: Record<Operator, number> = { '+': 1, '−': 1, '×': 2, '÷': 2 }
@@ -24,6 +25,8 @@ export function write(expression: Expression, number?: (value: number) => string
       return `${expression.how.replace('-', ' ')} of (${shortened(expression.terms.map((term) => write(term, number)))})`
     case 'root':
       return `√(${write(expression.of, number)})`
+    case 'ln':
+      return `ln(${write(expression.of, number)})`
     case 'exp':
       return `exp(${write(expression.of, number)})`
     case 'power':
@@ -58,7 +61,9 @@ function nameOf(expression: Expression & { kind: 'regression' | 't-quantile' }):
 
 const DIGITS = '⁰¹²³⁴⁵⁶⁷⁸⁹'
 
+/** `²`; of a power that is no whole number `^1.618`. */
 function superscript(power: number): string {
+  if (!Number.isInteger(power) || power < 0) return `^${figure(power)}`
   return [...String(power)].map((digit) => DIGITS[Number(digit)]).join('')
 }
 

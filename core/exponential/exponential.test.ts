@@ -5,7 +5,7 @@ import { seededUniform } from '../statistics/random'
 import type { Value } from '../series/series'
 import { ALL_FORMS, freeStates, weightsOf, type SmoothingForm, type Weights } from './forms'
 import { initialByRule } from './initial'
-import { carriedOver, simulatedLimits, varianceFactors } from './limits'
+import { carriedOver, limitsOfPaths, simulatedPaths, varianceFactors } from './limits'
 import { minimise } from './quasiNewton'
 import { packStates, packWeights, projected, runnerOf, smoothed } from './recursion'
 import { chooseSmoothing } from './search'
@@ -191,7 +191,9 @@ describe('limits', () => {
     const end = { level: 100, trend: 2, season: [5, -5, 2, -2] }
     const plan = { missingAtEnd: 0, horizon: 6, levels: [80] }
     const limits = () =>
-      simulatedLimits(one, weights, end, { sigma: 3 }, plan, seededUniform(7))['80']!
+      limitsOfPaths(simulatedPaths(one, weights, end, { sigma: 3 }, plan, seededUniform(7)), [80])[
+        '80'
+      ]!
     const { lower, upper } = limits()
     const factors = varianceFactors(carriedOver(one, weights, 4, 5), 0, 6)
     projected(one, end, 0.9, 6).forEach((point, i) => {

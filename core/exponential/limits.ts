@@ -63,25 +63,21 @@ export type ErrorSource = { readonly sigma: number } | { readonly residuals: rea
 export const PATHS = 5000
 
 /**
- * Quantiles of simulated paths.
+ * Values of simulated paths.
  *
  * @param end states at the end of the last observed period, the season of the next period first
  * @param missingAtEnd periods between that and the first forecast
  * @param uniform seeded random numbers from 0 to 1, neither end
- * @returns by level (per cent) lower and upper limits, one entry a period ahead
+ * @returns one sorted list of {@link PATHS} values a period ahead
  */
-export function simulatedLimits(
+export function simulatedPaths(
   form: SmoothingForm,
   { alpha = 0, beta = 0, gamma = 0, phi = 1 }: Weights,
   end: InitialStates,
   source: ErrorSource,
-  {
-    missingAtEnd,
-    horizon,
-    levels,
-  }: { missingAtEnd: number; horizon: number; levels: readonly number[] },
+  { missingAtEnd, horizon }: { missingAtEnd: number; horizon: number },
   uniform: () => number,
-) {
+): Float64Array[] {
   const steps = missingAtEnd + horizon
   const paths = Array.from({ length: horizon }, () => new Float64Array(PATHS))
   const draw = drawerOf(source, uniform)
@@ -131,6 +127,14 @@ export function simulatedLimits(
     }
   }
   for (const one of paths) one.sort()
+  return paths
+}
+
+/** Quantiles of simulated paths: by level (per cent) lower and upper limits, one entry a period ahead. */
+export function limitsOfPaths(
+  paths: readonly Float64Array[],
+  levels: readonly number[],
+): Record<string, { readonly lower: number[]; readonly upper: number[] }> {
   return Object.fromEntries(
     levels.map((level) => {
       const tail = (1 - level / 100) / 2

@@ -10,9 +10,12 @@ const SAYS: Readonly<Record<BackTransform, { readonly text: string; readonly mea
   },
 }
 
-/** How a forecast comes back from logarithms, as a word of the sentence. */
-export function backTransformWord(chosen: BackTransform): Word {
-  const choices = BACK_TRANSFORMS.map((one): Choice => ({
+/** How a forecast comes back from logarithms, or another power, as a word of the sentence. */
+export function backTransformWord(
+  chosen: BackTransform,
+  offered: readonly BackTransform[] = BACK_TRANSFORMS,
+): Word {
+  const choices = offered.map((one): Choice => ({
     ...SAYS[one],
     chosen: one === chosen,
     change: { forecast: { backTransform: one } },

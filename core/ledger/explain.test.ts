@@ -107,6 +107,23 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
         },
       ] as const,
   ),
+  ...(
+    [
+      ['ln', 'additive', 'mean'],
+      [0.4, 'additive', 'median'],
+      ['chosen', 'multiplicative', 'mean'],
+    ] as const
+  ).map(
+    ([transform, season, backTransform]) =>
+      [
+        `smoothing of values transformed by ${transform}, ${season} season, ${backTransform}`,
+        series(quarters.map((value, i) => (i === 6 ? null : value))),
+        {
+          format: 'elvant-method/1',
+          forecast: { by: 'smoothing', season, transform, backTransform, initial: 'rule' },
+        },
+      ] as const,
+  ),
   ...(['chosen', 'none', 'damped'] as const).map(
     (smoothing) =>
       [

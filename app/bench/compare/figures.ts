@@ -57,9 +57,9 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
   return all.filter(({ value }) => results.some((one) => value(one) !== null))
 }
 
-/** Of a forecast by smoothing: what weights and forms are chosen by. */
+/** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */
 function smoothingAicc({ forecast }: Result): Value {
-  return forecast.by === 'smoothing' ? forecast.criteria.aicc : null
+  return forecast.by === 'smoothing' && !forecast.transform ? forecast.criteria.aicc : null
 }
 
 /** Of a least-squares trend; a smoothed one has none. */

@@ -4,7 +4,8 @@ import {
   carriedOver,
   formulaLimits,
   hasFormula,
-  simulatedLimits,
+  limitsOfPaths,
+  simulatedPaths,
   varianceFactors,
 } from '../../exponential/limits'
 import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
@@ -16,19 +17,35 @@ import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
 import { seededUniform } from '../../statistics/random'
-import { requireNumbers } from '../beyondNumbers'
+import { standardDeviation } from '../../statistics/spread'
+import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
+import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
+import { transformOf, type Transform } from './transform'
+
+/** Values, one-step forecasts and forecasts on the scale of a power. */
+export interface ScaledSmoothing {
+  readonly values: readonly Value[]
+  readonly fitted: readonly number[]
+  readonly forecast: readonly number[]
+  /** Mean ÷ median of each forecast; null where the point is the median. */
+  readonly meanOver: readonly number[] | null
+}
 
 /** A forecast that follows the latest level, trend and season. */
 export interface SmoothingForecast extends CommonAhead, SmoothingFigures {
   readonly by: 'smoothing'
-  readonly deseasonalized: readonly number[]
+  readonly deseasonalized: readonly Value[]
   /** States at the end of every period analysed. */
   readonly states: Pick<Smoothed, 'level' | 'trend' | 'season'>
   /** Variance ahead as a multiple of σ²; null where it has no formula and is simulated. */
   readonly factors: readonly number[] | null
+  /** The scale that is smoothed on; null for the values as they are. */
+  readonly transform: Transform | null
+  /** What stands on that scale; null likewise. */
+  readonly scaled: ScaledSmoothing | null
   readonly interval: {
     readonly df: number
     /** σ, of errors or of relative ones. */
@@ -39,52 +56,68 @@ export interface SmoothingForecast extends CommonAhead, SmoothingFigures {
 }
 
 /**
- * Forecast by exponential smoothing of the values themselves.
+ * Forecast by exponential smoothing of the values themselves, or of a power of them.
  *
- * @throws Refusal for what the form cannot be applied to, with the first such period
+ * On the scale of a power everything is as it is for plain values; forecasts, limits and fitted values come back from it.
+ *
+ * @throws Refusal for what the form or the power cannot be applied to, with the first such period, and for a forecast that
+ *   cannot come back
  */
 export function forecastBySmoothing(
   { stretch, lastT }: Pick<ForecastBasis, 'stretch' | 'lastT'>,
   options: SmoothingOptions,
 ): Forecasted<SmoothingForecast> {
-  const { values, calendar } = stretch
-  const { seasons } = calendar
-  const { horizon, levels } = options
-  const { chosen, table } = choose(stretch, options)
-  const { form, weights, initial, sigma2 } = chosen
+  const { seasons } = stretch.calendar
+  const { horizon, levels, backTransform } = options
+  const nameOf = (i: number) => stretch.periodOf(i).label
+  const transform = transformOf(options.transform, stretch.values, seasons, nameOf)
+  const values = transform
+    ? stretch.values.map((value) => (value === null ? null : transformed(value, transform.lambda)))
+    : stretch.values
+  const back = (z: number): Value => (transform ? backFrom(z, transform.lambda) : limitOf(z))
+  const { chosen, table } = choose(stretch, values, options)
+  const { form, weights, initial } = chosen
   const rows = smoothed(values, form, weights, initial)
   const phi = weights.phi ?? 1
-  const forecast = projected(form, rows.end, phi, horizon)
-  requireNumbers(forecast)
-  const missingAtEnd = values.length - 1 - values.findLastIndex((value) => value !== null)
-  const factors = hasFormula(form)
-    ? varianceFactors(
-        carriedOver(form, weights, seasons, horizon + missingAtEnd - 1),
-        missingAtEnd,
-        horizon,
-      )
+  const ahead = projected(form, rows.end, phi, horizon)
+  const meanFor = transform && backTransform === 'mean' ? transform : null
+  const spread = spreadAhead(values, chosen, rows, ahead, options, meanFor !== null)
+  const meanOver = meanFor
+    ? ahead.map((z, i) => meanOverMedian(z, meanFor.lambda, spread.standardErrors?.[i] ?? 0))
     : null
+  const forecast = ahead.map((z, i) => (back(z) ?? Infinity) * (meanOver?.[i] ?? 1))
+  requireNumbers(forecast)
   const { level, trend, season } = rows
   const figures = smoothingFigures(chosen, rows.end, options.weights, table)
+  const isPower = transform !== null && transform.lambda !== 1
   return {
     ahead: {
       by: 'smoothing',
       t: forecast.map((_, i) => lastT + 1 + i),
       forecast,
-      deseasonalized: projected({ ...form, season: 'none' }, rows.end, phi, horizon),
+      deseasonalized: projected({ ...form, season: 'none' }, rows.end, phi, horizon).map(back),
       ...figures,
       states: { level, trend, season },
-      factors,
-      limits: limitsOf(),
+      factors: spread.factors,
+      transform,
+      scaled: transform && { values, fitted: rows.fitted, forecast: ahead, meanOver },
+      limits: Object.fromEntries(
+        levels.map((one): [string, Limits] => {
+          const { lower, upper } = spread.limits[one]!
+          const comeBack = (side: readonly Value[]) =>
+            side.map((z) => (z === null ? null : back(z)))
+          return [String(one), { lower: comeBack(lower), upper: comeBack(upper) }]
+        }),
+      ),
       interval: {
         df: chosen.observed - chosen.k + 1,
         s: figures.sigma,
         quantiles: Object.fromEntries(levels.map((one) => [one, normalQuantile(one)])),
       },
     },
-    fitted: rows.fitted,
-    estimated: chosen.k,
-    inProportion: form.season === 'multiplicative' || form.error === 'proportional',
+    fitted: rows.fitted.map(back),
+    estimated: chosen.k + (transform?.chosen ? 1 : 0),
+    inProportion: isPower || form.season === 'multiplicative' || form.error === 'proportional',
     report: () => null,
     sections: () => weightSections(values, seasons, withEveryWeightFree()),
   }
@@ -92,41 +125,77 @@ export function forecastBySmoothing(
   /** What would be chosen if no weight of the form were fixed. */
   function withEveryWeightFree(): ChosenSmoothing {
     if (Object.keys(options.weights).length === 0) return chosen
-    return choose(stretch, { ...options, ...form, weights: {} }).chosen
+    return choose(stretch, values, { ...options, ...form, weights: {} }).chosen
   }
+}
 
-  function limitsOf(): Record<string, Limits> {
-    if (factors) {
-      return Object.fromEntries(
-        levels.map((one) => [one, formulaLimits(forecast, factors, sigma2, one)]),
-      )
+/** How far off a forecast may be, on the scale that is smoothed on. */
+interface SpreadAhead {
+  /** Variance as a multiple of σ²; null where it has no formula. */
+  readonly factors: readonly number[] | null
+  readonly limits: Readonly<Record<string, Limits>>
+  /** Of each forecast, where it is asked for; undefined without values to spare. */
+  readonly standardErrors: readonly number[] | null
+}
+
+/** Limits, and standard errors where a mean needs them: by formula where there is one, else from simulated paths. */
+function spreadAhead(
+  values: readonly Value[],
+  { form, weights, initial, sigma2 }: ChosenSmoothing,
+  rows: Smoothed,
+  ahead: readonly number[],
+  { levels, resample, seed }: SmoothingOptions,
+  needsErrors: boolean,
+): SpreadAhead {
+  const horizon = ahead.length
+  const seasons = Math.max(1, initial.season?.length ?? 1)
+  const missingAtEnd = values.length - 1 - values.findLastIndex((value) => value !== null)
+  if (hasFormula(form)) {
+    const carried = carriedOver(form, weights, seasons, horizon + missingAtEnd - 1)
+    const factors = varianceFactors(carried, missingAtEnd, horizon)
+    return {
+      factors,
+      limits: Object.fromEntries(
+        levels.map((one) => [one, formulaLimits(ahead, factors, sigma2, one)]),
+      ),
+      standardErrors: sigma2 === null ? null : factors.map((factor) => Math.sqrt(sigma2 * factor)),
     }
-    const nothing = forecast.map(() => null)
-    if (sigma2 === null || levels.length === 0) {
-      return Object.fromEntries(levels.map((one) => [one, { lower: nothing, upper: nothing }]))
+  }
+  const nothing = ahead.map(() => null)
+  if (sigma2 === null || (levels.length === 0 && !needsErrors)) {
+    return {
+      factors: null,
+      limits: Object.fromEntries(levels.map((one) => [one, { lower: nothing, upper: nothing }])),
+      standardErrors: null,
     }
-    const isRelative = form.error === 'proportional'
-    const residuals = rows.residual.flatMap((e, t) =>
-      e === null ? [] : [isRelative ? e / rows.fitted[t]! : e],
-    )
-    const known = values.slice(0, values.length - missingAtEnd)
-    return simulatedLimits(
-      form,
-      weights,
-      smoothed(known, form, weights, initial).end,
-      options.resample ? { residuals } : { sigma: Math.sqrt(sigma2) },
-      { missingAtEnd, horizon, levels },
-      seededUniform(options.seed),
-    )
+  }
+  const isRelative = form.error === 'proportional'
+  const residuals = rows.residual.flatMap((e, t) =>
+    e === null ? [] : [isRelative ? e / rows.fitted[t]! : e],
+  )
+  const known = values.slice(0, values.length - missingAtEnd)
+  const paths = simulatedPaths(
+    form,
+    weights,
+    smoothed(known, form, weights, initial).end,
+    resample ? { residuals } : { sigma: Math.sqrt(sigma2) },
+    { missingAtEnd, horizon },
+    seededUniform(seed),
+  )
+  return {
+    factors: null,
+    limits: limitsOfPaths(paths, levels),
+    standardErrors: needsErrors ? paths.map((one) => standardDeviation([...one])!) : null,
   }
 }
 
 /** Weights, initial states and, where it is asked for, the form. */
 function choose(
   stretch: Stretch,
+  values: readonly Value[],
   options: SmoothingOptions,
 ): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
-  const { values, calendar, seasonOf } = stretch
+  const { calendar, seasonOf } = stretch
   const { seasons } = calendar
   const { weights, initial } = options
   const forms = formsOf(options, seasons)

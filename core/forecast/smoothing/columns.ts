@@ -1,35 +1,63 @@
 import { declare, type Column } from '../../column/column'
-import { figureOf, operation, type Expression } from '../../column/expression'
+import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { slopeWords, smoothingArithmetic } from '../../column/smoothingStates'
 import { fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
+import type { Value } from '../../series/series'
+import { backFrom } from '../../transform/boxCox'
 import type { ForecastParts } from '../way'
 import type { SmoothingForecast } from './calculate'
 import type { SmoothingOptions } from './options'
+import { transformWords } from './transform'
 
 type Parts = ForecastParts<SmoothingOptions, SmoothingForecast>
 
 /** States over time, one-step forecasts and their errors, the forecast and its limits. */
-export function columnsOfSmoothing(run: Run, { options, ahead }: Parts): Column[] {
-  const { form, states, weights, initial } = ahead
+export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
+  const { options, ahead } = parts
+  const { form, states, weights, initial, transform, scaled } = ahead
   const adds = form.season === 'additive'
   const hasSeason = form.season !== 'none'
+  const level = transform ? 'scaledLevel' : 'smoothedLevel'
   const cells = smoothingArithmetic(run, {
-    ...{ form, weights, initial, of: 'value', from: run.firstT },
-    ...{ level: 'smoothedLevel', slope: 'slope', season: 'seasonState' },
+    ...{ form, weights, initial, of: transform ? 'transformed' : 'value', from: run.firstT },
+    ...{ level, slope: 'slope', season: 'seasonState' },
   })
+  const back = (z: Expression) => (transform ? backExpression(z, transform.lambda) : z)
+  /** What a state is counted in: on the scale of a power in no unit. */
+  const measured = (measure: Column['measure']): Pick<Column, 'measure'> => ({
+    measure: transform && measure !== 'factor' ? 'number' : measure,
+  })
+  const levelWords = {
+    symbol: 'level',
+    means: hasSeason ? 'seasonally adjusted mean' : 'latest mean',
+    component: 'trendCycle',
+    mark: 'line-thick',
+  } as const
   return [
+    ...(transform && scaled ? [transformedColumn(run, transform.lambda, scaled.values)] : []),
+    ...(transform
+      ? [
+          declare(run.unit, {
+            ...levelWords,
+            name: level,
+            label: 'Level, transformed',
+            ...measured('level'),
+            stages: ['trend'],
+            actual: states.level,
+            arithmetic: cells.level,
+          }),
+        ]
+      : []),
     declare(run.unit, {
+      ...levelWords,
       name: 'smoothedLevel',
       label: 'Level, smoothed',
-      symbol: 'level',
-      means: hasSeason ? 'seasonally adjusted mean' : 'latest mean',
       measure: 'level',
-      component: 'trendCycle',
-      mark: 'line-thick',
-      stages: ['deseasonalize', 'trend'],
-      actual: states.level,
-      arithmetic: cells.level,
+      stages: transform ? ['deseasonalize'] : ['deseasonalize', 'trend'],
+      actual: transform ? states.level.map((z) => backFrom(z, transform.lambda)) : states.level,
+      arithmetic: transform ? (t) => back(run.cell(level, t)) : cells.level,
+      whyUndefined: () => NO_WAY_BACK,
     }),
     ...(states.trend
       ? [
@@ -38,6 +66,7 @@ export function columnsOfSmoothing(run: Run, { options, ahead }: Parts): Column[
             label: 'Slope, smoothed',
             symbol: 'slope',
             ...slopeWords(form, run.per),
+            ...measured(slopeWords(form, run.per).measure),
             component: 'deseasonalized',
             mark: 'line-thin',
             stages: ['trend'],
@@ -53,7 +82,7 @@ export function columnsOfSmoothing(run: Run, { options, ahead }: Parts): Column[
             label: 'Season, smoothed',
             symbol: 'season',
             means: 'as it changes',
-            measure: adds ? 'difference' : 'factor',
+            ...measured(adds ? 'difference' : 'factor'),
             component: 'season',
             mark: 'bars',
             stages: ['trend', 'project'],
@@ -67,15 +96,17 @@ export function columnsOfSmoothing(run: Run, { options, ahead }: Parts): Column[
       of: ', smoothing',
       means: 'one step ahead',
       stages: ['trend', 'check'],
-      arithmetic: (t) => cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null),
-      whyUndefined: () => 'This period has no value to compare with.',
+      arithmetic: (t) =>
+        back(cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null)),
+      whyUndefined: (t) =>
+        run.value('value', t) === null ? 'This period has no value to compare with.' : NO_WAY_BACK,
     }),
     ...(hasSeason
       ? [
           withoutSeasonColumn(run, ahead, {
             label: 'Forecast, no season',
             symbol: 'forecast without season',
-            arithmetic: cells.reached,
+            arithmetic: (t) => back(cells.reached(t)),
           }),
         ]
       : []),
@@ -88,25 +119,67 @@ export function columnsOfSmoothing(run: Run, { options, ahead }: Parts): Column[
       mark: 'line-dashed',
       stages: ['project'],
       ahead: ahead.forecast,
-      arithmetic: (t) =>
-        hasSeason
-          ? cells.inSeason(run.cell('forecastDeseasonalized', t), run.cell('seasonState', t))
-          : cells.reached(t),
+      arithmetic: point,
     }),
     ...limitColumns(run, options, ahead, {
       explains: ahead.factors ? 'prediction limit by formula' : 'quantile of 5,000 simulated paths',
-      arithmetic: (level, side, t) => limitOf(run, ahead, level, side, t),
+      arithmetic: (one, side, t) => limitOf(run, parts, one, side, t),
       whyNone:
         ahead.interval.s === null
           ? 'There are no limits: too few values for the numbers estimated.'
-          : null,
+          : transform
+            ? NO_WAY_BACK
+            : null,
     }),
   ]
+
+  function point(t: number): Expression {
+    const season = hasSeason ? run.cell('seasonState', t) : null
+    if (!transform) {
+      return hasSeason
+        ? cells.inSeason(run.cell('forecastDeseasonalized', t), season)
+        : cells.reached(t)
+    }
+    const median = back(cells.inSeason(cells.reached(t), season))
+    const over = scaled?.meanOver?.[t - run.lastT - 1]
+    return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
+  }
+}
+
+const NO_WAY_BACK = 'The figure on the transformed scale is too low to come back from.'
+
+/** The values on the scale that is smoothed on. */
+function transformedColumn(run: Run, lambda: number, values: readonly Value[]): Column {
+  return declare(run.unit, {
+    name: 'transformed',
+    label: 'Transformed',
+    symbol: 'transformed',
+    means: transformWords(lambda, run.noun),
+    measure: 'number',
+    component: 'original',
+    mark: 'line-thin',
+    stages: ['trend'],
+    actual: values,
+    arithmetic: (t) => {
+      const value = run.cell('value', t)
+      if (lambda === 0) return { kind: 'ln', of: value }
+      const power = { kind: 'power', of: value, power: lambda } as const
+      return operation(operation(power, '−', plain(1)), '÷', figureOf('λ', lambda))
+    },
+    whyUndefined: () => 'This period has no value.',
+  })
+}
+
+/** exp(z), or (1 + λ × z) to the power 1/λ. */
+function backExpression(z: Expression, lambda: number): Expression {
+  if (lambda === 0) return { kind: 'exp', of: z }
+  const base = operation(plain(1), '+', operation(figureOf('λ', lambda), '×', z))
+  return { kind: 'power', of: base, power: 1 / lambda }
 }
 
 function limitOf(
   run: Run,
-  { factors, interval, limits }: SmoothingForecast,
+  { ahead: { factors, interval, limits, transform, scaled } }: Parts,
   level: number,
   side: 'lower' | 'upper',
   t: number,
@@ -122,5 +195,8 @@ function limitOf(
     of: figureOf('variance factor', factors[at]!),
   })
   const reach = operation(figureOf(`z(${level}%)`, interval.quantiles[level]!), '×', spread)
-  return operation(run.cell('forecast', t), side === 'lower' ? '−' : '+', reach)
+  const sign = side === 'lower' ? '−' : '+'
+  if (!transform || !scaled) return operation(run.cell('forecast', t), sign, reach)
+  const centre = figureOf('forecast, transformed', scaled.forecast[at]!)
+  return backExpression(operation(centre, sign, reach), transform.lambda)
 }

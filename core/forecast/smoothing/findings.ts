@@ -3,7 +3,9 @@ import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import { countPeriods } from '../../calendar/labels'
 import { figure } from '../../words/figure'
+import { LEAST_POWER, MOST_POWER } from '../../transform/guerrero'
 import type { SmoothingForecast } from './calculate'
+import type { Transform } from './transform'
 
 /** Years ahead from which a growth that goes on is told. */
 const FAR_OUT = 1
@@ -11,7 +13,7 @@ const FAR_OUT = 1
 /** What weights at their bounds mean, and what the limits leave out. */
 export function findingsOfSmoothing(
   { calendar }: Stretch,
-  { form, weights, atBound, interval, t }: SmoothingForecast,
+  { form, weights, atBound, interval, t, transform }: SmoothingForecast,
 ): Finding[] {
   const bounds = atBound.map((name): Finding => ({
     code: 'weight-at-bound',
@@ -25,6 +27,7 @@ export function findingsOfSmoothing(
     form.trend === 'multiplicative' && t.length > FAR_OUT * Math.max(1, calendar.seasons)
   return [
     ...bounds,
+    ...powerFinding(transform),
     ...(runsAway
       ? [
           {
@@ -95,3 +98,19 @@ const FIXED = {
   damped: 'a line that flattens out',
   multiplicative: 'a curve of constant growth',
 } as const
+
+/** A chosen power at an end of what is searched. */
+function powerFinding(transform: Transform | null): Finding[] {
+  const lambda = transform?.chosen?.lambda
+  if (lambda !== LEAST_POWER && lambda !== MOST_POWER) return []
+  return [
+    {
+      code: 'power-at-bound',
+      severity: 'note',
+      stage: 'trend',
+      text: `The power chosen is ${lambda === LEAST_POWER ? '−1' : '2'}, an end of what is searched: the spread goes with the level in a way that no usual power makes even.`,
+      period: null,
+      figure: lambda,
+    },
+  ]
+}

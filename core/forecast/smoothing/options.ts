@@ -16,9 +16,12 @@ import {
   type CommonForecast,
   type ForecastFacts,
 } from '../commonOptions'
+import type { TransformOption } from './transform'
 
 const weight = z.number().min(0).max(1).optional()
 const MOST_STATES = 1000
+/** What comes back from a power. */
+export const BACK_FROM_POWER = ['median', 'mean'] as const
 
 /** Forecast by exponential smoothing, as a person or a script writes it; each part of the form may be `chosen`. */
 export const smoothingDocument = z.strictObject({
@@ -53,6 +56,12 @@ export const smoothingDocument = z.strictObject({
   seed: z.int().min(0).optional(),
   /** Whether simulated errors are the residuals themselves, drawn again. */
   resample: z.boolean().optional(),
+  /** The scale to smooth on; a number is a power. */
+  transform: z
+    .union([z.enum(['none', 'ln', 'square-root', 'chosen']), z.number().min(-5).max(5)])
+    .optional(),
+  /** Of a transform alone: what the point is that comes back. */
+  backTransform: z.enum(BACK_FROM_POWER).optional(),
 })
 export type SmoothingDocument = z.infer<typeof smoothingDocument>
 
@@ -66,11 +75,15 @@ export interface SmoothingOptions extends CommonForecast {
   readonly initial: 'chosen' | 'rule' | InitialStates
   readonly seed: number
   readonly resample: boolean
+  readonly transform: TransformOption
+  /** Of a transform alone. */
+  readonly backTransform?: (typeof BACK_FROM_POWER)[number]
 }
 
 /**
  * Fills in the defaults: a damped trend, a season as the decomposition has it (multiplicative with errors in
- * proportion), weights and initial states chosen.
+ * proportion), weights and initial states chosen, the values as they are; of transformed ones an additive season and
+ * the median.
  *
  * @throws Refusal for a season of a yearly series, a weight that no form in question has, and states that do not fit
  */
@@ -79,7 +92,10 @@ export function completeSmoothing(
   { calendar: { seasons }, model }: ForecastFacts,
 ): SmoothingOptions {
   const { by, weights = {}, initial = 'chosen', seed = 1, resample = false } = document
-  const { trend = 'damped', season = seasons < 2 ? 'none' : model } = document
+  const { transform = 'none', backTransform } = document
+  // On the scale of a power what multiplies adds.
+  const usual = transform === 'none' ? model : 'additive'
+  const { trend = 'damped', season = seasons < 2 ? 'none' : usual } = document
   const error = document.error ?? (season === 'multiplicative' ? 'proportional' : 'additive')
   if (seasons < 2 && season !== 'none' && season !== 'chosen') {
     throw new Refusal('A yearly series has no season to smooth.', 'forecast.season')
@@ -93,6 +109,12 @@ export function completeSmoothing(
       `forecast.weights.${name}`,
     )
   }
+  if (transform === 'none' && backTransform !== undefined) {
+    throw new Refusal(
+      'backTransform belongs to values that are transformed; these are smoothed as they are. Take it out.',
+      'forecast.backTransform',
+    )
+  }
   if (typeof initial === 'object') requireFitting(initial, forms, seasons)
   return {
     by,
@@ -104,6 +126,8 @@ export function completeSmoothing(
     initial,
     seed,
     resample,
+    transform,
+    ...(transform === 'none' ? {} : { backTransform: backTransform ?? 'median' }),
   }
 }
 

@@ -40,7 +40,7 @@ describe('smoothing as a way of forecasting', () => {
     })
     expect(Object.keys(ahead.weights)).toEqual(['alpha', 'beta', 'gamma', 'phi'])
     expect(sentenceText(methodSentence(method, series))).toContain(
-      'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, with',
+      'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, values as they are, with',
     )
   })
 
@@ -54,6 +54,37 @@ describe('smoothing as a way of forecasting', () => {
     expect(both.forecast).toMatchObject({ weights: { alpha: 0.9, gamma: 0.1 } })
     const free = changed(both, { forecast: { weights: { alpha: undefined } } })
     expect(free.forecast).toMatchObject({ weights: { gamma: 0.1 } })
+  })
+
+  it('of logarithms is smoothing of the logarithms, brought back', () => {
+    const { ahead, method } = run({ transform: 'ln', season: 'additive', error: 'additive' })
+    expect(method.forecast).toMatchObject({ season: 'additive', backTransform: 'median' })
+    const logs = { ...series, values: series.values.map((value) => Math.log(value!)) }
+    const plain = analyse(
+      logs,
+      document({ trend: 'damped', season: 'additive', error: 'additive' }),
+    ).forecast
+    ahead.forecast.forEach((value, i) => {
+      expect(Math.log(value)).toBeCloseTo(plain.forecast[i]!, 9)
+      expect(Math.log(ahead.limits[80]!.upper[i]!)).toBeCloseTo(plain.limits[80]!.upper[i]!, 9)
+    })
+    const mean = run({ transform: 'ln', backTransform: 'mean' }).ahead
+    const s = ahead.interval.s!
+    expect(mean.forecast[0]! / ahead.forecast[0]!).toBeCloseTo(Math.exp((s * s) / 2), 9)
+    expect(run({ transform: 1 }).ahead.forecast[3]).toBeCloseTo(
+      run({ season: 'additive' }).ahead.forecast[3]!,
+      6,
+    )
+  })
+
+  it('chooses a power, and refuses one that has nothing to work on', () => {
+    const { ahead } = run({ transform: 'chosen', levels: [80] })
+    expect(ahead.transform!.chosen!.blocks).toBe(12)
+    expect(() => run({ backTransform: 'mean' })).toThrow(/belongs to values that are transformed/)
+    const withZero = { ...series, values: series.values.with(5, 0) }
+    expect(() => analyse(withZero, document({ transform: 'ln' }))).toThrow(
+      /needs every value above 0; that of .*2013.* is 0/,
+    )
   })
 
   it('says how sharply weights would be chosen, whichever is fixed', () => {

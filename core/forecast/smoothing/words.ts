@@ -5,9 +5,11 @@ import {
   formsHave,
   type WeightName,
 } from '../../exponential/forms'
+import { figure } from '../../words/figure'
 import type { Field, Piece } from '../../word'
+import { backTransformWord } from '../backTransformWord'
 import type { ForecastTold } from '../way'
-import { formsOf, type SmoothingOptions } from './options'
+import { BACK_FROM_POWER, formsOf, type SmoothingOptions } from './options'
 
 const TREND_SAYS = {
   none: { text: 'no trend', means: 'The latest level goes on.' },
@@ -39,7 +41,7 @@ export const WEIGHT_SAYS: Readonly<Record<WeightName, string>> = {
   phi: 'φ, damping',
 }
 
-/** `, with a damped trend, a multiplicative season, errors in proportion, weights chosen` */
+/** `, with a damped trend, a multiplicative season, errors in proportion, weights chosen, values as they are` */
 export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: ForecastTold): Piece[] {
   const { trend, season, error, weights } = options
   const pick = <T extends string>(
@@ -92,6 +94,66 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
         usual: { forecast: { weights: undefined } },
       },
     },
+    ', values ',
+    ...transformPieces(options),
+  ]
+}
+
+const TRANSFORM_SAYS = {
+  none: { text: 'as they are', means: 'What grows with the level is left to season and errors.' },
+  ln: { text: 'as logarithms', means: 'What grows with the level is made even: shares count.' },
+  'square-root': { text: 'as square roots', means: 'Half-way to logarithms; right for counts.' },
+  chosen: {
+    text: 'to a power chosen',
+    means: 'The power that makes the spread within years most alike.',
+  },
+  number: { text: 'to the power', means: 'Any power: 1 changes nothing, 0 is the logarithm.' },
+} as const
+/** Powers that make sense to be typed, and the one to begin with. */
+const [LEAST_TYPED, USUAL_TYPED, MOST_TYPED] = [-1, 0.3, 2]
+
+/** `as they are`, `to the power`, `0.3`, `, as the median` */
+function transformPieces({ transform, backTransform }: SmoothingOptions): Piece[] {
+  const kind = typeof transform === 'number' ? 'number' : transform
+  const choices = (Object.keys(TRANSFORM_SAYS) as (keyof typeof TRANSFORM_SAYS)[]).map((one) => ({
+    ...TRANSFORM_SAYS[one],
+    chosen: one === kind,
+    change: {
+      forecast:
+        one === 'none'
+          ? { transform: undefined, backTransform: undefined }
+          : { transform: one === 'number' ? USUAL_TYPED : one },
+    },
+  }))
+  const power: Piece[] =
+    typeof transform === 'number'
+      ? [
+          ' ',
+          {
+            id: 'power',
+            text: figure(transform),
+            ask: {
+              kind: 'fields',
+              fields: [
+                {
+                  kind: 'number',
+                  label: 'values to the power',
+                  path: ['forecast', 'transform'],
+                  value: transform,
+                  ...{ least: LEAST_TYPED, most: MOST_TYPED, step: 0.1, unit: '' },
+                },
+              ],
+              usual: { forecast: { transform: USUAL_TYPED } },
+            },
+          },
+        ]
+      : []
+  return [
+    { id: 'transform', text: TRANSFORM_SAYS[kind].text, ask: { kind: 'pick', choices } },
+    ...power,
+    ...(backTransform === undefined
+      ? []
+      : [', as the ', backTransformWord(backTransform, BACK_FROM_POWER)]),
   ]
 }
 
@@ -109,5 +171,11 @@ export function formWords({
 /** `smoothing with a damped trend, a multiplicative season, errors in proportion` */
 export function labelOfSmoothing(options: SmoothingOptions): string {
   const fixed = Object.keys(options.weights).length > 0 ? ', weights fixed' : ''
-  return `smoothing with ${formWords(options)}${fixed}`
+  const { transform } = options
+  const how =
+    typeof transform === 'number'
+      ? `${TRANSFORM_SAYS.number.text} ${figure(transform)}`
+      : TRANSFORM_SAYS[transform].text
+  const of = transform === 'none' ? '' : `, values ${how}`
+  return `smoothing with ${formWords(options)}${fixed}${of}`
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { formatDecimals } from '~/figures/format'
 import type { SmoothingForecast } from '~~/core/forecast/smoothing/calculate'
+import { transformWords } from '~~/core/forecast/smoothing/transform'
 import { formWords } from '~~/core/forecast/smoothing/words'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
@@ -26,6 +28,17 @@ const weights = computed(() =>
     section: props.result.weightSections?.find(({ name }) => name === weight.name) ?? null,
   })),
 )
+
+/** The scale that is smoothed on, and how its power was chosen. */
+const power = computed(() => {
+  const { transform } = ahead.value
+  if (!transform) return ''
+  const { lambda, chosen } = transform
+  const how = chosen
+    ? `chosen: over ${chosen.blocks} years the spread, set against the level, varies by ${formatDecimals(100 * chosen.cv, 1)}%, the least that there is`
+    : 'named'
+  return `The scale that is smoothed on: ${transformWords(lambda, props.result.series.noun)} (λ ${formatDecimals(lambda, 2)}, ${how}). States and σ are on that scale; forecasts and limits come back from it.`
+})
 </script>
 
 <template>
@@ -45,6 +58,7 @@ const weights = computed(() =>
       @still="hand.take(weight.name, $event)"
       @choose="hand.choose(weight.name)"
     />
-    <SmoothingFigures :figures="ahead" :unit="result.series.unit" />
+    <p v-if="power" class="small">{{ power }}</p>
+    <SmoothingFigures :figures="ahead" :unit="ahead.transform ? '' : result.series.unit" />
   </section>
 </template>

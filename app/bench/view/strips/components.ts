@@ -96,7 +96,13 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     irregular: strip('irregular', 'Irregular', 1.6, ['irregular'], pinned.irregular),
     /** States of a smoothing as they move. */
     states: [
-      ...strip('smoothedLevel', 'Level, smoothed', 2, ['level']),
+      ...strip(
+        find('scaledLevel') ? 'scaledLevel' : 'smoothedLevel',
+        find('scaledLevel') ? 'Level, transformed' : 'Level, smoothed',
+        2,
+        ['level'],
+        drawn('transformed', 'transformed'),
+      ),
       ...strip('trendSlope', 'Slope of the trend', 1.4, ['slope']),
       ...strip('slope', 'Slope, smoothed', 1.4, ['slope']),
       ...strip('seasonState', 'Season, smoothed', 1.6, ['season']),
@@ -124,6 +130,7 @@ export function comparedStrips(
 /** What the figures of a strip are counted in. */
 export function stripUnit({ measure, unit }: Column, scale: DisplayScale): string {
   if (measure === 'factor') return 'factor'
+  if (measure === 'number') return unit
   return measure === 'share' ? unit.replace('from ', '') : scale.unit
 }
 

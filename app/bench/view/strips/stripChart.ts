@@ -107,6 +107,7 @@ export function figureLabel({ measure }: Strip, scale: DisplayScale, value: numb
   switch (measure) {
     case 'factor':
     case 'share':
+    case 'number':
       return formatDecimals(value, 3)
     case 'percent':
       return `${formatDecimals(value, 1)}%`
@@ -123,10 +124,12 @@ function tickLabel({ strip, scale }: StripDrawing) {
   ): string => {
     if (strip.measure === 'factor' || strip.measure === 'share') return formatFactor(Number(value))
     if (strip.measure === 'percent') return `${formatDecimals(Number(value), 0)}%`
-    const shown = Number(value) / scale.divisor
-    const apart = ticks.length > 1 ? Math.abs(ticks[1]!.value - ticks[0]!.value) / scale.divisor : 1
+    const divisor = strip.measure === 'number' ? 1 : scale.divisor
+    const shown = Number(value) / divisor
+    const apart = ticks.length > 1 ? Math.abs(ticks[1]!.value - ticks[0]!.value) / divisor : 1
     // Ticks that stand closer than the series' own decimals tell would all be written alike.
-    const needed = Math.max(scale.decimals, Math.ceil(-Math.log10(apart) - 1e-9))
+    const least = strip.measure === 'number' ? 0 : scale.decimals
+    const needed = Math.max(least, Math.ceil(-Math.log10(apart) - 1e-9))
     return formatDecimals(shown, Number.isInteger(shown) ? 0 : Math.min(needed, 8))
   }
 }
