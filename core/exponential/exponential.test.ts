@@ -3,13 +3,22 @@ import { describe, expect, it } from 'vitest'
 import { normalQuantile } from '../statistics/distributions'
 import { seededUniform } from '../statistics/random'
 import type { Value } from '../series/series'
-import { ALL_FORMS, freeStates, weightsOf, type SmoothingForm, type Weights } from './forms'
+import {
+  ALL_FORMS,
+  freeStates,
+  WEIGHT_NAMES,
+  weightsOf,
+  type SmoothingForm,
+  type Weights,
+} from './forms'
 import { initialByRule } from './initial'
 import { carriedOver, limitsOfPaths, simulatedPaths, varianceFactors } from './limits'
+import { likelihoodOf } from './likelihood'
 import { minimise } from './quasiNewton'
 import { packStates, packWeights, projected, runnerOf, smoothed } from './recursion'
 import { chooseSmoothing } from './search'
 import { weightSections } from './sections'
+import { slopesOf } from './slopes'
 import { selectForm } from './selection'
 
 const quarters = Array.from(
@@ -111,6 +120,49 @@ describe('initial states by the rule', () => {
   })
 })
 
+describe('slopes of the criterion', () => {
+  it('are what differences to both sides come to, for every form, with gaps', () => {
+    const values = quarters.map((value, t): Value =>
+      t === 6 || t === 17 || t === 39 ? null : value,
+    )
+    for (const one of ALL_FORMS) {
+      const runner = runnerOf(values, one, 4)
+      const weights = packWeights({ alpha: 0.3, beta: 0.15, gamma: 0.2, phi: 0.9 })
+      const states = packStates(initialByRule(values, one, 1, 4).states)
+      const at = () => {
+        runner.run(weights, states)
+        return likelihoodOf(runner).minus2LogLikelihood!
+      }
+      at()
+      const slopes = { weights: new Float64Array(4), states: new Float64Array(states.length) }
+      slopesOf(runner, weights, slopes)
+      const check = (place: Float64Array, i: number, got: number) => {
+        const own = place[i]!
+        const h = 1e-6 * Math.max(0.1, Math.abs(own))
+        place[i] = own + h
+        const above = at()
+        place[i] = own - h
+        const below = at()
+        place[i] = own
+        const want = (above - below) / (2 * h)
+        expect(Math.abs(got - want), `${JSON.stringify(one)} ${i}`).toBeLessThan(
+          1e-5 * Math.max(1, Math.abs(want)),
+        )
+      }
+      for (const name of weightsOf(one)) {
+        const i = WEIGHT_NAMES.indexOf(name)
+        check(weights, i, slopes.weights[i]!)
+      }
+      const used = [
+        0,
+        ...(one.trend === 'none' ? [] : [1]),
+        ...(one.season === 'none' ? [] : [2, 3, 4, 5]),
+      ]
+      for (const i of used) check(states, i, slopes.states[i]!)
+    }
+  })
+})
+
 describe('the search', () => {
   it('finds the bottom of a bowl, and stays within its bounds', () => {
     const problem = {
@@ -118,8 +170,9 @@ describe('the search', () => {
       most: Float64Array.of(10, 10),
       scale: Float64Array.of(1, 1),
       value: ([x, y]: Float64Array) => (x! - 3) ** 2 + 4 * (y! - 1) ** 2 + x! * y!,
+      slopes: ([x, y]: Float64Array) => Float64Array.of(2 * (x! - 3) + y!, 8 * (y! - 1) + x!),
     }
-    const effort = { most: 100, enough: 1e-14, sides: 2 } as const
+    const effort = { most: 100, enough: 1e-14 }
     const { x } = minimise(problem, Float64Array.of(-5, 9), effort)
     // On y = 2: 2(x − 3) + 2 = 0.
     expect(x[0]).toBeCloseTo(2, 5)

@@ -6,6 +6,8 @@ export interface Problem {
   readonly scale: Float64Array
   /** Infinite where the point is not admissible. */
   value(x: Float64Array): number
+  /** Of an admissible point: how the value changes along each coordinate. */
+  slopes(x: Float64Array): Float64Array
 }
 
 /** How far a search goes. */
@@ -14,8 +16,6 @@ export interface Effort {
   readonly most: number
   /** It ends when three steps in a row bring less than this. */
   readonly enough: number
-  /** Differences that slopes are taken from: to both sides they are exact to the second order, and cost twice as much. */
-  readonly sides: 1 | 2
 }
 
 export interface Minimum {
@@ -23,8 +23,6 @@ export interface Minimum {
   readonly value: number
 }
 
-/** Relative step of the differences that slopes are taken from, in units of the scale. */
-const STEP = 1e-5
 const MOST_HALVINGS = 30
 /** Of the decrease that the slope promises, a step must bring this share. */
 const LEAST_SHARE = 1e-4
@@ -36,11 +34,7 @@ const LEAST_SHARE = 1e-4
  * @see Broyden (1970), Fletcher (1970), Goldfarb (1970), Shanno (1970); Bertsekas, D. P. (1982), SIAM Journal on
  *   Control and Optimization 20, 221–246 (bounds)
  */
-export function minimise(
-  problem: Problem,
-  start: Float64Array,
-  { most, enough, sides }: Effort,
-): Minimum {
+export function minimise(problem: Problem, start: Float64Array, { most, enough }: Effort): Minimum {
   const p = start.length
   const x = clipped(problem, start)
   let value = problem.value(x)
@@ -51,7 +45,7 @@ export function minimise(
     for (let i = 0; i < p; i++) inverse[i * p + i] = problem.scale[i]! ** 2
   }
   reset()
-  let slope = slopes(problem, x, value, sides)
+  let slope = problem.slopes(x)
   let isFresh = true
   let small = 0
   for (let step = 0; step < most; step++) {
@@ -78,7 +72,7 @@ export function minimise(
       isFresh = true
       continue
     }
-    const nextSlope = slopes(problem, next.x, next.value, sides)
+    const nextSlope = problem.slopes(next.x)
     update(
       inverse,
       p,
@@ -136,33 +130,6 @@ function isHeld({ least, most }: Problem, x: Float64Array, i: number, g: number)
 
 function clipped({ least, most }: Problem, x: Float64Array): Float64Array {
   return x.map((one, i) => Math.min(most[i]!, Math.max(least[i]!, one)))
-}
-
-/** Slopes by differences to both sides, to one where the other is out of bounds or not admissible. */
-function slopes(
-  problem: Problem,
-  x: Float64Array,
-  value: number,
-  sides: Effort['sides'],
-): Float64Array {
-  const { least, most, scale } = problem
-  const at = Float64Array.from(x)
-  return x.map((own, i) => {
-    const h = STEP * scale[i]!
-    const look = (to: number) => {
-      if (to > most[i]! || to < least[i]!) return Infinity
-      at[i] = to
-      const found = problem.value(at)
-      at[i] = own
-      return found
-    }
-    const above = look(own + h)
-    if (sides === 1 && Number.isFinite(above)) return (above - value) / h
-    const below = look(own - h)
-    if (Number.isFinite(above) && Number.isFinite(below)) return (above - below) / (2 * h)
-    if (Number.isFinite(above)) return (above - value) / h
-    return Number.isFinite(below) ? (value - below) / h : 0
-  })
 }
 
 /** What a step has shown of the curvature, over the coordinates that were free. */

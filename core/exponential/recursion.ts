@@ -8,6 +8,14 @@ export interface Runner {
   readonly seasons: number
   /** Periods with a value. */
   readonly observed: number
+  /** The values; a missing one is NaN. */
+  readonly values: Float64Array
+  /** States that each period of the last run started from; of the season the one that it used. */
+  readonly before: {
+    readonly level: Float64Array
+    readonly trend: Float64Array
+    readonly season: Float64Array
+  }
   /** One-step forecasts and errors of the last run; the error of a missing period is NaN. */
   readonly fitted: Float64Array
   readonly error: Float64Array
@@ -40,6 +48,11 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
   const y = Float64Array.from(values, (value) => value ?? NaN)
   const fitted = new Float64Array(n)
   const error = new Float64Array(n)
+  const before = {
+    level: new Float64Array(n),
+    trend: new Float64Array(n),
+    season: new Float64Array(n),
+  }
   const season = new Float64Array(form.season === 'none' ? 1 : seasons)
   const end = { level: 0, trend: 0, season: new Float64Array(season.length) }
   const sums = { sse: 0, sseRelative: 0, logMu: 0 }
@@ -57,6 +70,7 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
     const [isDamped, isGrowing, isTrended] = [damps, grows, hasTrend]
     const [isAdded, isFactor, isShare, length] = [adds, factors, isRelative, m]
     const indices = season
+    const { level: levels, trend: trends, season: seasonsUsed } = before
     const alpha = weights[0]!
     const beta = weights[1]!
     const gamma = weights[2]!
@@ -73,6 +87,9 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
       const base = phi * trend
       const u = isGrowing ? level * trend : isTrended ? level + base : level
       const s = indices[k]!
+      levels[t] = level
+      trends[t] = trend
+      seasonsUsed[t] = s
       const mu = isFactor ? u * s : isAdded ? u + s : u
       if (isFactor && !(u > 0)) return false
       if (isShare && !(mu > 0)) return false
@@ -119,7 +136,7 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
   }
 
   const observed = values.reduce<number>((count, value) => count + Number(value !== null), 0)
-  return { form, n, seasons, observed, fitted, error, end, sums, run }
+  return { form, n, seasons, observed, values: y, before, fitted, error, end, sums, run }
 }
 
 /** The weights of a form as a pass takes them. */

@@ -42,9 +42,9 @@ export interface ChosenSmoothing extends Likelihood, Criteria {
 /** A weight this near a bound is tried on it. */
 const NEAR_BOUND = 0.005
 /** Rough searches, of which the best are followed further, and the best of those to the end. */
-const ROUGH: Effort = { most: 12, enough: 0.2, sides: 1 }
-const CLOSE: Effort = { most: 100, enough: 1e-2, sides: 1 }
-const FINE: Effort = { most: 200, enough: 1e-4, sides: 2 }
+const ROUGH: Effort = { most: 12, enough: 0.2 }
+const CLOSE: Effort = { most: 100, enough: 1e-2 }
+const FINE: Effort = { most: 200, enough: 1e-4 }
 const FOLLOWED = 3
 const START_WEIGHTS: Readonly<Record<WeightName, readonly number[]>> = {
   alpha: [0.1, 0.35, 0.75],

@@ -9,6 +9,7 @@ import {
 import { likelihoodOf } from './likelihood'
 import type { Problem } from './quasiNewton'
 import { packStates, packWeights, type Runner } from './recursion'
+import { slopesOf } from './slopes'
 
 /** The coordinates of a search: free weights, then level, trend and all seasons but the last. */
 export interface Space extends Problem {
@@ -57,6 +58,9 @@ export function spaceOf(
         ]),
   ])
   const size = free.length + count
+  /** Where the last pass was run. */
+  const ran = new Float64Array(size).fill(NaN)
+  const slopes = { weights: new Float64Array(4), states: new Float64Array(states.length) }
 
   /** Puts a point into the weights and states of the next pass. */
   function place(x: Float64Array): void {
@@ -74,6 +78,13 @@ export function spaceOf(
     states[1 + seasons] = total - sum
   }
 
+  /** Runs a pass at a point, and remembers which. */
+  function ranAt(x: Float64Array): boolean {
+    place(x)
+    ran.set(x)
+    return runner.run(packed, states)
+  }
+
   return {
     size,
     free,
@@ -81,10 +92,28 @@ export function spaceOf(
     least: bounds(0, -Infinity),
     most: bounds(1, Infinity),
     value: (x) => {
-      place(x)
-      if (!runner.run(packed, states)) return Infinity
+      if (!ranAt(x)) return Infinity
       // A perfect fit would be −∞; it is the lowest that there is.
       return likelihoodOf(runner).minus2LogLikelihood ?? -1e300
+    },
+    slopes: (x) => {
+      // A search asks for the slopes where it has just asked for the value: that pass will do.
+      if (x.some((own, i) => own !== ran[i])) ranAt(x)
+      slopesOf(runner, packed, slopes)
+      const last = slopes.states[1 + seasons]!
+      return Float64Array.from([
+        ...places.map((at) => slopes.weights[at]!),
+        ...(given
+          ? []
+          : [
+              slopes.states[0]!,
+              ...(hasTrend ? [slopes.states[1]!] : []),
+              // The last season makes up for the others.
+              ...(hasSeason
+                ? Array.from(slopes.states.subarray(2, 1 + seasons), (own) => own - last)
+                : []),
+            ]),
+      ])
     },
     start: (weights) =>
       Float64Array.from([
