@@ -72,7 +72,7 @@ export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): C
     ...{ plan, tries, passedOver, levels, method, benchmarks, coverage, verdict },
     holdout: tryFrom(task, task.lastT - plan.holdout, plan.holdout),
     findings: findingsOfCheck({
-      ...{ verdict, coverage, limits, passedOver },
+      ...{ verdict, coverage, limits, passedOver, isSettled: task.isSettled },
       nearer: verdict?.against === 'worse' ? nearerTrends(task, verdict) : [],
       origins: origins.length,
       horizon: plan.rolling.horizon,

@@ -31,6 +31,8 @@ export interface Judged {
   /** The nearest first; none where none was tried, or none is nearer. */
   readonly nearer: readonly Nearer[]
   readonly passedOver: readonly PassedOver[]
+  /** Whether slow choices were made once, at the first origin. */
+  readonly isSettled: boolean
   readonly origins: number
   readonly horizon: number
   readonly unit: string
@@ -38,7 +40,12 @@ export interface Judged {
 
 /** What the check has to say, with what to try as clicks. */
 export function findingsOfCheck(judged: Judged): Finding[] {
-  return [...benchmarkFinding(judged), ...coverageFinding(judged), ...refusalFinding(judged)]
+  return [
+    ...benchmarkFinding(judged),
+    ...coverageFinding(judged),
+    ...settledFinding(judged),
+    ...refusalFinding(judged),
+  ]
 }
 
 /** Worse than what needs no method, beyond chance. */
@@ -101,6 +108,21 @@ function coverageFinding({ coverage, limits, horizon, verdict }: Judged): Findin
             ],
           }
         : {}),
+    },
+  ]
+}
+
+/** That not everything was chosen anew. */
+function settledFinding({ isSettled }: Judged): Finding[] {
+  if (!isSettled) return []
+  return [
+    {
+      code: 'form-chosen-once',
+      severity: 'note',
+      stage: 'check',
+      text: 'The form was chosen once, from what was known at the first origin; weights and states were chosen anew from every origin.',
+      period: null,
+      figure: null,
     },
   ]
 }

@@ -9,6 +9,7 @@ import { Refusal } from '../refusal'
 import { adjustedValues } from '../series/adjusted'
 import type { Series, Value } from '../series/series'
 import { naiveScale } from './errorFigures'
+import { settledAt } from './settle'
 import { trainingDocument } from './trainingDocument'
 
 /** A forecast as it would have been made at an origin, and what came. One entry a horizon in every list. */
@@ -36,7 +37,10 @@ export interface PassedOver {
 /** What is checked: a method on a series, from which origins. */
 export interface CheckTask {
   readonly series: Series
+  /** What takes long to choose is chosen at the first origin, and stays. */
   readonly document: MethodDocument
+  /** Whether something was. */
+  readonly isSettled: boolean
   readonly plan: CheckPlan
   /** Time codes of the last periods known, the earliest first. */
   readonly origins: readonly number[]
@@ -67,8 +71,13 @@ export function checkTask(
   const { first, step } = plan.rolling
   const origins: number[] = []
   for (let t = firstT + first - 1; t < lastT; t += step) origins.push(t)
+  const settled =
+    origins[0] === undefined
+      ? null
+      : settledAt(series, document, { firstT, origin: origins[0], horizon: plan.rolling.horizon })
   return {
-    ...{ series, document, plan, origins, firstT, lastT },
+    ...{ series, document: settled ?? document, isSettled: settled !== null },
+    ...{ plan, origins, firstT, lastT },
     alongside: benchmarksFor(traitsOf(decompose).hasSeason ? seasons : 1),
     actual: adjustedValues(series).map((value) =>
       value === null && document.missing === 'zero' ? 0 : value,

@@ -33,6 +33,7 @@ describe('candidates', () => {
       'Ratio to a 2×4 moving average, multiplicative; a smoothed level with a damped slope',
       'Regression, multiplicative, with every season against the average; a straight line',
       'Smoothing with a damped trend, a multiplicative season, errors in proportion',
+      'Smoothing in the form with the lowest AICc',
       'Repeating the last value',
       'Repeating last year',
       'The mean of all values',

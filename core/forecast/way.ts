@@ -116,6 +116,13 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
     span: TrainingSpan,
     memberWithin: (member: MemberDocument) => MemberDocument,
   ): Document
+  /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
+  readonly slowChoices?: {
+    /** Whether a method leaves any open. */
+    areOpen(options: Options): boolean
+    /** How they were made. */
+    made(ahead: Ahead): Partial<Document>
+  }
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */

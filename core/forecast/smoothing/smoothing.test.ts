@@ -5,6 +5,7 @@ import { changed, type MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
 import { methodSentence, sentenceText } from '../../sentence'
 import type { Series } from '../../series/series'
+import { check } from '../../check/check'
 import { roll, checkTask } from '../../check/rolling'
 import type { SmoothingDocument } from './options'
 
@@ -85,6 +86,19 @@ describe('smoothing as a way of forecasting', () => {
     expect(() => analyse(withZero, document({ transform: 'ln' }))).toThrow(
       /needs every value above 0; that of .*2013.* is 0/,
     )
+  })
+
+  it('by selection is checked in the form that was chosen at the first origin, and it is said', () => {
+    const open = document({ trend: 'chosen', error: 'chosen' })
+    const task = checkTask(series, open)!
+    const first = { ...series, values: series.values.slice(0, task.origins[0]) }
+    const chosen = analyse(first, open).forecast
+    if (chosen.by !== 'smoothing') throw new Error()
+    expect(task.document.forecast).toMatchObject(chosen.form)
+    expect(task.isSettled).toBe(true)
+    expect(checkTask(series, document())!.isSettled).toBe(false)
+    const { findings } = check(series, open)!
+    expect(findings.map(({ code }) => code)).toContain('form-chosen-once')
   })
 
   it('says how sharply weights would be chosen, whichever is fixed', () => {

@@ -28,6 +28,10 @@ export const smoothing = {
   document: smoothingDocument,
   complete: completeSmoothing,
   within: (document) => document,
+  slowChoices: {
+    areOpen: ({ trend, season, error }) => [trend, season, error].includes('chosen'),
+    made: ({ form }) => form,
+  },
   forecast: forecastBySmoothing,
   columns: columnsOfSmoothing,
   words: wordsOfSmoothing,
@@ -35,5 +39,9 @@ export const smoothing = {
   label: labelOfSmoothing,
   candidates: ({ decompositions }) => [
     { ...decompositions[0], forecast: { by: 'smoothing', trend: 'damped' } },
+    {
+      ...decompositions[0],
+      forecast: { by: 'smoothing', trend: 'chosen', season: 'chosen', error: 'chosen' },
+    },
   ],
 } as const satisfies ForecastWay<SmoothingDocument, SmoothingOptions, SmoothingForecast>

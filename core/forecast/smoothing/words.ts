@@ -171,11 +171,12 @@ export function formWords({
 /** `smoothing with a damped trend, a multiplicative season, errors in proportion` */
 export function labelOfSmoothing(options: SmoothingOptions): string {
   const fixed = Object.keys(options.weights).length > 0 ? ', weights fixed' : ''
-  const { transform } = options
+  const { transform, trend, season, error } = options
+  const isChosen = [trend, season, error].every((part) => part === 'chosen')
   const how =
     typeof transform === 'number'
       ? `${TRANSFORM_SAYS.number.text} ${figure(transform)}`
       : TRANSFORM_SAYS[transform].text
   const of = transform === 'none' ? '' : `, values ${how}`
-  return `smoothing with ${formWords(options)}${fixed}${of}`
+  return `smoothing ${isChosen ? 'in the form with the lowest AICc' : `with ${formWords(options)}`}${fixed}${of}`
 }
