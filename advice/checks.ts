@@ -2,7 +2,7 @@ import { analyse } from '../core/analyse'
 import { check, type Checked } from '../core/check/check'
 import { compare } from '../core/check/tie'
 import { contest } from '../core/contest/contest'
-import type { MethodDocument } from '../core/method'
+import { changed, type MethodDocument } from '../core/method'
 import type { Series, Value } from '../core/series/series'
 import { makeSeries, randomFrom, type Recipe } from './series'
 
@@ -44,6 +44,7 @@ export function checks(say: Say, count: number): void {
   ties(say, 5 * count)
   verdicts(say, count)
   proposals(say, Math.ceil(count / CONTESTS_FOR))
+  followed(say, count)
 }
 
 /** How often a further year comes to lie within limits from past errors. */
@@ -173,5 +174,42 @@ function proposals(say: Say, count: number): void {
         most: 100,
       },
     )
+  }
+}
+
+/** Where a line is said not to fit a smoothed level is named first: how far off that is over a further year, beside the line. */
+function followed(say: Say, count: number): void {
+  const misfitOf = ({ findings }: ReturnType<typeof analyse>) =>
+    findings.find(({ code }) => code === 'line-does-not-fit')
+  for (const likeness of [0, 0.5]) {
+    let told = 0
+    for (let seed = 1; seed <= count; seed++) {
+      if (misfitOf(analyse(made(1700 + seed, { likeness }, MONTHS), FORMAT))) told++
+    }
+    say(`a right line said not to fit, noise alike by ${likeness}`, (100 * told) / count, {
+      most: 5,
+    })
+  }
+  const truths: readonly (readonly [string, Partial<Recipe>, number])[] = [
+    ['a level that wanders by half the noise', { wander: 0.5, growth: 0 }, 70],
+    ['a turn', { growth: 0, level: turn }, 95],
+  ]
+  for (const [name, truth, least] of truths) {
+    let [line, smoothed, told] = [0, 0, 0]
+    for (let seed = 1; seed <= count; seed++) {
+      const { known, came } = parted(made(1700 + seed, truth))
+      const result = analyse(known, FORMAT)
+      const [smooth] = misfitOf(result)?.actions ?? []
+      if (!smooth || !('change' in smooth)) continue
+      told++
+      const off = (points: readonly number[]) =>
+        came.reduce<number>((sum, y, i) => sum + Math.abs(y! - points[i]!), 0)
+      line += off(result.forecast.forecast)
+      smoothed += off(analyse(known, changed(FORMAT, smooth.change)).forecast.forecast)
+    }
+    say(`a line said not to fit: ${name}`, (100 * told) / count, { least })
+    say(`error of the smoothed level then, of that of the line: ${name}`, (100 * smoothed) / line, {
+      most: 100,
+    })
   }
 }

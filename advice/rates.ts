@@ -344,6 +344,9 @@ const CONTRADICTIONS: readonly (readonly [string, string])[] = [
   ['nothing-left-over', 'leftover-dull'],
   ['nothing-left-over', 'strength'],
   ['nothing-left-over', 'line-does-not-fit'],
+  ['nothing-left-over', 'swings-around-line'],
+  ['line-does-not-fit', 'swings-around-line'],
+  ['trend-phases', 'swings-around-line'],
 ]
 
 function contradictions(): void {

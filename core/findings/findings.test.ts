@@ -116,8 +116,19 @@ describe('findings of the trend', () => {
       { change: { trend: { form: 'breaks', last: undefined } } },
       { change: { trend: { form: 'linear', last: expect.any(Number) as number } } },
     ])
-    expect(all.get('line-does-not-fit')!.text).toMatch(
-      /^The straight line does not fit: neighbouring/,
+    const misfit = all.get('line-does-not-fit')!
+    expect(misfit.text).toMatch(/^The straight line does not fit: neighbouring/)
+    expect(misfit.text).toMatch(/A smoothed level or a line through the latest years follows them/)
+    expect(misfit.actions![0]).toMatchObject({ change: { trend: { form: 'smoothed' } } })
+  })
+
+  it('one that values swing around is not called wrong', () => {
+    let swing = 0
+    const swinging = Array.from({ length: 200 }, (_, t) => (swing = 0.7 * swing + 9 * noise(t)))
+    const all = findings((t) => 1000 + 5 * t + 60 * wave(t) + swinging[t]!)
+    expect(all.has('line-does-not-fit')).toBe(false)
+    expect(all.get('swings-around-line')!.text).toMatch(
+      /^The values swing around the straight line: neighbouring .* come back to it, as they have so far/,
     )
   })
 })
@@ -181,7 +192,13 @@ describe('findings of what is left over', () => {
   it('of an exact series is nothing, and nothing else is said of it', () => {
     const all = findings((t) => 1000 + 5 * t + 100 * wave(t), { model: 'additive' })
     expect(all.get('nothing-left-over')!.text).toMatch(/^Nothing is left over/)
-    for (const code of ['leftover-dull', 'strength', 'index-unsteady', 'line-does-not-fit']) {
+    for (const code of [
+      'leftover-dull',
+      'strength',
+      'index-unsteady',
+      'line-does-not-fit',
+      'swings-around-line',
+    ]) {
       expect(all.has(code), code).toBe(false)
     }
   })

@@ -50,7 +50,7 @@ export function trendFindings(
         ]
   if (leftover.isNothing) return said
   if (trend.by === 'smoothing' || uses === 'nothing') return said
-  return [...said, ...trendMisfit(stretch, trend.fit, residualLikeness, options, uses)]
+  return [...said, ...trendMisfit(stretch, trend.fit, { phases, residualLikeness }, options, uses)]
 }
 
 function phasesFinding(
@@ -135,7 +135,7 @@ function withLast(change: MethodChange, last: number | undefined): MethodChange 
 function trendMisfit(
   stretch: Stretch,
   fit: DesignFit,
-  durbinWatson: Value,
+  { phases, residualLikeness: durbinWatson }: Pick<Examined, 'phases' | 'residualLikeness'>,
   { form, last }: TrendOptions,
   uses: Exclude<TrendUse, 'nothing'>,
 ): Finding[] {
@@ -157,40 +157,47 @@ function trendMisfit(
         ]
       : []),
   ]
+  const line = form === 'linear' ? 'straight line' : TREND_FORMS[form].words
+  const common = {
+    stage: 'trend',
+    period: stretch.periodOf(values.length - latest.length).code,
+    figure: durbinWatson,
+  } as const
+  const smooth: readonly Action[] =
+    uses === 'extends'
+      ? [{ label: 'Smooth the deseasonalized series', change: smoothedChange() }]
+      : []
+  // Noise whose neighbours are alike swings around a line that is right; a line that is wrong the series turns away from.
+  const isStraight = form === 'linear' || form === 'none'
+  if (isStraight && phases.filter(({ to }) => to > fit.from).length < 2) {
+    return [
+      {
+        ...common,
+        code: 'swings-around-line',
+        severity: 'note',
+        text: `The values swing around the ${line}: ${reasons.join(', and ')}. Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it, as they have so far; the contest tells whether a smoothed level is nearer.`,
+        ...(smooth.length > 0 ? { actions: smooth } : {}),
+      },
+    ]
+  }
   const wanted = LATEST_YEARS * Math.max(seasons, 4)
   const isLonger = (last ?? values.length) > wanted
-  const follows: readonly (readonly [words: string, action: Action])[] = [
-    ...(uses === 'extends'
-      ? [
-          [
-            'a smoothed level',
-            { label: 'Smooth the deseasonalized series', change: smoothedChange() },
-          ] as const,
-        ]
-      : []),
-    ...(isLonger
-      ? [
-          [
-            'a line through the latest years',
-            {
-              label: `Fit a line to the last ${countPeriods(wanted, calendar)}`,
-              change: lineThroughLast(wanted),
-            },
-          ] as const,
-        ]
-      : []),
+  const latestYears: Action = {
+    label: `Fit a line to the last ${countPeriods(wanted, calendar)}`,
+    change: lineThroughLast(wanted),
+  }
+  const follows = [
+    ...(smooth.length > 0 ? ['a smoothed level'] : []),
+    ...(isLonger ? ['a line through the latest years'] : []),
   ]
-  const what = follows.map(([words]) => words).join(' or ')
-  const line = form === 'linear' ? 'straight line' : TREND_FORMS[form].words
+  const actions = [...smooth, ...(isLonger ? [latestYears] : [])]
   return [
     {
+      ...common,
       code: 'line-does-not-fit',
       severity: 'caution',
-      stage: 'trend',
-      text: `The ${line} does not fit: ${reasons.join(', and ')}. ${what ? `${capitalized(what)} follows them better.` : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
-      period: stretch.periodOf(values.length - latest.length).code,
-      figure: durbinWatson,
-      ...(follows.length > 0 ? { actions: follows.map(([, action]) => action) } : {}),
+      text: `The ${line} does not fit: ${reasons.join(', and ')}. ${follows.length > 0 ? `${capitalized(follows.join(' or '))} follows them better.` : `Its forecast holds as long as the ${onePeriod(calendar)}s ahead come back to it.`}`,
+      ...(actions.length > 0 ? { actions } : {}),
     },
   ]
 }
