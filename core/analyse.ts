@@ -4,6 +4,7 @@ import { check, type Checked } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
 import type { Weights } from './exponential/forms'
+import type { Hear } from './forecast/way'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
 import { changed, type MethodDocument } from './method'
@@ -16,14 +17,16 @@ import type { Series } from './series/series'
  *
  * @param series values in units of `series.unit`, one a period
  * @param document the method; what it leaves out takes its default
+ * @param hear is told how far a long choice has come
+ *
  * A check is made where the document asks for one.
  *
  * @returns every column of the calculation over the analysed span, the indices, the trend report,
  *   the forecast with its limits, error figures and findings
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
-export function analyse(series: Series, document: MethodDocument): Result {
-  const figures = withPastErrors(calculate(series, document), document)
+export function analyse(series: Series, document: MethodDocument, hear?: Hear): Result {
+  const figures = withPastErrors(calculate(series, document, hear), document)
   const checked = document.check ? check(series, document) : null
   return resultOf(figures, examine(figures), checked)
 }

@@ -11,7 +11,7 @@ import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { methodName } from './methodName'
 import { MODEL } from './model'
 import type { Series, Value } from './series/series'
-import type { Forecasted } from './forecast/way'
+import type { Forecasted, Hear } from './forecast/way'
 import { firstFitted, trendThrough, type Trend } from './trend/trend'
 
 /** What a method comes to on a series: numbers alone, no judgement and no words. */
@@ -43,11 +43,12 @@ export interface Figures {
  *
  * @param series values in units of `series.unit`, one a period
  * @param document the method; what it leaves out takes its default ({@link completeMethod})
+ * @param hear is told how far a long choice has come
  * @returns limits are the model's, whatever the method asks; those from past errors need the check, which
  *   calculates many times ({@link withPastErrors})
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
-export function calculate(series: Series, document: MethodDocument): Figures {
+export function calculate(series: Series, document: MethodDocument, hear?: Hear): Figures {
   const method = completeMethod(document, series)
   const { calendar, start } = series
   const { decompose } = method
@@ -87,6 +88,7 @@ export function calculate(series: Series, document: MethodDocument): Figures {
       uncertaintyAt: (t) =>
         season?.indices[periodAt(start, t, seasons).season - 1]!.uncertainty ?? 0,
       calculateMember: (member) => memberFigures(member, method, series),
+      hear,
     },
     method.forecast,
   )

@@ -1,3 +1,4 @@
+import type { FormRow } from '~~/core/exponential/figures'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import type { Outcome } from './outcome'
@@ -8,13 +9,19 @@ export interface AnalyseRequest {
   readonly method: MethodDocument
 }
 
-export interface AnalyseAnswer {
-  readonly id: number
-  readonly outcome: Outcome
+/** The forms of a selection that are through, the best first. */
+export interface SelectionUnderWay {
+  readonly rows: readonly FormRow[]
+  readonly of: number
 }
+
+export type AnalyseAnswer =
+  | { readonly id: number; readonly selection: SelectionUnderWay }
+  | { readonly id: number; readonly outcome: Outcome }
 
 interface Waiting {
   readonly request: AnalyseRequest
+  hear(selection: SelectionUnderWay): void
   settle(outcome: Outcome | null): void
   fail(error: Error): void
 }
@@ -30,8 +37,13 @@ function ownWorker(): Worker {
   if (worker) return worker
   worker = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
   worker.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
+    const isWanted = data.id === waiting?.request.id
+    if ('selection' in data) {
+      if (isWanted) waiting?.hear(data.selection)
+      return
+    }
     busyWith = null
-    if (data.id === waiting?.request.id) {
+    if (waiting && isWanted) {
       waiting.settle(data.outcome)
       waiting = null
     }
@@ -56,13 +68,18 @@ function sendNext(): void {
 /**
  * Runs a method on a series off the interface thread.
  *
+ * @param hear is told of every form of a selection as it is through
  * @returns the outcome, or null when a later analysis has taken this one's place
  */
-export function analyseInWorker(series: Series, method: MethodDocument): Promise<Outcome | null> {
+export function analyseInWorker(
+  series: Series,
+  method: MethodDocument,
+  hear: (selection: SelectionUnderWay) => void = () => {},
+): Promise<Outcome | null> {
   dropWaiting()
   const id = ++lastId
   return new Promise((resolve, reject) => {
-    waiting = { request: { id, series, method }, settle: resolve, fail: reject }
+    waiting = { request: { id, series, method }, hear, settle: resolve, fail: reject }
     sendNext()
   })
 }
@@ -83,6 +100,7 @@ export function analyseApart(series: Series, method: MethodDocument): Promise<Ou
     const apart = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
     const end = () => apart.terminate()
     apart.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
+      if ('selection' in data) return
       end()
       resolve(data.outcome)
     })

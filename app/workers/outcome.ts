@@ -1,6 +1,7 @@
 import { analyse } from '~~/core/analyse'
 import type { MethodAction } from '~~/core/finding'
 import { lookAt } from '~~/core/look'
+import type { Hear } from '~~/core/forecast/way'
 import type { MethodDocument } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
 import { remediesFor } from '~~/core/remedies'
@@ -21,9 +22,9 @@ export type Outcome =
     }
 
 /** Runs a method; a refusal is an outcome, anything else a defect. */
-export function outcomeOf(series: Series, method: MethodDocument): Outcome {
+export function outcomeOf(series: Series, method: MethodDocument, hear?: Hear): Outcome {
   try {
-    return { kind: 'result', result: analyse(series, method) }
+    return { kind: 'result', result: analyse(series, method, hear) }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
     const { because, where } = error

@@ -49,11 +49,12 @@ export function smoothingFigures(
       ...{ minus2LogLikelihood: chosen.minus2LogLikelihood, criterion: chosen.criterion },
     },
     sigma: sigma2 === null ? null : Math.sqrt(sigma2),
-    table: table?.map(rowOf) ?? null,
+    table: table?.map(formRow) ?? null,
   }
 }
 
-function rowOf(one: Contender): FormRow {
+/** What there is to say of a form in a selection. */
+export function formRow(one: Contender): FormRow {
   return {
     form: one.form,
     k: one.k,

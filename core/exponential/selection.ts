@@ -43,7 +43,12 @@ export function selectForm(
   forms: readonly SmoothingForm[] = ALL_FORMS,
   wished: SelectionWished = EVERYTHING,
 ): Selection {
-  return concludeSelection(forms.map((form) => contend(values, form, firstSeason, seasons, wished)))
+  const through: Contender[] = []
+  for (const form of forms) {
+    through.push(contend(values, form, firstSeason, seasons, wished))
+    wished.hear?.({ table: ranked(through), of: forms.length })
+  }
+  return concludeSelection(through)
 }
 
 /** What a selection leaves to be chosen, form by form. */
@@ -53,6 +58,14 @@ export interface SelectionWished {
   readonly initial: 'chosen' | 'rule'
   /** How a period (from 0) is called in a refusal. */
   nameOf(i: number): string
+  /** Hears of every form as it is through. */
+  readonly hear?: ((so: SelectionSoFar) => void) | undefined
+}
+
+/** The forms that are through, the best first, of so many. */
+export interface SelectionSoFar {
+  readonly table: readonly Contender[]
+  readonly of: number
 }
 
 const EVERYTHING: SelectionWished = {
@@ -109,10 +122,15 @@ export function requireAdmissible(
   )
 }
 
-/** Ranks the forms of a selection. */
-export function concludeSelection(contenders: readonly Contender[]): Selection {
+/** By AICc, those that cannot be carried out last. */
+function ranked(contenders: readonly Contender[]): Contender[] {
   const aicc = (one: Contender) => ('chosen' in one ? (one.chosen.aicc ?? Infinity) : Infinity)
-  const table = [...contenders].sort((a, b) => aicc(a) - aicc(b))
+  return [...contenders].sort((a, b) => aicc(a) - aicc(b))
+}
+
+/** Ranks the forms of a selection, and chooses. */
+export function concludeSelection(contenders: readonly Contender[]): Selection {
+  const table = ranked(contenders)
   const chosen = table.flatMap((one) =>
     'chosen' in one && one.chosen.aicc !== null ? [one.chosen] : [],
   )

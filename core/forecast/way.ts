@@ -4,6 +4,7 @@ import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
 import type { Run } from '../column/run'
 import type { WeightSection } from '../exponential/sections'
+import type { SelectionSoFar } from '../exponential/selection'
 import type { Finding, MethodChange } from '../finding'
 import type { Model } from '../model'
 import type { Value } from '../series/series'
@@ -18,6 +19,9 @@ import type { RegressionReport } from '../regression/fullReport'
 import type { Limits } from './limits'
 import type { MemberDocument, MemberFigures, MemberMethod } from './member'
 import type { PastErrors } from './pastErrors'
+
+/** Hears of a selection while it is under way. */
+export type Hear = (soFar: SelectionSoFar) => void
 
 /** What a forecast starts from. */
 export interface ForecastBasis {
@@ -41,6 +45,8 @@ export interface ForecastBasis {
   readonly index: readonly number[]
   /** What a method within this one comes to on the same stretch. @throws Refusal as that method does */
   calculateMember(member: MemberMethod): MemberFigures
+  /** Hears how far a long calculation has come. */
+  readonly hear?: Hear | undefined
 }
 
 /** What every forecast comes to, one entry a forecast period in every list. */

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiProblem } from '~/api/client'
-import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
+import { analyseInWorker, dropWaiting, type SelectionUnderWay } from '~/workers/analyseInWorker'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { changed, type MethodDocument } from '~~/core/method'
 import { isHeavy } from '~~/core/decompose/ways'
@@ -66,6 +66,8 @@ export const useBench = defineStore('bench', () => {
   )
 
   const calculating = ref(false)
+  /** The forms of a smoothing that are through, while one is being chosen. */
+  const selection = shallowRef<SelectionUnderWay | null>(null)
 
   const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
   const saveFailure = ref('')
@@ -103,14 +105,17 @@ export const useBench = defineStore('bench', () => {
     dropWaiting()
     if (isAtOnce(own, method.value)) return show(outcomeOf(own, calculated.value))
     calculating.value = true
-    const outcome = await analyseInWorker(own, calculated.value)
+    selection.value = null
+    const outcome = await analyseInWorker(own, calculated.value, (soFar) => {
+      selection.value = soFar
+    })
     if (!outcome) return
     show(outcome)
   }
 
   function show(outcome: Outcome): void {
     calculating.value = false
-    preview.value = null
+    preview.value = selection.value = null
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
@@ -240,6 +245,7 @@ export const useBench = defineStore('bench', () => {
     refusal,
     shown,
     calculating,
+    selection,
     saving,
     saveFailure,
     conflict,

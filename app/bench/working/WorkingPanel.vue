@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { panelsFor } from '../stages/panels'
+import SelectionUnderWay from '../stages/trend/SelectionUnderWay.vue'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
@@ -27,6 +28,7 @@ const findings = computed(() =>
 <template>
   <!-- It scrolls, so the keyboard must reach it, even where nothing in it can be pressed. -->
   <aside class="working" aria-label="Working" tabindex="0">
+    <SelectionUnderWay v-if="bench.selection" :selection="bench.selection" />
     <template v-if="bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />
       <p v-else class="muted">Select a figure in the ledger to see how it came about.</p>

@@ -21,7 +21,7 @@ import { standardDeviation } from '../../statistics/spread'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
 import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
-import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
+import type { CommonAhead, ForecastBasis, Forecasted, Hear } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
 import { transformOf, type Transform } from './transform'
 
@@ -64,7 +64,7 @@ export interface SmoothingForecast extends CommonAhead, SmoothingFigures {
  *   cannot come back
  */
 export function forecastBySmoothing(
-  { stretch, lastT }: Pick<ForecastBasis, 'stretch' | 'lastT'>,
+  { stretch, lastT, hear }: Pick<ForecastBasis, 'stretch' | 'lastT' | 'hear'>,
   options: SmoothingOptions,
 ): Forecasted<SmoothingForecast> {
   const { seasons } = stretch.calendar
@@ -75,7 +75,7 @@ export function forecastBySmoothing(
     ? stretch.values.map((value) => (value === null ? null : transformed(value, transform.lambda)))
     : stretch.values
   const back = (z: number): Value => (transform ? backFrom(z, transform.lambda) : limitOf(z))
-  const { chosen, table } = choose(stretch, values, options)
+  const { chosen, table } = choose(stretch, values, options, hear)
   const { form, weights, initial } = chosen
   const rows = smoothed(values, form, weights, initial)
   const phi = weights.phi ?? 1
@@ -194,6 +194,7 @@ function choose(
   stretch: Stretch,
   values: readonly Value[],
   options: SmoothingOptions,
+  hear?: Hear,
 ): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
   const { calendar, seasonOf } = stretch
   const { seasons } = calendar
@@ -211,6 +212,7 @@ function choose(
     weights,
     initial: initial === 'rule' ? 'rule' : 'chosen',
     nameOf,
+    hear,
   })
   if (!winner) {
     throw new Refusal(

@@ -41,7 +41,7 @@ describe('smoothing as a way of forecasting', () => {
     })
     expect(Object.keys(ahead.weights)).toEqual(['alpha', 'beta', 'gamma', 'phi'])
     expect(sentenceText(methodSentence(method, series))).toContain(
-      'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, values as they are, with',
+      'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, starting where chosen, values as they are, with',
     )
   })
 

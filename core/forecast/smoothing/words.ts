@@ -1,3 +1,5 @@
+import type { Calendar } from '../../calendar/calendar'
+import { onePeriod } from '../../calendar/labels'
 import {
   SMOOTHING_ERRORS,
   SMOOTHING_SEASONS,
@@ -6,7 +8,7 @@ import {
   type WeightName,
 } from '../../exponential/forms'
 import { figure } from '../../words/figure'
-import type { Field, Piece } from '../../word'
+import type { Field, Piece, Word } from '../../word'
 import { backTransformWord } from '../backTransformWord'
 import type { ForecastTold } from '../way'
 import { BACK_FROM_POWER, formsOf, type SmoothingOptions } from './options'
@@ -41,7 +43,7 @@ export const WEIGHT_SAYS: Readonly<Record<WeightName, string>> = {
   phi: 'φ, damping',
 }
 
-/** `, with a damped trend, a multiplicative season, errors in proportion, weights chosen, values as they are` */
+/** `, with a damped trend, a multiplicative season, errors in proportion, weights chosen, starting where chosen, values as they are` */
 export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: ForecastTold): Piece[] {
   const { trend, season, error, weights } = options
   const pick = <T extends string>(
@@ -94,9 +96,70 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
         usual: { forecast: { weights: undefined } },
       },
     },
+    ', starting ',
+    initialWord(options, calendar),
     ', values ',
     ...transformPieces(options),
   ]
+}
+
+const START_SAYS = {
+  chosen: {
+    text: 'where chosen',
+    means:
+      'Level, trend and season before the first period with the highest likelihood, together with the weights.',
+  },
+  rule: {
+    text: 'by the rule',
+    means: 'Season from the first years, level and trend from a line through the first values.',
+  },
+} as const
+
+/** Where the states start: chosen, by the rule, or as they are given, each to be typed. */
+function initialWord({ initial }: SmoothingOptions, calendar: Calendar): Word {
+  if (typeof initial === 'string') {
+    return {
+      id: 'initial',
+      text: START_SAYS[initial].text,
+      ask: {
+        kind: 'pick',
+        choices: (['chosen', 'rule'] as const).map((one) => ({
+          ...START_SAYS[one],
+          chosen: one === initial,
+          change: { forecast: { initial: one } },
+        })),
+      },
+    }
+  }
+  const { level, trend, season = [] } = initial
+  const field = (label: string, path: readonly string[], value: number): Field => ({
+    kind: 'number',
+    label,
+    path: ['forecast', 'initial', ...path],
+    value,
+    ...{ least: -MOST_STATE, most: MOST_STATE, step: roughly(value), unit: '' },
+  })
+  return {
+    id: 'initial',
+    text: 'as given',
+    ask: {
+      kind: 'fields',
+      lead: `States before the first period${season.length > 0 ? `; the season of each ${onePeriod(calendar)} stays as it was when they were held` : ''}.`,
+      fields: [
+        field('level', ['level'], level),
+        ...(trend === undefined ? [] : [field('slope', ['trend'], trend)]),
+      ],
+      usual: { forecast: { initial: undefined } },
+    },
+  }
+}
+
+/** Beyond this a state is no figure of a series. */
+const MOST_STATE = 1e15
+
+/** A step of about a hundredth of a figure, a power of ten. */
+function roughly(value: number): number {
+  return 10 ** (Math.floor(Math.log10(Math.abs(value) || 1)) - 2)
 }
 
 const TRANSFORM_SAYS = {

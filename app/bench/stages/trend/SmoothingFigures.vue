@@ -2,7 +2,7 @@
 import { formatDecimals, formatFigure } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import type { SmoothingFigures } from '~~/core/exponential/figures'
-import { formWords } from '~~/core/forecast/smoothing/words'
+import FormTable from './FormTable.vue'
 
 /** Where a smoothing starts, what it was chosen by, and the forms that it was chosen from. */
 defineProps<{ figures: SmoothingFigures; unit: string }>()
@@ -33,27 +33,6 @@ defineProps<{ figures: SmoothingFigures; unit: string }>()
       <dt>numbers estimated</dt>
       <dd>{{ figures.criteria.k }}</dd>
     </dl>
-    <v-table v-if="figures.table" class="working-table">
-      <caption>
-        Forms to choose from
-      </caption>
-      <thead>
-        <tr class="head">
-          <th scope="col">form</th>
-          <th scope="col" class="number">numbers</th>
-          <th scope="col" class="number"><TermWord of="aic">AICc</TermWord></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in figures.table" :key="formWords(row.form)">
-          <th scope="row">
-            {{ formWords(row.form) }}
-            <span v-if="row.because" class="muted">{{ row.because }}</span>
-          </th>
-          <td class="number">{{ row.k }}</td>
-          <td class="number">{{ row.aicc === null ? '–' : formatDecimals(row.aicc, 1) }}</td>
-        </tr>
-      </tbody>
-    </v-table>
+    <FormTable v-if="figures.table" :rows="figures.table" />
   </div>
 </template>

@@ -29,6 +29,17 @@ const weights = computed(() =>
   })),
 )
 
+/** A form that is still chosen has no states of its own to hold. */
+const canHold = computed(() => {
+  const { by, ...options } = props.result.method.forecast
+  return (
+    by === 'smoothing' && 'initial' in options && options.initial === 'chosen' && !ahead.value.table
+  )
+})
+function holdStart() {
+  void bench.changePart({ forecast: { initial: ahead.value.initial } })
+}
+
 /** The scale that is smoothed on, and how its power was chosen. */
 const power = computed(() => {
   const { transform } = ahead.value
@@ -58,6 +69,9 @@ const power = computed(() => {
       @still="hand.take(weight.name, $event)"
       @choose="hand.choose(weight.name)"
     />
+    <p v-if="canHold" class="small">
+      <v-btn class="small" color="accent" @click="holdStart()">hold the start where it is</v-btn>
+    </p>
     <p v-if="power" class="small">{{ power }}</p>
     <SmoothingFigures :figures="ahead" :unit="ahead.transform ? '' : result.series.unit" />
   </section>
