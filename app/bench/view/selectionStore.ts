@@ -135,6 +135,16 @@ export const useSelection = defineStore('bench-selection', () => {
     chooseStage(ledger.firstStage())
   }
 
+  // Folded, the row that the analyst has selected is what there is to see.
+  watch(
+    () => ledger.folded,
+    (folded) => {
+      const column = selected.value?.column
+      if (!folded || column === undefined || column === ledger.focusOf(ledger.stage)) return
+      const row = ledger.own?.find(column)
+      if (row?.actual && row.offset === 0) ledger.foldColumn = column
+    },
+  )
   // A method can end rows: what is selected in them goes.
   watch(
     () => ledger.everyRow,

@@ -66,7 +66,7 @@ function smoothingStrip(result: Result, sources: StripSources): Strip[] {
     {
       ...mainStrip('Fitted, smoothing', sources, [
         ...salesLayers(result, sources),
-        ...parts.fitted,
+        ...parts.fitted.map((one) => ({ ...one, label: 'one step ahead' })),
         ...parts.forecast,
       ]),
       id: 'fitted',
