@@ -93,6 +93,30 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
   }),
   one('contract-work', 'last two years of it', { trend: { last: 8 }, forecast: { horizon: 9 } }),
   one('contract-work', 'two years alone', { span: { from: '2021-Q1', to: '2022-Q4' } }),
+  one('contract-work', 'the deseasonalized series smoothed', {
+    trend: { form: 'smoothed', smoothing: 'chosen' },
+  }),
+  one('primer', 'smoothing at given weights on logarithms, as the mean', {
+    forecast: {
+      ...{
+        by: 'smoothing',
+        season: 'additive',
+        weights: { alpha: 0.3, beta: 0.1, gamma: 0.2, phi: 0.9 },
+      },
+      ...{ initial: 'rule', transform: 'ln', backTransform: 'mean' },
+    },
+  }),
+  one('contract-work', 'the median of three methods', {
+    forecast: {
+      by: 'combination',
+      average: 'median',
+      of: [
+        { trend: { last: 8 } },
+        { forecast: { by: 'benchmark' } },
+        { forecast: { by: 'regression' } },
+      ],
+    },
+  }),
   one('contract-work', 'too short', { span: { from: '2021-Q2', to: '2022-Q3' } }),
 ]
 
