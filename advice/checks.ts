@@ -45,6 +45,35 @@ export function checks(say: Say, count: number): void {
   verdicts(say, count)
   proposals(say, Math.ceil(count / CONTESTS_FOR))
   followed(say, count)
+  smoothedLimits(say, count)
+}
+
+/** How often a further year comes to lie within the model's limits of a smoothed level. */
+function smoothedLimits(say: Say, count: number): void {
+  for (const [name, truth] of TRUTHS) {
+    for (const months of [48, MONTHS]) {
+      let [within, all] = [0, 0]
+      for (let seed = 1; seed <= count; seed++) {
+        const series = made(seed, truth, months + AHEAD)
+        const known = { ...series, values: series.values.slice(0, months) }
+        const { forecast } = analyse(known, {
+          ...FORMAT,
+          decompose: { model: 'multiplicative' },
+          trend: { form: 'smoothed' },
+          forecast: { levels: [80] },
+        })
+        const { lower, upper } = forecast.limits[80]!
+        series.values.slice(months).forEach((actual, i) => {
+          all++
+          if (lower[i]! <= actual! && actual! <= upper[i]!) within++
+        })
+      }
+      say(`80% limits of a smoothed level hold: ${name}, ${months} months`, (100 * within) / all, {
+        least: 70,
+        most: 90,
+      })
+    }
+  }
 }
 
 /** How often a further year comes to lie within limits from past errors. */

@@ -4,7 +4,7 @@ import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import type { MethodDocument } from '../method'
 import type { Series, Value } from '../series/series'
-import { normalQuantile } from '../statistics/distributions'
+import { tQuantile } from '../statistics/distributions'
 import { smoothTrend } from './smoothed'
 
 const series = (values: readonly Value[]): Series => ({
@@ -48,12 +48,15 @@ describe('a smoothed trend', () => {
     const { forecast, trendFit } = analyse(series(wandering), method({ form: 'smoothed' }))
     if (forecast.by !== 'decomposition' || trendFit.form !== 'smoothed') throw new Error()
     const { sigma, criteria } = trendFit.smoothing
-    expect(forecast.interval.df).toBe(40 - criteria.k + 1)
+    const { df, sRelative, s } = forecast.interval
+    expect(df).toBe(40 - criteria.k + 1 - 3)
+    expect(s).toBeCloseTo(sigma! * Math.sqrt((df + 3) / df), 9)
     for (const [i, level] of forecast.deseasonalized.entries()) {
       expect(forecast.forecast[i]).toBeCloseTo(level * forecast.index[i]!, 9)
       const reach =
-        normalQuantile(80) *
-        sigma! *
+        tQuantile(80, df) *
+        sRelative! *
+        level *
         Math.sqrt(1 + forecast.leverage[i]! + forecast.uncertainty[i]!)
       expect(forecast.limits['80']!.lower[i]).toBeCloseTo((level - reach) * forecast.index[i]!, 9)
     }

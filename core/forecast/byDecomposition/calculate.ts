@@ -19,14 +19,14 @@ export interface DecompositionForecast extends CommonAhead {
   /** Variance of each period's index as a share of that of a single value. */
   readonly uncertainty: readonly number[]
   readonly interval: {
-    /** n − p − what the indices cost, of a smoothed trend N − k + 1; not above 0 when too few values are left for limits. */
+    /** n − p, of a smoothed trend N − k + 1, less what the indices cost; not above 0 when too few values are left for limits. */
     readonly df: number
     /** Residual standard deviation with that divisor, in units of the deseasonalized series; of an exponential
      * trend of its logarithm. */
     readonly s: Value
     /** The same of the residuals as shares of the trend, where noise grows with the level; else undefined. */
     readonly sRelative: Value
-    /** Quantiles keyed by level: of t, of a smoothed trend of the normal distribution. */
+    /** t quantiles keyed by level. */
     readonly quantiles: Readonly<Record<string, Value>>
     /** What the median is multiplied by for the point of an exponential trend; 1 for any other. */
     readonly backTransform: number
@@ -41,7 +41,7 @@ export interface DecompositionForecast extends CommonAhead {
  * from the residual degrees of freedom. In a multiplicative model noise grows with the level, so the scale is
  * s_rel · D, s_rel that of the residuals as shares of the trend; s itself where the trend is not above 0. An
  * exponential trend has its limits on the scale of logarithms, where they stay when they come back.
- * A smoothed trend has the limits of its own formula, with g added under its root: D ± z · σ · √(1 + Σc² + g).
+ * Of a smoothed trend h is Σc², c what an error is still worth in the forecast j periods later.
  * Without degrees of freedom the points stand and the limits are undefined.
  *
  * @see Draper, N. R. & Smith, H. (1998), Applied Regression Analysis, 3rd ed., sec. 3.1

@@ -100,15 +100,25 @@ function ofIndex(run: Run, { uncertainty }: DecompositionForecast, t: number): E
   return run.hasSeason ? figureOf('g, of the index', uncertainty[t - run.lastT - 1]!) : null
 }
 
-/** z(level), σ, Σc² and g of a smoothed trend. */
+/** t(level), σ, Σc² and g of a smoothed trend. */
 function smoothedLimitFigures(run: Run, { ahead }: Parts) {
   const { interval, leverage } = ahead
-  return (level: number, t: number): LimitFigures => ({
-    quantile: figureOf(`z(${level}%)`, interval.quantiles[level]!),
-    scale: figureOf('σ', interval.s!),
-    leverage: figureOf('Σc²', leverage[t - run.lastT - 1]!),
-    uncertainty: ofIndex(run, ahead, t),
-  })
+  const { df, s, sRelative } = interval
+  return (level: number, t: number): LimitFigures => {
+    const isShare = sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0
+    return {
+      quantile: figureOf(`t(${level}%)`, interval.quantiles[level]!, {
+        kind: 't-quantile',
+        level,
+        df: figureOf('degrees of freedom', df),
+      }),
+      scale: isShare
+        ? operation(figureOf('σ, as a share of the trend', sRelative), '×', run.cell('trend', t))
+        : figureOf('σ', s!),
+      leverage: figureOf('Σc²', leverage[t - run.lastT - 1]!),
+      uncertainty: ofIndex(run, ahead, t),
+    }
+  }
 }
 
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
