@@ -8,6 +8,7 @@ import { chromium } from '@playwright/test'
 const PORT = 4393
 const BASE = `http://127.0.0.1:${PORT}`
 const MONTHS = 480
+const TEN_YEARS = 120
 const SWITCHES = 41
 
 /**
@@ -68,6 +69,17 @@ try {
   sayTimes(
     `robust loess, a change of window, ${MONTHS} months`,
     await page.evaluate(measureWindows, SWITCHES),
+  )
+  await page.goto(`${BASE}/study/${await keepSeries(TEN_YEARS)}`)
+  await page.locator('[data-row=seasonalIrregular]').waitFor()
+  await page.keyboard.press('5')
+  await page.locator('[data-word=forecast]').click()
+  await page.getByRole('option', { name: /^by smoothing/ }).click()
+  await page.getByRole('slider', { name: 'α, of the level' }).waitFor()
+  await page.waitForTimeout(3000)
+  sayTimes(
+    `a weight in the hand, ${TEN_YEARS} months, from one place to the frame that shows it`,
+    await page.evaluate(measureWeight, SWITCHES),
   )
   await browser.close()
 } finally {
@@ -168,6 +180,38 @@ async function measureWindows(count) {
   return times
 }
 
+/** Moves a weight from place to place with the button held down; a move ends with the frame that shows the level it makes. */
+async function measureWeight(count) {
+  const painted = () =>
+    new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
+  const thumb = document.querySelector('[role=slider][aria-label="α, of the level"]')
+  const track = thumb.closest('.v-slider').querySelector('.v-slider__container')
+  const { left, top, width, height } = track.getBoundingClientRect()
+  const fire = (kind, target, share) =>
+    target.dispatchEvent(
+      new MouseEvent(kind, {
+        bubbles: true,
+        cancelable: true,
+        clientX: left + share * width,
+        clientY: top + height / 2,
+      }),
+    )
+  const shown = () => document.querySelector('.weight .value').textContent
+  fire('mousedown', thumb, 0.5)
+  await painted()
+  const times = []
+  for (let i = 0; i < count; i++) {
+    const before = shown()
+    const started = performance.now()
+    fire('mousemove', window, i % 2 === 0 ? 0.3 : 0.6)
+    do await painted()
+    while (shown() === before)
+    times.push(performance.now() - started)
+  }
+  fire('mouseup', window, 0.5)
+  return times
+}
+
 function collectScripts(page) {
   const sizes = []
   page.on('response', async (response) => {
@@ -178,13 +222,19 @@ function collectScripts(page) {
   return { bytes: () => sizes.reduce((sum, size) => sum + size, 0) }
 }
 
-async function keepSeries() {
+async function keepSeries(months = MONTHS) {
   const values = Array.from(
-    { length: MONTHS },
+    { length: months },
     (_, i) =>
       (20_000 + 60 * i) * (1 + 0.35 * Math.sin((2 * Math.PI * i) / 12)) + ((i * 7919) % 997),
   )
-  const series = { name: 'Bench', unit: 'litres', frequency: 'monthly', start: '1986-01', values }
+  const series = {
+    name: `Bench of ${months} months`,
+    unit: 'litres',
+    frequency: 'monthly',
+    start: '1986-01',
+    values,
+  }
   const answer = await fetch(`${BASE}/api/v1/series`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
