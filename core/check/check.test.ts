@@ -136,7 +136,9 @@ describe('the verdict', () => {
     expect(verdict!.against).toBe('worse')
     const worse = findings.find(({ code }) => code === 'worse-than-benchmark')!
     expect(worse.text).toMatch(/^Over 36 tries this method was off by .*: what needs no method/)
-    expect(worse.text).toMatch(/It would have been off, with a smoothed level by \d/)
+    expect(worse.text).toMatch(
+      /\. With a smoothed level it would have been off by \d.*, with the trend/,
+    )
     expect(worse.actions!.map(({ label }) => label)).toEqual([
       'Smooth the deseasonalized series',
       'Fit the trend to the last 36 months',

@@ -1,6 +1,7 @@
 import type { Action, Finding, MethodChange } from '../finding'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import type { LimitKind } from '../forecast/commonOptions'
+import { capitalized } from '../series/noun'
 import { agrees, type Coverage } from './coverage'
 import type { PassedOver } from './rolling'
 import type { Off, Verdict } from './verdict'
@@ -61,7 +62,10 @@ function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
     nearer
       .filter(({ off }) => off.by < best.off.by === wanted)
       .map(({ label, change }): Action => ({ label, change }))
-  const others = nearer.map(({ words, off }) => `${words} by ${offWords(off, unit)}`)
+  const others = nearer.map(
+    ({ words, off }, i) =>
+      `${words}${i === 0 ? ' it would have been off' : ''} by ${offWords(off, unit)}`,
+  )
   return [
     {
       code: 'worse-than-benchmark',
@@ -69,7 +73,7 @@ function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
       stage: 'check',
       text:
         `Over ${countTries(verdict.tries)} this method was off by ${offWords(verdict.method, unit)}, and ${says} by ${offWords(best.off, unit)}: what needs no method does better. ` +
-        (others.length > 0 ? `It would have been off, ${others.join(', ')}. ` : '') +
+        (others.length > 0 ? `${capitalized(others.join(', '))}. ` : '') +
         'The contest tries the other methods.',
       period: null,
       figure: verdict.method.by,
