@@ -25,7 +25,7 @@ const CORE_LAYERS = [
   ['words'],
   ['series'],
   ['calendar', 'statistics', 'model.ts', 'finding.ts', 'word.ts', 'stage.ts'],
-  ['requireWhole.ts'],
+  ['requireWhole.ts', 'requireBounded.ts'],
   ['refusal.ts', 'glossary'],
 ]
 

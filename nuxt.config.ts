@@ -1,5 +1,6 @@
 import { defineNuxtConfig } from 'nuxt/config'
 import { components } from './app/theme/vuetifyDefaults'
+import { buildWorkers } from './scripts/workers.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -36,6 +37,18 @@ export default defineNuxtConfig({
     preset: 'node-server',
     compressPublicAssets: { gzip: true, brotli: false },
     imports: { dirs: [] },
+    hooks: { compiled: async ({ options }) => void (await buildWorkers(options.output.serverDir)) },
+    routeRules: {
+      // On every answer, errors and files too; a page has a policy of its own over this one.
+      '/**': {
+        headers: {
+          'x-content-type-options': 'nosniff',
+          'referrer-policy': 'no-referrer',
+          'cross-origin-opener-policy': 'same-origin',
+          'content-security-policy': "frame-ancestors 'none'; base-uri 'none'",
+        },
+      },
+    },
   },
   typescript: {
     strict: true,

@@ -21,6 +21,13 @@ const adjusted: Series = {
 }
 
 describe('series side by side', () => {
+  it('that lie too far apart for any file are refused before a table is made', () => {
+    const far = { ...monthly('Z', 1, [1]), start: { year: 2_000_000, season: 1 } }
+    expect(() => seriesTables([monthly('A', 1, [1]), far])).toThrow(
+      /a table of 23,975,749 rows and 3 columns/,
+    )
+  })
+
   it('stand on one axis, each where it begins, with what came in beside what is used', () => {
     const quarterly = { ...monthly('C', 1, [5]), calendar: calendarOf('quarterly') }
     const [first, second] = seriesTables([quarterly, monthly('A', 1, [1, null]), adjusted])

@@ -1,7 +1,9 @@
 import { FREQUENCIES, type Frequency } from '../core/calendar/calendar'
 import { addPeriods, formatPeriod, periodsBetween, type Period } from '../core/calendar/period'
 import { adjustedValues } from '../core/series/adjusted'
+import { Refusal } from '../core/refusal'
 import type { FigureTable } from '../core/ledger/table'
+import { figure } from '../core/words/figure'
 import type { Series, Value } from '../core/series/series'
 
 /** Series that are counted alike, side by side. */
@@ -16,6 +18,7 @@ export interface SeriesTable extends FigureTable {
  * what came in.
  *
  * @param series with their adjustments
+ * @throws Refusal for series that lie so far apart, or are so many, that no file can hold their table
  */
 export function seriesTables(series: readonly Series[]): SeriesTable[] {
   const kinds = new Map<string, Series[]>()
@@ -52,6 +55,10 @@ function rank(frequency: Frequency): number {
   return FREQUENCIES.indexOf(frequency)
 }
 
+/** A table of more cells than this no spreadsheet opens. */
+const MOST_CELLS = 5_000_000
+
+/** @throws Refusal for a table that would be too large, before it is made */
 function sideBySide(series: readonly Series[]): FigureTable {
   const { calendar } = series[0]!
   const { seasons } = calendar
@@ -69,6 +76,12 @@ function sideBySide(series: readonly Series[]): FigureTable {
   )
   const shifts = columns.map(({ start }) => periodsBetween(first, start, seasons))
   const length = Math.max(...columns.map(({ values }, i) => shifts[i]! + values.length))
+  if (length * columns.length > MOST_CELLS) {
+    throw new Refusal(
+      `Side by side these series make a table of ${figure(length)} rows and ${figure(columns.length + 1)} columns, from ${formatPeriod(first, calendar)} on: more than a file can hold. Take fewer of them, or those that lie nearer in time.`,
+      'ids',
+    )
+  }
   return {
     header: ['period', ...columns.map(({ heading }) => heading)],
     rows: Array.from({ length }, (_, t) => [

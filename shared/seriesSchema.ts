@@ -4,20 +4,23 @@ import { adjustedValues } from '../core/series/adjusted'
 import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
 import { Refusal } from '../core/refusal'
 import type { Series } from '../core/series/series'
+import { visibleText } from './visibleText'
 
 export const LONGEST_NAME = 10_000
 export const MOST_PERIODS = 20_000
 
-export const nameSchema = z.string().trim().min(1, 'A series needs a name.').max(LONGEST_NAME)
-export const unitSchema = z.string().trim().max(200)
-export const nounSchema = z.string().trim().max(60)
+/** A line of text in which everything can be seen. */
+export const lineSchema = z.string().overwrite(visibleText).trim()
+export const nameSchema = lineSchema.min(1, 'A series needs a name.').max(LONGEST_NAME)
+export const unitSchema = lineSchema.max(200)
+export const nounSchema = lineSchema.max(60)
 
 const adjustmentSchema = z.strictObject({
   /** Period code. */
   period: z.string().min(1).max(20),
   /** Null leaves the value out. */
   value: z.number().nullable(),
-  reason: z.string().trim().min(1, 'An adjustment needs a reason.').max(500),
+  reason: lineSchema.min(1, 'An adjustment needs a reason.').max(500),
 })
 export const adjustmentsSchema = z.array(adjustmentSchema).max(MOST_PERIODS)
 

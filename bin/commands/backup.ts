@@ -1,7 +1,9 @@
-import { copyFileSync } from 'node:fs'
-import { resolve } from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { copyFileSync, mkdirSync, rmSync } from 'node:fs'
+import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { backUp, putInPlace, requireBackup } from '../../server/backup/backup'
+import { lockDatabase } from '../../server/database/lock'
 import { readBytes } from '../files'
 import { printJson } from '../output'
 
@@ -20,8 +22,16 @@ export function backup(file: string): void {
 /** Puts a backup in the place of the database, which is kept beside it. The server must be stopped. */
 export function restore(file: string): void {
   readBytes(file)
-  requireBackup(file, MIGRATIONS)
-  const copy = `${databasePath()}.incoming`
-  copyFileSync(file, copy)
-  printJson({ restored: databasePath(), before: putInPlace(copy, databasePath()) })
+  const path = databasePath()
+  mkdirSync(dirname(path), { recursive: true })
+  const lock = lockDatabase(path)
+  const copy = `${path}.${randomUUID()}.upload`
+  try {
+    copyFileSync(file, copy)
+    requireBackup(copy, MIGRATIONS)
+    printJson({ restored: path, before: putInPlace(copy, path) })
+  } finally {
+    rmSync(copy, { force: true })
+    lock.release()
+  }
 }

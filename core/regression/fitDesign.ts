@@ -1,3 +1,4 @@
+import { requireBounded } from '../requireBounded'
 import type { Value } from '../series/series'
 import type { DesignColumn } from './design'
 import { leastSquares, type LeastSquares } from './leastSquares'
@@ -53,6 +54,12 @@ export function fitDesign(
     t.push(from + i)
     y.push(value)
   })
+  requireBounded(
+    2 * t.length * (columns.length + 1) ** 2,
+    `A regression of ${t.length} values on ${columns.length} columns`,
+    'Take fewer seasons, waves or events, or fit it to fewer periods',
+    where,
+  )
   const basis = basisOf(columns, t)
   const works = columns.map((_, j) => basis.column(j))
   // Every column at every period, once: what is asked of the past is looked up here.

@@ -1,4 +1,5 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import fc from 'fast-check'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
@@ -6,7 +7,10 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { closeDatabase, database, restoreDatabase, useDatabase } from '../database/current'
 import { openDatabase } from '../database/open'
 import { keepSeries, listShelf } from '../series/seriesStore'
-import { backUp } from './backup'
+import { changeSeries } from '../series/seriesStore'
+import { findStudy } from '../studies/studyStore'
+import { backUp, requireBackup } from './backup'
+import { seal, unseal } from './seal'
 
 const MIGRATIONS = 'server/database/migrations'
 const named = (name: string) => ({
@@ -19,6 +23,10 @@ const named = (name: string) => ({
   },
   source: { file: 'a.csv' },
 })
+const restore = (file: string) => {
+  requireBackup(file, MIGRATIONS)
+  restoreDatabase(file, MIGRATIONS)
+}
 const names = () => listShelf(database()).map(({ name }) => name)
 
 let folder: string
@@ -39,12 +47,40 @@ describe('a backup', () => {
     const backup = join(folder, 'all.backup')
     backUp(path, backup)
     keepSeries(database(), [named('After')])
-    restoreDatabase(backup, MIGRATIONS)
+    restore(backup)
     expect(names()).toEqual(['Before'])
+    const asides = readdirSync(folder).filter((name) => name.includes('.before-restore-'))
+    expect(asides).toHaveLength(1)
     keepSeries(database(), [named('Later')])
     closeDatabase()
     useDatabase(openDatabase(path, MIGRATIONS))
     expect(names()).toEqual(['Before', 'Later'])
+  })
+
+  it('gives no version again that was given out before it came back', () => {
+    const [{ id, studyId }] = listShelf(database()) as [{ id: string; studyId: string }]
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    for (const name of ['One', 'Two', 'Three']) changeSeries(database(), id, { name })
+    const before = findStudy(database(), studyId)!.version
+    restore(backup)
+    expect(findStudy(database(), studyId)!.version).toBeGreaterThan(before)
+  })
+
+  it('with any one bit changed is refused', () => {
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    const bytes = readFileSync(backup)
+    const file = join(folder, 'flipped.backup')
+    fc.assert(
+      fc.property(fc.nat(bytes.length - 1), fc.nat(7), (at, bit) => {
+        const flipped = Buffer.from(bytes)
+        flipped[at]! ^= 1 << bit
+        writeFileSync(file, flipped)
+        expect(() => requireBackup(file, MIGRATIONS)).toThrow(/nothing was changed/)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('is never written over another file', () => {
@@ -56,14 +92,14 @@ describe('a backup', () => {
 
   it.each<[what: string, make: (file: string) => void, because: string]>([
     ['of text', (file) => writeFileSync(file, 'hello'), 'no backup'],
-    ['of nothing', (file) => writeFileSync(file, ''), 'not one of Elvant'],
+    ['of nothing', (file) => writeFileSync(file, ''), 'no backup'],
     [
       'cut short',
       (file) => {
         backUp(path, file)
         writeFileSync(file, readFileSync(file).subarray(0, 9000))
       },
-      'damaged',
+      'only a part',
     ],
     [
       'with bytes changed in the middle',
@@ -80,6 +116,7 @@ describe('a backup', () => {
         const other = new Sqlite(file)
         other.exec('CREATE TABLE notes (text)')
         other.close()
+        seal(file)
       },
       'not one of Elvant',
     ],
@@ -87,18 +124,20 @@ describe('a backup', () => {
       'of a newer version',
       (file) => {
         backUp(path, file)
+        unseal(file)
         const newer = new Sqlite(file)
         newer.exec(
           `INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('x', 9999999999999)`,
         )
         newer.close()
+        seal(file)
       },
       'newer version',
     ],
   ])('%s is refused and harms nothing', (_, make, because) => {
     const file = join(folder, 'bad.backup')
     make(file)
-    expect(() => restoreDatabase(file, MIGRATIONS)).toThrow(because)
+    expect(() => restore(file)).toThrow(because)
     expect(names()).toEqual(['Before'])
     expect(existsSync(path)).toBe(true)
   })

@@ -1,13 +1,13 @@
-import { existsSync, renameSync, rmSync } from 'node:fs'
+import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs'
 import Sqlite from 'better-sqlite3'
 import { readMigrationFiles } from 'drizzle-orm/migrator'
 import { Refusal } from '../../core/refusal'
-
-/** Tables without which a file is no database of this program. */
-const TABLES = ['series', 'vintages', 'studies', '__drizzle_migrations']
+import { hasOwnTables } from '../database/ownFile'
+import { seal, unseal } from './seal'
 
 /**
- * Writes the whole database into one file, complete at one moment, while others go on working.
+ * Writes the whole database into one file, complete at one moment, while others go on working; its digest stands at the
+ * end.
  *
  * @param from path of the database
  * @param to path of the copy
@@ -19,7 +19,9 @@ export function backUp(from: string, to: string): void {
   const sqlite = new Sqlite(from)
   try {
     sqlite.prepare('VACUUM INTO ?').run(to)
+    seal(to)
   } catch (error) {
+    rmSync(to, { force: true })
     throw new Refusal(`The copy cannot be written: ${(error as Error).message}.`, to)
   } finally {
     sqlite.close()
@@ -27,11 +29,13 @@ export function backUp(from: string, to: string): void {
 }
 
 /**
- * Checks that a file is a whole, undamaged database that this version can open.
+ * Checks that a file is a whole, undamaged backup that this version can open, and takes off what seals it.
  *
+ * @param path of a copy: what is left of it is the database
  * @throws Refusal saying what is wrong with it
  */
 export function requireBackup(path: string, migrationsFolder: string): void {
+  unseal(path)
   let sqlite: Sqlite.Database | undefined
   try {
     sqlite = new Sqlite(path, { readonly: true, fileMustExist: true })
@@ -39,7 +43,7 @@ export function requireBackup(path: string, migrationsFolder: string): void {
       .prepare("SELECT name FROM sqlite_master WHERE type = 'table'")
       .pluck()
       .all() as string[]
-    if (!TABLES.every((name) => tables.includes(name))) {
+    if (!hasOwnTables(tables)) {
       throw new Refusal('This is a database, but not one of Elvant.', 'backup')
     }
     if (sqlite.pragma('integrity_check', { simple: true }) !== 'ok') {
@@ -67,8 +71,10 @@ export function requireBackup(path: string, migrationsFolder: string): void {
 }
 
 /**
- * Puts a checked backup in the place of the database, which is laid beside it. No one may have the
- * database open.
+ * Puts a checked backup in the place of the database, which is laid beside it. No one may have the database open.
+ *
+ * At every moment there is a whole database under the name: the old one gets a second name, then the backup takes its
+ * place in one step. Versions of studies go on from where they stood, so that a copy that is open elsewhere is noticed.
  *
  * @param backup path of the backup; it is moved
  * @param to path of the database
@@ -78,13 +84,41 @@ export function putInPlace(backup: string, to: string): string | null {
   const aside = `${to}.before-restore-${new Date().toISOString().replace(/[:.]/g, '-')}`
   const hadOne = existsSync(to)
   if (hadOne) {
-    // What is still in the log belongs to the old file, and must not be read into the new one.
-    const old = new Sqlite(to)
-    old.pragma('wal_checkpoint(TRUNCATE)')
-    old.close()
-    renameSync(to, aside)
+    const newest = closedAt(to)
+    goOnFrom(backup, newest)
+    giveSecondName(to, aside)
   }
   for (const end of ['-wal', '-shm']) rmSync(to + end, { force: true })
   renameSync(backup, to)
   return hadOne ? aside : null
+}
+
+/** Writes out what is still in the log of a database, which belongs to it alone. @returns its highest version */
+function closedAt(path: string): number {
+  const old = new Sqlite(path)
+  try {
+    old.pragma('wal_checkpoint(TRUNCATE)')
+    return (old.prepare('SELECT max(version) FROM studies').pluck().get() as number | null) ?? 0
+  } finally {
+    old.close()
+  }
+}
+
+/** Raises every version of a database above one that was given out before. */
+function goOnFrom(path: string, newest: number): void {
+  const sqlite = new Sqlite(path)
+  try {
+    sqlite.prepare('UPDATE studies SET version = version + ?').run(newest)
+  } finally {
+    sqlite.close()
+  }
+}
+
+function giveSecondName(path: string, second: string): void {
+  try {
+    linkSync(path, second)
+  } catch {
+    // Not every file system has links.
+    copyFileSync(path, second)
+  }
 }

@@ -1,5 +1,5 @@
 import { renameSync } from 'node:fs'
-import { putInPlace, requireBackup } from '../backup/backup'
+import { putInPlace } from '../backup/backup'
 import { openDatabase, type Database, type OpenDatabase } from './open'
 
 let current: OpenDatabase | null = null
@@ -22,21 +22,22 @@ export function databasePath(): string {
 }
 
 /**
- * Puts a backup in the place of the database and opens it. The database that was there is kept beside it,
+ * Puts a checked backup ({@link requireBackup}) in the place of the database and opens it. The database that was there is kept beside it,
  * and comes back when the backup cannot be opened after all.
  *
- * @throws Refusal for a file that is no whole backup; nothing is changed then
+ * @throws Error when it cannot be opened; everything is as before then
  */
 export function restoreDatabase(backup: string, migrations: string): void {
   const path = databasePath()
-  requireBackup(backup, migrations)
-  closeDatabase()
-  const aside = putInPlace(backup, path)
+  const held = current!.closeFile()
+  current = null
+  let aside: string | null = null
   try {
-    useDatabase(openDatabase(path, migrations))
+    aside = putInPlace(backup, path)
+    useDatabase(openDatabase(path, migrations, held))
   } catch (error) {
     if (aside) renameSync(aside, path)
-    useDatabase(openDatabase(path, migrations))
+    useDatabase(openDatabase(path, migrations, aside ? undefined : held))
     throw error
   }
 }

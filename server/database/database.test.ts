@@ -14,6 +14,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import {
   actOnSeries,
   addVintage,
+  changeSeries,
   findSeries,
   keepSeries,
   listShelf,
@@ -22,6 +23,8 @@ import {
 } from '../series/seriesStore'
 import { findContest, keepContest } from '../studies/contestStore'
 import { findStudy, saveStudy } from '../studies/studyStore'
+import { keepDemo } from '../series/demo'
+import { clearLeftovers } from './leftovers'
 import { openDatabase } from './open'
 
 const MIGRATIONS = 'server/database/migrations'
@@ -49,7 +52,10 @@ describe('openDatabase', () => {
     const second = openDatabase(path, MIGRATIONS)
     expect(second.isNew).toBe(false)
     second.close()
-    expect(readdirSync(join(folder, 'deep'))).toEqual(['elvant.sqlite'])
+    expect(readdirSync(join(folder, 'deep')).sort()).toEqual([
+      'elvant.sqlite',
+      'elvant.sqlite.lock',
+    ])
   })
 
   it('puts every answered write on disk, and keeps references whole', () => {
@@ -67,6 +73,66 @@ describe('openDatabase', () => {
     writeFileSync(path, 'this is not a database, but long enough to be looked at as one')
     expect(() => openDatabase(path, MIGRATIONS)).toThrow(/cannot be opened.*ELVANT_DATA/)
     expect(readFileSync(path, 'utf8')).toContain('this is not')
+  })
+})
+
+describe('one program, one file', () => {
+  it('a second one is refused at once while the first is open, and not after it', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const first = openDatabase(path, MIGRATIONS)
+    const started = Date.now()
+    expect(() => openDatabase(path, MIGRATIONS)).toThrow(/in use by an Elvant that is running/)
+    expect(Date.now() - started).toBeLessThan(1000)
+    first.close()
+    openDatabase(path, MIGRATIONS).close()
+  })
+
+  it('a database of another program is left alone', () => {
+    const path = join(folder, 'other.sqlite')
+    const other = new Sqlite(path)
+    other.exec('CREATE TABLE notes (text)')
+    other.pragma('application_id = 42')
+    other.close()
+    const before = readFileSync(path)
+    expect(() => openDatabase(path, MIGRATIONS)).toThrow(/of another program/)
+    expect(readFileSync(path).equals(before)).toBe(true)
+    // The refusal lets go of it.
+    expect(() => openDatabase(path, MIGRATIONS)).toThrow(/of another program/)
+  })
+
+  it('says in its head whose it is', () => {
+    const path = join(folder, 'elvant.sqlite')
+    openDatabase(path, MIGRATIONS).close()
+    expect(readFileSync(path).subarray(68, 72).toString()).toBe('ELVT')
+  })
+
+  it('what a killed program left on its way is cleared away, and nothing else', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const id = '0b0e5c1c-2f0f-4b7e-9a55-0a7c8f3b1d11'
+    const kept = ['elvant.sqlite', 'elvant.sqlite.before-x', 'my.backup', 'elvant.sqlite.backup']
+    for (const name of [...kept, `elvant.sqlite.${id}.upload`, `elvant.sqlite.${id}.backup`]) {
+      writeFileSync(join(folder, name), '')
+    }
+    clearLeftovers(path)
+    expect(readdirSync(folder).sort()).toEqual([...kept].sort())
+  })
+})
+
+describe('the demo', () => {
+  it('is brought in whole or not at all, once', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const half = join(folder, 'half')
+    mkdirSync(half)
+    cpSync('demo/files/primer.csv', join(half, 'primer.csv'))
+    mkdirSync(join(half, 'z-unreadable.csv'))
+    expect(() => keepDemo({ db }, half)).toThrow()
+    expect(listShelf(db)).toEqual([])
+    keepDemo({ db }, 'demo/files')
+    const whole = listShelf(db).length
+    expect(whole).toBeGreaterThan(5)
+    keepDemo({ db }, 'demo/files')
+    expect(listShelf(db)).toHaveLength(whole)
+    close()
   })
 })
 
@@ -172,6 +238,45 @@ describe('the store', () => {
       end: '2021-03',
       last: { period: '2021-02', value: 130, yearBefore: 10 },
     })
+    close()
+  })
+
+  it('raises the version of a study with every change of what it shows', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming]) as [string]
+    const { studyId } = listShelf(db)[0]!
+    const version = () => findStudy(db, studyId)!.version
+    const seen = [version()]
+    const changes = [
+      () => changeSeries(db, id, { name: 'Primer, white' }),
+      () => actOnSeries(db, { act: 'group', ids: [id], group: 'Primers' }),
+      () => addVintage(db, id, incoming),
+    ]
+    for (const change of changes) {
+      change()
+      seen.push(version())
+    }
+    expect(seen).toEqual([1, 2, 3, 4])
+    const stale = saveStudy(db, studyId, {
+      method: { format: 'elvant-method/1' },
+      about: { name: 'Primer', unit: 'litres', noun: '', group: '', notes: '' },
+      version: 1,
+    })
+    expect(stale.kind).toBe('stale')
+    expect(findStudy(db, studyId)!.about).toMatchObject({ name: 'Primer, white', group: 'Primers' })
+    close()
+  })
+
+  it('writes nothing of a study whose series lies in the trash', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming]) as [string]
+    const { studyId } = listShelf(db)[0]!
+    actOnSeries(db, { act: 'discard', ids: [id] })
+    const method = { format: 'elvant-method/1', missing: 'zero' } as const
+    expect(saveStudy(db, studyId, { method, version: 1 }).kind).toBe('gone')
+    actOnSeries(db, { act: 'restore', ids: [id] })
+    expect(findStudy(db, studyId)).toMatchObject({ version: 1 })
+    expect(findStudy(db, studyId)!.method.missing).toBeUndefined()
     close()
   })
 

@@ -3,6 +3,9 @@ import { dirname } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { bringUpToDate } from './bringUpToDate'
+import { Refusal } from '../../core/refusal'
+import { lockDatabase, type DatabaseLock } from './lock'
+import { markAsOwn, requireOwn } from './ownFile'
 import * as schema from './schema'
 
 export type Database = BetterSQLite3Database<typeof schema>
@@ -14,6 +17,8 @@ export interface OpenDatabase {
   /** Whether this opening made the file. */
   readonly isNew: boolean
   close(): void
+  /** Closes the file but goes on holding it, to put another in its place. */
+  closeFile(): DatabaseLock
 }
 
 /**
@@ -25,27 +30,51 @@ export interface OpenDatabase {
  *
  * @param path of the file; its folder is made when it is missing
  * @param migrations folder of the migrations
+ * @param held where the caller holds the file already
+ * @throws Refusal when another program has it open, and for a database of another program
  * @throws Error in words for a folder that cannot be written, a file that is no database, or one
  *   from a newer version
  */
-export function openDatabase(path: string, migrations: string): OpenDatabase {
+export function openDatabase(path: string, migrations: string, held?: DatabaseLock): OpenDatabase {
   let sqlite: Sqlite.Database | undefined
+  let lock: DatabaseLock | undefined
   try {
-    mkdirSync(dirname(path), { recursive: true })
+    if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true })
+    lock = held ?? lockDatabase(path)
     sqlite = new Sqlite(path)
+    requireOwn(sqlite)
     sqlite.pragma('journal_mode = WAL')
     sqlite.pragma('synchronous = FULL')
     sqlite.pragma('foreign_keys = ON')
     sqlite.pragma('busy_timeout = 5000')
   } catch (error) {
     sqlite?.close()
+    lock?.release()
+    if (error instanceof Refusal) throw error
     throw new Error(
       `The database ${path} cannot be opened: ${(error as Error).message}. Set ELVANT_DATA to a file in a folder that can be written.`,
       { cause: error },
     )
   }
-  const db = drizzle(sqlite, { schema })
-  const { isNew } = bringUpToDate(db, sqlite, migrations)
   const opened = sqlite
-  return { db, path, isNew, close: () => opened.close() }
+  const own = lock
+  const close = () => {
+    opened.close()
+    own.release()
+  }
+  try {
+    const db = drizzle(opened, { schema })
+    const { isNew } = bringUpToDate(db, opened, migrations)
+    markAsOwn(opened)
+    return {
+      ...{ db, path, isNew, close },
+      closeFile: () => {
+        opened.close()
+        return own
+      },
+    }
+  } catch (error) {
+    close()
+    throw error
+  }
 }

@@ -32,13 +32,13 @@ interface Shape<Params, Query, Body, Answer> {
  */
 export function apiRoute<Params = unknown, Query = unknown, Body = unknown, Answer = void>(
   shape: Shape<Params, Query, Body, Answer>,
-  handle: (input: { params: Params; query: Query; body: Body }) => Answer,
+  handle: (input: { params: Params; query: Query; body: Body }) => Answer | Promise<Answer>,
 ) {
   return bytesRoute(async (event) => {
     const params = check(shape.params, getRouterParams(event), 404)
     const query = check(shape.query, getQuery(event), 400)
     const body = check(shape.body, shape.body ? await readJsonBody(event) : undefined, 400)
-    const answer = handle({ params, query, body })
+    const answer = await handle({ params, query, body })
     setResponseStatus(event, shape.status ?? (shape.answer ? 200 : 204))
     return shape.answer ? shape.answer.parse(answer) : null
   })

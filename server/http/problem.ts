@@ -16,6 +16,7 @@ const TITLES: Record<number, string> = {
   413: 'Too large',
   422: 'Refused',
   500: 'A defect in Elvant',
+  503: 'Stopped',
 }
 
 /**

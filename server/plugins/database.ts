@@ -1,9 +1,11 @@
 import { resolve } from 'node:path'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { closeDatabase, useDatabase } from '../database/current'
+import { clearLeftovers } from '../database/leftovers'
 import { openDatabase } from '../database/open'
 import { log } from '../http/log'
 import { keepDemo } from '../series/demo'
+import { endWorkers, useWorkers } from '../work/pool'
 
 /** Opens the database when the server starts, and fills a new one with the demo. */
 export default defineNitroPlugin((nitro) => {
@@ -11,12 +13,16 @@ export default defineNitroPlugin((nitro) => {
   try {
     const opened = openDatabase(path, resolve('server/database/migrations'))
     useDatabase(opened)
+    clearLeftovers(path)
     log.debug({ path, isNew: opened.isNew }, 'database open')
-    if (opened.isNew && process.env.ELVANT_DEMO !== 'none')
-      keepDemo(opened.db, resolve('demo/files'))
+    if (process.env.ELVANT_DEMO !== 'none') keepDemo(opened, resolve('demo/files'))
   } catch (error) {
     process.stderr.write(`${(error as Error).message}\n`)
     process.exit(1)
   }
-  nitro.hooks.hook('close', closeDatabase)
+  useWorkers(resolve('.output/server/work.mjs'))
+  nitro.hooks.hook('close', async () => {
+    closeDatabase()
+    await endWorkers()
+  })
 })

@@ -1,16 +1,33 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { sql } from 'drizzle-orm'
 import { readFile } from '../../intake/readFile'
 import { documentFromSeries } from '../../shared/seriesSchema'
-import type { Database } from '../database/open'
+import type { Database, OpenDatabase } from '../database/open'
+import { series } from '../database/schema'
 import { log } from '../http/log'
 import { keepSeries } from './seriesStore'
 
 /** What an analyst who knows Quillfield would answer; the other files ask nothing. */
 const ANSWERS = { 'brushes-and-rollers.csv': { duplicates: 'first' } } as const
 
-/** Brings the demo files in the way an analyst's are. */
-export function keepDemo(db: Database, folder: string): void {
+/** Set in a database once it has been decided whether the demo belongs in it. */
+const DECIDED = 1
+
+/**
+ * Brings the demo files in the way an analyst's are, all of them or none: a start that was killed makes the demo whole the
+ * next time. A database that has series already stays as it is.
+ */
+export function keepDemo({ db }: Pick<OpenDatabase, 'db'>, folder: string): void {
+  const { user_version: decided } = db.get<{ user_version: number }>('PRAGMA user_version')
+  if (decided >= DECIDED) return
+  db.transaction((tx) => {
+    if (!tx.select({ id: series.id }).from(series).limit(1).get()) bringIn(tx as Database, folder)
+    tx.run(sql.raw(`PRAGMA user_version = ${DECIDED}`))
+  })
+}
+
+function bringIn(db: Database, folder: string): void {
   for (const file of readdirSync(folder).sort()) {
     const answers = ANSWERS[file as keyof typeof ANSWERS] ?? {}
     const reading = readFile(readFileSync(join(folder, file)), answers)
@@ -20,9 +37,9 @@ export function keepDemo(db: Database, folder: string): void {
     }
     keepSeries(
       db,
-      reading.series.map(({ series, column }) => ({
+      reading.series.map(({ series: read, column }) => ({
         // Quillfield's files head what was sold; one says takings by itself.
-        series: documentFromSeries({ ...series, noun: /takings/.test(series.name) ? '' : 'sales' }),
+        series: documentFromSeries({ ...read, noun: /takings/.test(read.name) ? '' : 'sales' }),
         source: { file, ...(column === null ? {} : { column: column + 1 }) },
       })),
     )

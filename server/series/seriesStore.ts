@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, max } from 'drizzle-orm'
 import { calendarOf } from '../../core/calendar/calendar'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
 import type { Adjustment } from '../../core/series/series'
@@ -16,7 +16,9 @@ import type {
 import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { adjustments, series, studies, vintages } from '../database/schema'
+import { requireFile } from '../files/fileStore'
 import { startStudy } from '../studies/startStudy'
+import { raiseVersions } from '../studies/versions'
 
 /**
  * Keeps new series with their original values, each with a first study.
@@ -52,11 +54,12 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
 }
 
 function writeVintage(
-  db: Pick<Database, 'insert'>,
+  db: Pick<Database, 'insert' | 'select'>,
   seriesId: string,
   { series: { start, values }, source, fileId }: NewSeries,
   createdAt: Date,
 ): void {
+  if (fileId !== undefined) requireFile(db, fileId)
   db.insert(vintages)
     .values({ id: randomUUID(), seriesId, start, values, source, fileId, createdAt })
     .run()
@@ -84,10 +87,7 @@ export function addVintage(db: Database, id: string, incoming: NewSeries): boole
     const now = new Date(Math.max(Date.now(), stored.vintage.createdAt.getTime() + 1))
     writeVintage(tx, id, incoming, now)
     tx.update(series).set({ updatedAt: now }).where(eq(series.id, id)).run()
-    tx.update(studies)
-      .set({ version: sql`${studies.version} + 1` })
-      .where(eq(studies.seriesId, id))
-      .run()
+    raiseVersions(tx, [id])
   })
   return true
 }
@@ -199,16 +199,20 @@ export function listShelf(db: Database): ShelfRow[] {
   )
 }
 
-/** Renames a series or states its unit; undefined when there is no such series. */
+/** Renames a series or states its unit; copies of its studies that are open elsewhere are stale from then on. Undefined when there is no such series. */
 export function changeSeries(
   db: Database,
   id: string,
   change: SeriesChange,
 ): StoredSeries | undefined {
-  db.update(series)
-    .set({ ...change, updatedAt: new Date() })
-    .where(and(eq(series.id, id), isNull(series.deletedAt)))
-    .run()
+  db.transaction((tx) => {
+    const { changes } = tx
+      .update(series)
+      .set({ ...change, updatedAt: new Date() })
+      .where(and(eq(series.id, id), isNull(series.deletedAt)))
+      .run()
+    if (changes > 0) raiseVersions(tx, [id])
+  })
   return findSeries(db, id)
 }
 
@@ -231,6 +235,7 @@ export function actOnSeries(db: Database, { ids, ...what }: SeriesAct): number {
         .set(change)
         .where(and(eq(series.id, id), isInTrash))
         .run()
+      if (changes > 0 && what.act === 'group') raiseVersions(tx, [id])
       return count + changes
     }, 0),
   )

@@ -1,4 +1,4 @@
-import { and, eq, ne, sql } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import { adjustedValues } from '../../core/series/adjusted'
 import type { Adjustment } from '../../core/series/series'
 import type { Study, StudySave } from '../../shared/api/studies'
@@ -6,6 +6,7 @@ import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { series as seriesTable, studies } from '../database/schema'
 import { findSeries, toSeries, writeAdjustments } from '../series/seriesStore'
+import { raiseVersions } from './versions'
 
 /** A study with its series; undefined when either is gone. */
 export function findStudy(db: Database, id: string): Study | undefined {
@@ -45,6 +46,8 @@ export function saveStudy(
   id: string,
   { method, adjustments, about, version }: StudySave,
 ): SaveOutcome {
+  // What lies in the trash is not there: nothing is written that would be answered as gone.
+  if (!findStudy(db, id)) return { kind: 'gone' }
   const changes = db.transaction((tx) => {
     const saved = tx
       .update(studies)
@@ -56,15 +59,12 @@ export function saveStudy(
     if (adjustments) {
       requireFitting(db, saved.seriesId, adjustments)
       writeAdjustments(tx, saved.seriesId, adjustments)
-      // Another study of the series shows values that are no longer used: its copies are stale too.
-      tx.update(studies)
-        .set({ version: sql`${studies.version} + 1` })
-        .where(and(eq(studies.seriesId, saved.seriesId), ne(studies.id, id)))
-        .run()
     }
     if (about) {
       tx.update(seriesTable).set(about).where(eq(seriesTable.id, saved.seriesId)).run()
     }
+    // Another study of the series shows values, or a name, that it no longer has: its copies are stale too.
+    if (adjustments || about) raiseVersions(tx, [saved.seriesId], id)
     return 1
   })
   const study = findStudy(db, id)

@@ -1,13 +1,20 @@
 import { z } from 'zod'
 import { FREQUENCIES } from '../../core/calendar/calendar'
-import { nameSchema, nounSchema, seriesDocumentSchema, unitSchema } from '../seriesSchema'
+import { wellFormed } from '../visibleText'
+import {
+  lineSchema,
+  nameSchema,
+  nounSchema,
+  seriesDocumentSchema,
+  unitSchema,
+} from '../seriesSchema'
 
 const idSchema = z.uuid()
 
 /** Where the values of a series came from. */
 export const sourceSchema = z.strictObject({
   /** Name of the file, or `pasted`. */
-  file: z.string().max(1000),
+  file: lineSchema.max(1000),
   /** Column of the file, from 1. */
   column: z.int().min(1).optional(),
 })
@@ -32,8 +39,8 @@ export const aboutSchema = z.strictObject({
   unit: unitSchema,
   /** What the values are called; empty for the word in the name. */
   noun: nounSchema.default(''),
-  group: z.string().trim().max(200),
-  notes: z.string().max(20_000),
+  group: lineSchema.max(200),
+  notes: z.string().overwrite(wellFormed).max(20_000),
 })
 export type About = z.infer<typeof aboutSchema>
 

@@ -1,8 +1,10 @@
 import { MODEL, type Model } from '../../model'
 import { Refusal } from '../../refusal'
+import { requireBounded } from '../../requireBounded'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
+import { figure } from '../../words/figure'
 import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
 import { requirePositive, requireTwoYears } from '../requirements'
 import type { LoessOptions } from './options'
@@ -54,6 +56,7 @@ export function decomposeByLoess(
   leftOut: ReadonlySet<number> = new Set(),
 ): Decomposed<LoessTaken> {
   requireTwoYears(stretch)
+  requireEndingSoon(stretch, parameters)
   if (model === 'multiplicative') requirePositive(stretch)
   const { values, firstT, calendar } = stretch
   const { toSum, fromSum } = MODEL[model]
@@ -85,6 +88,26 @@ export function decomposeByLoess(
       hadEmptyWindow: parts.hadEmptyWindow,
     },
   }
+}
+
+/** Neighbours that a fit looks at take about so many steps each. */
+const STEPS_A_NEIGHBOUR = 8
+
+/** @throws Refusal for windows that would be fitted at every period of a long series for minutes */
+function requireEndingSoon(
+  { values, calendar }: Stretch,
+  { windows, inner, outer }: StlParameters,
+): void {
+  const n = values.length
+  const years = Math.ceil(n / calendar.seasons)
+  const { seasonal, trend, lowPass } = windows
+  const neighbours = Math.min(seasonal, years) + Math.min(trend, n) + Math.min(lowPass, n)
+  requireBounded(
+    STEPS_A_NEIGHBOUR * n * neighbours * inner * (outer + 1),
+    `Windows of ${figure(seasonal)}, ${figure(trend)} and ${figure(lowPass)} over ${figure(n)} periods, ${figure(inner * (outer + 1))} times,`,
+    'Take smaller windows, fewer passes, or a shorter span',
+    'decompose.trendWindow',
+  )
 }
 
 /** What the smoother of each season takes; seasons with values in the same years take the same. */

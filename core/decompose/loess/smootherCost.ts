@@ -24,15 +24,18 @@ export function smootherCost(
 ): SmootherCost {
   const count = values.filter((value) => value !== null).length
   if (isPeriodic) return { trace: 1, uncertainty: 1 / count }
-  const rows = values.map((_, year) =>
-    smootherRow(values, year, windows.seasonal, degrees.seasonal),
-  )
+  // One row at a time: all of them together are as many figures as the square of the years.
+  const row = (year: number) => smootherRow(values, year, windows.seasonal, degrees.seasonal)
+  const own = values.map((_, year) => row(year)?.[year] ?? null)
   // A window without any weight says nothing: the nearest year that has some stands in.
-  const rowAt = (year: number) =>
-    rows[year] ?? nearest(rows, year) ?? values.map((value) => (value === null ? 0 : 1 / count))
+  const standIn = (year: number) => {
+    const near = nearest(own, year)
+    return near === null ? values.map((value) => (value === null ? 0 : 1 / count)) : row(near)!
+  }
+  const last = values.length - 1
   return {
-    trace: values.reduce<number>((sum, _, year) => sum + rowAt(year)[year]!, 0),
-    uncertainty: rowAt(values.length - 1).reduce((sum, weight) => sum + weight * weight, 0),
+    trace: own.reduce<number>((sum, value, year) => sum + (value ?? standIn(year)[year]!), 0),
+    uncertainty: (row(last) ?? standIn(last)).reduce((sum, weight) => sum + weight * weight, 0),
   }
 }
 
@@ -57,10 +60,12 @@ function smootherRow(
   })
 }
 
-function nearest(rows: readonly (readonly number[] | null)[], year: number) {
-  for (let distance = 1; distance < rows.length; distance++) {
-    const row = rows[year - distance] ?? rows[year + distance]
-    if (row) return row
+/** The nearest year that has a figure, the earlier on a tie. */
+function nearest(own: readonly Value[], year: number): number | null {
+  for (let distance = 1; distance < own.length; distance++) {
+    for (const near of [year - distance, year + distance]) {
+      if ((own[near] ?? null) !== null) return near
+    }
   }
   return null
 }

@@ -13,6 +13,7 @@ import { weightSections } from '../../exponential/sections'
 import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
 import { requireAdmissible, selectForm, type Contender } from '../../exponential/selection'
 import { Refusal } from '../../refusal'
+import { requireBounded } from '../../requireBounded'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
@@ -189,6 +190,9 @@ function spreadAhead(
   }
 }
 
+/** A search makes some thousands of passes, each of some steps a period. */
+const STEPS_OF_A_SEARCH = 10_000
+
 /** Weights, initial states and, where it is asked for, the form. */
 function choose(
   stretch: Stretch,
@@ -201,6 +205,12 @@ function choose(
   const { weights, initial } = options
   const forms = formsOf(options, seasons)
   const nameOf = (i: number) => stretch.periodOf(i).label
+  requireBounded(
+    STEPS_OF_A_SEARCH * forms.length * values.length + (seasons + 2) ** 2 * values.length,
+    `Smoothing ${values.length} periods of ${seasons} seasons in ${forms.length} ${forms.length === 1 ? 'form' : 'forms'}`,
+    'Take a shorter span, or name the form',
+    'forecast.by',
+  )
   const [form] = forms
   if (forms.length === 1 && form) {
     requireAdmissible(values, form, nameOf)

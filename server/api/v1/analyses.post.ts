@@ -1,16 +1,13 @@
-import { z } from 'zod'
-import { analyse } from '../../../core/analyse'
-import { RESULT_FORMAT } from '../../../core/result'
+import { setResponseHeader } from 'h3'
 import { analysisRequestSchema } from '../../../shared/api/studies'
-import { documentOf, type ResultDocument } from '../../../shared/resultDocument'
-import { seriesFromDocument } from '../../../shared/seriesSchema'
-import { apiRoute } from '../../http/apiRoute'
-
-const resultSchema = z.custom<ResultDocument>(
-  (value) => (value as Partial<ResultDocument> | null)?.format === RESULT_FORMAT,
-)
+import { bytesRoute, check } from '../../http/apiRoute'
+import { readJsonBody } from '../../http/body'
+import { inWorker } from '../../work/pool'
 
 /** Runs a method on a series, for scripts; nothing is kept. */
-export default apiRoute({ body: analysisRequestSchema, answer: resultSchema }, ({ body }) =>
-  documentOf(analyse(seriesFromDocument(body.series), body.method)),
-)
+export default bytesRoute(async (event) => {
+  const { series, method } = check(analysisRequestSchema, await readJsonBody(event), 400)
+  const result = await inWorker('analyse', series, method)
+  setResponseHeader(event, 'content-type', 'application/json')
+  return result
+})

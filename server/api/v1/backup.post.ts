@@ -6,6 +6,7 @@ import { setResponseStatus } from 'h3'
 import { databasePath, restoreDatabase } from '../../database/current'
 import { bytesRoute } from '../../http/apiRoute'
 import { problem } from '../../http/problem'
+import { inWorker } from '../../work/pool'
 
 /** Beyond this a backup is restored by the command line. */
 const MOST_BYTES = 4 * 1024 ** 3
@@ -19,7 +20,9 @@ export default bytesRoute(async (event) => {
   const upload = `${databasePath()}.${randomUUID()}.upload`
   try {
     await pipeline(req, createWriteStream(upload))
-    restoreDatabase(upload, resolve('server/database/migrations'))
+    const migrations = resolve('server/database/migrations')
+    await inWorker('requireBackup', upload, migrations)
+    restoreDatabase(upload, migrations)
   } finally {
     rmSync(upload, { force: true })
   }

@@ -1,0 +1,77 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { buildWorkers } from '../../scripts/workers.mjs'
+import type { SeriesDocument } from '../../shared/seriesSchema'
+import { HttpProblem } from '../http/problem'
+import { endWorkers, inWorker, useWorkers } from './pool'
+
+/** Below the packages, so that the script finds the database driver. */
+let folder: string
+let script: string
+beforeAll(async () => {
+  folder = mkdtempSync(join('node_modules', '.work-'))
+  script = join(process.cwd(), await buildWorkers(folder))
+})
+afterAll(async () => {
+  await endWorkers()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const series = (periods: number): SeriesDocument => ({
+  name: 'Primer',
+  unit: 'litres',
+  frequency: 'monthly',
+  start: '0100-01',
+  values: Array.from({ length: periods }, (_, t) => 100 + t + 20 * Math.sin((Math.PI * t) / 6)),
+})
+const METHOD = { format: 'elvant-method/1' } as const
+const problemOf = (work: Promise<unknown>) =>
+  work.then(
+    () => null,
+    (error: unknown) => (error instanceof HttpProblem ? error.problem : error),
+  )
+
+describe('work beside the server', () => {
+  it('gives the result as it is written', async () => {
+    useWorkers(script)
+    const result = JSON.parse(await inWorker('analyse', series(48), METHOD)) as { format: string }
+    expect(result.format).toBe('elvant-result/1')
+  })
+
+  it('brings a refusal back as one', async () => {
+    useWorkers(script)
+    await expect(inWorker('analyse', series(5), METHOD)).rejects.toMatchObject({
+      name: 'Refusal',
+      because: expect.stringContaining('two full years') as string,
+    })
+  })
+
+  it('holds nothing up, and is stopped when it takes too long; the next request is answered', async () => {
+    useWorkers(script, 1500)
+    let ticks = 0
+    const ticking = setInterval(() => ticks++, 20)
+    const long = await problemOf(
+      inWorker('analyse', series(3000), {
+        ...METHOD,
+        forecast: { by: 'smoothing' },
+        check: { rolling: { first: 2100 } },
+      }),
+    )
+    clearInterval(ticking)
+    expect(long).toMatchObject({ status: 503, detail: expect.stringMatching(/stopped/) as string })
+    expect(ticks).toBeGreaterThan(30)
+    await expect(inWorker('analyse', series(48), METHOD)).resolves.toContain('elvant-result/1')
+  })
+
+  it('sends away what would wait too long', async () => {
+    useWorkers(script, 20_000)
+    const asked = Array.from({ length: 80 }, () =>
+      problemOf(inWorker('analyse', series(1200), METHOD)),
+    )
+    const answers = await Promise.all(asked)
+    expect(answers.filter((one) => one === null).length).toBeGreaterThan(10)
+    expect(answers.filter((one) => one !== null)).not.toHaveLength(0)
+    for (const one of answers) if (one) expect(one).toMatchObject({ status: 503 })
+  })
+})
