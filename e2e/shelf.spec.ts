@@ -87,10 +87,14 @@ test('a newer file brings a series up to date, and the earlier values stay', asy
   await expect(page.getByText('1 new: May 1983.')).toBeVisible()
   await expect(page.getByText('1 revised')).toBeVisible()
   await expect(page.getByText('1 no longer there')).toBeVisible()
+  await expect(page.getByText('Jan 1980; they stay as they are.')).toBeVisible()
   await expect(page.getByRole('row', { name: /Apr 1983/ })).toContainText('999')
+  await page.getByRole('checkbox', { name: 'drop the 1 that this file no longer has' }).check()
+  await expect(page.getByText('Jan 1980; they are dropped.')).toBeVisible()
+  await page.getByRole('checkbox', { name: 'drop the 1 that this file no longer has' }).uncheck()
   await page.getByRole('button', { name: 'Keep and bring it up to date' }).click()
   await expect(page).toHaveURL(study)
-  await expect(page.getByText('Feb 1980 – May 1983')).toBeVisible()
+  await expect(page.getByText('Jan 1980 – May 1983')).toBeVisible()
   await page.getByRole('button', { name: 'Monthly news' }).click()
   await expect(page.locator('.vintages li')).toHaveCount(2)
   const coming = page.waitForEvent('download')
@@ -98,8 +102,14 @@ test('a newer file brings a series up to date, and the earlier values stay', asy
   const original = await coming
   expect(readFileSync(await original.path(), 'utf8')).toBe(lines.join('\n'))
   const vintage = page.waitForEvent('download')
-  await page.locator('.vintages button').last().click()
+  await page.getByRole('button', { name: 'save as CSV' }).last().click()
   expect(readFileSync(await (await vintage).path(), 'utf8')).toContain('1980-01,1000')
+
+  // The values from before can be had back, and that taken back too.
+  await page.getByRole('button', { name: 'bring back' }).click()
+  await expect(page.getByText('Jan 1980 – Apr 1983')).toBeVisible()
+  await page.locator('.v-snackbar').getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('Jan 1980 – May 1983')).toBeVisible()
 })
 
 test('a damaged or foreign file is no backup, and harms nothing', async ({ page }) => {
@@ -110,7 +120,7 @@ test('a damaged or foreign file is no backup, and harms nothing', async ({ page 
   await page.getByRole('button', { name: 'Backup' }).click()
   await page.locator('.sheet input[type=file]').setInputFiles(bad)
   await page.getByRole('button', { name: 'Restore' }).click()
-  await expect(page.getByText('no backup of Elvant, or it is damaged')).toBeVisible()
+  await expect(page.getByText('no backup of Elvant, or only a part of one')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('link', { name: 'Exterior paint', exact: true })).toBeVisible()
 })

@@ -97,6 +97,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           v-if="candidate.known && candidate.updates"
           :revision="candidate.known.revision"
           :series="candidate.series"
+          :drops="candidate.drops"
+          @drop="intake.change(i, { drops: $event })"
         />
         <p :id="`span-${i}`" class="muted small">
           {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},

@@ -6,7 +6,8 @@ import type { Series } from '~~/core/series/series'
 import type { Revised, Revision } from '~~/intake/update/revision'
 
 /** What a newer file would change in a series that is kept: nothing changes before it is accepted. */
-const props = defineProps<{ revision: Revision; series: Series }>()
+const props = defineProps<{ revision: Revision; series: Series; drops: boolean }>()
+const emit = defineEmits<{ drop: [drops: boolean] }>()
 /** As many revised values as are shown one by one. */
 const MOST = 24
 
@@ -36,7 +37,8 @@ const more = computed(
         <strong>{{ revision.revised.length }} revised</strong>.
       </template>
       <template v-if="revision.vanished.length > 0">
-        <strong class="vanished">{{ revision.vanished.length }} no longer there</strong>.
+        <strong class="vanished">{{ revision.vanished.length }} no longer there</strong>:
+        {{ range(revision.vanished) }}; {{ drops ? 'they are dropped' : 'they stay as they are' }}.
       </template>
       <template
         v-if="revision.added.length + revision.revised.length + revision.vanished.length === 0"
@@ -44,6 +46,12 @@ const more = computed(
         The values are the same.
       </template>
     </p>
+    <v-checkbox-btn
+      v-if="revision.vanished.length > 0"
+      :model-value="drops"
+      :label="`drop the ${revision.vanished.length} that this file no longer has`"
+      @update:model-value="emit('drop', Boolean($event))"
+    />
     <v-table v-if="rows.length > 0">
       <thead>
         <tr>
@@ -57,7 +65,7 @@ const more = computed(
         <tr v-for="row in rows" :key="label(row)">
           <th scope="row">{{ label(row) }}</th>
           <td>{{ value(row.before) }}</td>
-          <td>{{ value(row.now) }}</td>
+          <td>{{ row.now === null ? (drops ? 'dropped' : 'stays') : value(row.now) }}</td>
           <td>
             {{ row.before !== null && row.now !== null ? formatFigure(row.now - row.before) : '' }}
           </td>

@@ -27,6 +27,8 @@ export interface Candidate {
   readonly known: KnownSeries | null
   /** Whether they do, or become a series of their own. */
   updates: boolean
+  /** Whether periods that the file no longer has are dropped; else they stay. */
+  drops: boolean
 }
 
 /** A kept series with what the file would change in it. */
@@ -167,6 +169,7 @@ export const useIntake = defineStore('intake', () => {
               wanted: earlier?.wanted ?? true,
               known,
               updates: earlier?.updates ?? known?.isLikely ?? false,
+              drops: earlier?.drops ?? false,
             }
           })
         : []
@@ -186,11 +189,13 @@ export const useIntake = defineStore('intake', () => {
       values: row.values,
     })
     const revision = revisionOf(kept, series)
-    const changed = revision.revised.length + revision.vanished.length
-    return { id: row.id, studyId: row.studyId, revision, isLikely: 2 * changed <= row.periods }
+    // What a file of the last years leaves out tells nothing of whether it is the same series.
+    const compared = row.periods - revision.vanished.length
+    const isLikely = compared > 0 && 2 * revision.revised.length <= compared
+    return { id: row.id, studyId: row.studyId, revision, isLikely }
   }
 
-  type Change = Partial<Pick<Candidate, 'name' | 'unit' | 'wanted' | 'updates'>>
+  type Change = Partial<Pick<Candidate, 'name' | 'unit' | 'wanted' | 'updates' | 'drops'>>
 
   function change(at: number, change: Change): void {
     candidates.value = candidates.value.map((one, i) => {
@@ -223,7 +228,11 @@ export const useIntake = defineStore('intake', () => {
     const fresh = chosen.filter((one) => !updates.includes(one))
     const kept = fresh.length > 0 ? await shelf.keep(fresh.map((one) => asNew(one, fileId))) : []
     for (const one of updates) {
-      await api(`/series/${one.known!.id}/vintages`, { method: 'POST', body: asNew(one, fileId) })
+      const vanished = one.drops ? 'drop' : 'keep'
+      await api(`/series/${one.known!.id}/vintages`, {
+        method: 'POST',
+        body: { ...asNew(one, fileId), vanished },
+      })
     }
     return [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)]
   }

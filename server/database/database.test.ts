@@ -267,6 +267,24 @@ describe('the store', () => {
     close()
   })
 
+  it('brought up to date keeps what a shorter file no longer has, unless it is to be dropped', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming]) as [string]
+    const shorter = {
+      series: { ...incoming.series, start: '2020-03', values: [4, 5] },
+      source: { file: 'newer.csv' },
+    }
+    addVintage(db, id, shorter)
+    expect(listVintages(db, id)![0]).toMatchObject({
+      ...{ start: '2020-01', values: [1, null, 4, 5] },
+      source: { file: 'newer.csv', carriedOver: 1 },
+    })
+    addVintage(db, id, { ...shorter, vanished: 'drop' })
+    expect(listVintages(db, id)![0]).toMatchObject({ start: '2020-03', values: [4, 5] })
+    expect(listVintages(db, id)).toHaveLength(3)
+    close()
+  })
+
   it('writes nothing of a study whose series lies in the trash', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming]) as [string]

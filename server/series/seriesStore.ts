@@ -1,14 +1,16 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, isNotNull, isNull, max } from 'drizzle-orm'
-import { calendarOf } from '../../core/calendar/calendar'
+import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
 import type { Adjustment } from '../../core/series/series'
 import { Refusal } from '../../core/refusal'
+import { broughtUpToDate, type BroughtUpToDate } from '../../core/series/broughtUpToDate'
 import type { Series } from '../../core/series/series'
 import type {
   NewSeries,
   SeriesAct,
   SeriesChange,
+  SeriesUpdate,
   ShelfRow,
   TrashedSeries,
   Vintage,
@@ -66,30 +68,53 @@ function writeVintage(
 }
 
 /**
- * Brings a series up to date: the values become its newest vintage, the earlier ones stay. Copies of its
+ * Brings a series up to date: the values, with those from before that they no longer have, become its newest vintage; the
+ * earlier ones stay. Copies of its
  * studies that are open elsewhere are stale from then on.
  *
  * @returns whether there is such a series
  * @throws Refusal when the values are counted differently from the series
  */
-export function addVintage(db: Database, id: string, incoming: NewSeries): boolean {
+export function addVintage(
+  db: Database,
+  id: string,
+  { vanished = 'keep', ...incoming }: NewSeries & Partial<Pick<SeriesUpdate, 'vanished'>>,
+): boolean {
   const stored = findSeries(db, id)
   if (!stored) return false
-  const { calendar } = seriesFromDocument(incoming.series)
+  const now = seriesFromDocument(incoming.series)
+  const { calendar } = now
   if (calendar.frequency !== stored.frequency || calendar.seasons !== stored.seasons) {
     throw new Refusal(
       `The series is ${stored.frequency}, and the new values are ${calendar.frequency}.`,
       'series.frequency',
     )
   }
+  const merged =
+    vanished === 'drop'
+      ? null
+      : broughtUpToDate({ ...toSeries(stored), values: stored.vintage.values }, now)
   db.transaction((tx) => {
     // A second in the same millisecond must still be the newer one.
-    const now = new Date(Math.max(Date.now(), stored.vintage.createdAt.getTime() + 1))
-    writeVintage(tx, id, incoming, now)
-    tx.update(series).set({ updatedAt: now }).where(eq(series.id, id)).run()
+    const at = new Date(Math.max(Date.now(), stored.vintage.createdAt.getTime() + 1))
+    writeVintage(tx, id, merged ? withOlder(incoming, merged, calendar) : incoming, at)
+    tx.update(series).set({ updatedAt: at }).where(eq(series.id, id)).run()
     raiseVersions(tx, [id])
   })
   return true
+}
+
+/** What came in with what was carried over, and how much that was. */
+function withOlder(
+  { series: document, source, fileId }: NewSeries,
+  { start, values, carriedOver }: BroughtUpToDate,
+  calendar: Calendar,
+): NewSeries {
+  return {
+    series: { ...document, start: formatPeriod(start, calendar), values: [...values] },
+    source: { ...source, ...(carriedOver > 0 ? { carriedOver } : {}) },
+    fileId,
+  }
 }
 
 /** Every vintage of a series, the newest first; undefined when there is no such series. */

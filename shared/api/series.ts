@@ -17,6 +17,8 @@ export const sourceSchema = z.strictObject({
   file: lineSchema.max(1000),
   /** Column of the file, from 1. */
   column: z.int().min(1).optional(),
+  /** Periods whose values the file no longer had, kept from before. */
+  carriedOver: z.int().min(1).optional(),
 })
 export type Source = z.infer<typeof sourceSchema>
 
@@ -28,6 +30,12 @@ export const newSeriesSchema = z.strictObject({
   fileId: idSchema.optional(),
 })
 export type NewSeries = z.infer<typeof newSeriesSchema>
+
+/** Newer values of a series that is kept; what they no longer have stays, unless it is to be dropped. */
+export const updateSeriesSchema = newSeriesSchema.extend({
+  vanished: z.enum(['keep', 'drop']).default('keep'),
+})
+export type SeriesUpdate = z.infer<typeof updateSeriesSchema>
 
 export const createSeriesSchema = z.strictObject({
   series: z.array(newSeriesSchema).min(1).max(5000),

@@ -8,10 +8,12 @@ import type { Vintage } from '~~/shared/api/series'
 import { useBench } from './benchStore'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { formatDay } from '~/figures/format'
+import { useNotices } from '~/shell/noticeStore'
 import { fileName, saveText } from '../handover/takeAway'
 
 /** Name, unit, noun, group and notes of the series, opened from its name. */
 const bench = useBench()
+const notices = useNotices()
 const open = ref(false)
 const name = ref('')
 const unit = ref('')
@@ -52,6 +54,33 @@ function saveVintage(vintage: Vintage) {
     }),
     `${fileName(name)}, as of ${vintage.createdAt.slice(0, 10)}.csv`,
   )
+}
+
+/** Makes values from before those of the series again, as its newest; the notice takes it back. */
+async function bringBack(vintage: Vintage) {
+  const [newest] = vintages.value!
+  open.value = false
+  await takeOver(vintage)
+  notices.show({
+    text: `The values of ${formatDay(vintage.createdAt)} are back.`,
+    undo: () => takeOver(newest!),
+  })
+}
+
+async function takeOver({ start, values, source, fileId }: Vintage) {
+  const { seriesId, id } = bench.study!
+  await bench.save()
+  const { adjustments: _, ...document } = bench.study!.series
+  await api(`/series/${seriesId}/vintages`, {
+    method: 'POST',
+    body: {
+      series: { ...document, start, values },
+      source,
+      ...(fileId ? { fileId } : {}),
+      vanished: 'drop',
+    },
+  })
+  await bench.open(id)
 }
 
 function keep() {
@@ -100,7 +129,7 @@ function keep() {
       <section v-if="vintages" class="vintages small">
         <h2>As it came in</h2>
         <ul>
-          <li v-for="vintage in vintages" :key="vintage.id">
+          <li v-for="(vintage, i) in vintages" :key="vintage.id">
             {{ formatDay(vintage.createdAt) }}: {{ vintage.values.length }}
             periods from
             <a
@@ -110,7 +139,11 @@ function keep() {
               >{{ vintage.source.file.slice(0, 60) }}</a><template v-else>{{
               vintage.source.file.slice(0, 60)
             }}</template>
+            <template v-if="vintage.source.carriedOver"
+              >, {{ vintage.source.carriedOver }} of them carried over</template
+            >
             <v-btn color="accent" @click="saveVintage(vintage)"> save as CSV </v-btn>
+            <v-btn v-if="i > 0" color="accent" @click="bringBack(vintage)"> bring back </v-btn>
           </li>
         </ul>
       </section>

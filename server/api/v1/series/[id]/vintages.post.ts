@@ -1,10 +1,13 @@
-import { newSeriesSchema, seriesIdParams } from '../../../../../shared/api/series'
+import { seriesIdParams, updateSeriesSchema } from '../../../../../shared/api/series'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
 import { addVintage } from '../../../../series/seriesStore'
 
 /** Brings a series up to date with new values; the earlier ones stay readable. */
-export default apiRoute({ params: seriesIdParams, body: newSeriesSchema }, ({ params, body }) => {
-  if (!addVintage(database(), params.id, body)) throw problem(404, 'This series is not there.')
-})
+export default apiRoute(
+  { params: seriesIdParams, body: updateSeriesSchema },
+  ({ params, body }) => {
+    if (!addVintage(database(), params.id, body)) throw problem(404, 'This series is not there.')
+  },
+)
