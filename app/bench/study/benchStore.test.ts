@@ -164,15 +164,62 @@ describe('the study on the Bench', () => {
     const bench = await opened()
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('offline')))
     await bench.change(horizon(2))
-    await vi.runAllTimersAsync()
+    await vi.advanceTimersByTimeAsync(1000)
     expect([bench.saving, bench.saveFailure]).toEqual([
       'failed',
       'The server does not answer. Is it still running?',
     ])
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(bench.saving).toBe('failed')
+    // When it is back, what was not saved is sent by itself.
     vi.stubGlobal('fetch', server.fetch)
-    await bench.save()
+    await vi.advanceTimersByTimeAsync(20_000)
     expect(bench.saving).toBe('saved')
     expect(server.stored().method).toEqual(horizon(2))
+  })
+
+  describe('that ended before it was saved', () => {
+    const kept = new Map<string, string>()
+    /** A change that no server takes, then a new tab some seconds later. */
+    async function leftBehind() {
+      kept.clear()
+      vi.stubGlobal('localStorage', {
+        getItem: (key: string) => kept.get(key) ?? null,
+        setItem: (key: string, value: string) => void kept.set(key, value),
+        removeItem: (key: string) => void kept.delete(key),
+      })
+      const bench = await opened()
+      vi.stubGlobal('fetch', () => Promise.reject(new TypeError('offline')))
+      await bench.change(horizon(3))
+      await vi.advanceTimersByTimeAsync(1000)
+      vi.clearAllTimers()
+      await vi.advanceTimersByTimeAsync(5000)
+      vi.stubGlobal('fetch', server.fetch)
+      setActivePinia(createPinia())
+    }
+
+    it('is there again, is saved, and can be undone', async () => {
+      await leftBehind()
+      const bench = await opened()
+      expect(bench.method).toEqual(horizon(3))
+      await vi.advanceTimersByTimeAsync(1000)
+      expect(bench.saving).toBe('saved')
+      expect(server.stored().method).toEqual(horizon(3))
+      expect(kept.size).toBe(0)
+      bench.undo()
+      expect(bench.method).toEqual({ format: 'elvant-method/1' })
+    })
+
+    it('does not write over what was saved elsewhere since: one must be chosen', async () => {
+      await leftBehind()
+      server.saveElsewhere(horizon(9))
+      const bench = await opened()
+      await vi.advanceTimersByTimeAsync(1000)
+      expect(bench.conflict).not.toBeNull()
+      expect(server.stored().method).toEqual(horizon(9))
+      await bench.resolveConflict('mine')
+      expect(server.stored().method).toEqual(horizon(3))
+    })
   })
 })
 

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api, ApiProblem } from '~/api/client'
 import { analyseInWorker, dropWaiting, type SelectionUnderWay } from '~/workers/analyseInWorker'
+import { useNotices } from '~/shell/noticeStore'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { changed, type MethodDocument } from '~~/core/method'
 import { isHeavy } from '~~/core/decompose/ways'
@@ -13,11 +14,15 @@ import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
 import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
+import { findUnsaved, forgetUnsaved, keepUnsaved } from './unsaved'
 
 /** A change waits this long for the next one before it is saved. */
 const SAVE_AFTER_MS = 400
 /** Periods up to which a calculation takes no longer than a fraction of a frame. */
 const LONGEST_AT_ONCE = 600
+/** A save that was not answered is tried again after this long, then after twice as long, to the longest. */
+const FIRST_WAIT_MS = 1500
+const LONGEST_WAIT_MS = 15_000
 
 /** All of a study that an analyst changes, and that undo brings back. */
 export interface StudyContent {
@@ -76,9 +81,13 @@ export const useBench = defineStore('bench', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   /** A change made meanwhile waits for the save that is under way: it would conflict with itself. */
   let isSending = false
+  /** Saves in a row that the server did not answer. */
+  let failures = 0
+  const notices = useNotices()
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
+    clearTimeout(timer)
     result.value = preview.value = refusal.value = conflict.value = null
     past.value = future.value = []
     saving.value = 'saved'
@@ -87,12 +96,33 @@ export const useBench = defineStore('bench', () => {
       study.value = opened
       cameIn.value = seriesFromDocument(opened.series)
       content.value = contentOf(opened)
+      takeUpUnsaved(opened)
       await run()
       state.value = 'ready'
     } catch (error) {
       failure.value = (error as Error).message
       state.value = 'failed'
     }
+  }
+
+  /** Changes that were not saved when tab or server ended are there again, and can be undone; over a newer copy one must be chosen. */
+  function takeUpUnsaved(opened: Study): void {
+    const unsaved = findUnsaved(opened.id)
+    if (!unsaved) return
+    const before = content.value
+    if (JSON.stringify(unsaved.content) === JSON.stringify(before)) return forgetUnsaved(opened.id)
+    past.value = [before]
+    content.value = unsaved.content
+    saving.value = 'waiting'
+    if (unsaved.version !== opened.version) {
+      conflict.value = opened
+      return
+    }
+    saveSoon()
+    notices.show({
+      text: 'Changes that had not been saved are back.',
+      undo: () => undo(),
+    })
   }
 
   /**
@@ -181,6 +211,7 @@ export const useBench = defineStore('bench', () => {
 
   function saveSoon(): void {
     saving.value = 'waiting'
+    keepUnsaved(study.value!.id, content.value, study.value!.version)
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SAVE_AFTER_MS)
   }
@@ -200,17 +231,27 @@ export const useBench = defineStore('bench', () => {
         ...options,
       })
       study.value = saved
-      if (content.value === sent) saving.value = 'saved'
-      else saveSoon()
+      failures = 0
+      if (content.value === sent) {
+        saving.value = 'saved'
+        forgetUnsaved(saved.id)
+      } else saveSoon()
     } catch (error) {
       saving.value = 'failed'
       saveFailure.value = (error as Error).message
       if (error instanceof ApiProblem && error.problem.status === 409) {
         conflict.value = error.problem.current as Study
-      }
+      } else if (error instanceof ApiProblem && mayPass(error.problem.status)) tryAgainLater()
     } finally {
       isSending = false
     }
+  }
+
+  /** A server that does not answer may do so again: what is not saved is sent by itself then. */
+  function tryAgainLater(): void {
+    const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** failures++)
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), wait)
   }
 
   /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
@@ -228,6 +269,7 @@ export const useBench = defineStore('bench', () => {
     future.value = []
     content.value = contentOf(other)
     saving.value = 'saved'
+    forgetUnsaved(other.id)
     await run()
   }
 
@@ -263,6 +305,11 @@ export const useBench = defineStore('bench', () => {
     resolveConflict,
   }
 })
+
+/** Whether a failure is one of the server's state, which can be another in a moment. */
+function mayPass(status: number): boolean {
+  return status === 0 || status >= 500
+}
 
 /** Whether a method takes less time on a series than the way to a worker and back. */
 export function isAtOnce(

@@ -77,8 +77,16 @@ useHead({ title: computed(() => (bench.series ? `${bench.series.name} · Elvant`
 function saveNow() {
   void bench.save({ keepalive: true })
 }
-onMounted(() => addEventListener('pagehide', saveNow))
+/** What the server has not taken stays in the browser; still, nobody should leave it without knowing. */
+function askBeforeLeaving(event: BeforeUnloadEvent) {
+  if (bench.saving === 'failed') event.preventDefault()
+}
+onMounted(() => {
+  addEventListener('pagehide', saveNow)
+  addEventListener('beforeunload', askBeforeLeaving)
+})
 onBeforeUnmount(() => {
+  removeEventListener('beforeunload', askBeforeLeaving)
   removeEventListener('pagehide', saveNow)
   saveNow()
 })
