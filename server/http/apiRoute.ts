@@ -10,6 +10,7 @@ import type { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import { readJsonBody } from './body'
 import { log } from './log'
+import { check } from './check'
 import { HttpProblem, pointerTo, problem } from './problem'
 
 /** What a route takes and gives. What is not named is not read. */
@@ -61,26 +62,6 @@ export function answerProblem(event: H3Event, { problem: details }: HttpProblem)
   setResponseStatus(event, details.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
   return JSON.stringify(details)
-}
-
-/** @throws HttpProblem for what a schema does not take, naming the field */
-export function check<T>(schema: z.ZodType<T> | undefined, given: unknown, status: number): T {
-  if (!schema) return undefined as T
-  const read = schema.safeParse(given, { error: unknownKeyWords })
-  if (read.success) return read.data
-  if (status === 404) throw problem(404, 'There is nothing under this address.')
-  const issue = read.error.issues[0]!
-  const unknown = issue.code === 'unrecognized_keys' ? issue.keys : []
-  const path = [...issue.path, ...unknown.slice(0, 1)]
-  const sentence = issue.message.endsWith('.') ? issue.message : `${issue.message}.`
-  throw problem(status, path.length > 0 ? `${path.join('.')}: ${sentence}` : sentence, {
-    pointer: pointerTo(path),
-  })
-}
-
-/** What is said of a field that no part of a request knows. */
-function unknownKeyWords(issue: z.core.$ZodRawIssue): string | undefined {
-  return issue.code === 'unrecognized_keys' ? `"${issue.keys[0]}" is not a field here.` : undefined
 }
 
 function asProblem(error: unknown, event: H3Event): HttpProblem {

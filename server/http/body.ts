@@ -10,9 +10,19 @@ const MOST_BYTES = 25 * 1024 * 1024
  * @throws HttpProblem 413 for too many bytes, 400 for what is no JSON
  */
 export async function readJsonBody(event: H3Event): Promise<unknown> {
-  const body = await readBytes(event, MOST_BYTES, 'Send fewer series at once.')
+  const body = await readJsonBytes(event)
+  return parseJson(body)
+}
+
+/** Reads the body of a request that is JSON as bytes, to be read elsewhere. @throws HttpProblem 413 for too many */
+export function readJsonBytes(event: H3Event): Promise<Buffer> {
+  return readBytes(event, MOST_BYTES, 'Send fewer series at once.')
+}
+
+/** @throws HttpProblem 400 for what is no JSON */
+export function parseJson(body: Uint8Array): unknown {
   try {
-    return JSON.parse(body.toString('utf8'))
+    return JSON.parse(Buffer.from(body).toString('utf8'))
   } catch (error) {
     throw problem(400, `The request is not JSON: ${(error as Error).message}.`)
   }

@@ -25,6 +25,10 @@ const series = (periods: number): SeriesDocument => ({
   start: '0100-01',
   values: Array.from({ length: periods }, (_, t) => 100 + t + 20 * Math.sin((Math.PI * t) / 6)),
 })
+/** A request as it comes in. */
+const asked = (own: SeriesDocument, method: object) =>
+  Buffer.from(JSON.stringify({ series: own, method }))
+const textOf = (bytes: Uint8Array) => Buffer.from(bytes).toString('utf8')
 const METHOD = { format: 'elvant-method/1' } as const
 const problemOf = (work: Promise<unknown>) =>
   work.then(
@@ -35,13 +39,21 @@ const problemOf = (work: Promise<unknown>) =>
 describe('work beside the server', () => {
   it('gives the result as it is written', async () => {
     useWorkers(script)
-    const result = JSON.parse(await inWorker('analyse', series(48), METHOD)) as { format: string }
+    const bytes = await inWorker('analyse', asked(series(48), METHOD))
+    const result = JSON.parse(textOf(bytes)) as { format: string }
     expect(result.format).toBe('elvant-result/1')
+  })
+
+  it('says where a request is wrong, as the server would', async () => {
+    useWorkers(script)
+    const wrong = await problemOf(inWorker('analyse', asked(series(48), { format: 'other' })))
+    expect(wrong).toMatchObject({ status: 400, pointer: '/method/format' })
+    expect(await problemOf(inWorker('analyse', Buffer.from('{')))).toMatchObject({ status: 400 })
   })
 
   it('brings a refusal back as one', async () => {
     useWorkers(script)
-    await expect(inWorker('analyse', series(5), METHOD)).rejects.toMatchObject({
+    await expect(inWorker('analyse', asked(series(5), METHOD))).rejects.toMatchObject({
       name: 'Refusal',
       because: expect.stringContaining('two full years') as string,
     })
@@ -52,24 +64,28 @@ describe('work beside the server', () => {
     let ticks = 0
     const ticking = setInterval(() => ticks++, 20)
     const long = await problemOf(
-      inWorker('analyse', series(3000), {
-        ...METHOD,
-        forecast: { by: 'smoothing' },
-        check: { rolling: { first: 2100 } },
-      }),
+      inWorker(
+        'analyse',
+        asked(series(3000), {
+          ...METHOD,
+          forecast: { by: 'smoothing' },
+          check: { rolling: { first: 2100 } },
+        }),
+      ),
     )
     clearInterval(ticking)
     expect(long).toMatchObject({ status: 503, detail: expect.stringMatching(/stopped/) as string })
     expect(ticks).toBeGreaterThan(30)
-    await expect(inWorker('analyse', series(48), METHOD)).resolves.toContain('elvant-result/1')
+    const next = await inWorker('analyse', asked(series(48), METHOD))
+    expect(textOf(next)).toContain('elvant-result/1')
   })
 
   it('sends away what would wait too long', async () => {
     useWorkers(script, 20_000)
-    const asked = Array.from({ length: 80 }, () =>
-      problemOf(inWorker('analyse', series(1200), METHOD)),
+    const all = Array.from({ length: 80 }, () =>
+      problemOf(inWorker('analyse', asked(series(1200), METHOD))),
     )
-    const answers = await Promise.all(asked)
+    const answers = await Promise.all(all)
     expect(answers.filter((one) => one === null).length).toBeGreaterThan(10)
     expect(answers.filter((one) => one !== null)).not.toHaveLength(0)
     for (const one of answers) if (one) expect(one).toMatchObject({ status: 503 })

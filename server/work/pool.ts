@@ -1,6 +1,6 @@
 import { pool, type Pool } from 'workerpool'
 import { Refusal } from '../../core/refusal'
-import { problem } from '../http/problem'
+import { HttpProblem, problem } from '../http/problem'
 import type { Tasks } from './tasks'
 import type { Answer } from './worker'
 
@@ -45,6 +45,7 @@ export async function inWorker<Name extends keyof Tasks>(
   type Done = Awaited<ReturnType<Tasks[Name]>>
   const answer = await settled<Answer<Done>>(threads, name, words)
   if ('done' in answer) return answer.done
+  if ('problem' in answer) throw new HttpProblem(answer.problem)
   const { because, where, names } = answer.refused
   throw new Refusal(because, where, names)
 }

@@ -1,10 +1,13 @@
-import { worker } from 'workerpool'
+import { Transfer, worker } from 'workerpool'
 import { Refusal, type RefusalNames } from '../../core/refusal'
+import { HttpProblem } from '../http/problem'
+import type { Problem } from '../../shared/api/problem'
 import { TASKS, type Tasks } from './tasks'
 
 /** What comes back from a worker: a refusal loses its class on the way, and is told by what it holds. */
 export type Answer<T> =
   | { readonly done: T }
+  | { readonly problem: Problem }
   | {
       readonly refused: {
         readonly because: string
@@ -15,14 +18,23 @@ export type Answer<T> =
 
 type Task = (...words: never[]) => unknown
 
-async function answer(task: Task, words: readonly unknown[]): Promise<Answer<unknown>> {
+async function answer(task: Task, words: readonly unknown[]) {
   try {
-    return { done: await task(...(words as never[])) }
+    const done = await task(...(words as never[]))
+    return handedOver({ done }, done)
   } catch (error) {
+    if (error instanceof HttpProblem) return { problem: error.problem } satisfies Answer<unknown>
     if (!(error instanceof Refusal)) throw error
     const { because, where, names } = error
     return { refused: { because, where, names } }
   }
+}
+
+/** Bytes change hands; anything else is copied. */
+function handedOver(answer: Answer<unknown>, done: unknown) {
+  const bytes = done instanceof Uint8Array ? done : (done as { bytes?: unknown } | null)?.bytes
+  const isWhole = bytes instanceof Uint8Array && bytes.byteLength === bytes.buffer.byteLength
+  return isWhole ? new Transfer(answer, [bytes.buffer]) : answer
 }
 
 worker(

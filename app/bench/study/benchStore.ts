@@ -14,6 +14,7 @@ import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
 import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
+import type { StudyContent } from './studyContent'
 import { findUnsaved, forgetUnsaved, keepUnsaved } from './unsaved'
 
 /** A change waits this long for the next one before it is saved. */
@@ -23,13 +24,6 @@ const LONGEST_AT_ONCE = 600
 /** A save that was not answered is tried again after this long, then after twice as long, to the longest. */
 const FIRST_WAIT_MS = 1500
 const LONGEST_WAIT_MS = 15_000
-
-/** All of a study that an analyst changes, and that undo brings back. */
-export interface StudyContent {
-  readonly method: MethodDocument
-  readonly adjustments: readonly Adjustment[]
-  readonly about: About
-}
 
 function contentOf({ method, series, about }: Study): StudyContent {
   return { method, adjustments: series.adjustments ?? [], about }

@@ -1,4 +1,4 @@
-import type { StudyContent } from './benchStore'
+import type { StudyContent } from './studyContent'
 
 /** Changes of a study that the server does not have yet, kept in the browser until it has. */
 export interface Unsaved {

@@ -4,7 +4,8 @@ import { lineSchema } from '../../../../shared/seriesSchema'
 import { database } from '../../../database/current'
 import { keepFile } from '../../../files/fileStore'
 import { requireGzip } from '../../../files/requireGzip'
-import { bytesRoute, check } from '../../../http/apiRoute'
+import { bytesRoute } from '../../../http/apiRoute'
+import { check } from '../../../http/check'
 import { readBytes } from '../../../http/body'
 
 /** As large as what intake reads, and a little for the packing. */

@@ -1,0 +1,146 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+/**
+ * Thousands of malformed requests to a real server: none may be answered as a defect, and the server must live through all of
+ * them. Bounded in count; the same seed makes the same requests.
+ */
+const COUNT = Number(process.env.FUZZ_REQUESTS ?? 3000)
+const PORT = 4395
+const BASE = `http://127.0.0.1:${PORT}/api/v1`
+/** Requests that are on their way at once. */
+const AT_ONCE = 8
+
+let seed = 20_260_101
+function random(): number {
+  seed = (seed * 1_664_525 + 1_013_904_223) >>> 0
+  return seed / 2 ** 32
+}
+const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!
+
+const GONE = '0b0e5c1c-2f0f-4b7e-9a55-0a7c8f3b1d11'
+const PATHS = [
+  ['POST', '/analyses'],
+  ['POST', '/series'],
+  ['GET', '/series'],
+  ['GET', `/series/${GONE}/vintages`],
+  ['POST', `/series/${GONE}/vintages`],
+  ['PATCH', `/series/${GONE}`],
+  ['POST', '/series/acts'],
+  ['POST', '/series/export'],
+  ['GET', `/studies/${GONE}`],
+  ['PUT', `/studies/${GONE}`],
+  ['PUT', `/studies/${GONE}/contest`],
+  ['GET', '/studies/%00'],
+  ['GET', '/studies/%E0%A4%A'],
+  ['POST', '/files?name=%ff'],
+  ['GET', `/files/${GONE}`],
+  ['POST', '/backup'],
+  ['DELETE', '/series'],
+] as const
+
+const SERIES = {
+  name: 'Primer',
+  unit: 'litres',
+  frequency: 'monthly',
+  start: '2019-01',
+  values: Array.from({ length: 48 }, (_, t) => 100 + t + 20 * Math.sin(t / 2)),
+}
+const WHOLE: readonly unknown[] = [
+  { series: SERIES, method: { format: 'elvant-method/1', decompose: { by: 'stl' } } },
+  { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'smoothing' } } },
+  { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'combination' } } },
+  { series: [{ series: SERIES, source: { file: 'a.csv' }, fileId: GONE }] },
+  { act: 'discard', ids: [GONE] },
+  { ids: [GONE], as: 'xlsx' },
+  { method: { format: 'elvant-method/1' }, version: 1 },
+  { name: 'x' },
+]
+const ODD: readonly unknown[] = [
+  ...[null, true, '', 'x', 0, -1, 1e308, 1.5, [], {}, [[]], '2019-13', '9999-12', '\ud800'],
+  ...['\u0000', 'a'.repeat(20_000), { by: 'stl' }, Number.MAX_SAFE_INTEGER, '__proto__'],
+]
+
+/** A copy with one thing in it replaced, taken out or added. */
+function spoilt(value: unknown): unknown {
+  if (value === null || typeof value !== 'object' || random() < 0.15) return pick(ODD)
+  if (Array.isArray(value)) {
+    const at = Math.floor(random() * value.length)
+    return value.map((own: unknown, i) => (i === at ? spoilt(own) : own))
+  }
+  const keys = Object.keys(value)
+  const key = random() < 0.1 ? pick(['constructor', '__proto__', 'toString', 'more']) : pick(keys)
+  const inner = (value as Record<string, unknown>)[key]
+  return { ...value, [key]: random() < 0.1 ? undefined : spoilt(inner) }
+}
+
+function body(): string {
+  const text = JSON.stringify(random() < 0.8 ? spoilt(pick(WHOLE)) : pick(WHOLE)) ?? ''
+  const kind = random()
+  if (kind < 0.06) return text.slice(0, Math.floor(random() * text.length))
+  if (kind < 0.08) return '['.repeat(50_000)
+  return text
+}
+
+const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  env: {
+    ...process.env,
+    ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-requests-')), 'elvant.sqlite'),
+    ELVANT_DEMO: 'none',
+    ELVANT_LOG: 'silent',
+    NITRO_HOST: '127.0.0.1',
+    NITRO_PORT: String(PORT),
+  },
+  stdio: 'ignore',
+})
+let ended: number | null = null
+server.once('exit', (code) => (ended = code ?? -1))
+
+async function untilAnswering(): Promise<void> {
+  for (let tries = 0; tries < 100; tries++) {
+    const answers = await fetch(`${BASE}/series/trash`).then(
+      () => true,
+      () => false,
+    )
+    if (answers) return
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error('The server did not start.')
+}
+
+const statuses = new Map<number, number>()
+const defects: string[] = []
+
+async function ask(): Promise<void> {
+  const [method, path] = pick(PATHS)
+  const sent = method === 'GET' ? undefined : body()
+  try {
+    const answer = await fetch(BASE + path, {
+      method,
+      ...(sent === undefined
+        ? {}
+        : { body: sent, headers: { 'content-type': 'application/json' } }),
+    })
+    await answer.arrayBuffer()
+    statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1)
+    if (answer.status === 500) defects.push(`${method} ${path} ${(sent ?? '').slice(0, 300)}`)
+  } catch (error) {
+    if (ended !== null) throw error
+    defects.push(`${method} ${path}: ${(error as Error).message}`)
+  }
+}
+
+try {
+  await untilAnswering()
+  for (let i = 0; i < COUNT && ended === null; i += AT_ONCE) {
+    await Promise.all(Array.from({ length: AT_ONCE }, ask))
+  }
+} finally {
+  server.kill()
+}
+const said = [...statuses].sort(([a], [b]) => a - b).map(([status, count]) => `${status}: ${count}`)
+process.stdout.write(`${COUNT} malformed requests; ${said.join(', ')}\n`)
+for (const defect of defects.slice(0, 10)) process.stdout.write(`answered as a defect: ${defect}\n`)
+if (defects.length > 0 || ended !== null) process.exitCode = 1
