@@ -49,7 +49,7 @@ const SERIES = {
   values: Array.from({ length: 48 }, (_, t) => 100 + t + 20 * Math.sin(t / 2)),
 }
 const WHOLE: readonly unknown[] = [
-  { series: SERIES, method: { format: 'elvant-method/1', decompose: { by: 'stl' } } },
+  { series: SERIES, method: { format: 'elvant-method/1', decompose: { model: 'additive' } } },
   { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'smoothing' } } },
   { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'combination' } } },
   { series: [{ series: SERIES, source: { file: 'a.csv' }, fileId: GONE }] },
@@ -60,7 +60,7 @@ const WHOLE: readonly unknown[] = [
 ]
 const ODD: readonly unknown[] = [
   ...[null, true, '', 'x', 0, -1, 1e308, 1.5, [], {}, [[]], '2019-13', '9999-12', '\ud800'],
-  ...['\u0000', 'a'.repeat(20_000), { by: 'stl' }, Number.MAX_SAFE_INTEGER, '__proto__'],
+  ...['\u0000', 'a'.repeat(20_000), { by: 'x' }, Number.MAX_SAFE_INTEGER, '__proto__'],
 ]
 
 /** A copy with one thing in it replaced, taken out or added. */
