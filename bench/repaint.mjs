@@ -1,12 +1,8 @@
-import { spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
+import { startServer } from '../scripts/ownServer.mjs'
 
 const PORT = 4393
-const BASE = `http://127.0.0.1:${PORT}`
 const MONTHS = 480
 const TEN_YEARS = 120
 const SWITCHES = 41
@@ -15,18 +11,9 @@ const SWITCHES = 41
  * Measures in the browser: from the choice of a word of the method sentence to everything
  * repainted, for a series of 480 months, and what the first load weighs.
  */
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  env: {
-    ...process.env,
-    ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-bench-')), 'elvant.sqlite'),
-    ELVANT_DEMO: 'none',
-    NITRO_HOST: '127.0.0.1',
-    NITRO_PORT: String(PORT),
-  },
-  stdio: 'ignore',
-})
+const server = await startServer(PORT)
+const BASE = server.base
 try {
-  await untilAnswering()
   const studyId = await keepSeries()
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -83,7 +70,7 @@ try {
   )
   await browser.close()
 } finally {
-  server.kill()
+  server.stop()
 }
 
 function switches(page, word, shows) {
@@ -241,18 +228,6 @@ async function keepSeries(months = MONTHS) {
     body: JSON.stringify({ series: [{ series, source: { file: 'bench' } }] }),
   })
   return (await answer.json()).series[0].studyId
-}
-
-async function untilAnswering() {
-  for (let tries = 0; tries < 100; tries++) {
-    const answers = await fetch(`${BASE}/api/v1/series`).then(
-      () => true,
-      () => false,
-    )
-    if (answers) return
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error('The server did not start.')
 }
 
 function sayTimes(what, times) {

@@ -1,25 +1,12 @@
-import { spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { startServer } from '../scripts/ownServer.mjs'
 
 const PORT = 4394
-const BASE = `http://127.0.0.1:${PORT}/api/v1`
 const LONGEST_SERIES = 20_000
 
 /** How long a small answer waits while the heaviest requests that are allowed run, and what each of those takes. */
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  env: {
-    ...process.env,
-    ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-waits-')), 'elvant.sqlite'),
-    ELVANT_DEMO: 'none',
-    NITRO_HOST: '127.0.0.1',
-    NITRO_PORT: String(PORT),
-  },
-  stdio: 'ignore',
-})
+const server = await startServer(PORT)
+const BASE = `${server.base}/api/v1`
 try {
-  await untilAnswering()
   const values = Array.from(
     { length: LONGEST_SERIES },
     (_, t) => 1000 + t / 10 + 100 * Math.sin((2 * Math.PI * t) / 12) + ((t * 7919) % 97),
@@ -44,7 +31,7 @@ try {
   }
   await say('backup', () => fetch(`${BASE}/backup`))
 } finally {
-  server.kill()
+  server.stop()
 }
 
 /** Runs a heavy request, with a small one again and again beside it. */
@@ -75,16 +62,4 @@ function send(path, body) {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   })
-}
-
-async function untilAnswering() {
-  for (let tries = 0; tries < 100; tries++) {
-    const answers = await fetch(`${BASE}/series/trash`).then(
-      () => true,
-      () => false,
-    )
-    if (answers) return
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error('The server did not start.')
 }

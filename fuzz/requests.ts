@@ -1,7 +1,4 @@
-import { spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { startServer } from '../scripts/ownServer.mjs'
 
 /**
  * Thousands of malformed requests to a real server: none may be answered as a defect, and the server must live through all of
@@ -9,7 +6,6 @@ import { join } from 'node:path'
  */
 const COUNT = Number(process.env.FUZZ_REQUESTS ?? 3000)
 const PORT = 4395
-const BASE = `http://127.0.0.1:${PORT}/api/v1`
 /** Requests that are on their way at once. */
 const AT_ONCE = 8
 
@@ -84,34 +80,11 @@ function body(): string {
   return text
 }
 
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  env: {
-    ...process.env,
-    ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-requests-')), 'elvant.sqlite'),
-    ELVANT_DEMO: 'none',
-    ELVANT_LOG: 'silent',
-    NITRO_HOST: '127.0.0.1',
-    NITRO_PORT: String(PORT),
-  },
-  stdio: 'ignore',
-})
-let ended: number | null = null
-server.once('exit', (code) => (ended = code ?? -1))
-
-async function untilAnswering(): Promise<void> {
-  for (let tries = 0; tries < 100; tries++) {
-    const answers = await fetch(`${BASE}/series/trash`).then(
-      () => true,
-      () => false,
-    )
-    if (answers) return
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error('The server did not start.')
-}
-
+const server = await startServer(PORT)
+const BASE = `${server.base}/api/v1`
 const statuses = new Map<number, number>()
 const defects: string[] = []
+let lived = true
 
 async function ask(): Promise<void> {
   const [method, path] = pick(PATHS)
@@ -127,20 +100,20 @@ async function ask(): Promise<void> {
     statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1)
     if (answer.status === 500) defects.push(`${method} ${path} ${(sent ?? '').slice(0, 300)}`)
   } catch (error) {
-    if (ended !== null) throw error
+    if (!server.runs()) throw error
     defects.push(`${method} ${path}: ${(error as Error).message}`)
   }
 }
 
 try {
-  await untilAnswering()
-  for (let i = 0; i < COUNT && ended === null; i += AT_ONCE) {
+  for (let i = 0; i < COUNT && server.runs(); i += AT_ONCE) {
     await Promise.all(Array.from({ length: AT_ONCE }, ask))
   }
 } finally {
-  server.kill()
+  lived = server.runs()
+  server.stop()
 }
 const said = [...statuses].sort(([a], [b]) => a - b).map(([status, count]) => `${status}: ${count}`)
 process.stdout.write(`${COUNT} malformed requests; ${said.join(', ')}\n`)
 for (const defect of defects.slice(0, 10)) process.stdout.write(`answered as a defect: ${defect}\n`)
-if (defects.length > 0 || ended !== null) process.exitCode = 1
+if (defects.length > 0 || !lived) process.exitCode = 1

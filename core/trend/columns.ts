@@ -117,7 +117,7 @@ function stateColumns(run: Run, report: SmoothedTrendReport): Column[] {
       name: 'trendLevel',
       label: 'Level of the trend',
       symbol: 'level',
-      means: `${smoothing.form.trend === 'none' ? 'mean' : 'level'}, the newest counting most`,
+      means: 'the newest counts most',
       measure: 'level',
       component: 'deseasonalized',
       mark: 'line-thin',

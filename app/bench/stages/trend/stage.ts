@@ -64,7 +64,7 @@ function smoothingStrip(result: Result, sources: StripSources): Strip[] {
   const parts = componentsOf(result, sources)
   return [
     {
-      ...mainStrip('Fitted, smoothing', sources, [
+      ...mainStrip('Fitted', sources, [
         ...salesLayers(result, sources),
         ...parts.fitted.map((one) => ({ ...one, label: 'one step ahead' })),
         ...parts.forecast,

@@ -1,0 +1,37 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+/**
+ * Starts the built server on an empty database of its own, for a benchmark or a fuzz.
+ *
+ * @param port to listen on
+ * @returns its address, whether it still runs, and how to end it; once it answers
+ */
+export async function startServer(port) {
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: {
+      ...process.env,
+      ELVANT_DATA: join(mkdtempSync(join(tmpdir(), 'elvant-own-')), 'elvant.sqlite'),
+      ELVANT_DEMO: 'none',
+      ELVANT_LOG: 'silent',
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+    },
+    stdio: 'ignore',
+  })
+  let runs = true
+  server.once('exit', () => (runs = false))
+  const base = `http://127.0.0.1:${port}`
+  for (let tries = 0; tries < 100; tries++) {
+    const answers = await fetch(`${base}/api/v1/series/trash`).then(
+      () => true,
+      () => false,
+    )
+    if (answers) return { base, runs: () => runs, stop: () => server.kill() }
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  server.kill()
+  throw new Error('The server did not start.')
+}
