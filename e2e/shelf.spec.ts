@@ -40,6 +40,16 @@ test('several series are grouped, deleted together, and brought back from the tr
   await page.getByRole('link', { name: 'To the shelf' }).click()
   await expect(page.getByRole('link', { name: 'Left wing' })).toBeVisible()
   await expect(page.getByRole('link', { name: 'Right wing' })).toHaveCount(0)
+
+  // What is left in the trash can be deleted for good, once that is meant.
+  await page.getByRole('link', { name: 'Trash' }).click()
+  await page.getByRole('button', { name: 'Delete all for good' }).click()
+  const asked = page.getByRole('dialog', { name: 'Delete 1 series for good?' })
+  await asked.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('Right wing')).toBeVisible()
+  await page.getByRole('button', { name: 'Delete all for good' }).click()
+  await asked.getByRole('button', { name: 'Delete for good' }).click()
+  await expect(page.getByText('Nothing was deleted.')).toBeVisible()
 })
 
 test('what is saved is read back equal', async ({ page }) => {

@@ -9,7 +9,12 @@ const OLDEST_NODE = [20, 19]
 const SERVER = join(ROOT, '.output', 'server', 'index.mjs')
 /** What the built application is made of. */
 const BUILT_FROM = ['app', 'core', 'handover', 'intake', 'public', 'server', 'shared']
-const BUILT_FROM_FILES = ['nuxt.config.ts', 'package.json', 'package-lock.json']
+const BUILT_FROM_FILES = [
+  'nuxt.config.ts',
+  'scripts/workers.mjs',
+  'package.json',
+  'package-lock.json',
+]
 
 /** Ends the program with a sentence a person can act on. */
 export function stop(sentence) {

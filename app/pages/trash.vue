@@ -2,6 +2,7 @@
 import { onMounted, shallowRef, ref } from 'vue'
 import { api } from '~/api/client'
 import { formatMoment } from '~/figures/format'
+import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
 import PageHead from '~/shell/PageHead.vue'
 import type { TrashedSeries } from '~~/shared/api/series'
@@ -18,6 +19,25 @@ async function load() {
   }
 }
 onMounted(load)
+
+/** Deletes everything that lies here; nothing brings it back but a backup. */
+const asking = ref(false)
+async function erase() {
+  const ids = series.value!.map(({ id }) => id)
+  try {
+    for (let at = 0; at < ids.length; at += AT_ONCE) {
+      const some = ids.slice(at, at + AT_ONCE)
+      await api('/series/acts', { method: 'POST', body: { act: 'erase', ids: some } })
+    }
+    useNotices().show({ text: `${ids.length} series were deleted for good.` })
+  } catch (error) {
+    useNotices().show({ text: (error as Error).message })
+  }
+  await load()
+}
+
+/** Series of one request. */
+const AT_ONCE = 5000
 
 async function restore(ids: readonly string[]) {
   try {
@@ -45,6 +65,7 @@ async function restore(ids: readonly string[]) {
         <v-btn color="accent" @click="restore(series.map(({ id }) => id))">
           Bring all {{ series.length }} back
         </v-btn>
+        <v-btn class="for-good" @click="asking = true">Delete all for good</v-btn>
       </p>
       <ul>
         <li v-for="row in series.slice(0, 500)" :key="row.id">
@@ -60,6 +81,14 @@ async function restore(ids: readonly string[]) {
           </v-btn>
         </li>
       </ul>
+      <AskFirst
+        v-model="asking"
+        :title="`Delete ${series.length} series for good?`"
+        action="Delete for good"
+        @confirm="erase()"
+      >
+        Their values, adjustments, methods and files are gone then. Only a backup brings them back.
+      </AskFirst>
       <p v-if="series.length > 500" class="muted">… and {{ series.length - 500 }} more.</p>
     </template>
   </main>
@@ -94,5 +123,9 @@ li {
 
 a {
   text-decoration: none;
+}
+
+.for-good {
+  margin-left: 8px;
 }
 </style>

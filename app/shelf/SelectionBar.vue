@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
 import type { ExportKind } from '~~/shared/api/series'
 import { saveSeries } from './saveSeries'
@@ -22,6 +23,19 @@ async function save(kind: ExportKind) {
   } finally {
     isSaving.value = false
   }
+}
+
+/** As many at once are asked about first. */
+const MANY = 20
+const asking = ref(false)
+
+function discardAll() {
+  void shelf.discard([...shelf.selected])
+}
+
+function remove() {
+  if (shelf.selected.size >= MANY) asking.value = true
+  else discardAll()
 }
 
 function putIntoGroup() {
@@ -61,8 +75,16 @@ function putIntoGroup() {
         {{ label }}
       </v-btn>
     </span>
-    <v-btn color="accent" @click="shelf.discard([...shelf.selected])"> Delete </v-btn>
+    <v-btn color="accent" @click="remove()"> Delete </v-btn>
     <v-btn @click="shelf.selectShown(false)"> Select none </v-btn>
+    <AskFirst
+      v-model="asking"
+      :title="`Delete ${shelf.selected.size} series?`"
+      action="Delete them"
+      @confirm="discardAll()"
+    >
+      They go into the trash, with their adjustments and methods, and can be brought back.
+    </AskFirst>
   </div>
 </template>
 

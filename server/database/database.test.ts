@@ -21,6 +21,7 @@ import {
   listTrash,
   listVintages,
 } from '../series/seriesStore'
+import { findFile, keepFile } from '../files/fileStore'
 import { findContest, keepContest } from '../studies/contestStore'
 import { findStudy, saveStudy } from '../studies/studyStore'
 import { keepDemo } from '../series/demo'
@@ -282,6 +283,20 @@ describe('the store', () => {
     addVintage(db, id, { ...shorter, vanished: 'drop' })
     expect(listVintages(db, id)![0]).toMatchObject({ start: '2020-03', values: [4, 5] })
     expect(listVintages(db, id)).toHaveLength(3)
+    close()
+  })
+
+  it('deletes for good what lies in the trash alone, with the file that nothing else came from', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const fileId = keepFile(db, 'primer.csv', Buffer.from('x'))
+    const ids = keepSeries(db, [{ ...incoming, fileId }, incoming])
+    const [first] = ids as [string]
+    expect(actOnSeries(db, { act: 'erase', ids })).toBe(0)
+    actOnSeries(db, { act: 'discard', ids: [first] })
+    expect(actOnSeries(db, { act: 'erase', ids })).toBe(1)
+    expect(listTrash(db)).toEqual([])
+    expect(listShelf(db)).toHaveLength(1)
+    expect(findFile(db, fileId)).toBeUndefined()
     close()
   })
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNotNull, isNull, max } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, isNull, max, notInArray } from 'drizzle-orm'
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
 import type { Adjustment } from '../../core/series/series'
@@ -17,7 +17,7 @@ import type {
 } from '../../shared/api/series'
 import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
-import { adjustments, series, studies, vintages } from '../database/schema'
+import { adjustments, files, series, studies, vintages } from '../database/schema'
 import { requireFile } from '../files/fileStore'
 import { startStudy } from '../studies/startStudy'
 import { raiseVersions } from '../studies/versions'
@@ -247,6 +247,7 @@ export function changeSeries(
  * @returns how many there were; what is not there, or is there already, is passed over
  */
 export function actOnSeries(db: Database, { ids, ...what }: SeriesAct): number {
+  if (what.act === 'erase') return eraseSeries(db, ids)
   const now = new Date()
   const change =
     what.act === 'group'
@@ -264,6 +265,26 @@ export function actOnSeries(db: Database, { ids, ...what }: SeriesAct): number {
       return count + changes
     }, 0),
   )
+}
+
+/** Deletes series that lie in the trash for good, with their values, studies, and files that no other series came from. */
+function eraseSeries(db: Database, ids: readonly string[]): number {
+  return db.transaction((tx) => {
+    const own = tx
+      .select({ id: series.id })
+      .from(series)
+      .where(and(inArray(series.id, [...ids]), isNotNull(series.deletedAt)))
+      .all()
+      .map(({ id }) => id)
+    if (own.length === 0) return 0
+    for (const table of [studies, adjustments, vintages]) {
+      tx.delete(table).where(inArray(table.seriesId, own)).run()
+    }
+    tx.delete(series).where(inArray(series.id, own)).run()
+    const used = tx.select({ id: vintages.fileId }).from(vintages).where(isNotNull(vintages.fileId))
+    tx.delete(files).where(notInArray(files.id, used)).run()
+    return own.length
+  })
 }
 
 /** What lies in the trash, the newest first. */

@@ -101,6 +101,8 @@ export type ShelfRow = z.infer<typeof shelfRowSchema>
 export const seriesActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('discard'), ids: z.array(idSchema).min(1).max(10_000) }),
   z.strictObject({ act: z.literal('restore'), ids: z.array(idSchema).min(1).max(10_000) }),
+  /** For good: only what lies in the trash. */
+  z.strictObject({ act: z.literal('erase'), ids: z.array(idSchema).min(1).max(10_000) }),
   z.strictObject({
     act: z.literal('group'),
     ids: z.array(idSchema).min(1).max(10_000),
