@@ -58,7 +58,7 @@ describe('a backup', () => {
   })
 
   it('gives no version again that was given out before it came back', () => {
-    const [{ id, studyId }] = listShelf(database()) as [{ id: string; studyId: string }]
+    const { id, studyId } = listShelf(database())[0]!
     const backup = join(folder, 'all.backup')
     backUp(path, backup)
     for (const name of ['One', 'Two', 'Three']) changeSeries(database(), id, { name })
