@@ -71,7 +71,7 @@ export function lookAtPages(colorScheme: 'light' | 'dark'): void {
       await expectNoSeriousViolation(page)
       await page.keyboard.press('c')
       await page.keyboard.press('t')
-      await expect(page.getByText(/^Nearest: /)).toBeVisible()
+      await expect(page.getByText(/^Nearest: /)).toBeVisible({ timeout: 60_000 })
       await expectNoSeriousViolation(page)
       await page.getByRole('button', { name: /^Who takes part/ }).click()
       await expectNoSeriousViolation(page)
