@@ -216,7 +216,7 @@ function followed(say: Say, count: number): void {
       if (misfitOf(analyse(made(1700 + seed, { likeness }, MONTHS), FORMAT))) told++
     }
     say(`a right line said not to fit, noise alike by ${likeness}`, (100 * told) / count, {
-      most: 8,
+      most: 5,
     })
   }
   const truths: readonly (readonly [string, Partial<Recipe>, number])[] = [
