@@ -196,7 +196,8 @@ function meanOfFirstTwo(
   taking: readonly Taking[],
   shared: ReadonlySet<number>,
 ): Taking | null {
-  const isCombination = ({ method }: ContestRow) => method.forecast?.by === 'combination'
+  const isCombination = ({ method }: ContestRow) =>
+    forecastWayOf(method.forecast?.by ?? DEFAULT_FORECAST.name).combines
   const firstTwo = ranked.filter((row) => !isCombination(row)).slice(0, 2)
   const own = firstTwo.map(({ name }) => taking.find(({ one }) => one.candidate.name === name)!)
   const [a, b] = own

@@ -1,6 +1,7 @@
 import { completeMethod } from '../completeMethod'
 import { usualMembers } from '../forecast/combination/options'
 import type { MemberDocument } from '../forecast/member'
+import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
@@ -53,9 +54,9 @@ export function memberChoices(
 ): MemberChoice[] {
   const { forecast, decompose } = document
   const present =
-    forecast?.by === 'combination' && forecast.of ? forecast.of : usualMembers(decompose ?? {})
+    forecast && 'of' in forecast && forecast.of ? forecast.of : usualMembers(decompose ?? {})
   const offered = [...candidatesFor(series, document).map((one) => one.document), ...others]
-    .filter(({ forecast: own }) => own?.by !== 'combination')
+    .filter(({ forecast: own }) => !forecastWayOf(own?.by ?? DEFAULT_FORECAST.name).combines)
     .map(memberOf)
   const known = new Set<string>()
   return [

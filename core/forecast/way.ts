@@ -109,6 +109,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly fitsTrend: boolean
   /** Whether it takes long enough to be done beside the page. */
   readonly heavy: boolean
+  /** Whether it is made of other methods, which cannot be made of others in turn. */
+  readonly combines: boolean
   /** What its limits can be made of, the default first. */
   readonly limits: readonly LimitKind[]
   /** Whether it needs no method: what any other must beat to be worth its trouble. */

@@ -24,6 +24,7 @@ export const benchmark = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: true,
+  combines: false,
   limits: LIMIT_KINDS,
   document: benchmarkDocument,
   complete: completeBenchmark,

@@ -23,6 +23,7 @@ export const byDecomposition = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: false,
+  combines: false,
   limits: LIMIT_KINDS,
   document: byDecompositionDocument,
   complete: completeByDecomposition,

@@ -22,6 +22,7 @@ export const combination = {
   fitsTrend: false,
   heavy: true,
   isBenchmark: false,
+  combines: true,
   limits: ['past-errors'],
   document: combinationDocument,
   complete: completeCombination,

@@ -25,6 +25,7 @@ export const regression = {
   fitsTrend: true,
   heavy: false,
   isBenchmark: false,
+  combines: false,
   limits: LIMIT_KINDS,
   document: regressionDocument,
   complete: completeRegression,

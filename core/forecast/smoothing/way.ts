@@ -24,6 +24,7 @@ export const smoothing = {
   fitsTrend: false,
   heavy: true,
   isBenchmark: false,
+  combines: false,
   limits: LIMIT_KINDS,
   document: smoothingDocument,
   complete: completeSmoothing,
