@@ -58,3 +58,39 @@ test('name, unit, group and notes are changed on the Bench, and undone', async (
   await page.goBack()
   await expect(page.getByText('tins · monthly')).toBeVisible()
 })
+
+test('the Bench is there again as it was left, and says when something did not load', async ({
+  page,
+}) => {
+  await bringIn(page, 'left.csv', monthlyCsv('Left', 60))
+  const path = page.getByRole('navigation', { name: 'Path' })
+  await path.getByRole('button', { name: /^Smooth/ }).click()
+  await page.getByLabel('Terms', { exact: true }).fill('5')
+  await page.getByRole('button', { name: 'add', exact: true }).click()
+  await page.getByRole('button', { name: 'Pin', exact: true }).click()
+  await chooseWord(page, 'model', 'additive')
+  await page.locator('[data-row=value] .cell[data-t="50"]').click()
+  await expectSaved(page)
+  await page.waitForResponse(
+    (answer) => answer.url().endsWith('/desk') && answer.request().method() === 'PUT',
+  )
+  await page.reload()
+  await expect(path.locator('[aria-current=step]')).toContainText('Smooth')
+  await expect(page.getByRole('rowheader', { name: '5 terms moving average' })).toBeVisible()
+  await expect(page.locator('[data-row=value] .cell[data-t="50"]')).toHaveClass(/selected/)
+  await expect(page.getByRole('rowheader', { name: 'pinned' }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(page.locator('[data-word=model]')).toHaveText('multiplicative')
+
+  // A heavy way is calculated in a worker; one that does not load is said, and what was shown is marked.
+  await page.route(/analyse\.worker/, (route) => route.abort())
+  await chooseWord(page, 'by', 'robust loess')
+  const failure = page.getByRole('alert').filter({ hasText: 'Not calculated.' })
+  await expect(failure).toContainText('did not load')
+  await expect(failure).toContainText('of the method before')
+  await expect(page.locator('.frame.old')).toBeVisible()
+  await page.unroute(/analyse\.worker/)
+  await failure.getByRole('button', { name: 'Calculate again' }).click()
+  await expect(failure).toHaveCount(0)
+  await expect(page.locator('.frame.old')).toHaveCount(0)
+})

@@ -1,6 +1,7 @@
 import type { FormRow } from '~~/core/exponential/figures'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
+import { faultOf } from './fault'
 import type { Outcome } from './outcome'
 
 export interface AnalyseRequest {
@@ -50,7 +51,7 @@ function ownWorker(): Worker {
     sendNext()
   })
   worker.addEventListener('error', (event) => {
-    waiting?.fail(new Error(event.message || 'The calculation failed.'))
+    waiting?.fail(faultOf(event))
     waiting = busyWith = null
     worker?.terminate()
     worker = null
@@ -106,7 +107,7 @@ export function analyseApart(series: Series, method: MethodDocument): Promise<Ou
     })
     apart.addEventListener('error', (event) => {
       end()
-      reject(new Error(event.message || 'The calculation failed.'))
+      reject(faultOf(event))
     })
     apart.postMessage({ id, series, method } satisfies AnalyseRequest)
   })

@@ -3,6 +3,7 @@ import type { Candidate } from '~~/core/contest/candidates'
 import type { Contest } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
+import { faultOf } from './fault'
 
 interface Asked {
   readonly id: number
@@ -61,7 +62,7 @@ export class TriesWorker {
     this.worker.addEventListener('error', (event) => {
       this.worker?.terminate()
       this.worker = null
-      this.onFault(event.message || 'The check failed.')
+      this.onFault(faultOf(event).message)
     })
     return this.worker
   }

@@ -1,5 +1,6 @@
 import { Refusal } from '../refusal'
-import type { Series, Value } from './series'
+import { parsePeriod, timeCodeOf } from '../calendar/period'
+import type { Adjustment, Series, Value } from './series'
 import { timeCodeIn } from './timeCodeIn'
 
 /**
@@ -21,4 +22,21 @@ export function adjustedValues(series: Series): Value[] {
     used[t - 1] = value
   })
   return used
+}
+
+/**
+ * The adjustments of periods that a series has. Other values of it can be without a period that was adjusted; the adjustment
+ * then waits for them.
+ *
+ * @example adjustmentsWithin(a series from 2020-01, [{ period: '2019-12', … }]) // []
+ */
+export function adjustmentsWithin(
+  { calendar, start, values }: Series,
+  adjustments: readonly Adjustment[],
+): Adjustment[] {
+  return adjustments.filter(({ period }) => {
+    const read = parsePeriod(period, calendar)
+    const t = read ? timeCodeOf(start, read, calendar.seasons) : 0
+    return t >= 1 && t <= values.length
+  })
 }

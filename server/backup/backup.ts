@@ -2,6 +2,7 @@ import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs'
 import Sqlite from 'better-sqlite3'
 import { readMigrationFiles } from 'drizzle-orm/migrator'
 import { Refusal } from '../../core/refusal'
+import { causeOf } from '../database/cause'
 import { hasOwnTables } from '../database/ownFile'
 import { seal, unseal } from './seal'
 
@@ -22,7 +23,10 @@ export function backUp(from: string, to: string): void {
     seal(to)
   } catch (error) {
     rmSync(to, { force: true })
-    throw new Refusal(`The copy cannot be written: ${(error as Error).message}.`, to)
+    throw new Refusal(
+      causeOf(error) ?? `The copy cannot be written: ${(error as Error).message}.`,
+      to,
+    )
   } finally {
     sqlite.close()
   }

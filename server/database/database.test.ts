@@ -22,9 +22,12 @@ import {
   listVintages,
 } from '../series/seriesStore'
 import { findFile, keepFile } from '../files/fileStore'
+import { MOST_STEPS } from '../../shared/api/desk'
 import { findContest, keepContest } from '../studies/contestStore'
+import { findDesk, keepView } from '../studies/deskStore'
 import { findStudy, saveStudy } from '../studies/studyStore'
 import { keepDemo } from '../series/demo'
+import { causeOf } from './cause'
 import { clearLeftovers } from './leftovers'
 import { openDatabase } from './open'
 
@@ -74,6 +77,42 @@ describe('openDatabase', () => {
     writeFileSync(path, 'this is not a database, but long enough to be looked at as one')
     expect(() => openDatabase(path, MIGRATIONS)).toThrow(/cannot be opened.*ELVANT_DATA/)
     expect(readFileSync(path, 'utf8')).toContain('this is not')
+  })
+})
+
+describe('a disk that takes nothing', () => {
+  const large = { ...incoming, series: { ...incoming.series, values: Array(15_000).fill(1.5) } }
+  const refusal = (write: () => unknown) => {
+    try {
+      write()
+    } catch (error) {
+      return causeOf(error)
+    }
+    return undefined
+  }
+  it('is told of by its cause, nothing is lost, and it goes on when there is room', () => {
+    const { db, close } = openDatabase(join(folder, 'elvant.sqlite'), MIGRATIONS)
+    keepSeries(db, [incoming])
+    const { pages } = db.get<{ pages: number }>('SELECT page_count AS pages FROM pragma_page_count')
+    db.run(`PRAGMA max_page_count = ${pages + 2}`)
+    const full = 'The disk is full: nothing was changed. Make room and try again.'
+    expect(refusal(() => keepSeries(db, [incoming, large]))).toBe(full)
+    expect(refusal(() => keepFile(db, 'a.csv', Buffer.alloc(100_000)))).toBe(full)
+    expect(listShelf(db)).toHaveLength(1)
+    db.run('PRAGMA max_page_count = 100000')
+    keepSeries(db, [large])
+    expect(listShelf(db)).toHaveLength(2)
+    close()
+  })
+
+  it('is told of too where the file may only be read', () => {
+    const { db, close } = openDatabase(join(folder, 'elvant.sqlite'), MIGRATIONS)
+    db.run('PRAGMA query_only = ON')
+    expect(refusal(() => keepSeries(db, [incoming]))).toMatch(/cannot be written to: nothing was/)
+    db.run('PRAGMA query_only = OFF')
+    keepSeries(db, [incoming])
+    expect(causeOf(new Error('another'))).toBeNull()
+    close()
   })
 })
 
@@ -283,6 +322,69 @@ describe('the store', () => {
     addVintage(db, id, { ...shorter, vanished: 'drop' })
     expect(listVintages(db, id)![0]).toMatchObject({ start: '2020-03', values: [4, 5] })
     expect(listVintages(db, id)).toHaveLength(3)
+    close()
+  })
+
+  it('goes back to values from before with a save, and to none that the series never had', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id, other] = keepSeries(db, [incoming, incoming]) as [string, string]
+    const { studyId } = listShelf(db).find((row) => row.id === id)!
+    const newer = { ...incoming, series: { ...incoming.series, values: [1, 2, 3, 4] } }
+    addVintage(db, id, newer)
+    const method = { format: 'elvant-method/1' } as const
+    const [, first] = listVintages(db, id)!
+    // What the study was before it was brought up to date is a step that undo has.
+    expect(findDesk(db, studyId)).toMatchObject({
+      steps: [{ n: 0, content: { vintageId: first!.id } }],
+      at: 0,
+    })
+    const { version } = findStudy(db, studyId)!
+    saveStudy(db, studyId, { method, vintageId: first!.id, version })
+    expect(findStudy(db, studyId)).toMatchObject({ vintageId: first!.id, version: version + 1 })
+    expect(listShelf(db).find((row) => row.id === id)!.values).toEqual(incoming.series.values)
+    const foreign = listVintages(db, other)![0]!.id
+    expect(() =>
+      saveStudy(db, studyId, { method, vintageId: foreign, version: version + 1 }),
+    ).toThrow('never had these values')
+    expect(findStudy(db, studyId)!.version).toBe(version + 1)
+    close()
+  })
+
+  it('keeps the steps of undo and how the Bench was left, and lets them go with the series', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const [id] = keepSeries(db, [incoming]) as [string]
+    const { studyId } = listShelf(db)[0]!
+    const { about, vintageId } = findStudy(db, studyId)!
+    const step = (n: number, horizon: number) => ({
+      n,
+      content: {
+        ...{ about, vintageId, adjustments: [] },
+        method: { format: 'elvant-method/1' as const, forecast: { horizon } },
+      },
+    })
+    let version = 1
+    const save = (steps: ReturnType<typeof step>[], at: number) =>
+      saveStudy(db, studyId, {
+        method: { format: 'elvant-method/1' },
+        trail: { steps, at },
+        version: version++,
+      })
+    save([step(0, 1), step(1, 2), step(2, 3)], 2)
+    save([], 0)
+    expect(findDesk(db, studyId)).toMatchObject({ steps: [{}, {}, {}], at: 0, view: null })
+    save([step(1, 9)], 1)
+    expect(findDesk(db, studyId)).toEqual({ steps: [step(0, 1), step(1, 9)], at: 1, view: null })
+    save([step(MOST_STEPS + 1, 4)], MOST_STEPS + 1)
+    expect(findDesk(db, studyId)!.steps).toEqual([step(MOST_STEPS + 1, 4)])
+    const view = {
+      ...{ stage: 'trend' as const, folded: true, window: { from: 0.5, to: 3.5 } },
+      ...{ selected: null, averages: [{ kind: 'spencer' as const }], pins: [] },
+    }
+    expect(keepView(db, studyId, view)).toBe(true)
+    expect(findDesk(db, studyId)!.view).toEqual(view)
+    actOnSeries(db, { act: 'discard', ids: [id] })
+    expect(actOnSeries(db, { act: 'erase', ids: [id] })).toBe(1)
+    expect(findDesk(db, studyId)).toBeUndefined()
     close()
   })
 

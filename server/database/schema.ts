@@ -4,6 +4,7 @@ import type { Contest } from '../../core/contest/contest'
 import type { MethodDocument } from '../../core/method'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
+import type { BenchView, StudyContent } from '../../shared/api/desk'
 
 /** A series: what it is called and counted in. Its values are in its vintages. */
 export const series = sqliteTable('series', {
@@ -18,6 +19,8 @@ export const series = sqliteTable('series', {
   /** What the analyst files it under on the shelf; empty for none. */
   group: text('shelf_group').notNull().default(''),
   notes: text().notNull().default(''),
+  /** The vintage whose values are the series' present ones. */
+  vintageId: text('vintage_id').notNull().default(''),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
   /** Set while the series lies in the trash. */
@@ -94,4 +97,28 @@ export const contests = sqliteTable('contests', {
   of: text('held_over').notNull(),
   contest: text({ mode: 'json' }).$type<Contest>().notNull(),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})
+
+/** What a study was, step by step, for undo: the steps up to the present one and those that were gone back over. */
+export const studySteps = sqliteTable(
+  'study_steps',
+  {
+    studyId: text('study_id')
+      .notNull()
+      .references(() => studies.id, { onDelete: 'cascade' }),
+    /** Rises along the steps. */
+    n: integer().notNull(),
+    content: text({ mode: 'json' }).$type<StudyContent>().notNull(),
+    /** Whether the study is at this step. */
+    isPresent: integer('is_present', { mode: 'boolean' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.studyId, table.n] })],
+)
+
+/** How the Bench of a study was left. */
+export const studyViews = sqliteTable('study_views', {
+  studyId: text('study_id')
+    .primaryKey()
+    .references(() => studies.id, { onDelete: 'cascade' }),
+  view: text({ mode: 'json' }).$type<BenchView>().notNull(),
 })

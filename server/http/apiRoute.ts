@@ -8,6 +8,7 @@ import {
 import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import { Refusal } from '../../core/refusal'
+import { causeOf } from '../database/cause'
 import { readJsonBody } from './body'
 import { log } from './log'
 import { check } from './check'
@@ -68,6 +69,11 @@ function asProblem(error: unknown, event: H3Event): HttpProblem {
   if (error instanceof HttpProblem) return error
   if (error instanceof Refusal) {
     return problem(422, error.because, { pointer: pointerTo(error.where.split('.')) })
+  }
+  const cause = causeOf(error)
+  if (cause !== null) {
+    log.warn({ err: error, method: event.method, path: event.path }, 'not written')
+    return problem(507, cause)
   }
   log.error({ err: error, method: event.method, path: event.path }, 'request failed')
   return problem(500, 'Something went wrong inside Elvant. What was saved before is safe.')

@@ -17,6 +17,7 @@ const TITLES: Record<number, string> = {
   422: 'Refused',
   500: 'A defect in Elvant',
   503: 'Stopped',
+  507: 'Not written',
 }
 
 /**

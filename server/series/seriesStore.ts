@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, inArray, isNotNull, isNull, max, notInArray } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
-import { formatPeriod, parsePeriod, periodAt, timeCodeOf } from '../../core/calendar/period'
+import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
+import { adjustmentsWithin } from '../../core/series/adjusted'
 import type { Adjustment } from '../../core/series/series'
 import { Refusal } from '../../core/refusal'
 import { broughtUpToDate, type BroughtUpToDate } from '../../core/series/broughtUpToDate'
 import type { Series } from '../../core/series/series'
 import type {
+  About,
   NewSeries,
   SeriesAct,
   SeriesChange,
@@ -19,6 +21,7 @@ import { seriesFromDocument } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { adjustments, files, series, studies, vintages } from '../database/schema'
 import { requireFile } from '../files/fileStore'
+import { keepFirstSteps } from '../studies/deskStore'
 import { startStudy } from '../studies/startStudy'
 import { raiseVersions } from '../studies/versions'
 
@@ -55,22 +58,41 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
   )
 }
 
+/** Keeps values as they came in, and makes them the series' present ones. */
 function writeVintage(
-  db: Pick<Database, 'insert' | 'select'>,
+  db: Pick<Database, 'insert' | 'select' | 'update'>,
   seriesId: string,
   { series: { start, values }, source, fileId }: NewSeries,
   createdAt: Date,
 ): void {
   if (fileId !== undefined) requireFile(db, fileId)
-  db.insert(vintages)
-    .values({ id: randomUUID(), seriesId, start, values, source, fileId, createdAt })
-    .run()
+  const id = randomUUID()
+  db.insert(vintages).values({ id, seriesId, start, values, source, fileId, createdAt }).run()
+  db.update(series).set({ vintageId: id }).where(eq(series.id, seriesId)).run()
 }
 
 /**
- * Brings a series up to date: the values, with those from before that they no longer have, become its newest vintage; the
- * earlier ones stay. Copies of its
- * studies that are open elsewhere are stale from then on.
+ * Makes values that a series has had its present ones.
+ *
+ * @throws Refusal when the series never had such values
+ */
+export function useVintage(
+  db: Pick<Database, 'select' | 'update'>,
+  seriesId: string,
+  vintageId: string,
+): void {
+  const own = db
+    .select({ id: vintages.id })
+    .from(vintages)
+    .where(and(eq(vintages.id, vintageId), eq(vintages.seriesId, seriesId)))
+    .get()
+  if (!own) throw new Refusal('The series never had these values.', 'vintageId')
+  db.update(series).set({ vintageId, updatedAt: new Date() }).where(eq(series.id, seriesId)).run()
+}
+
+/**
+ * Brings a series up to date: the values, with those from before that they no longer have, become its newest vintage, and
+ * its present one; the earlier ones stay. Copies of its studies that are open elsewhere are stale from then on.
  *
  * @returns whether there is such a series
  * @throws Refusal when the values are counted differently from the series
@@ -95,8 +117,12 @@ export function addVintage(
       ? null
       : broughtUpToDate({ ...toSeries(stored), values: stored.vintage.values }, now)
   db.transaction((tx) => {
-    // A second in the same millisecond must still be the newer one.
-    const at = new Date(Math.max(Date.now(), stored.vintage.createdAt.getTime() + 1))
+    const at = new Date()
+    keepFirstSteps(tx, id, {
+      adjustments: [...(toSeries(stored).adjustments ?? [])],
+      about: aboutOf(stored),
+      vintageId: stored.vintage.id,
+    })
     writeVintage(tx, id, merged ? withOlder(incoming, merged, calendar) : incoming, at)
     tx.update(series).set({ updatedAt: at }).where(eq(series.id, id)).run()
     raiseVersions(tx, [id])
@@ -124,7 +150,7 @@ export function listVintages(db: Database, id: string): Vintage[] | undefined {
     .select()
     .from(vintages)
     .where(eq(vintages.seriesId, id))
-    .orderBy(desc(vintages.createdAt))
+    .orderBy(desc(vintages.createdAt), desc(sql`rowid`))
     .all()
     .map(({ id: vintageId, start, values, source, fileId, createdAt }) => ({
       id: vintageId,
@@ -173,48 +199,37 @@ export function findSeries(db: Database, id: string): StoredSeries | undefined {
   const row = db
     .select()
     .from(series)
-    .innerJoin(vintages, eq(vintages.seriesId, series.id))
+    .innerJoin(vintages, eq(vintages.id, series.vintageId))
     .where(and(eq(series.id, id), isNull(series.deletedAt)))
-    .orderBy(desc(vintages.createdAt))
-    .limit(1)
     .get()
   return row && { ...row.series, vintage: row.vintages, adjustments: adjustmentsOf(db, id) }
+}
+
+/** What a stored series is called, counted in and filed under. */
+export function aboutOf({ name, unit, noun, group, notes }: StoredSeries): About {
+  return { name, unit, noun, group, notes }
 }
 
 /** The core's series behind a stored row. */
 export function toSeries(stored: StoredSeries): Series {
   const calendar = calendarOf(stored.frequency, stored)
-  return {
+  const series = {
     name: stored.name,
     unit: stored.unit,
     noun: stored.noun,
     calendar,
     start: parsePeriod(stored.vintage.start, calendar)!,
     values: stored.vintage.values,
-    adjustments: stored.adjustments.filter(({ period }) => isInside(stored, period)),
   }
-}
-
-/** A newer vintage can be without a period that was adjusted; the adjustment then waits for it. */
-function isInside({ vintage, ...stored }: StoredSeries, code: string): boolean {
-  const calendar = calendarOf(stored.frequency, stored)
-  const [start, period] = [parsePeriod(vintage.start, calendar)!, parsePeriod(code, calendar)!]
-  const t = timeCodeOf(start, period, calendar.seasons)
-  return t >= 1 && t <= vintage.values.length
+  return { ...series, adjustments: adjustmentsWithin(series, stored.adjustments) }
 }
 
 /** All series that are not in the trash, by name. */
 export function listShelf(db: Database): ShelfRow[] {
-  const newest = db
-    .select({ seriesId: vintages.seriesId, at: max(vintages.createdAt).as('at') })
-    .from(vintages)
-    .groupBy(vintages.seriesId)
-    .as('newest')
   const rows = db
     .select()
     .from(series)
-    .innerJoin(newest, eq(newest.seriesId, series.id))
-    .innerJoin(vintages, and(eq(vintages.seriesId, series.id), eq(vintages.createdAt, newest.at)))
+    .innerJoin(vintages, eq(vintages.id, series.vintageId))
     .innerJoin(studies, eq(studies.seriesId, series.id))
     .where(isNull(series.deletedAt))
     .orderBy(series.name)

@@ -5,7 +5,8 @@ import type { Study, StudySave } from '../../shared/api/studies'
 import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { series as seriesTable, studies } from '../database/schema'
-import { findSeries, toSeries, writeAdjustments } from '../series/seriesStore'
+import { aboutOf, findSeries, toSeries, useVintage, writeAdjustments } from '../series/seriesStore'
+import { keepSteps } from './deskStore'
 import { raiseVersions } from './versions'
 
 /** A study with its series; undefined when either is gone. */
@@ -17,13 +18,8 @@ export function findStudy(db: Database, id: string): Study | undefined {
     id: study.id,
     seriesId: study.seriesId,
     series: documentFromSeries(toSeries(stored)),
-    about: {
-      name: stored.name,
-      unit: stored.unit,
-      noun: stored.noun,
-      group: stored.group,
-      notes: stored.notes,
-    },
+    about: aboutOf(stored),
+    vintageId: stored.vintage.id,
     source: stored.vintage.source,
     method: study.method as Study['method'],
     version: study.version,
@@ -38,13 +34,13 @@ export type SaveOutcome =
   | { readonly kind: 'gone' }
 
 /**
- * Saves a method, and with it what belongs to the series, its adjustments and names, over the version it was changed from. The check and the write are one statement,
- * so that of two saves from the same version only one goes through.
+ * Saves a method, and with it what belongs to the series (its adjustments, names and present values) and the
+ * steps of undo, over the version it was changed from. The check and the write are one statement, so that of two saves from the same version only one goes through.
  */
 export function saveStudy(
   db: Database,
   id: string,
-  { method, adjustments, about, version }: StudySave,
+  { method, adjustments, about, vintageId, trail, version }: StudySave,
 ): SaveOutcome {
   // What lies in the trash is not there: nothing is written that would be answered as gone.
   if (!findStudy(db, id)) return { kind: 'gone' }
@@ -56,6 +52,7 @@ export function saveStudy(
       .returning({ seriesId: studies.seriesId })
       .get()
     if (!saved) return 0
+    if (vintageId !== undefined) useVintage(tx, saved.seriesId, vintageId)
     if (adjustments) {
       requireFitting(db, saved.seriesId, adjustments)
       writeAdjustments(tx, saved.seriesId, adjustments)
@@ -63,8 +60,9 @@ export function saveStudy(
     if (about) {
       tx.update(seriesTable).set(about).where(eq(seriesTable.id, saved.seriesId)).run()
     }
+    if (trail) keepSteps(tx, id, trail)
     // Another study of the series shows values, or a name, that it no longer has: its copies are stale too.
-    if (adjustments || about) raiseVersions(tx, [saved.seriesId], id)
+    if (adjustments || about || vintageId) raiseVersions(tx, [saved.seriesId], id)
     return 1
   })
   const study = findStudy(db, id)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { contestSchema } from '../contestSchema'
 import { methodSchema } from '../methodSchema'
 import { adjustmentsSchema, seriesDocumentSchema } from '../seriesSchema'
+import { trailSaveSchema } from './desk'
 import { aboutSchema, sourceSchema } from './series'
 
 /** A series with a method, as the Bench opens it. */
@@ -10,6 +11,8 @@ export const studySchema = z.strictObject({
   seriesId: z.uuid(),
   series: seriesDocumentSchema,
   about: aboutSchema,
+  /** The vintage whose values the series has. */
+  vintageId: z.uuid(),
   source: sourceSchema,
   method: methodSchema,
   /** Rises with every save; a save must name the version it started from. */
@@ -24,6 +27,10 @@ export const saveStudySchema = z.strictObject({
   adjustments: adjustmentsSchema.optional(),
   /** Stays as it is when left out. */
   about: aboutSchema.optional(),
+  /** Values that the series had before or has; stays as it is when left out. */
+  vintageId: z.uuid().optional(),
+  /** What undo goes back over. */
+  trail: trailSaveSchema.optional(),
   version: z.int().min(1),
 })
 export type StudySave = z.infer<typeof saveStudySchema>

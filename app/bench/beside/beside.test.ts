@@ -5,7 +5,8 @@ import { useBench } from '../study/benchStore'
 import { usePins } from '../compare/pinStore'
 import { useSelection } from '../view/selectionStore'
 import { useLedger } from '../view/ledgerStore'
-import { MOST_AVERAGES, useBeside } from './besideStore'
+import { MOST_AVERAGES } from '~~/shared/api/desk'
+import { useBeside } from './besideStore'
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const study = {
@@ -21,6 +22,7 @@ const study = {
     adjustments: [],
   },
   about: { name: 'Jobs', unit: 'jobs', noun: 'sales', group: '', notes: '' },
+  vintageId: 'v',
   source: { file: 'jobs.csv' },
   method: { format: 'elvant-method/1' },
   version: 1,
@@ -45,9 +47,10 @@ beforeEach(() => {
       postMessage() {}
     },
   )
-  vi.stubGlobal('fetch', () =>
-    Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(study) }),
-  )
+  vi.stubGlobal('fetch', (path: string) => {
+    const answer = path.endsWith('/desk') ? { steps: [], at: null, view: null } : study
+    return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answer) })
+  })
 })
 afterEach(() => vi.unstubAllGlobals())
 

@@ -6,6 +6,7 @@ import { traitsOf } from '~~/core/decompose/ways'
 import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Stage } from '~~/core/stage'
+import { MOST_AVERAGES } from '~~/shared/api/desk'
 import { useCheck } from '../stages/check/checkStore'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
@@ -13,8 +14,6 @@ import type { BesideChoices, Inspected, TakenOut } from './choices'
 
 /** Years of the rolling figures of a yearly series. */
 const YEARLY_WIDTH = 5
-/** Averages compared at the most, so that their lines can be told apart. */
-export const MOST_AVERAGES = 4
 
 /**
  * What the analyst looks at beside the method: rolling figures, averages to compare, growth. None of it

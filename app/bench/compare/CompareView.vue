@@ -20,7 +20,8 @@ import { bestOf, comparedFigures } from './figures'
 import { comparisonWords } from './meaning'
 import { comparedPictures } from './pictures'
 import SmallPicture from '../figures/SmallPicture.vue'
-import { MOST_PINS, usePins } from './pinStore'
+import { MOST_PINS } from '~~/shared/api/desk'
+import { usePins } from './pinStore'
 
 /** Pixels of a picture before it is drawn as wide as its column. */
 const WIDTH = 280

@@ -8,10 +8,8 @@ import { MODELS } from '~~/core/model'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
+import { MOST_PINS } from '~~/shared/api/desk'
 import { useBench } from '../study/benchStore'
-
-/** Methods side by side at the most. */
-export const MOST_PINS = 4
 
 /** A result that was kept to compare others with. */
 export interface Pin {
@@ -52,6 +50,16 @@ export const usePins = defineStore('pins', () => {
     if (!present) return
     if (isPinned.value) pins.value = pins.value.filter(({ result }) => !isSame(result, present))
     else add(bench.method, present)
+  }
+
+  /** Pins methods again that were pinned when the Bench was left; what cannot run any more is passed over. */
+  async function takeUp(documents: readonly MethodDocument[]): Promise<void> {
+    const series = bench.series!
+    for (const document of documents) {
+      const outcome = await analyseApart(series, document)
+      if (bench.series !== series) return
+      if (outcome.kind === 'result') add(document, outcome.result)
+    }
   }
 
   function remove(id: number): void {
@@ -110,6 +118,7 @@ export const usePins = defineStore('pins', () => {
     others,
     isPinned,
     toggle,
+    takeUp,
     remove,
     clear,
     show,

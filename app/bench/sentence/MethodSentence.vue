@@ -24,7 +24,7 @@ const bench = useBench()
 
 /** The method with its defaults; null when the document itself does not fit the series. */
 const method = computed<Method | null>(() => {
-  if (bench.result) return bench.result.method
+  if (bench.result && !bench.failed) return bench.result.method
   try {
     return completeMethod(bench.method, bench.series!)
   } catch {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
-import { api } from '~/api/client'
 import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
 import { nounOf } from '~~/core/series/noun'
 import { tableAsCsv } from '~~/handover/tableText'
 import type { Vintage } from '~~/shared/api/series'
 import { useBench } from './benchStore'
+import { fetchVintages } from './cameIn'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { formatDay } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
@@ -35,8 +35,7 @@ watch(open, (isOpen) => {
 })
 
 async function loadVintages() {
-  const { seriesId } = bench.study!
-  vintages.value = (await api<{ vintages: Vintage[] }>(`/series/${seriesId}/vintages`)).vintages
+  vintages.value = await fetchVintages(bench.study!.seriesId)
 }
 
 /** The values of a vintage as they came in, for a spreadsheet. */
@@ -56,31 +55,14 @@ function saveVintage(vintage: Vintage) {
   )
 }
 
-/** Makes values from before those of the series again, as its newest; the notice takes it back. */
-async function bringBack(vintage: Vintage) {
-  const [newest] = vintages.value!
+/** Makes values from before those of the series again; undo takes it back. */
+async function bringBack({ id, createdAt }: Vintage) {
   open.value = false
-  await takeOver(vintage)
+  await bench.bringBack(id)
   notices.show({
-    text: `The values of ${formatDay(vintage.createdAt)} are back.`,
-    undo: () => takeOver(newest!),
+    text: `The values of ${formatDay(createdAt)} are back.`,
+    undo: () => bench.undo(),
   })
-}
-
-async function takeOver({ start, values, source, fileId }: Vintage) {
-  const { seriesId, id } = bench.study!
-  await bench.save()
-  const { adjustments: _, ...document } = bench.study!.series
-  await api(`/series/${seriesId}/vintages`, {
-    method: 'POST',
-    body: {
-      series: { ...document, start, values },
-      source,
-      ...(fileId ? { fileId } : {}),
-      vanished: 'drop',
-    },
-  })
-  await bench.open(id)
 }
 
 function keep() {
@@ -129,7 +111,7 @@ function keep() {
       <section v-if="vintages" class="vintages small">
         <h2>As it came in</h2>
         <ul>
-          <li v-for="(vintage, i) in vintages" :key="vintage.id">
+          <li v-for="vintage in vintages" :key="vintage.id">
             {{ formatDay(vintage.createdAt) }}: {{ vintage.values.length }}
             periods from
             <a
@@ -143,7 +125,8 @@ function keep() {
               >, {{ vintage.source.carriedOver }} of them carried over</template
             >
             <v-btn color="accent" @click="saveVintage(vintage)"> save as CSV </v-btn>
-            <v-btn v-if="i > 0" color="accent" @click="bringBack(vintage)"> bring back </v-btn>
+            <span v-if="vintage.id === bench.content.vintageId" class="muted">, in use</span>
+            <v-btn v-else color="accent" @click="bringBack(vintage)"> bring back </v-btn>
           </li>
         </ul>
       </section>

@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Adjustment } from '~~/core/series/series'
 import type { MethodDocument } from '~~/core/method'
+import type { StudyStep, TrailSave } from '~~/shared/api/desk'
 import { useBench } from './benchStore'
 import { useSelection } from '../view/selectionStore'
 import { useWindow } from '../view/windowStore'
@@ -23,6 +24,7 @@ const study = (
     adjustments,
   },
   about: { name: 'Jobs', unit: 'jobs', group: '', notes: '' },
+  vintageId: 'v',
   source: { file: 'jobs.csv' },
   method,
   version,
@@ -36,20 +38,27 @@ const horizon = (periods: number): MethodDocument => ({
 /** A server that keeps one study and refuses stale saves. */
 function fakeServer() {
   let stored = study(1)
+  let steps: StudyStep[] = []
+  let at: number | null = null
   const saves: number[] = []
   const answer = (status: number, body: unknown) =>
     Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
-  const fetch = vi.fn((_: string, request: { method: string; body?: string }) => {
+  const fetch = vi.fn((path: string, request: { method: string; body?: string }) => {
+    if (path.endsWith('/desk')) return answer(200, { steps, at, view: null })
     if (request.method === 'GET') return answer(200, stored)
-    const { method, adjustments, version } = JSON.parse(request.body!) as {
+    const { method, adjustments, trail, version } = JSON.parse(request.body!) as {
       method: MethodDocument
       adjustments?: Adjustment[]
+      trail: TrailSave
       version: number
     }
     if (version !== stored.version) {
       return answer(409, { status: 409, title: '', type: '', detail: 'stale.', current: stored })
     }
     stored = study(version + 1, method, adjustments ?? stored.series.adjustments)
+    const first = trail.steps[0]?.n ?? Infinity
+    steps = [...steps.filter(({ n }) => n < first), ...trail.steps]
+    at = trail.at
     saves.push(stored.version)
     return answer(200, stored)
   })
@@ -134,6 +143,32 @@ describe('the study on the Bench', () => {
     expect(bench.result!.columns.value).toEqual(values)
     await vi.advanceTimersByTimeAsync(1000)
     expect(server.stored().series.adjustments).toEqual([])
+  })
+
+  it('goes back over what was changed before it was closed, and on again', async () => {
+    const first = await opened()
+    for (const periods of [2, 3, 5]) await first.change(horizon(periods))
+    void first.undo()
+    await vi.advanceTimersByTimeAsync(1000)
+    setActivePinia(createPinia())
+    const again = await opened()
+    expect([again.method, again.canRedo]).toEqual([horizon(3), true])
+    void again.undo()
+    expect(again.method).toEqual(horizon(2))
+    void again.redo()
+    void again.redo()
+    expect(again.method).toEqual(horizon(5))
+  })
+
+  it('takes what another has changed meanwhile as one step more', async () => {
+    await (await opened()).change(horizon(2))
+    await vi.advanceTimersByTimeAsync(1000)
+    server.saveElsewhere(horizon(9))
+    setActivePinia(createPinia())
+    const again = await opened()
+    expect(again.method).toEqual(horizon(9))
+    void again.undo()
+    expect(again.method).toEqual(horizon(2))
   })
 
   it('keeps a refused method and says why', async () => {

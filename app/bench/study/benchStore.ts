@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { api, ApiProblem } from '~/api/client'
+import { api } from '~/api/client'
 import { analyseInWorker, dropWaiting, type SelectionUnderWay } from '~/workers/analyseInWorker'
 import { useNotices } from '~/shell/noticeStore'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
@@ -10,29 +10,24 @@ import { DEFAULT_FORECAST, forecastWayOf } from '~~/core/forecast/ways'
 import type { MethodChange } from '~~/core/finding'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
+import { adjustmentsWithin } from '~~/core/series/adjusted'
+import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
 import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
 import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
-import type { StudyContent } from './studyContent'
-import { findUnsaved, forgetUnsaved, keepUnsaved } from './unsaved'
+import { byVintage, fetchVintages } from './cameIn'
+import { contentOf, savingOf } from './saving'
+import { advance, go, isSame, presentOf, trailFrom, trailKept, type Trail } from './trail'
+import { findUnsaved, forgetUnsaved } from './unsaved'
 
-/** A change waits this long for the next one before it is saved. */
-const SAVE_AFTER_MS = 400
 /** Periods up to which a calculation takes no longer than a fraction of a frame. */
 const LONGEST_AT_ONCE = 600
-/** A save that was not answered is tried again after this long, then after twice as long, to the longest. */
-const FIRST_WAIT_MS = 1500
-const LONGEST_WAIT_MS = 15_000
-
-function contentOf({ method, series, about }: Study): StudyContent {
-  return { method, adjustments: series.adjustments ?? [], about }
-}
-
 const NOTHING: StudyContent = {
   method: { format: 'elvant-method/1' },
   adjustments: [],
   about: { name: '', unit: '', noun: '', group: '', notes: '' },
+  vintageId: '',
 }
 
 /** One study on the Bench: its method with undo and redo, its result, and its saving. */
@@ -41,19 +36,22 @@ export const useBench = defineStore('bench', () => {
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
 
-  /** The values as they came in. */
-  const cameIn = shallowRef<Series | null>(null)
-  const content = shallowRef<StudyContent>(NOTHING)
+  /** What the study was and is, for undo. */
+  const trail = shallowRef<Trail>(trailFrom(NOTHING))
+  const content = computed(() => presentOf(trail.value))
+  /** The values as they came in, by vintage: the present one, and those that undo has come by. */
+  const cameIn = shallowRef<ReadonlyMap<string, Series>>(new Map())
   const method = computed(() => content.value.method)
   const series = computed<Series | null>(() => {
-    if (!cameIn.value) return null
-    const { adjustments, about } = content.value
-    return { ...cameIn.value, name: about.name, unit: about.unit, noun: about.noun, adjustments }
+    const { adjustments, about, vintageId } = content.value
+    const own = cameIn.value.get(vintageId)
+    if (!own) return null
+    return { ...own, name: about.name, unit: about.unit, noun: about.noun, adjustments }
   })
   /** What is calculated at once: the check runs by itself, beside the rest. */
   const calculated = computed(() => ({ ...method.value, check: undefined }))
-  const past = shallowRef<readonly StudyContent[]>([])
-  const future = shallowRef<readonly StudyContent[]>([])
+  /** How the Bench was left. */
+  const viewLeft = shallowRef<BenchView | null>(null)
 
   const result = shallowRef<Result | null>(null)
   const refusal = shallowRef<(Outcome & { kind: 'refused' }) | null>(null)
@@ -65,32 +63,28 @@ export const useBench = defineStore('bench', () => {
   )
 
   const calculating = ref(false)
+  /** What ended the calculation of the present method; what is shown is of an earlier one. */
+  const failed = ref('')
   /** The forms of a smoothing that are through, while one is being chosen. */
   const selection = shallowRef<SelectionUnderWay | null>(null)
 
-  const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
-  const saveFailure = ref('')
-  /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
-  const conflict = shallowRef<Study | null>(null)
-  let timer: ReturnType<typeof setTimeout> | undefined
-  /** A change made meanwhile waits for the save that is under way: it would conflict with itself. */
-  let isSending = false
-  /** Saves in a row that the server did not answer. */
-  let failures = 0
+  const { saving, saveFailure, conflict, ...saver } = savingOf(study, trail)
   const notices = useNotices()
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
-    clearTimeout(timer)
-    result.value = preview.value = refusal.value = conflict.value = null
-    past.value = future.value = []
-    saving.value = 'saved'
+    result.value = preview.value = refusal.value = null
+    failed.value = ''
     try {
-      const opened = await api<Study>(`/studies/${encodeURIComponent(id)}`)
+      const path = `/studies/${encodeURIComponent(id)}`
+      const [opened, desk] = await Promise.all([api<Study>(path), api<Desk>(`${path}/desk`)])
+      const now = contentOf(opened)
       study.value = opened
-      cameIn.value = seriesFromDocument(opened.series)
-      content.value = contentOf(opened)
-      takeUpUnsaved(opened)
+      viewLeft.value = desk.view
+      cameIn.value = new Map([[now.vintageId, seriesFromDocument(opened.series)]])
+      trail.value = trailKept(desk, now)
+      saver.begin(desk.steps)
+      await takeUpUnsaved(opened)
       await run()
       state.value = 'ready'
     } catch (error) {
@@ -100,19 +94,19 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Changes that were not saved when tab or server ended are there again, and can be undone; over a newer copy one must be chosen. */
-  function takeUpUnsaved(opened: Study): void {
+  async function takeUpUnsaved(opened: Study): Promise<void> {
     const unsaved = findUnsaved(opened.id)
     if (!unsaved) return
-    const before = content.value
-    if (JSON.stringify(unsaved.content) === JSON.stringify(before)) return forgetUnsaved(opened.id)
-    past.value = [before]
-    content.value = unsaved.content
+    const left = { ...content.value, ...unsaved.content }
+    if (isSame(left, content.value)) return forgetUnsaved(opened.id)
+    if (!cameIn.value.has(left.vintageId)) await fetchValues(left.vintageId)
+    trail.value = advance(trail.value, left)
     saving.value = 'waiting'
     if (unsaved.version !== opened.version) {
       conflict.value = opened
       return
     }
-    saveSoon()
+    saver.saveSoon()
     notices.show({
       text: 'Changes that had not been saved are back.',
       undo: () => undo(),
@@ -127,36 +121,53 @@ export const useBench = defineStore('bench', () => {
   async function run(): Promise<void> {
     const own = series.value!
     dropWaiting()
-    if (isAtOnce(own, method.value)) return show(outcomeOf(own, calculated.value))
-    calculating.value = true
-    selection.value = null
-    const outcome = await analyseInWorker(own, calculated.value, (soFar) => {
-      selection.value = soFar
-    })
-    if (!outcome) return
-    show(outcome)
+    try {
+      if (isAtOnce(own, method.value)) return show(outcomeOf(own, calculated.value))
+      calculating.value = true
+      selection.value = null
+      const outcome = await analyseInWorker(own, calculated.value, (soFar) => {
+        selection.value = soFar
+      })
+      if (outcome) show(outcome)
+    } catch (error) {
+      // What is on the screen stays, marked as that of an earlier method.
+      calculating.value = false
+      failed.value = (error as Error).message
+    }
   }
 
   function show(outcome: Outcome): void {
     calculating.value = false
+    failed.value = ''
     preview.value = selection.value = null
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
 
-  function adopt(next: StudyContent): Promise<void> {
-    content.value = next
-    saveSoon()
+  /** Goes to another step, with the values that it was made with. */
+  function adopt(next: Trail): Promise<void> {
+    const { vintageId } = presentOf(next)
+    return cameIn.value.has(vintageId) ? take(next) : fetchValues(vintageId).then(() => take(next))
+  }
+
+  function take(next: Trail): Promise<void> {
+    trail.value = next
+    saver.saveSoon()
     return run()
+  }
+
+  async function fetchValues(vintageId: string): Promise<void> {
+    const { seriesId } = study.value!
+    const all = byVintage(series.value!, await fetchVintages(seriesId))
+    if (!all.has(vintageId)) throw new Error('The values from before are not there any more.')
+    cameIn.value = all
   }
 
   /** Changes what is named; what was before can be had back. */
   function changeContent(change: Partial<StudyContent>): Promise<void> {
     const next = { ...content.value, ...change }
-    if (JSON.stringify(next) === JSON.stringify(content.value)) return Promise.resolve()
-    past.value = [...past.value, content.value]
-    future.value = []
-    return adopt(next)
+    if (isSame(next, content.value)) return Promise.resolve()
+    return adopt(advance(trail.value, next))
   }
 
   function change(method: MethodDocument): Promise<void> {
@@ -187,100 +198,63 @@ export const useBench = defineStore('bench', () => {
     return changeContent({ about })
   }
 
-  function undo(): void {
-    const before = past.value.at(-1)
-    if (!before) return
-    past.value = past.value.slice(0, -1)
-    future.value = [content.value, ...future.value]
-    void adopt(before)
+  /** Makes values that the series had before its present ones. */
+  async function bringBack(vintageId: string): Promise<void> {
+    if (!cameIn.value.has(vintageId)) await fetchValues(vintageId)
+    const own = cameIn.value.get(vintageId)!
+    // An adjustment of a period that these values lack would be refused; undo has it still.
+    await changeContent({
+      vintageId,
+      adjustments: adjustmentsWithin(own, content.value.adjustments),
+    })
   }
 
-  function redo(): void {
-    const [next, ...rest] = future.value
+  function undo(): Promise<void> {
+    return goBy(-1)
+  }
+
+  function redo(): Promise<void> {
+    return goBy(1)
+  }
+
+  async function goBy(by: -1 | 1): Promise<void> {
+    const next = go(trail.value, by)
     if (!next) return
-    future.value = rest
-    past.value = [...past.value, content.value]
-    void adopt(next)
-  }
-
-  function saveSoon(): void {
-    saving.value = 'waiting'
-    keepUnsaved(study.value!.id, content.value, study.value!.version)
-    clearTimeout(timer)
-    timer = setTimeout(() => void save(), SAVE_AFTER_MS)
-  }
-
-  /** Saves what is not saved yet; a save on the way is followed by another when more has changed. */
-  async function save(options: { keepalive?: boolean } = {}): Promise<void> {
-    clearTimeout(timer)
-    if (!study.value || saving.value === 'saved' || isSending) return
-    if (conflict.value) return
-    const sent = content.value
-    saving.value = 'saving'
-    isSending = true
     try {
-      const saved = await api<Study>(`/studies/${study.value.id}`, {
-        method: 'PUT',
-        body: { ...changesOf(sent, study.value), version: study.value.version },
-        ...options,
-      })
-      study.value = saved
-      failures = 0
-      if (content.value === sent) {
-        saving.value = 'saved'
-        forgetUnsaved(saved.id)
-      } else saveSoon()
+      await adopt(next)
     } catch (error) {
-      saving.value = 'failed'
-      saveFailure.value = (error as Error).message
-      if (error instanceof ApiProblem && error.problem.status === 409) {
-        conflict.value = error.problem.current as Study
-      } else if (error instanceof ApiProblem && mayPass(error.problem.status)) tryAgainLater()
-    } finally {
-      isSending = false
+      notices.show({ text: (error as Error).message })
     }
-  }
-
-  /** A server that does not answer may do so again: what is not saved is sent by itself then. */
-  function tryAgainLater(): void {
-    const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** failures++)
-    clearTimeout(timer)
-    timer = setTimeout(() => void save(), wait)
   }
 
   /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
   async function resolveConflict(keep: 'mine' | 'theirs'): Promise<void> {
-    const other = conflict.value
-    if (!other) return
-    conflict.value = null
-    study.value = other
-    if (keep === 'mine') {
-      saving.value = 'waiting'
-      await save()
-      return
-    }
-    past.value = [...past.value, content.value]
-    future.value = []
-    content.value = contentOf(other)
-    saving.value = 'saved'
-    forgetUnsaved(other.id)
+    if (!conflict.value) return
+    if (keep === 'mine') return saver.overwrite()
+    const other = saver.giveWay()
+    const values = seriesFromDocument(other.series)
+    cameIn.value = new Map([...cameIn.value, [other.vintageId, values]])
+    trail.value = advance(trail.value, contentOf(other))
     await run()
   }
 
-  const canUndo = computed(() => past.value.length > 0)
-  const canRedo = computed(() => future.value.length > 0)
+  const canUndo = computed(() => go(trail.value, -1) !== null)
+  const canRedo = computed(() => go(trail.value, 1) !== null)
   return {
     study,
     series,
     state,
     failure,
     content,
+    viewLeft,
     method,
     result,
     preview,
     refusal,
     shown,
     calculating,
+    failed,
+    calculate: run,
     selection,
     saving,
     saveFailure,
@@ -293,17 +267,13 @@ export const useBench = defineStore('bench', () => {
     adjust,
     takeBack,
     changeAbout,
+    bringBack,
     undo,
     redo,
-    save,
+    save: saver.save,
     resolveConflict,
   }
 })
-
-/** Whether a failure is one of the server's state, which can be another in a moment. */
-function mayPass(status: number): boolean {
-  return status === 0 || status >= 500
-}
 
 /** Whether a method takes less time on a series than the way to a worker and back. */
 export function isAtOnce(
@@ -314,16 +284,4 @@ export function isAtOnce(
   const { heavy } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
   const isOnce = forecast?.limits !== 'past-errors' && !heavy
   return isOnce && values.length <= LONGEST_AT_ONCE && !isHeavy(decompose ?? {}, calendar)
-}
-
-/** The method, and of the rest what differs from the saved copy: the series may have other studies. */
-function changesOf(content: StudyContent, saved: Study) {
-  const before = contentOf(saved)
-  const changed = (key: 'adjustments' | 'about') =>
-    JSON.stringify(content[key]) !== JSON.stringify(before[key])
-  return {
-    method: content.method,
-    ...(changed('adjustments') ? { adjustments: content.adjustments } : {}),
-    ...(changed('about') ? { about: content.about } : {}),
-  }
 }

@@ -1,4 +1,4 @@
-import type { StudyContent } from './studyContent'
+import type { StudyContent } from '~~/shared/api/desk'
 
 /** Changes of a study that the server does not have yet, kept in the browser until it has. */
 export interface Unsaved {

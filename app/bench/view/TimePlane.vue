@@ -20,6 +20,7 @@ import LedgerTable from './ledger/LedgerTable.vue'
 import { useLedger } from './ledgerStore'
 import MarkedStretch from './MarkedStretch.vue'
 import { usePlanePointer } from './planePointer'
+import FailureNotice from './FailureNotice.vue'
 import RefusalNotice from './RefusalNotice.vue'
 import { useSelection } from './selectionStore'
 import { heightsOf } from './strips/strips'
@@ -143,10 +144,16 @@ onBeforeUnmount(() => observer?.disconnect())
 </script>
 
 <template>
-  <div ref="frame" class="frame" :style="{ '--gutter': `${time.gutter}px` }">
+  <div
+    ref="frame"
+    class="frame"
+    :class="{ old: bench.failed !== '' }"
+    :style="{ '--gutter': `${time.gutter}px` }"
+  >
     <OverviewStrip />
     <StageBar v-if="bench.shown" :peaks="peaks" />
-    <RefusalNotice v-if="bench.refusal" :refusal="bench.refusal" />
+    <FailureNotice v-if="bench.failed" />
+    <RefusalNotice v-if="bench.refusal && !bench.failed" :refusal="bench.refusal" />
     <FoldedPlane v-if="ledger.folded" :height="foldedHeight" />
     <SmallMultiples v-else-if="ledger.stage === 'smooth' && beside.showsMultiples && bench.shown" />
     <div
@@ -220,6 +227,12 @@ onBeforeUnmount(() => observer?.disconnect())
 </template>
 
 <style scoped>
+/* Figures of an earlier method. */
+.old .plane {
+  filter: grayscale(1);
+  opacity: 0.55;
+}
+
 .frame {
   min-width: 0;
   overflow: hidden auto;

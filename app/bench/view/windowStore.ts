@@ -98,6 +98,7 @@ export const useWindow = defineStore('bench-window', () => {
     plotWidth,
     gutter,
     window,
+    isOwn,
     whole,
     axis,
     numbersFrom,

@@ -12,6 +12,7 @@ import ConflictDialog from '~/bench/study/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/stages/StagePath.vue'
 import MethodSentence from '~/bench/sentence/MethodSentence.vue'
+import { useKeptView } from '~/bench/view/keptView'
 import { useShortcuts } from '~/bench/view/shortcuts'
 import TimePlane from '~/bench/view/TimePlane.vue'
 import { useSelection } from '~/bench/view/selectionStore'
@@ -26,6 +27,7 @@ const bench = useBench()
 const selection = useSelection()
 const pins = usePins()
 const contest = useContest()
+const keptView = useKeptView()
 useShortcuts()
 
 function compare() {
@@ -37,6 +39,7 @@ async function open(id: string) {
   await bench.open(id)
   selection.reset()
   contest.reset()
+  await keptView.takeUp()
 }
 watch(
   () => route.params.id,

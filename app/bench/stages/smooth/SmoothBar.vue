@@ -5,7 +5,8 @@ import { Refusal } from '~~/core/refusal'
 import { averageName } from '~~/core/smoothing/averageKinds'
 import { useBench } from '../../study/benchStore'
 import { averageFrom, YEARLY_ORDER, type Written } from './averageChoices'
-import { MOST_AVERAGES, useBeside } from '../../beside/besideStore'
+import { useBeside } from '../../beside/besideStore'
+import { MOST_AVERAGES } from '~~/shared/api/desk'
 
 const bench = useBench()
 const beside = useBeside()

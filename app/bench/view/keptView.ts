@@ -1,0 +1,73 @@
+import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { api } from '~/api/client'
+import type { BenchView } from '~~/shared/api/desk'
+import { useBeside } from '../beside/besideStore'
+import { usePins } from '../compare/pinStore'
+import { useBench } from '../study/benchStore'
+import { useLedger } from './ledgerStore'
+import { useSelection } from './selectionStore'
+import { useWindow } from './windowStore'
+
+/** The view is kept this long after it was last changed. */
+const KEEP_AFTER_MS = 1000
+
+/** Keeps with a study how its Bench was left (stage, window, cell, averages, pins), and lays it out so again. */
+export function useKeptView() {
+  const bench = useBench()
+  const beside = useBeside()
+  const ledger = useLedger()
+  const pins = usePins()
+  const selection = useSelection()
+  const time = useWindow()
+
+  const view = computed<BenchView>(() => ({
+    stage: ledger.stage,
+    folded: ledger.folded,
+    window: time.isOwn ? time.window : null,
+    selected: selection.selected,
+    averages: [...beside.averages],
+    pins: pins.pins.map(({ document }) => document),
+  }))
+  const said = computed(() => JSON.stringify(view.value))
+  /** What the server has, as text; null while a study is being laid out. */
+  let kept: string | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  /** Lays the Bench out as it was left, once its study is open. */
+  async function takeUp(): Promise<void> {
+    kept = null
+    clearTimeout(timer)
+    const { study, viewLeft: left } = bench
+    if (bench.state !== 'ready') return
+    if (left) {
+      selection.chooseStage(left.stage)
+      beside.averages = left.averages
+      if (left.selected) selection.select(left.selected)
+      ledger.folded = left.folded
+      if (left.window) time.setWindow(left.window)
+      await pins.takeUp(left.pins)
+    }
+    if (bench.study?.id === study?.id) kept = said.value
+  }
+
+  /** A view that cannot be kept is no loss that should be told of. */
+  function keep(options: { keepalive?: boolean } = {}): void {
+    clearTimeout(timer)
+    if (kept === null || said.value === kept || !bench.study) return
+    kept = said.value
+    const path = `/studies/${bench.study.id}/desk`
+    api(path, { method: 'PUT', body: { view: view.value }, ...options }).catch(() => undefined)
+  }
+
+  watch(said, () => {
+    clearTimeout(timer)
+    timer = setTimeout(keep, KEEP_AFTER_MS)
+  })
+  const keepNow = () => keep({ keepalive: true })
+  onMounted(() => addEventListener('pagehide', keepNow))
+  onBeforeUnmount(() => {
+    removeEventListener('pagehide', keepNow)
+    keepNow()
+  })
+  return { takeUp }
+}
