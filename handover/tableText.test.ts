@@ -28,6 +28,21 @@ describe('tables as text', () => {
     expect(tableAsTabs({ header: ['x'], rows: [[-1e-7]] }, 'comma')).toBe('x\n-1e-7')
   })
 
+  it('are read back as they were, a leading apostrophe included', () => {
+    for (const name of ["'=a", "''+b", '=c', "'d", "'", '-5 e', "it's"]) {
+      const csv = tableAsCsv({
+        header: ['period', name],
+        rows: [
+          ['2021-01', 1],
+          ['2021-02', 2],
+        ],
+      })
+      const reading = readFile(new TextEncoder().encode(csv))
+      if (reading.outcome !== 'ok') throw new Error(name)
+      expect(reading.series[0]!.series.name).toBe(name)
+    }
+  })
+
   it('paste cell by cell', () => {
     expect(tableAsTabs(table).split('\n')[1]).toBe('"\'@x"\t-5.5')
   })

@@ -24,8 +24,11 @@ export function tableAsTabs(table: FigureTable, decimal: DecimalMark = 'point'):
   return Papa.unparse(lines(table, decimal), { escapeFormulae: FORMULA, delimiter, newline: '\n' })
 }
 
-/** What a spreadsheet would take for a formula: text that begins like one, but for a negative figure. */
-const FORMULA = /^(?!-\d[\d,.]*(?:e[+-]?\d+)?$)[=+\-@\t\r]/
+/**
+ * What a spreadsheet would take for a formula: text that begins like one, but for a negative figure. Text that begins with
+ * apostrophes and then like a formula gets one more, so that taking one off always gives back what was written.
+ */
+const FORMULA = /^(?!-\d[\d,.]*(?:e[+-]?\d+)?$)'*[=+\-@\t\r]/
 
 function lines(table: FigureTable, decimal: DecimalMark): unknown[][] {
   const rows = [[...table.header], ...table.rows.map((row) => [...row])]

@@ -7,7 +7,13 @@ export const LIMITS = {
   unpackedBytes: 500 * 1024 * 1024,
   /** Unpacked bytes for each packed one; real sheets stay well below. */
   packing: 300,
-  cells: 20_000_000,
+  cells: 8_000_000,
+  /** Of a text, blank ones too. */
+  lines: 2_000_000,
+  /** Characters of one line of a text. */
+  line: 2_000_000,
+  /** Brackets inside one another, in JSON. */
+  depth: 100,
   columns: 5000,
   series: 5000,
   periods: 20_000,
@@ -23,10 +29,16 @@ export function requireBytes(bytes: number): void {
   )
 }
 
-/** Counts cells as they are read. */
+/** Counts the cells of rows as they are read. */
 export function cellCounter(): (more: number) => void {
   let count = 0
   return (more) => {
+    if (more > LIMITS.columns) {
+      throw new Refusal(
+        `A row has ${more.toLocaleString('en-GB')} cells; at most ${LIMITS.columns} columns are read. Leave some out.`,
+        'file',
+      )
+    }
     count += more
     if (count <= LIMITS.cells) return
     throw new Refusal(
@@ -34,4 +46,32 @@ export function cellCounter(): (more: number) => void {
       'file',
     )
   }
+}
+
+/** @throws Refusal when a line of a text is longer than any table's: it would be cut into cells for minutes */
+export function requireShortLines(text: string): void {
+  if (text.length <= LIMITS.line) return
+  let from = 0
+  for (let at = 0; at <= text.length; at++) {
+    const letter = text.charCodeAt(at)
+    if (letter !== FEED && letter !== CARRIAGE && at < text.length) continue
+    if (at - from > LIMITS.line) {
+      throw new Refusal(
+        `A line has ${(at - from).toLocaleString('en-GB')} characters; at most ${LIMITS.line / 1e6} million are read. Leave out columns.`,
+        'file',
+      )
+    }
+    from = at + 1
+  }
+}
+const FEED = '\n'.charCodeAt(0)
+const CARRIAGE = '\r'.charCodeAt(0)
+
+/** @throws Refusal when a text has more lines than can be read */
+export function requireLines(lines: number): void {
+  if (lines <= LIMITS.lines) return
+  throw new Refusal(
+    `The file has more than ${LIMITS.lines / 1e6} million lines. Split it, or sum it by month first.`,
+    'file',
+  )
 }

@@ -1,6 +1,10 @@
 import { Refusal } from '../../core/refusal'
 import type { Cell, Row } from '../grid'
-import { cellCounter } from '../limits'
+import { cellCounter, LIMITS } from '../limits'
+
+const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_RECORD, CLOSE_RECORD] = [...'"\\[]{}'].map(
+  (letter) => letter.charCodeAt(0),
+)
 
 /** Whether a text looks like JSON: an array, an object, or an object a line. */
 export function looksLikeJson(text: string): boolean {
@@ -47,6 +51,7 @@ function asCell(value: unknown, key: string, record: number): Cell {
 }
 
 function parse(text: string): unknown {
+  requireFlat(text)
   try {
     return JSON.parse(text)
   } catch (whole) {
@@ -61,6 +66,27 @@ function parse(text: string): unknown {
         throw notJson(error, `line ${i + 1}`)
       }
     })
+  }
+}
+
+/** A million brackets inside one another take a parser gigabytes before it finds that none is closed. */
+function requireFlat(text: string): void {
+  let depth = 0
+  let isQuoted = false
+  for (let at = 0; at < text.length; at++) {
+    const letter = text.charCodeAt(at)
+    if (isQuoted) {
+      if (letter === BACKSLASH) at++
+      else if (letter === QUOTE) isQuoted = false
+    } else if (letter === QUOTE) isQuoted = true
+    else if (letter === OPEN_LIST || letter === OPEN_RECORD) depth++
+    else if (letter === CLOSE_LIST || letter === CLOSE_RECORD) depth--
+    if (depth > LIMITS.depth) {
+      throw new Refusal(
+        'Lists or records stand inside one another here, and no table can be made of them.',
+        'file',
+      )
+    }
   }
 }
 

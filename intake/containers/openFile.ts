@@ -31,7 +31,7 @@ export function openFile(bytes: Uint8Array): Workbook {
   const { rows, delimiter } = cutIntoCells(text)
   return {
     container: `text with ${delimiter}, ${encoding}`,
-    sheets: [{ name: 'file', rows: rows.filter((row) => !isBlank(row)) }],
+    sheets: [{ name: 'file', rows }],
   }
 }
 
@@ -54,7 +54,7 @@ function openTexts(texts: Readonly<Record<string, Uint8Array>>): Workbook {
     container: 'zip of texts',
     sheets: Object.entries(texts).map(([path, bytes]) => ({
       name: path.replace(/^.*\//, '').replace(/\.csv$/i, ''),
-      rows: cutIntoCells(decodeText(bytes).text).rows.filter((row) => !isBlank(row)),
+      rows: cutIntoCells(decodeText(bytes).text).rows,
     })),
   }
 }
