@@ -4,10 +4,12 @@ import { assemble } from './assemble/assemble'
 import { dayOf, monthsOf, rowFrequency } from './assemble/commonCalendar'
 import type { Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
-import { extract } from './layouts/extract'
+import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
+import { mendRows } from './layouts/raggedRows'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
+import { writeOutShortDates } from './periods/shortDates'
 import { dependsOnOrder, isSlashedDate } from './periods/periodText'
 import type { Answers, IntakeProblem, ReadSeries, SheetShape } from './reading'
 
@@ -28,10 +30,11 @@ const UNKNOWN: SheetShape = { layout: null, rowKinds: [], columnRoles: [] }
  * Reads one sheet into series: finds its layout, its periods and its numbers, and puts them on a time
  * axis. Where two readings are possible it asks, unless the answer was given.
  */
-export function readSheet(rows: readonly Row[], answers: Answers): SheetReading {
+export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
   const inquiry = new Inquiry(answers)
   let shape = UNKNOWN
   try {
+    const rows = writeOutShortDates(mendRows(raw, inquiry), inquiry)
     const extraction = extractInOrder(rows, inquiry)
     shape = extraction
     const valued = readValues(extraction.series, inquiry)
@@ -94,7 +97,7 @@ interface Tried {
 
 /** What a reading of the days would come to, with nothing kept of it. */
 function tryOrder(rows: readonly Row[], order: DayOrder, answers: Answers): Tried {
-  const trial = new Inquiry({ 'unread-rows': 'leave-out', ...answers })
+  const trial = new Inquiry({ 'unread-rows': 'leave-out', 'period-column': ANY, ...answers })
   try {
     const { series } = extract(rows, order, trial)
     const readings = [

@@ -23,8 +23,17 @@ export function seasonLabel(season: number, calendar: Calendar): string {
   }
 }
 
-/** A period as the trade writes it: `Mar 2024`, `2024 Q1`, `2024`, `2024, season 3`. */
+/** Years below this are counted from the first: the series has no dates. */
+const FIRST_DATED_YEAR = 100
+
+/** A period as the trade writes it: `Mar 2024`, `2024 Q1`, `2024`, `2024, season 3`; `Year 1 Q3` where years are counted. */
 export function periodLabel(period: Period, calendar: Calendar): string {
+  if (period.year > 0 && period.year < FIRST_DATED_YEAR) {
+    const year = `Year ${period.year}`
+    return calendar.frequency === 'yearly'
+      ? year
+      : `${year} ${seasonLabel(period.season, calendar)}`
+  }
   switch (calendar.frequency) {
     case 'monthly':
       return `${MONTHS[period.season - 1]} ${period.year}`

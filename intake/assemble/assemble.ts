@@ -13,11 +13,9 @@ import { LIMITS } from '../limits'
 import type { ValuedSeries } from '../numbers/readValues'
 import type { PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
-import { dayOf, monthOfFiscal, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
+import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
 import { gather, GATHERINGS, type Gathering } from './gather'
-
-const MONTHS =
-  'January February March April May June July August September October November December'.split(' ')
+import { withStatedStarts } from './statedStarts'
 
 /**
  * Puts values into the periods of one calendar: finds how often the rows come, rolls days and weeks up to
@@ -30,7 +28,7 @@ export function assemble(
   read: readonly ValuedSeries[],
   inquiry: Inquiry,
 ): { frequency: Frequency; series: ReadSeries[] } {
-  const series = withoutFiscal(
+  const series = withStatedStarts(
     read.filter(({ entries }) => entries.length > 0),
     inquiry,
   )
@@ -40,8 +38,9 @@ export function assemble(
   if (rows === null) {
     throw new Unreadable([mixedKinds(series)])
   }
-  const { frequency, how } = targetOf(rows, series, inquiry)
-  const calendar = calendarOf(frequency)
+  const { frequency, how } =
+    rows === 'seasons' ? { frequency: rows, how: null } : targetOf(rows, series, inquiry)
+  const calendar = calendarOf(frequency, seasonsOf(readings))
   const assembled = how
     ? rollUp(series, calendar, rows, how, inquiry)
     : onePerPeriod(series, calendar, inquiry)
@@ -63,32 +62,10 @@ function distinct(series: readonly ValuedSeries[]): PeriodReading[] {
   return [...known]
 }
 
-/** P01 to P12 as months, once the analyst has said in which month the fiscal year begins. */
-function withoutFiscal(series: readonly ValuedSeries[], inquiry: Inquiry): readonly ValuedSeries[] {
-  const fiscal = distinct(series).find((reading) => reading.kind === 'fiscal')
-  if (!fiscal) return series
-  const first = Number(
-    inquiry.ask({
-      id: 'fiscal-start',
-      ask: 'In which month does the fiscal year begin? P01 is that month.',
-      options: MONTHS.map((month, i) => {
-        const start = monthOfFiscal(fiscal.year, 1, i + 1)
-        const year = start.kind === 'month' ? start.year : fiscal.year
-        return { value: String(i + 1), consequence: `P01 of ${fiscal.year} is ${month} ${year}.` }
-      }),
-    }),
-  )
-  return series.map((own) => ({
-    ...own,
-    entries: own.entries.map((entry) => {
-      const { period } = entry.at
-      if (period.kind !== 'fiscal') return entry
-      return {
-        ...entry,
-        at: { ...entry.at, period: monthOfFiscal(period.year, period.period, first) },
-      }
-    }),
-  }))
+/** How many seasons a year has, where it is none of the usual numbers. */
+function seasonsOf(readings: readonly PeriodReading[]): { seasons?: number } {
+  const season = readings.find((reading) => reading.kind === 'season')
+  return season ? { seasons: season.of } : {}
 }
 
 function mixedKinds(series: readonly ValuedSeries[]) {

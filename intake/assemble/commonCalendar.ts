@@ -25,6 +25,8 @@ export function rowFrequency(readings: readonly PeriodReading[]): RowFrequency |
       return 'half-yearly'
     case 'year':
       return 'yearly'
+    case 'season':
+      return 'seasons'
     case 'day':
       if (kinds.size === 1) return dayFrequency(readings)
   }
@@ -74,14 +76,19 @@ export function monthsOf(reading: PeriodReading): number {
       const thursday = thursdayOf(reading.year, reading.week)
       return thursday.getUTCFullYear() * 12 + thursday.getUTCMonth()
     }
+    case 'season':
+      return reading.year * 12 + Math.floor(((reading.season - 1) * 12) / reading.of)
+    case 'named-season':
+      return reading.year * 12 + (reading.season - 1) * 3
     case 'fiscal':
-      throw new RangeError('A fiscal period must be turned into a month first.')
+      return reading.year * 12 + reading.period - 1
   }
 }
 
 /** Days since 1970 of a reading's last day that it counts; a week counts from its Monday to its Sunday. */
 export function dayOf(reading: PeriodReading): number {
   if (reading.kind === 'day') return dayNumber(reading.year, reading.month, reading.day)
+  if (reading.kind === 'season') return reading.year * reading.of + reading.season
   if (reading.kind === 'week') return thursdayOf(reading.year, reading.week).getTime() / 86_400_000
   const months = monthsOf(reading)
   return dayNumber(Math.floor(months / 12), (months % 12) + 1, 1)
@@ -89,15 +96,10 @@ export function dayOf(reading: PeriodReading): number {
 
 /** The period of a calendar that a reading falls into. */
 export function periodOf(reading: PeriodReading, { seasons }: Calendar): Period {
+  if (reading.kind === 'season') return { year: reading.year, season: reading.season }
   const months = monthsOf(reading)
   return {
     year: Math.floor(months / 12),
     season: Math.floor((months % 12) / (12 / seasons)) + 1,
   }
-}
-
-/** The month of a fiscal period: P01 is the stated first month, of the year before unless that is January. */
-export function monthOfFiscal(year: number, period: number, firstMonth: number): PeriodReading {
-  const months = (firstMonth === 1 ? year : year - 1) * 12 + firstMonth - 1 + period - 1
-  return { kind: 'month', year: Math.floor(months / 12), month: (months % 12) + 1 }
 }

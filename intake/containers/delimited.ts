@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { Refusal } from '../../core/refusal'
 import type { Row } from '../grid'
+import { cutAligned } from './aligned'
 import { cellCounter, requireLines, requireShortLines } from '../limits'
 
 /** In the order of preference when two fit alike: a comma is the one that also stands in numbers. */
@@ -26,7 +27,9 @@ const LONGEST_KNOWN = 40
  */
 export function cutIntoCells(text: string): { rows: Row[]; delimiter: string } {
   requireShortLines(text)
-  const delimiter = guessDelimiter(text)
+  const named = /^sep=([;,\t|])\r?\n/i.exec(text)
+  const delimiter = (named?.[1] as Delimiter | undefined) ?? guessDelimiter(text)
+  if (delimiter === null) return cutAlignedText(text)
   const count = cellCounter()
   const once = knownOnce()
   const rows: Row[] = []
@@ -49,12 +52,33 @@ export function cutIntoCells(text: string): { rows: Row[]; delimiter: string } {
         if (own !== '') isBlank = false
         return own
       })
-      if (!isBlank) rows.push({ line, cells })
+      const saysDelimiter = line === 1 && named !== null
+      if (!isBlank && !saysDelimiter && !isRule(cells)) rows.push({ line, cells })
       line += 1 + breaks
       requireLines(line - 1)
     },
   })
   return { rows, delimiter: DELIMITERS[delimiter] }
+}
+
+/** A line of dashes under the headings of a text table. */
+function isRule(cells: readonly string[]): boolean {
+  const filled = cells.filter((cell) => cell !== '')
+  return filled.length > 1 && filled.every((cell) => /^:?(-{3,}|={3,}):?$/.test(cell))
+}
+
+/** A text without a delimiter: columns aligned by spaces, or one column. */
+function cutAlignedText(text: string): { rows: Row[]; delimiter: string } {
+  const lines = text.split(/\r\n|\r|\n/)
+  requireLines(lines.length)
+  const count = cellCounter()
+  const aligned = cutAligned(lines)
+  const rows = (aligned ?? lines.map((line) => [line])).flatMap((record, i): Row[] => {
+    count(record.length)
+    const cells = record.map(plain)
+    return cells.some((cell) => cell !== '') && !isRule(cells) ? [{ line: i + 1, cells }] : []
+  })
+  return { rows, delimiter: aligned ? 'spaces' : 'one column' }
 }
 
 /** An apostrophe before = + - @ keeps a spreadsheet from calculating; it is not part of the text. */
@@ -82,10 +106,11 @@ function newlineOf(text: string): '\r\n' | '\n' | '\r' {
   return sample.includes('\n') || !sample.includes('\r') ? '\n' : '\r'
 }
 
-/** The delimiter by which most lines have the same number of fields, more than one. */
-function guessDelimiter(text: string): Delimiter {
+/** The delimiter by which most lines have the same number of fields, more than one; null where none parts the lines. */
+function guessDelimiter(text: string): Delimiter | null {
   const sample = text.slice(0, SAMPLE_LENGTH)
-  let best: { delimiter: Delimiter; lines: number } = { delimiter: ',', lines: 0 }
+  const isQuoted = sample.includes('"')
+  let best: { delimiter: Delimiter; lines: number } | null = null
   for (const delimiter of Object.keys(DELIMITERS) as Delimiter[]) {
     const { data } = Papa.parse<string[]>(sample, {
       delimiter,
@@ -96,7 +121,17 @@ function guessDelimiter(text: string): Delimiter {
     const counts = new Map<number, number>()
     for (const { length } of data) if (length > 1) counts.set(length, (counts.get(length) ?? 0) + 1)
     const lines = Math.max(0, ...counts.values())
-    if (lines > best.lines) best = { delimiter, lines }
+    if (lines > (best?.lines ?? 0)) best = { delimiter, lines }
   }
-  return best.delimiter
+  // Commas inside a few numbers or remarks are no delimiter of a text that spaces align.
+  if (best?.delimiter === ',' && !isQuoted && looksAligned(sample)) return null
+  return best?.delimiter ?? (isQuoted ? ',' : null)
+}
+
+/** Whether most lines have wide stretches of spaces, and fewer have commas. */
+function looksAligned(sample: string): boolean {
+  const lines = sample.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
+  const wide = lines.filter((line) => / {2,}\S/.test(line.trim())).length
+  const outside = lines.filter((line) => /,(?!\d{3}(\D|$))/.test(line)).length
+  return wide >= 0.7 * lines.length && outside < 0.3 * lines.length
 }

@@ -1,11 +1,12 @@
-import { countUp, widthOf, type Row } from '../grid'
+import { countUp, textAt, widthOf, type Row } from '../grid'
 import { Inquiry, Unreadable, whole } from '../inquiry'
+import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
 import type { DayOrder } from '../periods/periodReading'
 import { runsAcross, turnOver } from './across'
 import { extractMatrix } from './matrix'
 import type { Extraction } from './observations'
-import { findPeriodColumns } from './periodColumns'
+import { findPeriodColumns, type PeriodColumns } from './periodColumns'
 import { extractTable } from './table'
 import { extractUndated } from './undated'
 
@@ -20,7 +21,7 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
   const wanted = wantedRoles(inquiry, widthOf(rows))
   const layout = inquiry.answers.layout
   if (layout === undefined || layout === 'columns' || layout === 'long') {
-    const found = findPeriodColumns(rows, order, wanted)
+    const found = chosenPeriods(rows, order, wanted, inquiry)
     // A year by itself may be that of a matrix, whose seasons stand in its headings.
     const mayBeMatrix =
       layout === undefined &&
@@ -44,6 +45,54 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
       'No periods were found. They can stand in a column (2021-03, Mar 2021, 2021 Q1, 31.03.2021, week or day), in two columns of year and month, or as a matrix of years and months.',
     ),
   ])
+}
+
+/** The answer of a trial, in which no question is asked. */
+export const ANY = 'any'
+
+/** Years that no sales are known of yet are pointed out, not believed. */
+function requireYearsInReach({ readings }: PeriodColumns, inquiry: Inquiry): void {
+  const far = readings.find((reading) => reading !== null && reading.year > LAST_YEAR)
+  if (!far || inquiry.answers['period-column'] === ANY) return
+  const answer = inquiry.ask({
+    id: 'far-years',
+    ask: `The periods lie in the year ${far.year}. Is that right?`,
+    options: [
+      { value: 'stop', consequence: 'No: nothing is read; mend the years in the file first.' },
+      { value: 'keep', consequence: `Yes: the series runs in ${far.year}.` },
+    ],
+  })
+  if (answer === 'stop') {
+    throw new Unreadable([whole(`The periods lie in the year ${far.year}; mend them first.`)])
+  }
+}
+
+/** The column of periods; of two with dates of their own, the one that the analyst says. */
+function chosenPeriods(
+  rows: readonly Row[],
+  order: DayOrder,
+  wanted: ReadonlyMap<number, ColumnRole>,
+  inquiry: Inquiry,
+): PeriodColumns | null {
+  const found = findPeriodColumns(rows, order, wanted)
+  if (found) requireYearsInReach(found, inquiry)
+  if (!found?.rivals || found.rivals.length === 0 || [...wanted.values()].includes('period'))
+    return found
+  if (inquiry.answers['period-column'] === ANY) return found
+  const first = found.readings.findIndex((reading) => reading !== null)
+  const header = rows[first - 1]
+  const name = (column: number) => (header && textAt(header, column)) || `column ${column + 1}`
+  const columns = [...found.columns, ...found.rivals].sort((a, b) => a - b)
+  const answer = inquiry.ask({
+    id: 'period-column',
+    ask: `${columns.map((column) => `"${name(column).slice(0, 40)}"`).join(' and ')} both hold dates. Which says the period of a row?`,
+    options: columns.map((column) => ({
+      value: String(column + 1),
+      consequence: `Rows count when "${name(column).slice(0, 40)}" says, as line ${rows[first]!.line} on ${textAt(rows[first]!, column)}.`,
+    })),
+  })
+  const chosen = Number(answer) - 1
+  return findPeriodColumns(rows, order, new Map([...wanted, [chosen, 'period']]))
 }
 
 /** Periods in the heading row, a series in each row: a table that lies on its side. */

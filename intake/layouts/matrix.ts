@@ -1,9 +1,18 @@
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
-import type { Inquiry } from '../inquiry'
-import { inYear, readSeason, type SeasonReading } from '../periods/periodText'
+import { Unreadable, type Inquiry } from '../inquiry'
+import { dayOf, type PeriodReading } from '../periods/periodReading'
+import { readDayOfYear } from '../periods/dayOfYear'
+import { isCounted } from './periodColumns'
+import {
+  countedYear,
+  inYear,
+  readSeason,
+  statedYear,
+  type SeasonReading,
+  type StatedYear,
+} from '../periods/periodText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction, type RawSeries } from './observations'
-import { statedYear } from './periodColumns'
 import { TOTAL } from './words'
 
 /** A heading row must name so many seasons or years. */
@@ -25,7 +34,7 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
           rows,
           at,
           seasons,
-          (text) => statedYear(text),
+          stubYears(rows.slice(at + 1), Math.min(...seasons.keys())),
           (season, year) => inYear(year, season),
         )) ??
       (years &&
@@ -35,7 +44,9 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
           years,
           (text) => readSeason(text),
           (year, season) => inYear(year, season),
-        ))
+        )) ??
+      (years &&
+        fill(rows, at, years, readDayOfYear, ({ year }, { month, day }) => dayOf(year, month, day)))
     if (found) return finish(rows, at, found, inquiry)
     if (at > 200) break
   }
@@ -61,7 +72,7 @@ function fill<Head, Stub>(
   at: number,
   headings: ReadonlyMap<number, Head>,
   readStub: (text: string) => Stub | null,
-  join: (head: Head, stub: Stub) => RawSeries['observations'][number]['period'],
+  join: (head: Head, stub: Stub) => PeriodReading | null,
 ): Filled | null {
   const body = rows.slice(at + 1)
   const firstColumn = Math.min(...headings.keys())
@@ -91,8 +102,20 @@ function fill<Head, Stub>(
       series.set(name, own)
     }
     for (const [column, head] of headings) {
+      const period = join(head, read)
+      // 29 February has a cell in every year.
+      if (period === null && textAt(row, column) === '') continue
+      if (period === null) {
+        throw new Unreadable([
+          {
+            line: row.line,
+            column: column + 1,
+            because: `There is no ${textAt(row, stub)} in ${textAt(rows[at]!, column)}, and the cell is not empty.`,
+          },
+        ])
+      }
       own.observations.push({
-        period: join(head, read),
+        period,
         cell: cellAt(row, column),
         line: row.line,
         column,
@@ -189,10 +212,19 @@ function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
   return null
 }
 
+/** How the years beside seasons are written: as they are, or counted from the first. */
+function stubYears(body: readonly Row[], firstColumn: number): (text: string) => StatedYear | null {
+  const isCount = countUp(firstColumn).some((column) => {
+    const texts = body.map((row) => textAt(row, column)).filter((text) => text !== '')
+    return isCounted(texts.filter((text) => !TOTAL.test(text)))
+  })
+  return (text) => statedYear(text) ?? (isCount ? countedYear(text) : null)
+}
+
 /** Columns headed by consecutive years. */
-function yearHeadings(row: Row): Map<number, number> | null {
+function yearHeadings(row: Row): Map<number, StatedYear> | null {
   const years = headings(row, statedYear)
-  const sorted = [...years.values()].sort((a, b) => a - b)
+  const sorted = [...years.values()].map(({ year }) => year).sort((a, b) => a - b)
   const consecutive = sorted.every((year, i) => i === 0 || year === sorted[i - 1]! + 1)
   return years.size >= FEWEST_HEADINGS.years && consecutive ? years : null
 }

@@ -1,5 +1,6 @@
 import type { Cell } from '../grid'
 import type { PeriodReading } from '../periods/periodReading'
+import { looksLikeUnit } from './units'
 import type { ColumnRole, Layout, RowKind } from '../reading'
 
 /** One value cell with the period it belongs to. */
@@ -27,9 +28,14 @@ export interface Extraction {
   readonly series: readonly RawSeries[]
 }
 
-/** Name and unit from a heading: `Sales (litres)`; without a unit it is left to be stated. */
+/**
+ * Name and unit from a heading: `Sales (litres)`. Round brackets hold a unit where they look like one; square ones always do,
+ * and empty ones say that there is none.
+ */
 export function titleOf(heading: string, column: number): { name: string; unit: string } {
-  const match = /^(.+?)\s*[([]([^()[\]]+)[)\]]$/s.exec(heading)
-  if (match) return { name: match[1]!, unit: match[2]!.trim() }
+  const square = /^(.+?)\s*\[([^[\]]*)\]$/s.exec(heading)
+  if (square) return { name: square[1]!, unit: square[2]!.trim() }
+  const round = /^(.+?)\s*\(([^()]+)\)$/s.exec(heading)
+  if (round && looksLikeUnit(round[2]!)) return { name: round[1]!, unit: round[2]!.trim() }
   return { name: heading || `Column ${column + 1}`, unit: '' }
 }

@@ -1,15 +1,27 @@
 import { cellAt, countUp, textAt, widthOf, type Cell, type Row } from '../grid'
+import { monthsOf } from '../assemble/commonCalendar'
 import { spreadsheetDate } from '../containers/spreadsheetDate'
-import { inYear, readPeriod, readSeason } from '../periods/periodText'
-import { yearOf, type DayOrder, type PeriodReading } from '../periods/periodReading'
+import { withoutFarYears } from '../periods/farYears'
+import {
+  countedYear,
+  inYear,
+  readPeriod,
+  readSeason,
+  statedYear,
+  type PlainNumber,
+  type StatedYear,
+} from '../periods/periodText'
+import type { DayOrder, PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
-import { DATE_HEADING, QUARTER_HEADING } from './words'
+import { DATE_HEADING, QUARTER_HEADING, WEEK_HEADING } from './words'
 
 /** Where the periods of a table stand, and what they say. */
 export interface PeriodColumns {
   readonly columns: readonly number[]
   /** One entry a row; null where there is no period. */
   readonly readings: readonly (PeriodReading | null)[]
+  /** Other columns that hold days or months of their own, such as that of shipping beside that of ordering. */
+  readonly rivals?: readonly number[]
 }
 
 /** Rows that are looked at to find the column; the whole of it is read afterwards. */
@@ -44,6 +56,7 @@ export function findPeriodColumns(
 
   const read = cachedReader(order)
   let best: { column: number; score: number } | null = null
+  const dated: number[] = []
   for (const column of candidates) {
     const filled = sample.filter((row) => textAt(row, column) !== '')
     const good = filled.map((row) => read(cellAt(row, column), mayBeNumber(column)) !== null)
@@ -51,15 +64,40 @@ export function findPeriodColumns(
     const body = good.slice(good.indexOf(true), good.lastIndexOf(true) + 1)
     const count = body.filter(Boolean).length
     const share = count / Math.max(1, body.length)
+    if (count >= 2 && share >= 0.8) dated.push(column)
     const enough = count >= 2 || (count === 1 && stated.includes(column))
     if (enough && share >= MOSTLY && share * count > (best?.score ?? 0)) {
       best = { column, score: share * count }
     }
   }
-  if (best) return readColumn(rows, best.column, (cell) => read(cell, true))
+  if (best) {
+    const own = readColumn(rows, best.column, (cell) => read(cell, true))
+    const others = dated.filter((column) => column !== best.column)
+    return {
+      ...own,
+      rivals: others.filter((column) =>
+        isRival(readColumn(rows, column, (cell) => read(cell, true)).readings, own.readings),
+      ),
+    }
+  }
   return (
     findYearAndSeason(rows, sample, candidates) ?? findYears(rows, sample, candidates, mayBeNumber)
   )
+}
+
+/** Whether another column tells of other months, and does not only say the same more or less exactly. */
+function isRival(
+  others: readonly (PeriodReading | null)[],
+  own: readonly (PeriodReading | null)[],
+): boolean {
+  return others.some((reading, at) => {
+    const beside = own[at]
+    if (!reading || !beside || reading.kind === 'fiscal' || beside.kind === 'fiscal') return false
+    if (reading.kind === 'day' && beside.kind === 'day') {
+      return JSON.stringify(reading) !== JSON.stringify(beside)
+    }
+    return reading.year !== beside.year || monthsOf(reading) !== monthsOf(beside)
+  })
 }
 
 function readColumn(
@@ -67,7 +105,10 @@ function readColumn(
   column: number,
   read: (cell: Cell) => PeriodReading | null,
 ): PeriodColumns {
-  return { columns: [column], readings: rows.map((row) => read(cellAt(row, column))) }
+  return {
+    columns: [column],
+    readings: withoutFarYears(rows.map((row) => read(cellAt(row, column)))),
+  }
 }
 
 /** Reads a cell as a period; the same text is read once. */
@@ -95,49 +136,126 @@ function readNumberAsPeriod(text: string, order: DayOrder): PeriodReading | null
   return date === null ? null : readPeriod(date.slice(0, 10), order)
 }
 
-/** A year, carried down from the last row that has one, with a season in another column. */
+/** What a plain number beside a year can mean, the finest first, and how far it goes. */
+const PLAIN = [
+  { kind: 'week', most: 53, heading: WEEK_HEADING },
+  { kind: 'thirteen', most: 13, heading: /^(?!x)x/ },
+  { kind: 'month', most: 12, heading: /^(?!.*(quarter|quartal|trim|week|day|tag)).*(mo|mes|per)/i },
+  { kind: 'quarter', most: 4, heading: QUARTER_HEADING },
+] as const
+
+/** A year, carried down from the last row that has one, with the season in another column that tells most periods apart. */
 function findYearAndSeason(
   rows: readonly Row[],
   sample: readonly Row[],
   candidates: readonly number[],
 ): PeriodColumns | null {
+  let best: { found: PeriodColumns; distinct: number } | null = null
   for (const year of candidates) {
-    if (shareOf(sample, year, (text) => statedYear(text) !== null) < 0.8) continue
+    const readYear = yearReader(rows, sample, year)
+    if (!readYear) continue
     for (const season of candidates) {
       if (season === year) continue
-      const heading = headingOf(sample, season, (text) => readSeason(text) === null)
-      const plainNumber = QUARTER_HEADING.test(heading) ? 'quarter' : 'month'
-      const reads = (text: string) => readSeason(text, plainNumber) !== null
-      if (shareOf(sample, season, reads) < 0.8) continue
-      const texts = sample.map((row) => textAt(row, season)).filter(reads)
-      const isNamed = texts.some((text) => !/^\d+$/.test(text))
-      const isHeaded = DATE_HEADING.test(heading) || QUARTER_HEADING.test(heading)
-      if (!isNamed && !isHeaded && !(heading === '' && countsUp(texts))) continue
-      return readYearAndSeason(rows, year, season, plainNumber)
+      const plainNumber = plainNumberOf(rows, sample, year, season, readYear)
+      if (plainNumber === null) continue
+      const found = readYearAndSeason(rows, year, season, plainNumber, readYear)
+      const distinct = new Set(found.readings.map((reading) => JSON.stringify(reading))).size
+      if (distinct > (best?.distinct ?? 0)) best = { found, distinct }
     }
   }
-  return null
+  return best?.found ?? null
+}
+
+type YearReader = (text: string) => StatedYear | null
+
+/** How the years of a column are written, as they are or counted from the first; null for no years. */
+function yearReader(
+  rows: readonly Row[],
+  sample: readonly Row[],
+  column: number,
+): YearReader | null {
+  if (shareOf(sample, column, (text) => statedYear(text) !== null) >= 0.8) return statedYear
+  const texts = rows.map((row) => textAt(row, column)).filter((text) => text !== '')
+  const years = texts.slice(texts.findIndex((text) => countedYear(text) !== null))
+  return isCounted(years) ? countedYear : null
+}
+
+/** Whether years are counted 1, 1, 1, 2, 2 …, by one at a time. */
+export function isCounted(texts: readonly string[]): boolean {
+  const years = texts.map((text) => countedYear(text)?.year ?? NaN)
+  return (
+    years.length > 1 &&
+    years[0] === 1 &&
+    years.at(-1)! > 1 &&
+    years.every((year, i) => i === 0 || year === years[i - 1] || year === years[i - 1]! + 1)
+  )
+}
+
+/** What the numbers of a column beside years are; named seasons count as months; null for no seasons. */
+function plainNumberOf(
+  rows: readonly Row[],
+  sample: readonly Row[],
+  year: number,
+  season: number,
+  readYear: YearReader,
+): PlainNumber | null {
+  const heading = headingOf(
+    sample,
+    season,
+    (text) => readSeason(text) === null && !/^\d{1,2}$/.test(text),
+  )
+  const reads = (kind: PlainNumber) => (text: string) => readSeason(text, kind) !== null
+  const isNamed = sample.some((row) => {
+    const text = textAt(row, season)
+    return !/^\d+$/.test(text) && readSeason(text) !== null
+  })
+  if (isNamed) return shareOf(sample, season, reads('month')) >= 0.8 ? 'month' : null
+  const numbers = rows.map((row) => textAt(row, season)).filter((text) => /^\d{1,2}$/.test(text))
+  const highest = Math.max(...numbers.map(Number))
+  if (/per/i.test(heading) && highest === 13) return 'thirteen'
+  const headed = PLAIN.find((plain) => plain.heading.test(heading))
+  if (headed) return shareOf(sample, season, reads(headed.kind)) >= 0.8 ? headed.kind : null
+  const isHeaded = DATE_HEADING.test(heading)
+  const fits = PLAIN.filter(
+    ({ kind, most }) => shareOf(sample, season, reads(kind)) >= 0.8 && highest <= most,
+  ).map(({ kind }) => kind)
+  if (isHeaded && fits.includes('month')) return 'month'
+  // Without a word for it, numbers are seasons when with their years they run on without a gap.
+  return [...fits].reverse().find((kind) => runsOn(rows, year, season, kind, readYear)) ?? null
+}
+
+/** Whether years and numbers count on by one season in every row, over a year's end. */
+function runsOn(
+  rows: readonly Row[],
+  year: number,
+  season: number,
+  kind: PlainNumber,
+  readYear: YearReader,
+): boolean {
+  const most = PLAIN.find((plain) => plain.kind === kind)!.most
+  const { readings } = readYearAndSeason(rows, year, season, kind, readYear)
+  const places = readings.flatMap((reading, at) =>
+    reading ? [reading.year * most + Number(textAt(rows[at]!, season))] : [],
+  )
+  const years = new Set(readings.flatMap((reading) => (reading ? [reading.year] : [])))
+  return years.size > 1 && places.every((place, i) => i === 0 || place === places[i - 1]! + 1)
 }
 
 function readYearAndSeason(
   rows: readonly Row[],
   yearColumn: number,
   seasonColumn: number,
-  plainNumber: 'month' | 'quarter',
-) {
-  let year: number | null = null
+  plainNumber: PlainNumber,
+  readYear: YearReader,
+): PeriodColumns {
+  let year: StatedYear | null = null
   const readings = rows.map((row): PeriodReading | null => {
     const stated = textAt(row, yearColumn)
-    if (stated !== '') year = statedYear(stated)
+    if (stated !== '') year = readYear(stated)
     const season = readSeason(textAt(row, seasonColumn), plainNumber)
     return year === null || season === null ? null : inYear(year, season)
   })
   return { columns: [yearColumn, seasonColumn], readings }
-}
-
-/** Whether numbers without a heading run 1, 2, 3 … and begin again, as seasons do. */
-function countsUp(texts: readonly string[]): boolean {
-  return texts.every((text, i) => i === 0 || [1, Number(texts[i - 1]) + 1].includes(Number(text)))
 }
 
 /** A column of years alone: a yearly series. */
@@ -151,18 +269,12 @@ function findYears(
     if (shareOf(sample, column, (text) => statedYear(text) !== null) < 0.8) continue
     const readings = rows.map((row): PeriodReading | null => {
       const year = statedYear(textAt(row, column))
-      return year === null ? null : { kind: 'year', year }
+      return year === null ? null : { kind: 'year', year: year.year }
     })
     if (readings.filter((reading) => reading !== null).length < 2) continue
     return { columns: [column], readings }
   }
   return null
-}
-
-/** `2021`, `FY2021`, `2021/22` (the year in which it ends is not known: refused). */
-export function statedYear(text: string): number | null {
-  const match = /^(?:FY|GJ)? ?(\d{4})$/i.exec(text)
-  return match ? yearOf(match[1]!) : null
 }
 
 /** Share of a column's filled cells, its heading aside, that fit. */

@@ -1,4 +1,9 @@
-import { calendarOf, FREQUENCIES, type Frequency } from '../../core/calendar/calendar'
+import {
+  calendarOf,
+  FREQUENCIES,
+  type Calendar,
+  type Frequency,
+} from '../../core/calendar/calendar'
 import { addPeriods, exampleCode, parsePeriod } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
@@ -12,6 +17,7 @@ const WORDS: Partial<Record<Frequency, string>> = {
   quarterly: 'Four values are a year.',
   'half-yearly': 'Two values are a year.',
   yearly: 'Every value is a year.',
+  seasons: 'Any other number of values is a year.',
 }
 
 /**
@@ -39,7 +45,8 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
       WORDS[value] ? [{ value, consequence: WORDS[value] }] : [],
     ),
   }) as Frequency
-  const calendar = calendarOf(frequency)
+  const calendar =
+    frequency === 'seasons' ? askForSeasons(data.length, inquiry) : calendarOf(frequency)
   const stated = inquiry.ask({
     id: 'start',
     ask: `Which period is the first of the ${data.length} values? It is written ${exampleCode(calendar)}.`,
@@ -55,7 +62,7 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   }
   const periods = data.map((_, i) => {
     const { year, season } = addPeriods(start, i, calendar.seasons)
-    return readingOf(frequency, year, season)
+    return readingOf(calendar, year, season)
   })
   return {
     layout: 'undated',
@@ -77,8 +84,26 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   }
 }
 
-function readingOf(frequency: Frequency, year: number, season: number): PeriodReading {
+/** Any number of seasons, twice of which there must be values for. */
+function askForSeasons(count: number, inquiry: Inquiry): Calendar {
+  const stated = inquiry.ask({
+    id: 'seasons',
+    ask: 'How many values are a year? A whole number from 2, such as 7 or 13.',
+    options: [],
+  })
+  const seasons = Number(stated)
+  if (!Number.isInteger(seasons) || seasons < 2 || seasons > Math.min(1000, count)) {
+    throw new Unreadable([
+      whole(`"${stated}" is no number of seasons from 2 to ${Math.min(1000, count)}.`),
+    ])
+  }
+  return calendarOf('seasons', { seasons })
+}
+
+function readingOf({ frequency, seasons }: Calendar, year: number, season: number): PeriodReading {
   switch (frequency) {
+    case 'seasons':
+      return { kind: 'season', year, season, of: seasons }
     case 'quarterly':
       return { kind: 'quarter', year, quarter: season }
     case 'half-yearly':

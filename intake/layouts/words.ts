@@ -2,13 +2,14 @@
 
 /** A row or column that adds up others. */
 export const TOTAL =
-  /^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b/i
+  /^(grand |sub-?|year )?(total|totals|all|alle|overall|combined|toutes?|tous|todos|todas|count|anzahl|minimum|maximum|min\.?$|max\.?$|median|std\.?$|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b/i
 
 /** The heading of a column of dates or periods. */
 export const DATE_HEADING =
-  /date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
+  /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
 
 export const QUARTER_HEADING = /quarter|qtr|quartal|trimestre|^q$/i
+export const WEEK_HEADING = /week|^wk\.?$|^kw$|woche|semaine|semana/i
 
 /** The heading of a column of numbers that name things. */
 export const ID_HEADING =

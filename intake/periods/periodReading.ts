@@ -6,8 +6,20 @@ export type PeriodReading =
   | { readonly kind: 'quarter'; readonly year: number; readonly quarter: number }
   | { readonly kind: 'half-year'; readonly year: number; readonly half: number }
   | { readonly kind: 'year'; readonly year: number }
-  /** The p-th month of a fiscal year, whose first month the analyst states. */
-  | { readonly kind: 'fiscal'; readonly year: number; readonly period: number }
+  /**
+   * The p-th of 4, 12 or 13 periods of a fiscal year, or a month of it by its calendar name; the first month of that year, which
+   * is called after the one it ends in, the analyst states.
+   */
+  | {
+      readonly kind: 'fiscal'
+      readonly year: number
+      readonly period: number
+      readonly of: 4 | 12 | 13 | 'months'
+    }
+  /** Spring, summer, autumn, winter as 1 to 4; which comes first in a year the analyst states. */
+  | { readonly kind: 'named-season'; readonly year: number; readonly season: number }
+  /** One of any number of seasons, or of thirteen periods. */
+  | { readonly kind: 'season'; readonly year: number; readonly season: number; readonly of: number }
 
 /** Which number of `3/1/2021` is the day. */
 export type DayOrder = 'day-first' | 'month-first'
@@ -20,6 +32,16 @@ export function yearOf(text: string): number | null {
   const number = Number(text)
   if (text.length === 2) return number < THIS_CENTURY_BELOW ? 2000 + number : 1900 + number
   return text.length === 4 && number >= 1800 && number < 2200 ? number : null
+}
+
+/** The year in which a fiscal year ends: `FY21`, `FY2021`, `2020/21`, `2020-21`; null for any other text. */
+export function fiscalYearOf(text: string): number | null {
+  const named = /^(?:FY|GJ|fiscal(?: year)?|financial year)[ -]?'?(\d{4}|\d{2})$/i.exec(text)
+  if (named) return yearOf(named[1]!)
+  const two = /^(?:FY|GJ)?[ -]?(\d{4}) ?[/–-] ?(\d{4}|\d{2})$/i.exec(text)
+  const first = two && yearOf(two[1]!)
+  if (!two || first === null) return null
+  return Number(two[2]!) % 100 === (first! + 1) % 100 ? first! + 1 : null
 }
 
 /** A day that exists, or null: there is no 31 April. */

@@ -20,7 +20,11 @@ function word(reading: PeriodReading | null): string {
     case 'year':
       return `${reading.year}`
     case 'fiscal':
-      return `${reading.year} P${reading.period}`
+      return `${reading.year} P${reading.period} of ${reading.of}`
+    case 'named-season':
+      return `${reading.year} season ${reading.season}`
+    case 'season':
+      return `${reading.year} S${reading.season}`
   }
 }
 
@@ -87,9 +91,20 @@ describe('a period written', () => {
     ['2021W05', '2021 W5'],
     ['KW 5 2021', '2021 W5'],
     ['week 5, 2021', '2021 W5'],
-    ['FY2021 P03', '2021 P3'],
+    ['FY2021 P03', '2021 P3 of 12'],
     ['2021-P12', '2021 P12'],
-    ['P03 FY21', '2021 P3'],
+    ['P03 FY21', '2021 P3 of 12'],
+    ['FY21 Q1', '2021 P1 of 4'],
+    ['Q4 FY2021', '2021 P4 of 4'],
+    ['2020/21 Q2', '2021 P2 of 4'],
+    ['P13 2021', '2021 P13 of 12'],
+    ['Summer 2021', '2021 season 2'],
+    ['2021 Herbst', '2021 season 3'],
+    ['Year 1 Q3', '1 Q3'],
+    ['Year 2, March', '2-3'],
+    ['Jan 1 2000', '2000-1-1'],
+    ['Fri, 01 Jan 2021 00:00:00 GMT', '2021-1-1'],
+    ['Mo. 4.1.2021', '2021-1-4'],
   ])('%s is %s', (text, expected) => {
     expect(word(readPeriod(text, 'day-first'))).toBe(expected)
   })
@@ -101,7 +116,7 @@ describe('a period written', () => {
     },
   )
 
-  it.each(['P13 2021', 'Summer 2021', 'Total 2021', '2021', '5', '12.5', '1,234', 'Marmalade 21'])(
+  it.each(['P14 2021', 'Total 2021', '2021', '5', '12.5', '1,234', 'Marmalade 21'])(
     '%s is none',
     (text) => {
       expect(readPeriod(text, 'day-first')).toBeNull()

@@ -1,15 +1,25 @@
 import { monthByName } from './monthNames'
-import { dayOf, monthOf, yearOf, type DayOrder, type PeriodReading } from './periodReading'
+import {
+  dayOf,
+  fiscalYearOf,
+  monthOf,
+  yearOf,
+  type DayOrder,
+  type PeriodReading,
+} from './periodReading'
+import { seasonByName } from './seasonNames'
 
 type Groups = readonly (string | undefined)[]
 type Reader = (groups: Groups, order: DayOrder) => PeriodReading | null
 
-const TIME = String.raw`(?:[T ]\d{1,2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?: ?[AP]M)?(?: ?(?:Z|UTC|[+-]\d{2}:?\d{2}))?)?`
+const TIME = String.raw`(?:[T ]\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?(?: ?[AP]M)?(?: ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2}(?: \([^)]*\))?))?)?`
 const YEAR = String.raw`(\d{4}|'?\d{2})`
 const QUARTER_WORD = '(?:q|qtr|quarter|quartal|trim|trimestre|t)'
 const HALF_WORD = '(?:h|hj|half|halbjahr|s|sem|semestre)'
 const WEEK_WORD = '(?:w|wk|week|kw|woche|s|sem|semaine|semana)'
 const WORD = String.raw`(\p{L}{3,}\.?)`
+
+const COUNTED = '(?:year|yr|y|jahr|ann[ée]e|a[ñn]o) ?(\\d{1,2})'
 
 /** Every spelling of a period, the more particular before the more general. */
 const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
@@ -37,7 +47,7 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
     ([d, word, y]) => named(word!, (month) => dayOf(yearOf(bare(y!)), month, +d!)),
   ],
   [
-    `${WORD} *(\\d{1,2})(?:st|nd|rd|th)?, *(\\d{4})${TIME}`,
+    `${WORD} *(\\d{1,2})(?:st|nd|rd|th)?(?:,| ) *(\\d{4})${TIME}`,
     ([word, d, y]) => named(word!, (month) => dayOf(yearOf(y!), month, +d!)),
   ],
   // Mar 2021, mars-21, März '21, 2021 March
@@ -61,9 +71,31 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
   // 2021-W05, 2021 KW 5, W5 2021, week 5, 2021
   [`(\\d{4})[-/. ]*${WEEK_WORD}\\.? ?(\\d{1,2})(?:-\\d)?`, ([y, w]) => week(y!, w!)],
   [`${WEEK_WORD}\\.? ?(\\d{1,2})[-/, ]*(\\d{4})`, ([w, y]) => week(y!, w!)],
+  // FY2021 Q3, Q3 FY21, 2020/21 Q3: quarters of a fiscal year
+  [
+    `((?:fy|gj) ?'?\\d{2,4}|\\d{4}/\\d{2,4})[-/. ]*${QUARTER_WORD}\\.? ?([1-4])`,
+    ([y, q]) => fiscal(y!, q!, 4),
+  ],
+  [
+    `${QUARTER_WORD}\\.? ?([1-4])[-/, ]*((?:fy|gj) ?'?\\d{2,4}|\\d{4}/\\d{2,4})`,
+    ([q, y]) => fiscal(y!, q!, 4),
+  ],
+  // Year 1 Q3, Y2 M11, Year 3 March: years that are counted
+  [`${COUNTED}[-/., ]*${QUARTER_WORD}\\.? ?([1-4])`, ([y, q]) => counted(y!, 'quarter', +q!)],
+  [`${COUNTED}[-/., ]*m(?:onth)?\\.? ?(\\d{1,2})`, ([y, m]) => counted(y!, 'month', +m!)],
+  [`${COUNTED}[-/., ]*${WORD}`, ([y, word]) => counted(y!, 'month', monthByName(word!) ?? 0)],
+  // Summer 2021, 2021 Summer, summer '21
+  [`${WORD}[-/., ]*${YEAR}`, ([word, y]) => seasonOfYear(word!, bare(y!))],
+  [`(\\d{4})[-/. ]*${WORD}`, ([y, word]) => seasonOfYear(word!, y!)],
   // FY2021 P03, 2021-P3, P03 FY21
-  [`(?:fy|gj)? ?${YEAR}[-/. ]*p(?:er(?:iod)?)?\\.? ?(\\d{1,2})`, ([y, p]) => fiscal(bare(y!), p!)],
-  [`p(?:er(?:iod)?)?\\.? ?(\\d{1,2})[-/, ]*(?:fy|gj)? ?${YEAR}`, ([p, y]) => fiscal(bare(y!), p!)],
+  [
+    `(?:fy|gj)? ?${YEAR}[-/. ]*p(?:er(?:iod)?)?\\.? ?(\\d{1,2})`,
+    ([y, p]) => fiscal(`FY${bare(y!)}`, p!, 12),
+  ],
+  [
+    `p(?:er(?:iod)?)?\\.? ?(\\d{1,2})[-/, ]*(?:fy|gj)? ?${YEAR}`,
+    ([p, y]) => fiscal(`FY${bare(y!)}`, p!, 12),
+  ],
 ]
 
 const READERS = SPELLINGS.map(([pattern, read]) => ({
@@ -71,6 +103,16 @@ const READERS = SPELLINGS.map(([pattern, read]) => ({
   read,
 }))
 
+/** A day of the week before a date says nothing that the date does not. */
+const WEEKDAY = new RegExp(
+  `^(?:${[
+    'mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?',
+    'mo|di|mi|do|fr|sa|so|montag|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag',
+    'lun(?:di)?|mardi|mer(?:credi)?|jeu(?:di)?|ven(?:dredi)?|sam(?:edi)?|dim(?:anche)?',
+    'lunes|martes|mi[ée](?:rcoles)?|jue(?:ves)?|vie(?:rnes)?|s[áa]b(?:ado)?|dom(?:ingo)?',
+  ].join('|')})\\.?,? +`,
+  'iu',
+)
 /** Longer text is no period; it is not searched for one. */
 const LONGEST = 40
 
@@ -83,8 +125,13 @@ const LONGEST = 40
  * @returns null for anything else, a month 13 or 31 April among it
  * @example readPeriod('1. Quartal 2021', 'day-first') // { kind: 'quarter', year: 2021, quarter: 1 }
  */
-export function readPeriod(text: string, order: DayOrder): PeriodReading | null {
-  if (text.length > LONGEST || text.length < 4) return null
+export function readPeriod(written: string, order: DayOrder): PeriodReading | null {
+  if (written.length > LONGEST || written.length < 4) return null
+  const plain = written.replace(WEEKDAY, '')
+  return spelt(written, order) ?? (plain === written ? null : spelt(plain, order))
+}
+
+function spelt(text: string, order: DayOrder): PeriodReading | null {
   for (const { pattern, read } of READERS) {
     const match = pattern.exec(text)
     const reading = match && read(match.slice(1), order)
@@ -110,6 +157,9 @@ export type SeasonReading =
   | { readonly kind: 'quarter'; readonly at: number }
   | { readonly kind: 'half-year'; readonly at: number }
   | { readonly kind: 'fiscal'; readonly at: number }
+  | { readonly kind: 'week'; readonly at: number }
+  /** Spring to winter, 1 to 4. */
+  | { readonly kind: 'named'; readonly at: number }
 
 const QUARTER_ALONE = new RegExp(
   `^(?:${QUARTER_WORD}\\.? ?([1-4])|([1-4])\\.? ?${QUARTER_WORD})$`,
@@ -117,18 +167,19 @@ const QUARTER_ALONE = new RegExp(
 )
 const HALF_ALONE = new RegExp(`^(?:${HALF_WORD}\\.? ?([12])|([12])\\.? ?${HALF_WORD})$`, 'iu')
 
+/** What a number by itself can mean beside a year. */
+export type PlainNumber = 'week' | 'thirteen' | 'month' | 'quarter'
+const MOST: Record<PlainNumber, number> = { week: 53, thirteen: 13, month: 12, quarter: 4 }
+
 /**
  * Reads a season that stands apart from its year.
  *
  * @param plainNumber what a number by itself means; by default the month
  */
-export function readSeason(
-  text: string,
-  plainNumber: 'month' | 'quarter' = 'month',
-): SeasonReading | null {
+export function readSeason(text: string, plainNumber: PlainNumber = 'month'): SeasonReading | null {
   const number = /^\d{1,2}$/.test(text) ? Number(text) : 0
-  if (number > 0 && number <= (plainNumber === 'month' ? 12 : 4)) {
-    return { kind: plainNumber, at: number }
+  if (number > 0 && number <= MOST[plainNumber]) {
+    return { kind: plainNumber === 'thirteen' ? 'fiscal' : plainNumber, at: number }
   }
   const month = monthByName(text)
   if (month) return { kind: 'month', at: month }
@@ -136,8 +187,10 @@ export function readSeason(
   if (quarterMatch) return { kind: 'quarter', at: Number(quarterMatch[1] ?? quarterMatch[2]) }
   const halfMatch = HALF_ALONE.exec(text)
   if (halfMatch) return { kind: 'half-year', at: Number(halfMatch[1] ?? halfMatch[2]) }
+  const season = seasonByName(text)
+  if (season) return { kind: 'named', at: season }
   const period = /^(?:p|per|period)\.? ?(\d{1,2})$/i.exec(text)
-  if (period && +period[1]! >= 1 && +period[1]! <= 12) return { kind: 'fiscal', at: +period[1]! }
+  if (period && +period[1]! >= 1 && +period[1]! <= 13) return { kind: 'fiscal', at: +period[1]! }
   const monthNumber = /^m(\d{1,2})$/i.exec(text)
   if (monthNumber && +monthNumber[1]! >= 1 && +monthNumber[1]! <= 12) {
     return { kind: 'month', at: +monthNumber[1]! }
@@ -145,9 +198,13 @@ export function readSeason(
   return null
 }
 
-/** A season in its year. */
-export function inYear(year: number, { kind, at }: SeasonReading): PeriodReading {
+/** A season in its year, which may be a fiscal one. */
+export function inYear({ year, isFiscal }: StatedYear, { kind, at }: SeasonReading): PeriodReading {
+  if (isFiscal && kind === 'quarter') return { kind: 'fiscal', year, period: at, of: 4 }
+  if (isFiscal && kind === 'month') return { kind: 'fiscal', year, period: at, of: 'months' }
   switch (kind) {
+    case 'named':
+      return { kind: 'named-season', year, season: at }
     case 'month':
       return { kind, year, month: at }
     case 'quarter':
@@ -155,8 +212,30 @@ export function inYear(year: number, { kind, at }: SeasonReading): PeriodReading
     case 'half-year':
       return { kind, year, half: at }
     case 'fiscal':
-      return { kind, year, period: at }
+      return { kind, year, period: at, of: 12 }
+    case 'week':
+      return { kind, year, week: at }
   }
+}
+
+/** A year as a column or heading states it. */
+export interface StatedYear {
+  readonly year: number
+  readonly isFiscal: boolean
+}
+
+/** `2021`; `FY2021` and `2020/21`, called after the year in which they end. */
+export function statedYear(text: string): StatedYear | null {
+  const year = /^\d{4}$/.test(text) ? yearOf(text) : null
+  if (year !== null) return { year, isFiscal: false }
+  const fiscalYear = fiscalYearOf(text)
+  return fiscalYear === null ? null : { year: fiscalYear, isFiscal: true }
+}
+
+/** `1`, `Year 2`: a year that is only counted. */
+export function countedYear(text: string): StatedYear | null {
+  const match = /^(?:(?:year|yr|y|jahr|ann[ée]e|a[ñn]o) ?)?(\d{1,2})$/i.exec(text)
+  return match && +match[1]! > 0 ? { year: +match[1]!, isFiscal: false } : null
 }
 
 function bare(year: string): string {
@@ -183,7 +262,19 @@ function week(year: string, at: string): PeriodReading | null {
   return y === null || w < 1 || w > 53 ? null : { kind: 'week', year: y, week: w }
 }
 
-function fiscal(year: string, at: string): PeriodReading | null {
-  const [y, p] = [yearOf(year), Number(at)]
-  return y === null || p < 1 || p > 12 ? null : { kind: 'fiscal', year: y, period: p }
+function fiscal(year: string, at: string, of: 4 | 12): PeriodReading | null {
+  const [y, period] = [fiscalYearOf(year), Number(at)]
+  // Thirteen periods of four weeks are told from twelve months by the thirteenth.
+  if (y === null || period < 1 || period > (of === 12 ? 13 : of)) return null
+  return { kind: 'fiscal', year: y, period, of }
+}
+
+function counted(year: string, kind: 'quarter' | 'month', at: number): PeriodReading | null {
+  if (+year < 1 || at < 1 || at > (kind === 'quarter' ? 4 : 12)) return null
+  return kind === 'quarter' ? { kind, year: +year, quarter: at } : { kind, year: +year, month: at }
+}
+
+function seasonOfYear(word: string, year: string): PeriodReading | null {
+  const [y, season] = [yearOf(year), seasonByName(word)]
+  return y === null || season === null ? null : { kind: 'named-season', year: y, season }
 }

@@ -1,0 +1,17 @@
+import { cellAt, type Row } from '../grid'
+import { readNumber, type DecimalMark } from '../numbers/numberText'
+
+/** Whether a cell can be read as a number, or as missing, with either decimal mark. */
+export function isNumber(row: Row, column: number): boolean {
+  const cell = cellAt(row, column)
+  return (
+    readNumber(cell, 'point').kind !== 'unreadable' ||
+    readNumber(cell, 'comma').kind !== 'unreadable'
+  )
+}
+
+/** The number in a cell, 0 where there is none. */
+export function figureOf(row: Row, column: number, mark: DecimalMark): number {
+  const reading = readNumber(cellAt(row, column), mark)
+  return reading.kind === 'number' ? reading.value : 0
+}

@@ -1,0 +1,103 @@
+import { textAt, type Row } from '../grid'
+import type { DecimalMark } from '../numbers/numberText'
+import type { PeriodReading } from '../periods/periodReading'
+import { statedYear } from '../periods/periodText'
+import type { ColumnRole } from '../reading'
+import { monthsOf } from '../assemble/commonCalendar'
+import { figureOf, isNumber } from './figures'
+import { TOTAL } from './words'
+
+/** A column or row of totals is one when so many of its cells add up the others. */
+const ADDS_UP = 0.9
+/** Rows from which a column that adds up all others is their total, whatever it is called. */
+const LONG_SUM = 6
+const MARKS: readonly DecimalMark[] = ['point', 'comma']
+
+/** Marks the value columns that add up the others: headed as a total, or in many rows to the last digit. */
+export function markTotals(
+  rows: readonly Row[],
+  sample: readonly number[],
+  headings: readonly string[],
+  roles: ColumnRole[],
+  wanted: ReadonlyMap<number, ColumnRole>,
+): void {
+  headings.forEach((heading, total) => {
+    if (roles[total] !== 'value' || wanted.has(total)) return
+    const others = roles.flatMap((role, column) =>
+      role === 'value' && column !== total ? [column] : [],
+    )
+    if (others.length < 2) return
+    const isHeaded = TOTAL.test(heading)
+    const filled = sample.filter((at) => others.some((column) => textAt(rows[at]!, column) !== ''))
+    if (!isHeaded && filled.length < LONG_SUM) return
+    const within = isHeaded ? 0.01 : 1e-9
+    const adds = (mark: DecimalMark) =>
+      filled.filter((at) => {
+        const sum = others.reduce((all, column) => all + figureOf(rows[at]!, column, mark), 0)
+        const said = figureOf(rows[at]!, total, mark)
+        return sum !== 0 && Math.abs(sum - said) <= within * Math.abs(sum) + 1e-9
+      }).length
+    const needed = isHeaded ? ADDS_UP * filled.length : filled.length
+    if (filled.length > 0 && Math.max(...MARKS.map(adds)) >= needed) roles[total] = 'total'
+  })
+}
+
+/**
+ * Entries of the rows between the periods that add up those before them: a quarter or a year among months, a year among quarters.
+ *
+ * @param readings the periods, one entry a row
+ * @param first entry of the first row with a period
+ */
+export function rowsThatAddUp(
+  rows: readonly Row[],
+  readings: readonly (PeriodReading | null)[],
+  columns: readonly number[],
+  first: number,
+): Set<number> {
+  if (columns.length !== 1) return new Set()
+  const [column] = columns as [number]
+  const kinds = new Map<string, number>()
+  for (const reading of readings)
+    if (reading) kinds.set(reading.kind, (kinds.get(reading.kind) ?? 0) + 1)
+  const [main] = [...kinds].sort((a, b) => b[1] - a[1])[0] ?? ['']
+  if (main !== 'month' && main !== 'quarter') return new Set()
+  const coarse = rows.flatMap((row, at) => {
+    if (at < first) return []
+    const reading = readings[at]
+    if (reading?.kind === main) return []
+    const year = statedYear(textAt(row, column))?.year ?? null
+    const span = reading ? SPANS[reading.kind] : year !== null ? 12 : undefined
+    const from = reading ? monthsOfReading(reading) : year === null ? null : year * 12
+    return span !== undefined && from !== null ? [{ at, from, to: from + span }] : []
+  })
+  if (coarse.length === 0) return new Set()
+  const values = rows[first]!.cells.flatMap((_, at) =>
+    at !== column && isNumber(rows[first]!, at) && textAt(rows[first]!, at) !== '' ? [at] : [],
+  )
+  const addsUp = ({ at, from, to }: (typeof coarse)[number], mark: DecimalMark) =>
+    values.length > 0 &&
+    values.every((value) => {
+      const sum = readings.reduce(
+        (all, reading, i) =>
+          reading?.kind === main && monthsOf(reading) >= from && monthsOf(reading) < to
+            ? all + figureOf(rows[i]!, value, mark)
+            : all,
+        0,
+      )
+      return Math.abs(sum - figureOf(rows[at]!, value, mark)) <= 0.01 * Math.abs(sum) + 1e-9
+    })
+  const isSum = MARKS.some(
+    (mark) => coarse.filter((row) => addsUp(row, mark)).length >= ADDS_UP * coarse.length,
+  )
+  return isSum ? new Set(coarse.map(({ at }) => at)) : new Set()
+}
+
+const SPANS: Partial<Record<PeriodReading['kind'], number>> = {
+  quarter: 3,
+  'half-year': 6,
+  year: 12,
+}
+
+function monthsOfReading(reading: PeriodReading): number | null {
+  return SPANS[reading.kind] === undefined ? null : monthsOf(reading)
+}
