@@ -15,6 +15,7 @@ import type { PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
 import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
 import { gather, GATHERINGS, type Gathering } from './gather'
+import { commonGathering } from './levels'
 import { withStatedStarts } from './statedStarts'
 
 /**
@@ -107,11 +108,16 @@ function targetOf(
     otherwise: often ? 'monthly' : rows,
   }) as Frequency
   if (!often && frequency === rows) return { frequency, how: null }
+  const usual = commonGathering(series)
+  const exampleOf = gatheredExample(series[0]!, calendarOf(frequency))
   const how = inquiry.ask({
     id: 'gather',
     ask: `How is a ${onePeriod(calendarOf(frequency))} made of its rows?`,
-    options: GATHERINGS.map((value) => ({ value, consequence: GATHERED[value] })),
-    otherwise: 'sum',
+    options: GATHERINGS.map((value) => ({
+      value,
+      consequence: `${GATHERED[value]}${exampleOf(value)}`,
+    })),
+    ...(usual ? { otherwise: usual } : {}),
   }) as Gathering
   const count = series.reduce((all, { entries }) => all + entries.length, 0)
   inquiry.note(
@@ -119,6 +125,20 @@ function targetOf(
     `${count.toLocaleString('en')} ${rows} values were gathered into ${onePeriod(calendarOf(frequency))}s: ${GATHERED[how]}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
   )
   return { frequency, how }
+}
+
+/** What a period with many rows comes to, each way. */
+function gatheredExample(own: ValuedSeries, calendar: Calendar): (how: Gathering) => string {
+  const periods = [...group(own, calendar).values()]
+  const fullest = periods.reduce((best, found) =>
+    found.entries.length > best.entries.length ? found : best,
+  )
+  return (how) => {
+    const value = gather(inOrder(fullest.entries), how)
+    return value === null
+      ? ''
+      : ` ${periodLabel(fullest.period, calendar)}: ${value.toLocaleString('en', { maximumFractionDigits: 4 })}.`
+  }
 }
 
 const GATHERED: Record<Gathering, string> = {
@@ -284,6 +304,8 @@ function askAboutTwice(
       { value: 'mean', consequence: `Their mean: ${example('mean')}.` },
       { value: 'first', consequence: `The first in the file: ${example('first')}.` },
       { value: 'last', consequence: `The last in the file: ${example('last')}.` },
+      { value: 'max', consequence: `The largest: ${example('max')}.` },
+      { value: 'count', consequence: `How many there are: ${example('count')}.` },
     ],
     lines: lines.slice(0, 1000),
   })

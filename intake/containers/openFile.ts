@@ -19,6 +19,24 @@ export function openFile(bytes: Uint8Array): Workbook {
   if (startsWith(bytes, ZIP)) return openZip(bytes)
   refuseOther(bytes)
   const { text, encoding } = decodeText(bytes)
+  if (/^\s*(<!doctype html|<html|<head|<body|<table)/i.test(text)) {
+    throw new Refusal(
+      'This is a web page, whatever its name says. Open it, and save the table as XLSX, ODS or CSV.',
+      'file',
+    )
+  }
+  if (/^\s*<\?xml/i.test(text)) {
+    throw new Refusal(
+      'This is XML, which is not read here. Save the table as XLSX, ODS or CSV.',
+      'file',
+    )
+  }
+  if (text.trim() === '') {
+    throw new Refusal(
+      bytes.length === 0 ? 'The file is empty.' : 'The file has blank lines and nothing else.',
+      'file',
+    )
+  }
   if (looksLikeJson(text)) {
     return {
       container: `JSON, ${encoding}`,
@@ -66,10 +84,24 @@ const OTHERS: readonly (readonly [start: readonly number[], what: string])[] = [
   [[0x1f, 0x8b], 'a packed file'],
   [[0x89, 0x50, 0x4e, 0x47], 'a picture'],
   [[0xff, 0xd8, 0xff], 'a picture'],
+  [[0x47, 0x49, 0x46, 0x38], 'a picture'],
+  [[0x42, 0x4d], 'a picture'],
+  [[0x52, 0x61, 0x72, 0x21], 'a packed file'],
+  [[0x37, 0x7a, 0xbc, 0xaf], 'a packed file'],
 ]
 const ZIP = [0x50, 0x4b]
+const OLD_CONTAINER = [0xd0, 0xcf, 0x11, 0xe0]
+
+/** The name of the stream that holds a locked workbook, as old containers write it. */
+const LOCKED = 'EncryptedPackage'
 
 function refuseOther(bytes: Uint8Array): void {
+  if (startsWith(bytes, OLD_CONTAINER) && hasWide(bytes, LOCKED)) {
+    throw new Refusal(
+      'This workbook is locked by a password. Open it, take the password off, and save it again.',
+      'file',
+    )
+  }
   for (const [start, what] of OTHERS) {
     if (!startsWith(bytes, start)) continue
     throw new Refusal(
@@ -81,4 +113,9 @@ function refuseOther(bytes: Uint8Array): void {
 
 function startsWith(bytes: Uint8Array, start: readonly number[]): boolean {
   return start.every((byte, i) => bytes[i] === byte)
+}
+
+/** Whether a text stands in bytes with two bytes a letter. */
+function hasWide(bytes: Uint8Array, text: string): boolean {
+  return new TextDecoder('latin1').decode(bytes).includes([...text].join('\0'))
 }

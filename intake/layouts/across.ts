@@ -1,19 +1,73 @@
 import { cellAt, countUp, textAt, widthOf, type Row } from '../grid'
-import { readPeriod } from '../periods/periodText'
+import { readPeriod, readSeason, statedYear } from '../periods/periodText'
 import type { DayOrder } from '../periods/periodReading'
 
 /** A row heads periods across the sheet when so many of its cells are periods. */
 const FEWEST = 3
+/** Rows that are looked at for such headings. */
+const FIRST_ROWS = 50
 
 /** Whether periods run across the sheet, one a column, with a series in each row. */
 export function runsAcross(rows: readonly Row[], order: DayOrder): boolean {
   return rows
-    .slice(0, 50)
+    .slice(0, FIRST_ROWS)
     .some(
       (row) =>
         row.cells.filter((_, column) => readPeriod(textAt(row, column), order) !== null).length >=
-        FEWEST,
+          FEWEST || headsYears(row),
     )
+}
+
+/** Years one after the other, and nothing else with digits. */
+function headsYears(row: Row): boolean {
+  const years = row.cells.flatMap((_, column) => statedYear(textAt(row, column))?.year ?? [])
+  return years.length >= FEWEST && years.every((year, i) => i === 0 || year === years[i - 1]! + 1)
+}
+
+/**
+ * The rows with years over seasons joined into one heading: `2020` over `Q1`, carried right to the next year, is `2020-Q1`.
+ *
+ * @returns the same rows where no row of years stands over one of seasons
+ */
+export function joinYearsAndSeasons(rows: readonly Row[]): readonly Row[] {
+  for (let at = 0; at + 1 < Math.min(rows.length, FIRST_ROWS); at++) {
+    const [years, seasons] = [rows[at]!, rows[at + 1]!]
+    const columns = countUp(seasons.cells.length).filter(
+      (column) => readSeason(textAt(seasons, column)) !== null,
+    )
+    const stated = columns.filter((column) => statedYear(textAt(years, column)) !== null)
+    if (columns.length < FEWEST || stated.length < 1 || stated[0] !== columns[0]) continue
+    const yearOver = (column: number) => {
+      const from = stated.findLast((start) => start <= column)
+      return from === undefined ? '' : textAt(years, from)
+    }
+    if (!areSeasons(seasons, columns, yearOver)) continue
+    const cells = seasons.cells.map((cell, column) =>
+      columns.includes(column) ? said(yearOver(column), textAt(seasons, column)) : cell,
+    )
+    const above = years.cells.map((cell, column) => (columns.includes(column) ? '' : cell))
+    return rows.map((row, i) =>
+      i === at ? { ...row, cells: above } : i === at + 1 ? { ...row, cells } : row,
+    )
+  }
+  return rows
+}
+
+/** Seasons by name, or numbers that begin with 1 under each year and count on. */
+function areSeasons(
+  row: Row,
+  columns: readonly number[],
+  yearOver: (column: number) => string,
+): boolean {
+  if (columns.every((column) => !/^\d+$/.test(textAt(row, column)))) return true
+  return columns.every((column, i) => {
+    const isFirst = yearOver(column) !== yearOver(columns[i - 1] ?? -1)
+    return Number(textAt(row, column)) === (isFirst ? 1 : Number(textAt(row, columns[i - 1]!)) + 1)
+  })
+}
+
+function said(year: string, season: string): string {
+  return /^\d{1,2}$/.test(season) ? `${year}-${season.padStart(2, '0')}` : `${year} ${season}`
 }
 
 /** The sheet turned over: its columns as rows. Line numbers are then those of the columns. */

@@ -3,7 +3,8 @@ import { Inquiry, Unreadable, whole } from '../inquiry'
 import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
 import type { DayOrder } from '../periods/periodReading'
-import { runsAcross, turnOver } from './across'
+import { joinYearsAndSeasons, runsAcross, turnOver } from './across'
+import { isFigure } from './figures'
 import { extractMatrix } from './matrix'
 import type { Extraction } from './observations'
 import { findPeriodColumns, type PeriodColumns } from './periodColumns'
@@ -34,17 +35,25 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
     const matrix = extractMatrix(rows, inquiry)
     if (matrix) return matrix
   }
-  if ((layout === undefined || layout === 'across') && runsAcross(rows, order)) {
-    return extractAcross(rows, order, inquiry)
+  if (layout === undefined || layout === 'across') {
+    const joined = joinYearsAndSeasons(rows)
+    if (runsAcross(joined, order)) return extractAcross(joined, order, inquiry)
   }
   const undated =
     layout === undefined || layout === 'undated' ? extractUndated(rows, inquiry) : null
   if (undated) return undated
-  throw new Unreadable([
-    whole(
-      'No periods were found. They can stand in a column (2021-03, Mar 2021, 2021 Q1, 31.03.2021, week or day), in two columns of year and month, or as a matrix of years and months.',
-    ),
-  ])
+  throw new Unreadable([whole(whyNothing(rows))])
+}
+
+/** What a sheet without any series lacks. */
+function whyNothing(rows: readonly Row[]): string {
+  const hasFigure = (row: Row) => row.cells.some((_, column) => isFigure(row, column))
+  if (rows.length === 1 && !hasFigure(rows[0]!)) return 'There are headings and no rows below them.'
+  if (rows.filter(hasFigure).length === 1) {
+    return 'There is one row of figures; a series has two periods at least.'
+  }
+  if (!rows.some(hasFigure)) return 'There are no figures in it.'
+  return 'No periods were found. They can stand in a column (2021-03, Mar 2021, 2021 Q1, 31.03.2021, week or day), in two columns of year and month, or as a matrix of years and months.'
 }
 
 /** The answer of a trial, in which no question is asked. */

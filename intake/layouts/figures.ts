@@ -15,3 +15,12 @@ export function figureOf(row: Row, column: number, mark: DecimalMark): number {
   const reading = readNumber(cellAt(row, column), mark)
   return reading.kind === 'number' ? reading.value : 0
 }
+
+/** Whether a cell holds a number, with either decimal mark. */
+export function isFigure(row: Row, column: number): boolean {
+  const cell = cellAt(row, column)
+  return (
+    cell !== '' &&
+    (readNumber(cell, 'point').kind === 'number' || readNumber(cell, 'comma').kind === 'number')
+  )
+}

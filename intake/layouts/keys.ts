@@ -47,7 +47,10 @@ export function findKeys(
   for (const column of candidates) carryDown(texts.get(column)!, data, identity)
   const named = candidates
     .map((column) => ({ column, names: new Set(data.map((at) => texts.get(column)![at])).size }))
-    .filter(({ names }) => names > 1)
+    .filter(
+      ({ column, names }) =>
+        names > 1 && data.filter((at) => texts.get(column)![at] !== '').length > data.length / 2,
+    )
     .sort((a, b) => a.names - b.names)
   const telling = named.filter(({ names }) => names <= Math.max(2, NAMES_REPEAT * data.length))
   const keys: number[] = []
@@ -62,11 +65,11 @@ export function findKeys(
     refined.forEach((text, i) => (told[i] = text))
     keys.push(column)
   }
-  if (
-    distinct === data.length ||
-    named.length === 0 ||
-    !isLikeReceipts(data.length, readings, data)
-  )
+  // Receipts have columns that name nothing that comes again, or that do not tell their rows apart.
+  const areReceipts =
+    isLikeReceipts(data.length, readings, data) &&
+    (distinct < data.length ? named.length > 0 : named.length > keys.length)
+  if (!areReceipts)
     return keysOf(
       keys.sort((a, b) => a - b),
       texts,

@@ -17,6 +17,8 @@ export interface Observation {
 export interface RawSeries {
   readonly name: string
   readonly unit: string
+  /** What the values are, by the heading over them, where the series is named otherwise. */
+  readonly measure?: string
   readonly observations: Observation[]
 }
 

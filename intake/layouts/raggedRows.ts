@@ -1,6 +1,6 @@
-import { cellAt, textAt, type Row } from '../grid'
+import { textAt, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
-import { readNumber } from '../numbers/numberText'
+import { isFigure } from './figures'
 
 /** Rows that are looked at for headings. */
 const FIRST_ROWS = 30
@@ -20,7 +20,8 @@ const MOST_WAYS = 8
 export function mendRows(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   const header = headingRow(rows)
   if (header < 0) return rows
-  const width = widthOf(rows[header]!)
+  // Separators behind the last heading stand for columns without one.
+  const width = rows[header]!.cells.length
   const body = rows.slice(header + 1)
   const long = body.filter((row) => widthOf(row) > width)
   if (long.length === 0) return rows
@@ -77,14 +78,6 @@ function isSuspicious(row: Row, width: number, normal: readonly Row[]): boolean 
       !isFigure(row, column) &&
       normal.length > 0 &&
       normal.filter((other) => isFigure(other, column)).length > 0.8 * normal.length,
-  )
-}
-
-function isFigure(row: Row, column: number): boolean {
-  const cell = cellAt(row, column)
-  return (
-    cell !== '' &&
-    (readNumber(cell, 'point').kind === 'number' || readNumber(cell, 'comma').kind === 'number')
   )
 }
 

@@ -2,7 +2,7 @@ import { cellAt, countUp, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
 import type { ColumnRole } from '../reading'
-import { isNumber } from './figures'
+import { isFigure, isNumber } from './figures'
 import { findKeys } from './keys'
 import type { Extraction, RawSeries } from './observations'
 import type { PeriodColumns } from './periodColumns'
@@ -43,7 +43,7 @@ export function extractTable(
   for (const column of keys.columns) roles[column] = 'key'
   if (!roles.includes('value')) takeAnyFigures(rows, data, roles, wanted)
   const values = columnsWith(roles, 'value')
-  const counts = values.length === 0 && countsRows(data, inquiry)
+  const counts = values.length === 0 && countsRows(data, found.readings, inquiry)
   if (values.length > LIMITS.columns)
     throw new Unreadable([whole(`There are more than ${LIMITS.columns} value columns.`)])
   noteColumns(roles, texts, rows, inquiry)
@@ -78,7 +78,7 @@ export function extractTable(
         ].join(' · ')
         let own = series.get(name)
         if (!own) {
-          own = { name, unit: title.unit, observations: [] }
+          own = { name, unit: title.unit, measure: title.name, observations: [] }
           series.set(name, own)
           requireSeries(series.size)
         }
@@ -124,6 +124,7 @@ function rolesOfColumns(
     const filled = sample.filter((at) => textAt(rows[at]!, column) !== '')
     if (filled.length === 0) return heading === '' ? 'empty' : 'value'
     const numbers = filled.filter((at) => isNumber(rows[at]!, column)).length
+    if (!filled.some((at) => isFigure(rows[at]!, column))) return 'ignored'
     const isId =
       ID_HEADING.test(heading) && filled.every((at) => /^\w+$/.test(textAt(rows[at]!, column)))
     return numbers / filled.length >= MOSTLY_FIGURES && !isId ? 'value' : 'ignored'
@@ -146,7 +147,9 @@ function markPeriodLike(
     (column) =>
       !wanted.has(column) && isLikePeriods(rows, data, readings, column, headings[column]!),
   )
-  if (like.length === columnsWith(roles, 'value').length) return
+  const isEmpty = (column: number) => data.every((at) => textAt(rows[at]!, column) === '')
+  if (columnsWith(roles, 'value').every((column) => like.includes(column) || isEmpty(column)))
+    return
   for (const column of like) roles[column] = 'ignored'
 }
 
@@ -167,8 +170,14 @@ function takeAnyFigures(
 }
 
 /** Rows without any figure may be events that are to be counted. */
-function countsRows(data: readonly number[], inquiry: Inquiry): boolean {
-  if (data.length < 2) throw new Unreadable([whole(NO_VALUES)])
+function countsRows(
+  data: readonly number[],
+  readings: PeriodColumns['readings'],
+  inquiry: Inquiry,
+): boolean {
+  const periods = new Set(data.map((at) => JSON.stringify(readings[at])))
+  const comeTwice = periods.size < data.length || data.some((at) => readings[at]!.kind === 'day')
+  if (data.length < 2 || !comeTwice) throw new Unreadable([whole(NO_VALUES)])
   const answer = inquiry.ask({
     id: 'values',
     ask: 'There are periods, but no column of values beside them. What shall be counted?',

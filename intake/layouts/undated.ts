@@ -7,7 +7,7 @@ import {
 import { addPeriods, exampleCode, parsePeriod } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
-import { readNumber } from '../numbers/numberText'
+import { isFigure } from './figures'
 import type { PeriodReading } from '../periods/periodReading'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction } from './observations'
@@ -26,9 +26,6 @@ const WORDS: Partial<Record<Frequency, string>> = {
  * @returns null when no column holds mostly figures
  */
 export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extraction | null {
-  const isFigure = (row: Row, column: number) =>
-    readNumber(cellAt(row, column), 'point').kind === 'number' ||
-    readNumber(cellAt(row, column), 'comma').kind === 'number'
   const values = countUp(widthOf(rows)).filter(
     (column) =>
       rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * rows.length - 1),
@@ -37,6 +34,7 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   const first = rows.findIndex((row) => values.some((column) => isFigure(row, column)))
   const header = rows[first - 1]
   const data = rows.slice(first).filter((row) => !isBlank(row))
+  requireNoNames(data, values, header)
 
   const frequency = inquiry.ask({
     id: 'frequency',
@@ -82,6 +80,25 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
       })),
     })),
   }
+}
+
+/** @throws Unreadable where every row has a name of its own: the rows are things, and not periods */
+function requireNoNames(data: readonly Row[], values: readonly number[], header?: Row): void {
+  const named = countUp(widthOf(data)).find((column) => {
+    const names = data.map((row) => textAt(row, column))
+    return (
+      !values.includes(column) &&
+      names.every((name) => /\p{L}{2}/u.test(name)) &&
+      new Set(names).size === names.length
+    )
+  })
+  if (named === undefined) return
+  const label = (header && textAt(header, named)) || `Column ${named + 1}`
+  throw new Unreadable([
+    whole(
+      `There is no column of periods: "${label.slice(0, 60)}" holds names. Rows must be months, quarters or other periods.`,
+    ),
+  ])
 }
 
 /** Any number of seasons, twice of which there must be values for. */

@@ -5,8 +5,21 @@ export type DecimalMark = 'point' | 'comma'
 
 /** What one value cell holds. */
 export type NumberReading =
-  | { readonly kind: 'number'; readonly value: number; readonly unit: string }
-  | { readonly kind: 'missing' }
+  | {
+      readonly kind: 'number'
+      /** In full: `1.2k` is 1200. */
+      readonly value: number
+      readonly unit: string
+      /** The word that was multiplied by, such as `k`. */
+      readonly multiple?: string
+      /** What stands behind the number and is no part of it: a star, a raised figure, `(p)`. */
+      readonly mark?: string
+    }
+  | {
+      readonly kind: 'missing'
+      /** Whether it is written as a dash, which can also stand for zero. */
+      readonly isDash: boolean
+    }
   | { readonly kind: 'unreadable'; readonly because: string }
 
 const MISSING = new Set(
@@ -23,13 +36,22 @@ const SHAPE = new RegExp(
   String.raw`^([+-]?) ?(${CURRENCY})? ?([+-]?) ?([\d.,' ’]*\d[.,]?) ?(-?) ?(${UNIT})?$`,
   'u',
 )
+/** Thousands never begin with a zero: 0.234 is less than one. Indian grouping has twos before the last three. */
 const BODY = {
-  point: /^(?:\d{1,3}(?:([, '’])\d{3})(?:\1\d{3})*|\d+)?(?:\.\d*)?$/,
-  comma: /^(?:\d{1,3}(?:([. '’])\d{3})(?:\1\d{3})*|\d+)?(?:,\d*)?$/,
+  point: /^(?:[1-9]\d{0,2}(?:([, '’])\d{3})(?:\1\d{3})*|[1-9]\d?(?:,\d{2})+,\d{3}|\d+)?(?:\.\d*)?$/,
+  comma: /^(?:[1-9]\d{0,2}(?:([. '’])\d{3})(?:\1\d{3})*|\d+)?(?:,\d*)?$/,
 } as const
+/** Behind a number: stars and crosses, raised figures, a letter or figure in brackets. */
+const MARK = /(?<=\d.*)\s*([*†‡§]+|[¹²³⁰⁴-⁹]+|\([a-z]\)|\[\w{1,3}\]|\^\d)$/u
 
-/** Words behind a number that change its size; their number is not guessed at. */
-const MULTIPLES = /^(k|m|mn|mio\.?|million(en|s)?|t|tsd\.?|bn|mrd\.?|thousand|tausend|mille|mil)$/i
+/** Words behind a number that multiply it. */
+const MULTIPLES: readonly (readonly [words: RegExp, times: number])[] = [
+  [/^(k|t|tsd\.?|thousands?|tausend|mille|mil)$/i, 1e3],
+  [/^(m|mn|mio\.?|millions?|millionen|millones)$/i, 1e6],
+  [/^(bn|mrd\.?|billions?|milliarden|milliards?)$/i, 1e9],
+]
+/** Of them those that can also be a unit: metres, tonnes. */
+export const DOUBTFUL_MULTIPLE = /^(m|t|mil)$/i
 
 /**
  * Reads one cell as a number, with thousands marks, currency or per cent signs, a trailing unit, and
@@ -37,35 +59,56 @@ const MULTIPLES = /^(k|m|mn|mio\.?|million(en|s)?|t|tsd\.?|bn|mrd\.?|thousand|ta
  *
  * Infinity, hexadecimal and words are no numbers. `1,234` depends on the decimal mark.
  *
- * @param mark the decimal mark of the column; a number typed by its container needs none
+ * @param decimal the decimal mark of the column; a number typed by its container needs none
  * @example readNumber('(1.234,50 €)', 'comma') // { kind: 'number', value: -1234.5, unit: '€' }
  */
-export function readNumber(cell: Cell, mark: DecimalMark): NumberReading {
+export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
   if (typeof cell === 'number') return { kind: 'number', value: cell, unit: '' }
-  const text = cell.replace(SPACES, ' ').trim()
-  if (MISSING.has(text.toLowerCase())) return { kind: 'missing' }
-  const plain = text.replace(SIGN, '-')
+  // An apostrophe before a number makes it text for a spreadsheet.
+  const text = cell
+    .replace(SPACES, ' ')
+    .trim()
+    .replace(/^'(?=[\d(+-])/, '')
+  if (MISSING.has(text.toLowerCase())) return { kind: 'missing', isDash: DASH.test(text) }
+  const mark = MARK.exec(text)
+  const unmarked = mark ? text.slice(0, mark.index) : text
+  const read = readPlain(unmarked.replace(SIGN, '-'), decimal)
+  return mark && read.kind === 'number' ? { ...read, mark: mark[1]! } : read
+}
+const DASH = /^(-|--|–|—)$/
+
+/** Reads a text without marks, its minus being a hyphen. */
+function readPlain(plain: string, mark: DecimalMark): NumberReading {
   if (/^[+-]?(\d+([.,]\d*)?|[.,]\d+)e[+-]?\d+$/i.test(plain)) return exponential(plain, mark)
-  const inParentheses = /^\((.*)\)$/.exec(plain)
-  const match = SHAPE.exec(inParentheses ? inParentheses[1]!.trim() : plain)
+  const inParentheses = IN_PARENTHESES.exec(plain)
+  const match = SHAPE.exec(
+    inParentheses
+      ? [inParentheses[1], inParentheses[2]!.trim(), inParentheses[3]].join('').trim()
+      : plain,
+  )
   if (!match) return unreadable('is not a number')
   const [, before, currency, inner, digits, after, behind] = match
   const signs = [before, inner, after, inParentheses ? '-' : ''].filter((sign) => sign !== '')
   if (signs.length > 1) return unreadable('has more than one sign')
-  if (behind && MULTIPLES.test(behind)) {
-    return unreadable(`could mean a multiple by "${behind}"; write the whole number`)
-  }
   const body = digits!.trim()
   if (!BODY[mark].test(body)) return unreadable('is not a number with thousands and decimals')
   const size = Number(body.replace(mark === 'point' ? /[, '’]/g : /[. '’]/g, '').replace(',', '.'))
   if (!Number.isFinite(size)) return unreadable('is larger than any number can be here')
+  const times = MULTIPLES.find(([words]) => words.test(behind ?? ''))?.[1]
+  const whole = times === undefined ? size : Number((size * times).toPrecision(15))
   return {
     kind: 'number',
     // No −0: a series does not tell it from 0.
-    value: signs.includes('-') && size !== 0 ? -size : size,
-    unit: behind ?? currency ?? '',
+    value: signs.includes('-') && whole !== 0 ? -whole : whole,
+    unit: (times === undefined ? behind : undefined) ?? currency ?? '',
+    ...(times === undefined ? {} : { multiple: behind! }),
   }
 }
+/** Brackets for a negative number, with the currency within or without. */
+const IN_PARENTHESES = new RegExp(
+  String.raw`^((?:${CURRENCY})? ?)\((.*)\)( ?(?:${CURRENCY})?)$`,
+  'u',
+)
 
 function exponential(text: string, mark: DecimalMark): NumberReading {
   if (text.includes(mark === 'point' ? ',' : '.')) return unreadable('is not a number')
