@@ -6,6 +6,7 @@ import type { Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
 import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
+import { oneTable } from './layouts/oneTable'
 import { mendRows } from './layouts/raggedRows'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
@@ -34,7 +35,7 @@ export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
   const inquiry = new Inquiry(answers)
   let shape = UNKNOWN
   try {
-    const rows = writeOutShortDates(mendRows(raw, inquiry), inquiry)
+    const rows = writeOutShortDates(mendRows(oneTable(raw, inquiry), inquiry), inquiry)
     const extraction = extractInOrder(rows, inquiry)
     shape = extraction
     const valued = readValues(extraction.series, inquiry)

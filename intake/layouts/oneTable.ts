@@ -1,0 +1,116 @@
+import { countUp, textAt, widthOf, type Row } from '../grid'
+import type { Inquiry } from '../inquiry'
+import { isFigure } from './figures'
+
+/** A table so many times as long as any other is taken, and the others are said. */
+const MUCH_LONGER = 3
+
+/** Rows of one table on a sheet that holds several, as entries from the first to before the last. */
+interface Block {
+  readonly from: number
+  readonly to: number
+  readonly figures: number
+}
+
+/**
+ * Keeps one table of a sheet that holds several: below one another with a line between, or side by side with a blank column
+ * between. The much longer one is taken and the other said; else it is asked.
+ *
+ * @returns the rows, what belongs to another table made blank, so that every row and column keeps its place
+ * @throws Waiting for an answer
+ */
+export function oneTable(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+  return leftOfBlank(oneBelowAnother(rows, inquiry), inquiry)
+}
+
+function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+  const blocks = blocksOf(rows)
+  if (blocks.length < 2) return rows
+  const [longest, second] = [...blocks].sort((a, b) => b.figures - a.figures) as [Block, Block]
+  const heads = ({ from }: Block) =>
+    rows[from]!.cells.filter((cell) => cell !== '')
+      .join(', ')
+      .slice(0, 60)
+  const answer = inquiry.ask({
+    id: 'table',
+    ask: 'There are several tables below one another. Which is read?',
+    options: [...blocks]
+      .sort((a, b) => b.figures - a.figures)
+      .map((block) => ({
+        value: String(rows[block.from]!.line),
+        consequence: `That from line ${rows[block.from]!.line}: ${block.figures} rows under "${heads(block)}".`,
+      })),
+    ...(longest.figures >= MUCH_LONGER * second.figures
+      ? { otherwise: String(rows[longest.from]!.line) }
+      : {}),
+  })
+  const chosen = blocks.find(({ from }) => String(rows[from]!.line) === answer)!
+  const others = blocks.filter((block) => block !== chosen)
+  inquiry.note(
+    'other-tables',
+    `${others.map((block) => `The table from line ${rows[block.from]!.line} ("${heads(block)}")`).join('; ')} was not read.`,
+    `line ${rows[others[0]!.from]!.line}`,
+  )
+  const isOther = (at: number) => others.some(({ from, to }) => at >= from && at < to)
+  return rows.map((row, at) => (isOther(at) ? { ...row, cells: [] } : row))
+}
+
+/** Tables that begin with headings of their own after a line without anything. */
+function blocksOf(rows: readonly Row[]): Block[] {
+  const starts = countUp(rows.length).filter(
+    (at) => at > 0 && rows[at]!.line > rows[at - 1]!.line + 1 && isHeading(rows, at),
+  )
+  const first = countUp(rows.length).find((at) => isHeading(rows, at))
+  if (first === undefined || starts.length === 0) return []
+  const edges = [...new Set([first, ...starts])].sort((a, b) => a - b)
+  const blocks = edges.map((from, i) => {
+    const to = edges[i + 1] ?? rows.length
+    return {
+      from,
+      to,
+      figures: countUp(to - from).filter((k) => hasFigure(rows[from + k]!)).length,
+    }
+  })
+  // The same headings again are those of a new page.
+  const text = (at: number) => rows[at]!.cells.join('\u0000')
+  return blocks.filter(
+    (block, i) => block.figures > 0 && (i === 0 || text(block.from) !== text(edges[0]!)),
+  )
+}
+
+/** Two words or more and no figures, over a row with figures. */
+function isHeading(rows: readonly Row[], at: number): boolean {
+  const filled = rows[at]!.cells.filter((cell) => cell !== '')
+  const below = rows[at + 1]
+  return filled.length >= 2 && !hasFigure(rows[at]!) && below !== undefined && hasFigure(below)
+}
+
+function hasFigure(row: Row): boolean {
+  return row.cells.some((_, column) => isFigure(row, column))
+}
+
+/** A table beside another, behind a blank column, that names its own rows. */
+function leftOfBlank(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+  const width = widthOf(rows)
+  const isBlank = (column: number) => rows.every((row) => textAt(row, column) === '')
+  for (let gap = 1; gap < width - 2; gap++) {
+    if (!isBlank(gap) || isBlank(gap - 1)) continue
+    const beside = countUp(width).filter((column) => column > gap)
+    const body = rows.filter((row) => beside.some((column) => isFigure(row, column)))
+    const [names] = beside.filter((column) => body.some((row) => textAt(row, column) !== ''))
+    const left = rows.filter((row) => countUp(gap).some((column) => isFigure(row, column)))
+    if (names === undefined || body.length < 2 || left.length < 2) continue
+    // Words in its first column name its rows: they are not those of the periods.
+    const isNamed = body.every(
+      (row) => /\p{L}{2}/u.test(textAt(row, names)) && !isFigure(row, names),
+    )
+    if (!isNamed || new Set(body.map((row) => textAt(row, names))).size < body.length) continue
+    inquiry.note(
+      'other-tables',
+      `The table from column ${names + 1} on, beside the first, was not read.`,
+      `column ${names + 1}`,
+    )
+    return rows.map((row) => ({ ...row, cells: row.cells.slice(0, gap) }))
+  }
+  return rows
+}
