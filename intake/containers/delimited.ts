@@ -132,6 +132,7 @@ function guessDelimiter(text: string): Delimiter | null {
 function looksAligned(sample: string): boolean {
   const lines = sample.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
   const wide = lines.filter((line) => / {2,}\S/.test(line.trim())).length
-  const outside = lines.filter((line) => /,(?!\d{3}(\D|$))/.test(line)).length
+  // Commas between digits are those of numbers.
+  const outside = lines.filter((line) => /,(?!\d)|(?<!\d),/.test(line)).length
   return wide >= 0.7 * lines.length && outside < 0.3 * lines.length
 }

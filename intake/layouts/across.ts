@@ -7,11 +7,11 @@ const FEWEST = 3
 /** Rows that are looked at for such headings. */
 const FIRST_ROWS = 50
 
-/** Whether periods run across the sheet, one a column, with a series in each row. */
-export function runsAcross(rows: readonly Row[], order: DayOrder): boolean {
+/** Entry of the row that heads periods across the sheet, one a column, with a series in each row; −1 for none. */
+export function rowOfPeriods(rows: readonly Row[], order: DayOrder): number {
   return rows
     .slice(0, FIRST_ROWS)
-    .some(
+    .findIndex(
       (row) =>
         row.cells.filter((_, column) => readPeriod(textAt(row, column), order) !== null).length >=
           FEWEST || headsYears(row),

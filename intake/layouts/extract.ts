@@ -2,8 +2,9 @@ import { countUp, textAt, widthOf, type Row } from '../grid'
 import { Inquiry, Unreadable, whole } from '../inquiry'
 import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
+import { statedYear } from '../periods/periodText'
 import type { DayOrder } from '../periods/periodReading'
-import { joinYearsAndSeasons, runsAcross, turnOver } from './across'
+import { joinYearsAndSeasons, rowOfPeriods, turnOver } from './across'
 import { isFigure } from './figures'
 import { extractMatrix } from './matrix'
 import type { Extraction } from './observations'
@@ -37,7 +38,8 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
   }
   if (layout === undefined || layout === 'across') {
     const joined = joinYearsAndSeasons(rows)
-    if (runsAcross(joined, order)) return extractAcross(joined, order, inquiry)
+    const row = rowOfPeriods(joined, order)
+    if (row >= 0) return extractAcross(joined, row, order, inquiry)
   }
   const undated =
     layout === undefined || layout === 'undated' ? extractUndated(rows, inquiry) : null
@@ -76,6 +78,25 @@ function requireYearsInReach({ readings }: PeriodColumns, inquiry: Inquiry): voi
   }
 }
 
+/** A year that lies in two calendar years is called after the second. */
+function sayFiscalYears(
+  rows: readonly Row[],
+  { columns, readings }: PeriodColumns,
+  inquiry: Inquiry,
+): void {
+  const at = readings.findIndex(
+    (reading, row) =>
+      reading?.kind === 'year' && statedYear(textAt(rows[row]!, columns[0]!))?.isFiscal,
+  )
+  if (at < 0 || inquiry.notes.some(({ code }) => code === 'fiscal-years')) return
+  const text = textAt(rows[at]!, columns[0]!)
+  inquiry.note(
+    'fiscal-years',
+    `Years are called after the one they end in: ${text} is ${readings[at]!.year}.`,
+    `line ${rows[at]!.line}`,
+  )
+}
+
 /** The column of periods; of two with dates of their own, the one that the analyst says. */
 function chosenPeriods(
   rows: readonly Row[],
@@ -84,7 +105,10 @@ function chosenPeriods(
   inquiry: Inquiry,
 ): PeriodColumns | null {
   const found = findPeriodColumns(rows, order, wanted)
-  if (found) requireYearsInReach(found, inquiry)
+  if (found) {
+    requireYearsInReach(found, inquiry)
+    sayFiscalYears(rows, found, inquiry)
+  }
   if (!found?.rivals || found.rivals.length === 0 || [...wanted.values()].includes('period'))
     return found
   if (inquiry.answers['period-column'] === ANY) return found
@@ -105,9 +129,14 @@ function chosenPeriods(
 }
 
 /** Periods in the heading row, a series in each row: a table that lies on its side. */
-function extractAcross(rows: readonly Row[], order: DayOrder, inquiry: Inquiry): Extraction {
+function extractAcross(
+  rows: readonly Row[],
+  row: number,
+  order: DayOrder,
+  inquiry: Inquiry,
+): Extraction {
   const turned = turnOver(rows)
-  const found = findPeriodColumns(turned, order, new Map())
+  const found = findPeriodColumns(turned, order, new Map([[row, 'period']]))
   if (!found) throw new Unreadable([whole('The periods across the sheet cannot be read.')])
   const own = new Inquiry(inquiry.answers)
   const table = turnedTable()

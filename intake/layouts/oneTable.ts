@@ -60,8 +60,13 @@ function blocksOf(rows: readonly Row[]): Block[] {
   const starts = countUp(rows.length).filter(
     (at) => at > 0 && rows[at]!.line > rows[at - 1]!.line + 1 && isHeading(rows, at),
   )
-  const first = countUp(rows.length).find((at) => isHeading(rows, at))
-  if (first === undefined || starts.length === 0) return []
+  if (starts.length === 0) return []
+  const [second] = starts as [number]
+  // The first table may have headings that are numbers, such as 202101.
+  const first =
+    countUp(second).find((at) => isHeading(rows, at)) ??
+    countUp(second).find((at) => hasFigure(rows[at]!)) ??
+    second
   const edges = [...new Set([first, ...starts])].sort((a, b) => a - b)
   const blocks = edges.map((from, i) => {
     const to = edges[i + 1] ?? rows.length

@@ -59,7 +59,11 @@ export function findPeriodColumns(
   const dated: number[] = []
   for (const column of candidates) {
     const filled = sample.filter((row) => textAt(row, column) !== '')
-    const good = filled.map((row) => read(cellAt(row, column), mayBeNumber(column)) !== null)
+    const asNumber = filled.map((row) => /^\d+(\.\d+)?$/.test(textAt(row, column)))
+    const reads = filled.map((row) => read(cellAt(row, column), mayBeNumber(column)) !== null)
+    // Below a heading that is a period itself, figures are no days that a spreadsheet counts.
+    const hasText = reads.some((good, i) => good && !asNumber[i])
+    const good = reads.map((isGood, i) => isGood && !(hasText && asNumber[i]))
     // Titles above and notes below the periods do not count against them.
     const body = good.slice(good.indexOf(true), good.lastIndexOf(true) + 1)
     const count = body.filter(Boolean).length

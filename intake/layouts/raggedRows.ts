@@ -37,8 +37,10 @@ export function mendRows(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
   const suspicious = long.filter((row) => isSuspicious(row, width, normal))
   if (suspicious.length === 0) return rows
   const mended = ask(suspicious, width, normal.length === 0, inquiry)
-  // A row that is left out stays as an empty one, so that every row keeps its place.
-  return rows.map((row) => (mended.has(row) ? (mended.get(row) ?? { ...row, cells: [] }) : row))
+  // Of a row that is left out its period stays, if it stands first: that there is no value then is known.
+  return rows.map((row) =>
+    mended.has(row) ? (mended.get(row) ?? { ...row, cells: row.cells.slice(0, 1) }) : row,
+  )
 }
 
 /** The widest of the first rows of words, before the first figures. */

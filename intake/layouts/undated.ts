@@ -26,10 +26,13 @@ const WORDS: Partial<Record<Frequency, string>> = {
  * @returns null when no column holds mostly figures
  */
 export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extraction | null {
-  const values = countUp(widthOf(rows)).filter(
+  const figures = countUp(widthOf(rows)).filter(
     (column) =>
       rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * rows.length - 1),
   )
+  // A column that counts the rows is none of values, unless it is the only one.
+  const own = figures.filter((column) => !countsRows(rows, column))
+  const values = own.length > 0 ? own : figures
   if (values.length === 0) return null
   const first = rows.findIndex((row) => values.some((column) => isFigure(row, column)))
   const header = rows[first - 1]
@@ -80,6 +83,16 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
       })),
     })),
   }
+}
+
+/** Whether the figures of a column go up by one from row to row. */
+function countsRows(rows: readonly Row[], column: number): boolean {
+  const numbers = rows
+    .filter((row) => isFigure(row, column))
+    .map((row) => Number(textAt(row, column)))
+  return (
+    numbers.length > 2 && numbers.every((number, i) => i === 0 || number === numbers[i - 1]! + 1)
+  )
 }
 
 /** @throws Unreadable where every row has a name of its own: the rows are things, and not periods */

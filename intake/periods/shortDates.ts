@@ -18,7 +18,7 @@ const SAYS: Record<Way, string> = {
 }
 
 /**
- * Writes out dates of two numbers (`03/21` as `2021-03`) in the first column of them. Which number is what is taken from the
+ * Writes out dates of two numbers (`03/21` as `2021-03`) in the first column of them, or in a row of headings. Which number is what is taken from the
  * order of the rows where only one reading runs on without a gap; else it is asked.
  *
  * @returns the rows, that column written out; the same rows where there is no such column
@@ -26,8 +26,13 @@ const SAYS: Record<Way, string> = {
  */
 export function writeOutShortDates(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   const column = columnOfShortDates(rows)
-  if (column < 0) return rows
-  const texts = rows.map((row) => textAt(row, column)).filter((text) => SHORT.test(text))
+  const across = column < 0 ? rowOfShortDates(rows) : undefined
+  if (column < 0 && !across) return rows
+  const isDate = (row: Row, at: number) =>
+    (across ? row === across : at === column) && SHORT.test(textAt(row, at))
+  const texts = rows.flatMap((row) =>
+    row.cells.flatMap((_, at) => (isDate(row, at) ? [textAt(row, at)] : [])),
+  )
   const possible = WAYS.filter((way) => texts.every((text) => placeOf(text, way) !== null))
   const runs = possible.filter((way) => isUnbroken(texts.map((text) => placeOf(text, way)!)))
   const offered = possible.filter(
@@ -49,18 +54,20 @@ export function writeOutShortDates(rows: readonly Row[], inquiry: Inquiry): read
   if (!hasYear(way)) {
     throw new Unreadable([
       {
-        line: rows.find((row) => SHORT.test(textAt(row, column)))!.line,
-        column: column + 1,
+        line: rows.find((row) => row.cells.some((_, at) => isDate(row, at)))!.line,
+        column: column < 0 ? null : column + 1,
         because: `"${first}" is a day without a year. Write the year with it.`,
       },
     ])
   }
-  return rows.map((row) => {
-    const text = textAt(row, column)
-    return SHORT.test(text)
-      ? { ...row, cells: row.cells.map((cell, at) => (at === column ? written(text, way) : cell)) }
-      : row
-  })
+  return rows.map((row) =>
+    row.cells.some((_, at) => isDate(row, at))
+      ? {
+          ...row,
+          cells: row.cells.map((cell, at) => (isDate(row, at) ? written(String(cell), way) : cell)),
+        }
+      : row,
+  )
 }
 
 function hasYear(way: Way): boolean {
@@ -84,6 +91,13 @@ function columnOfShortDates(rows: readonly Row[]): number {
     if (count >= 2 && count >= MOSTLY * body.length) return column
   }
   return -1
+}
+
+/** The row of headings that are short dates, where periods run across. */
+function rowOfShortDates(rows: readonly Row[]): Row | undefined {
+  return rows
+    .slice(0, 50)
+    .find((row) => row.cells.filter((_, at) => SHORT.test(textAt(row, at))).length >= 3)
 }
 
 /** Months, or days of a year without a name, counted on; null for what is no date so. */

@@ -1,0 +1,307 @@
+import { addPeriods, type Period } from '../core/calendar/period'
+
+/** Gives numbers from 0 to below 1. */
+export type Random = () => number
+
+/** What a file says, for certain. */
+export interface Truth {
+  readonly seasons: 12 | 4 | 1
+  readonly start: Period
+  readonly series: readonly { readonly name: string; readonly values: readonly (number | null)[] }[]
+}
+
+/** A file as an analyst may have it, with what it says and the answers to questions that may be asked. */
+export interface FamilyFile {
+  readonly truth: Truth
+  readonly text: string
+  readonly answers: Readonly<Record<string, string>>
+  /** The choices that it was written by, to find what is misread. */
+  readonly made: readonly string[]
+}
+
+const NAMES = [
+  'Paint',
+  'Primer',
+  'Paint (white)',
+  'North',
+  'Depot 2',
+  'Wood stain',
+  'Überzug',
+  'A & B',
+]
+const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
+const LONG_MONTHS =
+  'January February March April May June July August September October November December'.split(' ')
+const GERMAN =
+  'Januar Februar März April Mai Juni Juli August September Oktober November Dezember'.split(' ')
+const two = (n: number) => String(n).padStart(2, '0')
+
+type Written = (period: Period) => string
+const STYLES: Record<Truth['seasons'], Readonly<Record<string, Written>>> = {
+  12: {
+    iso: ({ year, season }) => `${year}-${two(season)}`,
+    day: ({ year, season }) => `${year}-${two(season)}-01`,
+    named: ({ year, season }) => `${MONTHS[season - 1]} ${year}`,
+    long: ({ year, season }) => `${LONG_MONTHS[season - 1]} ${year}`,
+    german: ({ year, season }) => `${GERMAN[season - 1]} ${year}`,
+    short: ({ year, season }) => `${MONTHS[season - 1]}-${two(year % 100)}`,
+    american: ({ year, season }) => `${MONTHS[season - 1]} 1 ${year}`,
+    british: ({ year, season }) => `1 ${LONG_MONTHS[season - 1]} ${year}`,
+    lastDay: ({ year, season }) =>
+      `${two(new Date(Date.UTC(year, season, 0)).getUTCDate())}/${two(season)}/${year}`,
+    points: ({ year, season }) => `01.${two(season)}.${year}`,
+    zone: ({ year, season }) => `${year}-${two(season)}-01T00:00:00+01:00`,
+    compact: ({ year, season }) => `${year}${two(season)}`,
+    slash: ({ year, season }) => `${two(season)}/${two(year % 100)}`,
+  },
+  4: {
+    iso: ({ year, season }) => `${year}-Q${season}`,
+    before: ({ year, season }) => `Q${season} ${year}`,
+    words: ({ year, season }) => `${season}. Quartal ${year}`,
+    end: ({ year, season }) =>
+      `${year}-${two(season * 3)}-${season === 1 || season === 4 ? 31 : 30}`,
+    counted: ({ year, season }) => `${season}Q${two(year % 100)}`,
+  },
+  1: { plain: ({ year }) => String(year) },
+}
+
+/** Ways to write the numbers of a whole file. */
+const NUMBERS: Readonly<Record<string, (value: number) => string>> = {
+  plain: (value) => String(value),
+  comma: (value) => String(value).replace('.', ','),
+  thousands: (value) => value.toLocaleString('en-GB', { maximumFractionDigits: 2 }),
+  german: (value) => value.toLocaleString('de-DE', { maximumFractionDigits: 2 }),
+  spaces: (value) =>
+    value.toLocaleString('en-GB', { maximumFractionDigits: 2 }).replaceAll(',', ' '),
+  indian: (value) => value.toLocaleString('en-IN', { maximumFractionDigits: 2 }),
+  currency: (value) => (value < 0 ? `($${-value})` : `$${value}`),
+  exponent: (value) => value.toExponential(),
+}
+
+/**
+ * Makes a file by mixing members of the families of files that analysts have.
+ *
+ * @param random decides everything, so that a seed gives the same file again
+ */
+export function familyFile(random: Random): FamilyFile {
+  const made: string[] = []
+  const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!
+  const maybe = (chance: number, name: string): boolean => {
+    const isSo = random() < chance
+    if (isSo) made.push(name)
+    return isSo
+  }
+  const truth = truthBy(random, pick)
+  const { seasons, start, series } = truth
+  const periods = series[0]!.values.map((_, i) => addPeriods(start, i, seasons))
+  const style = pick(Object.keys(STYLES[seasons]))
+  const numbers = pick(Object.keys(NUMBERS))
+  const needsQuotes = ['comma', 'thousands', 'german', 'indian'].includes(numbers)
+  const delimiter = pick([';', '\t', '|', ...(needsQuotes ? [] : [',', ','])])
+  const areMarked = random() < 0.1
+  const layout = pick(
+    seasons === 1 ? ['columns', 'long'] : ['columns', 'columns', 'long', 'matrix', 'across', 'two'],
+  )
+  made.push(layout, style, numbers, `delimiter ${delimiter}`)
+  if (areMarked) made.push('marks')
+  const write = (value: number | null) =>
+    value === null
+      ? ''
+      : NUMBERS[numbers]!(value) +
+        (areMarked && random() < 0.2 ? pick(['*', '¹', ' (p)', 'r']) : '')
+  const say = STYLES[seasons][style]!
+  const at = (name: number, i: number) => write(series[name]!.values[i]!)
+  const byItem = (isOnce: boolean) =>
+    series.flatMap(({ name }, k) =>
+      periods.map((period, i) => [say(period), isOnce && i > 0 ? '' : name, at(k, i)]),
+    )
+  let rows: string[][]
+  switch (layout) {
+    case 'columns': {
+      const withIndex = maybe(0.2, 'running number')
+      const withYear = seasons !== 1 && maybe(0.2, 'year beside')
+      const withRemark = maybe(0.2, 'remarks')
+      const withTotal = series.length > 2 && maybe(0.4, 'total column')
+      const total = (i: number) =>
+        write(round(series.reduce((all, own) => all + (own.values[i] ?? 0), 0)))
+      rows = [
+        [
+          ...(withIndex ? [''] : []),
+          'period',
+          ...(withYear ? ['year'] : []),
+          ...series.map(({ name }) => name),
+          ...(withTotal ? ['Total'] : []),
+          ...(withRemark ? ['remark'] : []),
+        ],
+        ...periods.map((period, i) => [
+          ...(withIndex ? [String(i + 1)] : []),
+          say(period),
+          ...(withYear ? [String(period.year)] : []),
+          ...series.map((_, k) => at(k, i)),
+          ...(withTotal ? [total(i)] : []),
+          ...(withRemark ? [pick(['', '', 'flood', 'new shop'])] : []),
+        ]),
+      ]
+      const beside = rows[0]!.length - series.length - (withRemark ? 1 : 0) - (withTotal ? 1 : 0)
+      if (!withTotal && maybe(0.1, 'unit row')) {
+        const units = rows[0]!.map((_, column) =>
+          column >= beside && column < beside + series.length ? 'litres' : '',
+        )
+        rows.splice(1, 0, units)
+      }
+      if (maybe(0.2, 'total row')) {
+        const sums = series.map(({ values }) =>
+          write(round(values.reduce<number>((all, value) => all + (value ?? 0), 0))),
+        )
+        rows.push([
+          ...(withIndex ? [''] : []),
+          'Total',
+          ...(withYear ? [''] : []),
+          ...sums,
+          ...(withTotal ? [''] : []),
+          ...(withRemark ? [''] : []),
+        ])
+      }
+      break
+    }
+    case 'long':
+      rows = [
+        ['period', 'item', 'Sales'],
+        ...(maybe(0.5, 'by item')
+          ? byItem(maybe(0.4, 'item on its first row only'))
+          : periods.flatMap((period, i) =>
+              series.map(({ name }, k) => [say(period), name, at(k, i)]),
+            )),
+      ]
+      break
+    case 'matrix':
+      rows = matrixOf(truth, 0, write, maybe(0.5, 'years across'))
+      break
+    case 'across':
+      rows = [
+        ['item', ...periods.map(say)],
+        ...series.map(({ name }, k) => [name, ...periods.map((_, i) => at(k, i))]),
+      ]
+      break
+    default: {
+      const bare = maybe(0.3, 'no words over year and season')
+      rows = [
+        [
+          bare ? 'a' : 'year',
+          bare ? 'b' : seasons === 12 ? 'month' : 'quarter',
+          ...series.map(({ name }) => name),
+        ],
+        ...periods.map(({ year, season }, i) => [
+          String(year),
+          String(season),
+          ...series.map((_, k) => at(k, i)),
+        ]),
+      ]
+    }
+  }
+  const isAligned = layout !== 'across' && maybe(0.15, 'aligned by spaces')
+  const lines = isAligned
+    ? aligned(rows)
+    : rows.map((cells) => cells.map((cell) => quoted(cell, delimiter)).join(delimiter))
+  if (!isAligned && maybe(0.15, 'trailing separators'))
+    lines.forEach((line, i) => (lines[i] = line + delimiter))
+  if (maybe(0.2, 'title')) lines.unshift('Quillfield Paints', '')
+  if (maybe(0.15, 'comments')) lines.unshift('# from the till')
+  if (maybe(0.2, 'footnote')) lines.push('', 'Source: own count')
+  if (!isAligned && maybe(0.1, 'separator named')) lines.unshift(`sep=${delimiter}`)
+  if (!isAligned && maybe(0.1, 'second table')) {
+    const other = [
+      ['region', 'Staff'],
+      ['North', '3'],
+      ['South', '4'],
+    ]
+    lines.push('', ...other.map((cells) => cells.join(delimiter)))
+  }
+  const ending = maybe(0.3, 'CRLF') ? '\r\n' : '\n'
+  return {
+    truth: layout === 'matrix' ? { ...truth, series: [series[0]!] } : truth,
+    text: lines.join(ending) + ending,
+    answers: {
+      decimal: ['comma', 'german'].includes(numbers) ? 'comma' : 'point',
+      dates: 'day-first',
+      'short-dates': 'month-year',
+    },
+    made,
+  }
+}
+
+/** Columns of one width each, two spaces between; figures to the right. */
+function aligned(rows: readonly (readonly string[])[]): string[] {
+  const widths = rows[0]!.map((_, column) =>
+    Math.max(...rows.map((cells) => (cells[column] ?? '').length)),
+  )
+  return rows.map((cells) =>
+    cells
+      .map((cell, column) =>
+        column === 0 ? cell.padEnd(widths[column]!) : cell.padStart(widths[column]!),
+      )
+      .join('  '),
+  )
+}
+
+function truthBy(random: Random, pick: <T>(all: readonly T[]) => T): Truth {
+  const seasons = pick([12, 12, 12, 4, 4, 1] as const)
+  const count =
+    seasons === 1 ? 8 + Math.floor(random() * 10) : seasons * 3 + Math.floor(random() * seasons)
+  const start = {
+    year: 2005 + Math.floor(random() * 12),
+    season: 1 + Math.floor(random() * seasons),
+  }
+  const names = [...NAMES].sort(() => random() - 0.5).slice(0, 1 + Math.floor(random() * 3))
+  const size = 10 ** (2 + Math.floor(random() * 4))
+  const decimals = Math.floor(random() * 3)
+  const negative = random() < 0.1
+  const valueAt = () => {
+    const value = Number(((0.3 + random()) * size + random()).toFixed(decimals))
+    return negative && random() < 0.2 ? -value : value
+  }
+  return {
+    seasons,
+    start,
+    series: names.map((name) => ({
+      name,
+      values: Array.from({ length: count }, (_, i) =>
+        i > 0 && i < count - 1 && random() < 0.03 ? null : valueAt(),
+      ),
+    })),
+  }
+}
+
+function round(value: number): number {
+  return Number(value.toFixed(2))
+}
+
+function quoted(cell: string, delimiter: string): string {
+  return cell.includes(delimiter) || cell.includes('"') ? `"${cell.replaceAll('"', '""')}"` : cell
+}
+
+/** Years down and seasons across, or the other way. */
+function matrixOf(
+  { seasons, start, series }: Truth,
+  own: number,
+  write: (value: number | null) => string,
+  isTurned: boolean,
+): string[][] {
+  const { values } = series[own]!
+  const last = addPeriods(start, values.length - 1, seasons)
+  const years = Array.from({ length: last.year - start.year + 1 }, (_, i) => start.year + i)
+  const names = seasons === 12 ? MONTHS : ['Q1', 'Q2', 'Q3', 'Q4']
+  const cell = (year: number, season: number) => {
+    const at = (year - start.year) * seasons + season - start.season
+    return at < 0 || at >= values.length ? '' : write(values[at]!)
+  }
+  return isTurned
+    ? [
+        ['', ...years.map(String)],
+        ...names.map((name, i) => [name, ...years.map((year) => cell(year, i + 1))]),
+      ]
+    : [
+        ['', ...names],
+        ...years.map((year) => [String(year), ...names.map((_, i) => cell(year, i + 1))]),
+      ]
+}
