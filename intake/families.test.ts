@@ -842,6 +842,236 @@ const FAMILIES: Readonly<
       },
     ],
   },
+  'shapes of other files': {
+    'decimal comma comma': [
+      'month,Sales\n2021-01,1,5\n2021-02,2,5\n2021-03,3,25',
+      { asks: ['split-cells'] },
+    ],
+    shifted: [
+      'Sales,Returns\n2021-01,5,1\n2021-02,6,2\n2021-03,7,1',
+      {
+        'monthly columns': [
+          ['Sales', '2021-01', [5, 6, 7]],
+          ['Returns', '2021-01', [1, 2, 1]],
+        ],
+        notes: ['headings-shifted'],
+      },
+    ],
+    'merged key matrix': [
+      'Region,Year,Jan,Feb,Mar,Apr,May,Jun,Jul,Aug,Sep,Oct,Nov,Dec\nNorth,2020,1,2,3,4,5,6,7,8,9,10,11,12\n,2021,2,3,4,5,6,7,8,9,10,11,12,13\nSouth,2020,1,2,3,4,5,6,7,8,9,10,11,14\n,2021,2,3,4,5,6,7,8,9,10,11,12,15',
+      {
+        'monthly matrix': [
+          ['North', '2020-01', [1, 2, 3, 4, '24 values']],
+          ['South', '2020-01', [1, 2, 3, 4, '24 values']],
+        ],
+        notes: [],
+      },
+    ],
+    'metric long': [
+      'month,metric,value\n2021-01,price,5.5\n2021-01,units,600\n2021-02,price,7\n2021-02,units,800',
+      {
+        'monthly long': [
+          ['price', '2021-01', [5.5, 7]],
+          ['units', '2021-01', [600, 800]],
+        ],
+        notes: [],
+      },
+    ],
+    'year month names': [
+      'Year,Month,Sales\n2021,Jan,5\n2021,Feb,6\n2021,Mar,7\n,Apr,8',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7, 8]]], notes: [] },
+    ],
+    'year row blocks': [
+      'Month,Sales\n2020,\nJan,5\nFeb,6\nMar,7\n2021,\nJan,8\nFeb,9\nMar,10',
+      {
+        'monthly columns': [['Sales', '2020-01', [5, 6, 7, null, '15 values']]],
+        notes: ['title-rows', 'note-rows', 'missing'],
+      },
+    ],
+    'months only': [
+      'Month,Sales\nJan,5\nFeb,6\nMar,7\nApr,8\nMay,9\nJun,9\nJul,7\nAug,7\nSep,7\nOct,7\nNov,8\nDec,9',
+      { asks: ['frequency'] },
+    ],
+    'day numbers': [
+      'year,month,day,Sales\n2021,1,1,3\n2021,1,2,4\n2021,1,3,5\n2021,1,4,6\n2021,1,5,7\n2021,1,6,8\n2021,1,7,9\n2021,1,8,10\n2021,1,9,11\n2021,1,10,12\n2021,1,11,13\n2021,1,12,14\n2021,1,13,15\n2021,1,14,16\n2021,1,15,17\n2021,1,16,18\n2021,1,17,19\n2021,1,18,20\n2021,1,19,21\n2021,1,20,22\n2021,1,21,23\n2021,1,22,24\n2021,1,23,25\n2021,1,24,26\n2021,1,25,27\n2021,1,26,28\n2021,1,27,29\n2021,1,28,30\n2021,1,29,31\n2021,1,30,32\n2021,1,31,33\n2021,2,1,34\n2021,2,2,35\n2021,2,3,36\n2021,2,4,37\n2021,2,5,38\n2021,2,6,39\n2021,2,7,40\n2021,2,8,41\n2021,2,9,42\n2021,2,10,43\n2021,2,11,44\n2021,2,12,45\n2021,2,13,46\n2021,2,14,47\n2021,2,15,48\n2021,2,16,49\n2021,2,17,50\n2021,2,18,51\n2021,2,19,52\n2021,2,20,53\n2021,2,21,54\n2021,2,22,55\n2021,2,23,56\n2021,2,24,57\n2021,2,25,58\n2021,2,26,59\n2021,2,27,60\n2021,2,28,61\n2021,3,1,62\n2021,3,2,63\n2021,3,3,64\n2021,3,4,65\n2021,3,5,66\n2021,3,6,67\n2021,3,7,68\n2021,3,8,69\n2021,3,9,70\n2021,3,10,71\n2021,3,11,72\n2021,3,12,73\n2021,3,13,74\n2021,3,14,75\n2021,3,15,76\n2021,3,16,77\n2021,3,17,78\n2021,3,18,79\n2021,3,19,80\n2021,3,20,81\n2021,3,21,82',
+      {
+        'monthly columns': [['Sales', '2021-01', [558, 1330]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum', 'incomplete leave-out'],
+      },
+    ],
+    'week ending': [
+      'Week ending,Units\n1/8/2021,5\n1/15/2021,6\n1/22/2021,7\n1/29/2021,8\n2/5/2021,9\n2/12/2021,10\n2/19/2021,11\n2/26/2021,12\n3/5/2021,13\n3/12/2021,14\n3/19/2021,15\n3/26/2021,16\n4/2/2021,17\n4/9/2021,18\n4/16/2021,19\n4/23/2021,20\n4/30/2021,21\n5/7/2021,22\n5/14/2021,23\n5/21/2021,24',
+      {
+        'monthly columns': [['Units', '2021-02', [42, 58, 95]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['dates month-first', 'frequency monthly', 'gather sum', 'incomplete leave-out'],
+      },
+    ],
+    'am pm': [
+      'Timestamp,Sales\n1/15/2021 3:30:00 PM,5\n2/15/2021 4:30:00 PM,6\n3/15/2021 11:00:00 AM,7',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 6, 7]]],
+        notes: [],
+        taken: ['dates month-first'],
+      },
+    ],
+    'quarters roman': [
+      'Quarter,Sales\nI 2021,5\nII 2021,6\nIII 2021,7\nIV 2021,8',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 6, 7, 8]]], notes: [] },
+    ],
+    'q 12021': [
+      'Quarter,Sales\nQ1-21,5\nQ2-21,6\nQ3-21,7\nQ4-21,8\nQ1-22,9',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 6, 7, 8, 9]]], notes: [] },
+    ],
+    'q slash': [
+      'Quarter,Sales\n1/2021,5\n2/2021,6\n3/2021,7\n4/2021,8\n1/2022,9\n2/2022,9',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 6, 7, 8, 9, 9]]], notes: [] },
+    ],
+    range: [
+      'Period,Sales\nJan-Mar 2021,5\nApr-Jun 2021,6\nJul-Sep 2021,7\nOct-Dec 2021,8',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 6, 7, 8]]], notes: [] },
+    ],
+    'neg trailing': [
+      'month,Sales\n2021-01,5-\n2021-02,6\n2021-03,7-',
+      { 'monthly columns': [['Sales', '2021-01', [-5, 6, -7]]], notes: [] },
+    ],
+    'percent mix': [
+      'month,Sales,Share\n2021-01,5,50%\n2021-02,7,45%\n2021-03,7,44%',
+      {
+        'monthly columns': [
+          ['Sales', '2021-01', [5, 7, 7]],
+          ['Share [%]', '2021-01', [50, 45, 44]],
+        ],
+        notes: [],
+      },
+    ],
+    'blanks in values': [
+      'month,Sales\n2021-01,\n2021-02,7\n2021-03,\n2021-04,8',
+      { 'monthly columns': [['Sales', '2021-02', [7, null, 8]]], notes: ['missing'] },
+    ],
+    'zero pad': [
+      'month,Sales\n2021-01,007\n2021-02,008\n2021-03,010',
+      { 'monthly columns': [['Sales', '2021-01', [7, 8, 10]]], notes: [] },
+    ],
+    'id like': [
+      'month,Store,Sales\n2021-01,1,5\n2021-01,2,6\n2021-02,1,7\n2021-02,2,8',
+      {
+        'monthly long': [
+          ['1', '2021-01', [5, 7]],
+          ['2', '2021-01', [6, 8]],
+        ],
+        notes: [],
+      },
+    ],
+    'headings twice': [
+      'month,Sales\n2021-01,5\n2021-02,6\nmonth,Sales\n2021-03,7\n2021-04,8',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7, 8]]], notes: [] },
+    ],
+    'dup months rows': [
+      'month,Sales\n2021-01,1\n2021-02,2\n2021-03,3\n2021-04,4\n2021-05,5\n2021-06,6\n2021-01,7\n2021-02,8\n2021-03,9\n2021-04,10\n2021-05,11\n2021-06,12',
+      { asks: ['duplicates'] },
+    ],
+    'euro dates': [
+      'Datum;Umsatz\n01.02.2021;1.234,50\n01.03.2021;2.345,00\n01.04.2021;999,99',
+      { 'monthly columns': [['Umsatz', '2021-02', [1234.5, 2345, 999.99]]], notes: [] },
+    ],
+    'tab aligned': [
+      'Month\t\tSales\nJan 2021\t\t5\nFeb 2021\t\t6\nMar 2021\t\t7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'units in header': [
+      'Month,Sales in €,Volume in litres\n2021-01,5,6\n2021-02,6,7',
+      {
+        'monthly columns': [
+          ['Sales [€]', '2021-01', [5, 6]],
+          ['Volume [litres]', '2021-01', [6, 7]],
+        ],
+        notes: [],
+      },
+    ],
+    'excel serial text': [
+      'Date,Sales\n44197.0,5\n44228.0,6\n44256.0,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'two period cols': [
+      'From,To,Sales\n2021-01-01,2021-01-31,5\n2021-02-01,2021-02-28,6\n2021-03-01,2021-03-31,7',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 6, 7]]],
+        notes: ['from-to', 'ignored-columns'],
+      },
+    ],
+    'provisional col': [
+      'month,Sales,flag\n2021-01,5,p\n2021-02,6,\n2021-03,7,r',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['ignored-columns'] },
+    ],
+    bom: [
+      '﻿sep=,\nmonth,Sales\n2021-01,5\n2021-02,6',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6]]], notes: [] },
+    ],
+    bankers: [
+      'month,Sales\n2021-01,"(1,234.50)"\n2021-02,"2,000.00"\n2021-03,"(100.00)"',
+      { 'monthly columns': [['Sales', '2021-01', [-1234.5, 2000, -100]]], notes: [] },
+    ],
+    'k mixed': [
+      'month,Sales (k€)\n2021-01,1.2\n2021-02,1.3',
+      { 'monthly columns': [['Sales [k€]', '2021-01', [1.2, 1.3]]], notes: [] },
+    ],
+    'spanish dec': [
+      'mes;ventas\nene-21;1.234,5\nfeb-21;1.300,0\nmar-21;900,25',
+      { 'monthly columns': [['ventas', '2021-01', [1234.5, 1300, 900.25]]], notes: [] },
+    ],
+    'slash year': [
+      'Date,Sales\nJan/21,5\nFeb/21,6\nMar/21,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'dot month': [
+      'Date,Sales\n1.2021,5\n2.2021,6\n3.2021,7\n10.2021,8',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 6, 7, null, '10 values']]],
+        notes: ['missing'],
+      },
+    ],
+    'dec year': [
+      'time,value\n1990.0000,5\n1990.0833,6\n1990.1667,7\n1990.2500,8',
+      { 'monthly columns': [['value', '1990-01', [5, 6, 7, 8]]], notes: [] },
+    ],
+    'col totals': [
+      'Year,Q1,Q2,Q3,Q4,Year total\n2019,1,2,3,4,10\n2020,2,3,4,5,14',
+      {
+        'quarterly matrix': [['Series', '2019-Q1', [1, 2, 3, 4, 2, 3, 4, 5]]],
+        notes: ['total-columns'],
+      },
+    ],
+    'grand total top': [
+      'month,Sales\nTotal,18\n2021-01,5\n2021-02,6\n2021-03,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['total-rows'] },
+    ],
+    ytd: [
+      'month,Sales,YTD\n2021-01,1,1\n2021-02,2,3\n2021-03,3,6',
+      { 'monthly columns': [['Sales', '2021-01', [1, 2, 3]]], notes: ['total-columns'] },
+    ],
+    'info above': [
+      'Report:,Sales by month\nCreated:,2021-05-01\nUser:,JS\n\nmonth,Sales\n2021-01,5\n2021-02,6\n2021-03,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['title-rows'] },
+    ],
+    'semi decimal point': [
+      'month;Sales\n2021-01;1234.5\n2021-02;1300.25',
+      { 'monthly columns': [['Sales', '2021-01', [1234.5, 1300.25]]], notes: [] },
+    ],
+    'json nested': [
+      '{"data":[{"period":"2021-01","value":5},{"period":"2021-02","value":6}]}',
+      { 'monthly columns': [['value', '2021-01', [5, 6]]], notes: [] },
+    ],
+    'json cols': [
+      '{"month":["2021-01","2021-02"],"sales":[5,6]}',
+      { 'monthly columns': [['sales', '2021-01', [5, 6]]], notes: [] },
+    ],
+    'json arr arr': [
+      '[["month","Sales"],["2021-01",5],["2021-02",6]]',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6]]], notes: [] },
+    ],
+  },
 }
 
 describe.each(Object.entries(FAMILIES))('%s', (_, files) => {

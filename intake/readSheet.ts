@@ -60,7 +60,11 @@ function extractInOrder(rows: readonly Row[], inquiry: Inquiry): Extraction {
   if (example === null) return extract(rows, 'day-first', inquiry)
   const orders: readonly DayOrder[] = ['day-first', 'month-first']
   const [dayFirst, monthFirst] = orders.map((order) => tryOrder(rows, order, inquiry.answers))
-  if (dayFirst!.periods === monthFirst!.periods) return extract(rows, 'day-first', inquiry)
+  // Points between the numbers are written by those who begin with the day.
+  const hasPoints =
+    example.includes('.') && dayFirst!.rank < 3 && inquiry.answers.dates === undefined
+  if (hasPoints || dayFirst!.periods === monthFirst!.periods)
+    return extract(rows, 'day-first', inquiry)
   const order = inquiry.ask({
     id: 'dates',
     ask: `Does "${example}" begin with the day or with the month?`,

@@ -12,7 +12,7 @@ export function looksLikeJson(text: string): boolean {
 }
 
 /**
- * Rows of an array of records, of JSON lines, or of an object that holds one such array.
+ * Rows of an array of records or of lists, of JSON lines, or of an object that holds one such array or a list for each column.
  *
  * The keys become the first row, in the order in which they come up. A value that is itself an array or
  * an object has no place in a table and is refused.
@@ -20,7 +20,10 @@ export function looksLikeJson(text: string): boolean {
  * @throws Refusal for text that is no JSON, or JSON that holds no records
  */
 export function recordsAsRows(text: string): Row[] {
-  const records = recordsIn(parse(text))
+  const parsed = parse(text)
+  const table = listsAsRows(parsed) ?? columnsAsRows(parsed)
+  if (table) return table
+  const records = recordsIn(parsed)
   const keys: string[] = []
   const known = new Map<string, number>()
   const count = cellCounter()
@@ -37,6 +40,41 @@ export function recordsAsRows(text: string): Row[] {
     return { line: i + 2, cells: Array.from(cells, (cell) => cell ?? '') }
   })
   return [{ line: 1, cells: keys.map((key) => key.trim()) }, ...rows]
+}
+
+/** A list of lists: every one is a row, the first that of the headings. */
+function listsAsRows(value: unknown): Row[] | null {
+  if (!Array.isArray(value) || value.length === 0 || !value.every(Array.isArray)) return null
+  const count = cellCounter()
+  return (value as unknown[][]).map((cells, i) => {
+    count(cells.length)
+    return { line: i + 1, cells: cells.map((cell, k) => asCell(cell, String(k + 1), i)) }
+  })
+}
+
+/** Lists of the same length by their names: every one is a column. */
+function columnsAsRows(value: unknown): Row[] | null {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return null
+  const columns = Object.entries(value)
+  const lists = columns.map(([, list]) => list as unknown)
+  if (lists.length < 2 || !lists.every(Array.isArray)) return null
+  const [{ length }] = lists as [unknown[]]
+  const areCells = lists.every(
+    (list) =>
+      list.length === length && list.every((cell) => typeof cell !== 'object' || cell === null),
+  )
+  if (!areCells) return null
+  const count = cellCounter()
+  return [
+    { line: 1, cells: columns.map(([name]) => name.trim()) },
+    ...Array.from({ length }, (_, i): Row => {
+      count(lists.length)
+      return {
+        line: i + 2,
+        cells: columns.map(([name], k) => asCell((lists[k] as unknown[])[i], name, i)),
+      }
+    }),
+  ]
 }
 
 function asCell(value: unknown, key: string, record: number): Cell {

@@ -97,6 +97,10 @@ function sayFiscalYears(
   )
 }
 
+/** Headings over the first and last day of what a row is about. */
+const BEGINS = /^(from|start|begin|von|du|desde)/i
+const ENDS = /^(to|until|end|bis|au|hasta)/i
+
 /** The column of periods; of two with dates of their own, the one that the analyst says. */
 function chosenPeriods(
   rows: readonly Row[],
@@ -116,6 +120,11 @@ function chosenPeriods(
   const header = rows[first - 1]
   const name = (column: number) => (header && textAt(header, column)) || `column ${column + 1}`
   const columns = [...found.columns, ...found.rivals].sort((a, b) => a - b)
+  const [begins, ends] = columns.map(name) as [string, string]
+  if (columns.length === 2 && BEGINS.test(begins) && ENDS.test(ends)) {
+    inquiry.note('from-to', `Rows run from "${begins}" to "${ends}"; the first says their period.`)
+    return findPeriodColumns(rows, order, new Map([...wanted, [columns[0]!, 'period']]))
+  }
   const answer = inquiry.ask({
     id: 'period-column',
     ask: `${columns.map((column) => `"${name(column).slice(0, 40)}"`).join(' and ')} both hold dates. Which says the period of a row?`,

@@ -31,7 +31,7 @@ export interface Extraction {
 }
 
 /**
- * Name and unit from a heading: `Sales (litres)`. Round brackets hold a unit where they look like one; square ones always do,
+ * Name and unit from a heading: `Sales (litres)`, `Sales in €`. Round brackets hold a unit where they look like one; square ones always do,
  * and empty ones say that there is none.
  */
 export function titleOf(heading: string, column: number): { name: string; unit: string } {
@@ -39,5 +39,7 @@ export function titleOf(heading: string, column: number): { name: string; unit: 
   if (square) return { name: square[1]!, unit: square[2]!.trim() }
   const round = /^(.+?)\s*\(([^()]+)\)$/s.exec(heading)
   if (round && looksLikeUnit(round[2]!)) return { name: round[1]!, unit: round[2]!.trim() }
+  const behind = /^(.+?)(?: in |, )([^,]+)$/.exec(heading)
+  if (behind && looksLikeUnit(behind[2]!)) return { name: behind[1]!, unit: behind[2]!.trim() }
   return { name: heading || `Column ${column + 1}`, unit: '' }
 }

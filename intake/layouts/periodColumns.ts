@@ -11,9 +11,9 @@ import {
   type PlainNumber,
   type StatedYear,
 } from '../periods/periodText'
-import type { DayOrder, PeriodReading } from '../periods/periodReading'
+import { dayOf, type DayOrder, type PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
-import { DATE_HEADING, QUARTER_HEADING, WEEK_HEADING } from './words'
+import { DATE_HEADING, QUARTER_HEADING, TOTAL, WEEK_HEADING } from './words'
 
 /** Where the periods of a table stand, and what they say. */
 export interface PeriodColumns {
@@ -75,7 +75,10 @@ export function findPeriodColumns(
     }
   }
   if (best) {
-    const own = readColumn(rows, best.column, (cell) => read(cell, true))
+    const own = asQuarters(
+      rows,
+      readColumn(rows, best.column, (cell) => read(cell, true)),
+    )
     const others = dated.filter((column) => column !== best.column)
     return {
       ...own,
@@ -85,8 +88,115 @@ export function findPeriodColumns(
     }
   }
   return (
-    findYearAndSeason(rows, sample, candidates) ?? findYears(rows, sample, candidates, mayBeNumber)
+    withDays(rows, findYearAndSeason(rows, sample, candidates), candidates) ??
+    findSeasonsUnderYears(rows, candidates) ??
+    findDecimalYears(rows, candidates.filter(mayBeNumber)) ??
+    findYears(rows, sample, candidates, mayBeNumber)
   )
+}
+
+/** `1/2021` to `4/2021` under a heading that speaks of quarters. */
+function asQuarters(rows: readonly Row[], found: PeriodColumns): PeriodColumns {
+  const [column] = found.columns as [number]
+  const first = found.readings.findIndex((reading) => reading !== null)
+  const isHeaded = rows.slice(0, first).some((row) => QUARTER_HEADING.test(textAt(row, column)))
+  const areNumbers = found.readings.every(
+    (reading, at) =>
+      !reading ||
+      (reading.kind === 'month' &&
+        reading.month <= 4 &&
+        /^[\d/.-]+$/.test(textAt(rows[at]!, column))),
+  )
+  if (!isHeaded || !areNumbers) return found
+  return {
+    ...found,
+    readings: found.readings.map((reading) =>
+      reading?.kind === 'month'
+        ? { kind: 'quarter', year: reading.year, quarter: reading.month }
+        : reading,
+    ),
+  }
+}
+
+/** Year and month with the day in a third column. */
+function withDays(
+  rows: readonly Row[],
+  found: PeriodColumns | null,
+  candidates: readonly number[],
+): PeriodColumns | null {
+  if (!found?.readings.some((reading) => reading?.kind === 'month')) return found
+  const first = found.readings.findIndex((reading) => reading !== null)
+  const day = candidates.find(
+    (column) =>
+      !found.columns.includes(column) &&
+      /^(day|d|dd|tag|jour|d[ií]a)( of month)?$/i.test(textAt(rows[first - 1] ?? rows[0]!, column)),
+  )
+  if (day === undefined) return found
+  const readings = found.readings.map((reading, at) =>
+    reading?.kind === 'month'
+      ? dayOf(reading.year, reading.month, Number(textAt(rows[at]!, day)))
+      : null,
+  )
+  const isRead = readings.every((reading, at) => reading !== null || found.readings[at] === null)
+  return isRead ? { columns: [...found.columns, day], readings } : found
+}
+
+/** Months or quarters in one column, each year on a row of its own above them. */
+function findSeasonsUnderYears(
+  rows: readonly Row[],
+  candidates: readonly number[],
+): PeriodColumns | null {
+  for (const column of candidates) {
+    let year: StatedYear | null = null
+    let seasons = 0
+    let years = 0
+    let others = 0
+    const readings = rows.map((row): PeriodReading | null => {
+      const text = textAt(row, column)
+      const stated = statedYear(text)
+      if (stated) {
+        year = stated
+        years++
+        return null
+      }
+      const season = /^\d+$/.test(text) ? null : readSeason(text)
+      if (season && year) seasons++
+      else if (text !== '' && year && !TOTAL.test(text)) others++
+      return season && year ? inYear(year, season) : null
+    })
+    if (seasons >= 2 && years >= 2 && seasons > years && others <= 0.1 * seasons) {
+      return { columns: [column], readings }
+    }
+  }
+  return null
+}
+
+/** Years with decimals that are twelfths or quarters: `1990.083`. */
+function findDecimalYears(
+  rows: readonly Row[],
+  candidates: readonly number[],
+): PeriodColumns | null {
+  for (const column of candidates) {
+    const numbers = rows.map((row) => {
+      const text = textAt(row, column)
+      return /^(18|19|20)\d{2}(\.\d+)?$/.test(text) ? Number(text) : null
+    })
+    const present = numbers.filter((number) => number !== null)
+    if (present.length < 3 || present.every(Number.isInteger)) continue
+    const months = present.map((number) => number * 12)
+    const steps = months.slice(1).map((month, i) => Math.round(month - months[i]!))
+    const areMonths = months.every((month) => Math.abs(month - Math.round(month)) < 0.15)
+    if (!areMonths || !steps.every((step) => step === steps[0] && step > 0)) continue
+    return {
+      columns: [column],
+      readings: numbers.map((number): PeriodReading | null => {
+        if (number === null) return null
+        const month = Math.round(number * 12)
+        return { kind: 'month', year: Math.floor(month / 12), month: (month % 12) + 1 }
+      }),
+    }
+  }
+  return null
 }
 
 /** Whether another column tells of other months, and does not only say the same more or less exactly. */

@@ -1,7 +1,8 @@
 import { isBlank, textAt, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
+import { statedYear } from '../periods/periodText'
 import type { RowKind } from '../reading'
-import { isNumber } from './figures'
+import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './periodColumns'
 import { rowsThatAddUp } from './totals'
@@ -14,19 +15,26 @@ export function kindsOfRows(
   inquiry: Inquiry,
 ): { readonly headings: Headings; readonly rowKinds: readonly RowKind[] } {
   const first = readings.findIndex((reading) => reading !== null)
-  const headings = headingsAbove(rows, first, columns, (row) => isUnreadData(row, columns), inquiry)
+  const headings = headingsAbove(
+    rows,
+    first,
+    columns,
+    (row) => isUnreadData(row, columns) || (isTotalRow(row) && hasFigure(row)),
+    inquiry,
+  )
   const header = rows[headings.rows[0] ?? -1]
   const sums = rowsThatAddUp(rows, readings, columns, first)
   const unread: Row[] = []
   const rowKinds = rows.map((row, at): RowKind => {
     if (headings.rows.includes(at)) return 'header'
+    if (at < first && isTotalRow(row) && hasFigure(row)) return 'total'
     if (at < first && !isUnreadData(row, columns)) return 'title'
     if (sums.has(at) || isTotalRow(row)) return 'total'
     if (readings[at]) return 'data'
     if (/^(#|\/\/)/.test(textAt(row, 0))) return 'note'
     if (header && columns.every((column) => textAt(row, column) === textAt(header, column)))
       return 'header'
-    if (isBlank(row) || isNote(row, columns)) return 'note'
+    if (isBlank(row) || isNote(row, columns) || isYearAlone(row, columns)) return 'note'
     unread.push(row)
     return 'unread'
   })
@@ -45,6 +53,18 @@ function isUnreadData(row: Row, periods: readonly number[]): boolean {
   )
   const hasDigits = periods.some((column) => /\d/.test(textAt(row, column)))
   return hasDigits && beside.length > 0 && beside.every((column) => isNumber(row, column))
+}
+
+/** A year over the rows of its months. */
+function isYearAlone(row: Row, [column]: readonly number[]): boolean {
+  return (
+    statedYear(textAt(row, column!)) !== null &&
+    row.cells.every((cell, at) => at === column || cell === '')
+  )
+}
+
+function hasFigure(row: Row): boolean {
+  return row.cells.some((_, column) => isFigure(row, column))
 }
 
 function isTotalRow(row: Row): boolean {

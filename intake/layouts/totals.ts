@@ -11,6 +11,8 @@ import { TOTAL } from './words'
 const ADDS_UP = 0.9
 /** Rows from which a column that adds up all others is their total, whatever it is called. */
 const LONG_SUM = 6
+/** A column that sums up the year so far says nothing that the values do not. */
+const CUMULATED = /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad/i
 const MARKS: readonly DecimalMark[] = ['point', 'comma']
 
 /** Marks the value columns that add up the others: headed as a total, or in many rows to the last digit. */
@@ -26,6 +28,7 @@ export function markTotals(
     const others = roles.flatMap((role, column) =>
       role === 'value' && column !== total ? [column] : [],
     )
+    if (others.length > 0 && CUMULATED.test(heading)) roles[total] = 'total'
     if (others.length < 2) return
     const isHeaded = TOTAL.test(heading)
     const filled = sample.filter((at) => others.some((column) => textAt(rows[at]!, column) !== ''))

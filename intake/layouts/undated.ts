@@ -9,6 +9,7 @@ import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { isFigure } from './figures'
 import type { PeriodReading } from '../periods/periodReading'
+import { readSeason } from '../periods/periodText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction } from './observations'
 
@@ -102,6 +103,8 @@ function requireNoNames(data: readonly Row[], values: readonly number[], header?
     return (
       !values.includes(column) &&
       names.every((name) => /\p{L}{2}/u.test(name)) &&
+      // Months without a year are periods; the first is asked for.
+      names.some((name) => readSeason(name) === null) &&
       new Set(names).size === names.length
     )
   })

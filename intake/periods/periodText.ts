@@ -64,6 +64,11 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
     ([q, y]) => quarter(bare(y!), q!),
   ],
   [`(\\d{4})[-/. ]*([1-4])\\.? ?${QUARTER_WORD}`, ([y, q]) => quarter(y!, q!)],
+  // III 2021, 2021 IV: Roman numbers are quarters
+  [`(I{1,3}|IV)[-/. ]+(\\d{4})`, ([q, y]) => quarter(y!, roman(q!))],
+  [`(\\d{4})[-/. ]+(I{1,3}|IV)`, ([y, q]) => quarter(y!, roman(q!))],
+  // Jan-Mar 2021, April to June 2021
+  [`${WORD} ?(?:-|–|to|bis|/) ?${WORD}[-, ]*${YEAR}`, ([a, b, y]) => span(a!, b!, bare(y!))],
   // 2021-H1, H1 2021, 1H21, S1 2021, 1. Halbjahr 2021
   [`(\\d{4})[-/. ]*${HALF_WORD}\\.? ?([12])`, ([y, h]) => half(y!, h!)],
   [`${HALF_WORD}\\.? ?([12])[-/', ]*${YEAR}`, ([h, y]) => half(bare(y!), h!)],
@@ -250,6 +255,18 @@ function named(word: string, read: (month: number) => PeriodReading | null): Per
 function quarter(year: string, at: string): PeriodReading | null {
   const y = yearOf(year)
   return y === null ? null : { kind: 'quarter', year: y, quarter: Number(at) }
+}
+
+function roman(number: string): string {
+  return String(['I', 'II', 'III', 'IV'].indexOf(number.toUpperCase()) + 1)
+}
+
+/** From one month to another: a quarter or a half of the year, where they are one. */
+function span(from: string, to: string, year: string): PeriodReading | null {
+  const [first, last] = [monthByName(from), monthByName(to)]
+  if (!first || !last) return null
+  if (first % 3 === 1 && last === first + 2) return quarter(year, String((first + 2) / 3))
+  return first % 6 === 1 && last === first + 5 ? half(year, String((first + 5) / 6)) : null
 }
 
 function half(year: string, at: string): PeriodReading | null {
