@@ -20,6 +20,7 @@ export function seriesFacts({ name, noun, unit, calendar, start, values }: Serie
     frequency: calendar.frequency,
     seasons: calendar.seasons,
     yearStart: calendar.yearStart,
+    ...(calendar.seasonNames ? { seasonNames: calendar.seasonNames } : {}),
     start: code(1),
     end: code(values.length),
     periods: values.length,

@@ -20,6 +20,7 @@ export interface SeriesFacts {
   readonly frequency: Frequency
   readonly seasons: number
   readonly yearStart: number
+  readonly seasonNames?: readonly string[]
   /** Period codes of the whole series. */
   readonly start: string
   readonly end: string

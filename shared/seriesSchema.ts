@@ -35,6 +35,8 @@ export const seriesDocumentSchema = z.strictObject({
   frequency: z.enum(FREQUENCIES),
   seasons: z.int().min(2).max(1000).optional(),
   yearStart: z.int().min(1).max(1000).optional(),
+  /** What the seasons are called, where not by their number. */
+  seasonNames: z.array(lineSchema.min(1).max(60)).max(1000).optional(),
   start: z.string().min(1).max(20),
   values: z.array(z.number().nullable()).min(1).max(MOST_PERIODS),
   adjustments: adjustmentsSchema.optional(),
@@ -48,7 +50,8 @@ export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
  *   the frequency, and for an adjustment of a period that the series does not have
  */
 export function seriesFromDocument(document: SeriesDocument): Series {
-  const { name, unit, noun, frequency, seasons, yearStart, values, adjustments = [] } = document
+  const { name, unit, noun, frequency, seasons, yearStart, seasonNames, values } = document
+  const { adjustments = [] } = document
   if (frequency !== 'seasons' && seasons !== undefined) {
     const own = calendarOf(frequency).seasons
     if (own !== seasons) {
@@ -63,6 +66,7 @@ export function seriesFromDocument(document: SeriesDocument): Series {
     calendar = calendarOf(frequency, {
       ...(seasons === undefined ? {} : { seasons }),
       ...(yearStart === undefined ? {} : { yearStart }),
+      ...(seasonNames === undefined ? {} : { seasonNames }),
     })
   } catch (error) {
     throw new Refusal((error as RangeError).message, 'seasons')
@@ -96,6 +100,7 @@ export function documentFromSeries({
     frequency: calendar.frequency,
     ...(calendar.frequency === 'seasons' ? { seasons: calendar.seasons } : {}),
     ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),
+    ...(calendar.seasonNames ? { seasonNames: [...calendar.seasonNames] } : {}),
     start: formatPeriod(start, calendar),
     values: [...values],
     ...(adjustments.length === 0 ? {} : { adjustments: [...adjustments] }),

@@ -120,6 +120,22 @@ describe('period codes', () => {
   })
 })
 
+describe('seasons with names', () => {
+  const seasonNames = ['Winter', 'Spring', 'Summer', 'Autumn']
+  it('are called by them, and there is one for each', () => {
+    const calendar = calendarOf('quarterly', { seasonNames })
+    expect(seasonLabel(3, calendar)).toBe('Summer')
+    expect(periodLabel({ year: 2021, season: 1 }, calendar)).toBe('Winter 2021')
+    expect(() => calendarOf('monthly', { seasonNames })).toThrow('need as many names')
+  })
+
+  it('years that are counted from the first are said so', () => {
+    expect(periodLabel({ year: 1, season: 3 }, calendarOf('quarterly'))).toBe('Year 1 Q3')
+    expect(periodLabel({ year: 12, season: 2 }, calendarOf('monthly'))).toBe('Year 12 Feb')
+    expect(periodLabel({ year: 2, season: 1 }, calendarOf('yearly'))).toBe('Year 2')
+  })
+})
+
 describe('labels', () => {
   it('are those of the trade', () => {
     const period = { year: 2024, season: 2 }

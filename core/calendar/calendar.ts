@@ -9,6 +9,8 @@ export interface Calendar {
   readonly seasons: number
   /** The season, 1..m, in which a year of the tables begins. Lays tables out; changes no figure. */
   readonly yearStart: number
+  /** What the seasons are called, the first first, where not by their number: `Spring`, `Summer`. */
+  readonly seasonNames?: readonly string[]
 }
 
 const SEASONS: Record<Exclude<Frequency, 'seasons'>, number> = {
@@ -23,14 +25,18 @@ const SEASONS: Record<Exclude<Frequency, 'seasons'>, number> = {
  *
  * @param frequency one of {@link FREQUENCIES}
  * @param options `seasons`, the cycle length, is read for the frequency `seasons` only;
- *   `yearStart` is the first season of a year, 1 when left out
- * @throws RangeError when the cycle is not a whole number from 2 to 1,000, or the year starts
- *   outside it
+ *   `yearStart` is the first season of a year, 1 when left out; `seasonNames` has a name for each
+ * @throws RangeError when the cycle is not a whole number from 2 to 1,000, the year starts
+ *   outside it, or there are more or fewer names than seasons
  * @example calendarOf('quarterly') // { frequency: 'quarterly', seasons: 4, yearStart: 1 }
  */
 export function calendarOf(
   frequency: Frequency,
-  options: { seasons?: number; yearStart?: number } = {},
+  options: {
+    readonly seasons?: number
+    readonly yearStart?: number
+    readonly seasonNames?: readonly string[]
+  } = {},
 ): Calendar {
   const seasons = frequency === 'seasons' ? (options.seasons ?? NaN) : SEASONS[frequency]
   if (frequency === 'seasons' && !(Number.isInteger(seasons) && seasons >= 2 && seasons <= 1000)) {
@@ -40,5 +46,10 @@ export function calendarOf(
   if (!(Number.isInteger(yearStart) && yearStart >= 1 && yearStart <= seasons)) {
     throw new RangeError(`A year must start in a season from 1 to ${seasons}.`)
   }
-  return { frequency, seasons, yearStart }
+  const { seasonNames } = options
+  if (!seasonNames) return { frequency, seasons, yearStart }
+  if (seasonNames.length !== seasons) {
+    throw new RangeError(`${seasons} seasons need as many names; there are ${seasonNames.length}.`)
+  }
+  return { frequency, seasons, yearStart, seasonNames }
 }

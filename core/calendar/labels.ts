@@ -9,6 +9,7 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
  * @param season 1..m
  */
 export function seasonLabel(season: number, calendar: Calendar): string {
+  if (calendar.seasonNames) return calendar.seasonNames[season - 1]!
   switch (calendar.frequency) {
     case 'monthly':
       return MONTHS[season - 1]!
@@ -34,6 +35,7 @@ export function periodLabel(period: Period, calendar: Calendar): string {
       ? year
       : `${year} ${seasonLabel(period.season, calendar)}`
   }
+  if (calendar.seasonNames) return `${seasonLabel(period.season, calendar)} ${period.year}`
   switch (calendar.frequency) {
     case 'monthly':
       return `${MONTHS[period.season - 1]} ${period.year}`

@@ -29,7 +29,7 @@ export function assemble(
   read: readonly ValuedSeries[],
   inquiry: Inquiry,
 ): { frequency: Frequency; series: ReadSeries[] } {
-  const series = withStatedStarts(
+  const { series, seasonNames } = withStatedStarts(
     read.filter(({ entries }) => entries.length > 0),
     inquiry,
   )
@@ -41,7 +41,10 @@ export function assemble(
   }
   const { frequency, how } =
     rows === 'seasons' ? { frequency: rows, how: null } : targetOf(rows, series, inquiry)
-  const calendar = calendarOf(frequency, seasonsOf(readings))
+  const calendar = calendarOf(frequency, {
+    ...seasonsOf(readings),
+    ...(seasonNames && frequency === 'quarterly' ? { seasonNames } : {}),
+  })
   const assembled = how
     ? rollUp(series, calendar, rows, how, inquiry)
     : onePerPeriod(series, calendar, inquiry)

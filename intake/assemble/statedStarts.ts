@@ -11,16 +11,17 @@ type Fiscal = PeriodReading & { kind: 'fiscal' }
  * Periods whose place in the calendar only the analyst knows, put there: fiscal periods and quarters by the month in which that
  * year begins, named seasons by the one that comes first, thirteen periods as they are.
  *
+ * @returns the series, and the names of their seasons where they have some
  * @throws Waiting for an answer
  */
 export function withStatedStarts(
   series: readonly ValuedSeries[],
   inquiry: Inquiry,
-): readonly ValuedSeries[] {
+): { readonly series: readonly ValuedSeries[]; readonly seasonNames?: readonly string[] } {
   const readings = new Set(series.flatMap(({ entries }) => entries.map(({ at }) => at.period)))
   const fiscal = [...readings].filter((reading) => reading.kind === 'fiscal')
   const named = [...readings].filter((reading) => reading.kind === 'named-season')
-  if (fiscal.length === 0 && named.length === 0) return series
+  if (fiscal.length === 0 && named.length === 0) return { series }
   const isThirteen = fiscal.some(({ of, period }) => of === 12 && period === 13)
   const first = fiscal.length > 0 && !isThirteen ? askForStart(fiscal[0]!, inquiry) : 1
   const firstSeason = named.length > 0 ? askForSeason(named[0]!.season, inquiry) : 1
@@ -37,13 +38,16 @@ export function withStatedStarts(
       ? { kind: 'season', year: period.year, season: period.period, of: 13 }
       : inCalendar(period, first)
   }
-  return series.map((own) => ({
+  const moved = series.map((own) => ({
     ...own,
     entries: own.entries.map((entry) => ({
       ...entry,
       at: { ...entry.at, period: placed(entry.at.period) },
     })),
   }))
+  return named.length === 0
+    ? { series: moved }
+    : { series: moved, seasonNames: SEASONS.map((_, i) => SEASONS[(firstSeason - 1 + i) % 4]!) }
 }
 
 function askForStart(example: Fiscal, inquiry: Inquiry): number {

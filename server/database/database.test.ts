@@ -350,6 +350,21 @@ describe('the store', () => {
     close()
   })
 
+  it('keeps what the seasons of a series are called', () => {
+    const { db, close } = openDatabase(':memory:', MIGRATIONS)
+    const series = {
+      ...incoming.series,
+      frequency: 'quarterly' as const,
+      start: '2020-Q1',
+      seasonNames: ['Spring', 'Summer', 'Autumn', 'Winter'],
+    }
+    keepSeries(db, [{ ...incoming, series }])
+    expect(findStudy(db, listShelf(db)[0]!.studyId)!.series).toEqual(series)
+    const wrong = { ...series, seasonNames: ['Spring'] }
+    expect(() => keepSeries(db, [{ ...incoming, series: wrong }])).toThrow('as many names')
+    close()
+  })
+
   it('keeps the steps of undo and how the Bench was left, and lets them go with the series', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming]) as [string]

@@ -16,6 +16,8 @@ export const series = sqliteTable('series', {
   frequency: text().$type<Frequency>().notNull(),
   seasons: integer().notNull(),
   yearStart: integer('year_start').notNull(),
+  /** What the seasons are called, where not by their number. */
+  seasonNames: text('season_names', { mode: 'json' }).$type<string[]>(),
   /** What the analyst files it under on the shelf; empty for none. */
   group: text('shelf_group').notNull().default(''),
   notes: text().notNull().default(''),

@@ -46,6 +46,7 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
           frequency: document.frequency,
           seasons: calendar.seasons,
           yearStart: calendar.yearStart,
+          seasonNames: document.seasonNames ?? null,
           createdAt: now,
           updatedAt: now,
         })
@@ -212,7 +213,11 @@ export function aboutOf({ name, unit, noun, group, notes }: StoredSeries): About
 
 /** The core's series behind a stored row. */
 export function toSeries(stored: StoredSeries): Series {
-  const calendar = calendarOf(stored.frequency, stored)
+  const { frequency, seasons, yearStart, seasonNames } = stored
+  const calendar = calendarOf(frequency, {
+    ...{ seasons, yearStart },
+    ...(seasonNames ? { seasonNames } : {}),
+  })
   const series = {
     name: stored.name,
     unit: stored.unit,

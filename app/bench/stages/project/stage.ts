@@ -40,6 +40,6 @@ export const project: ResultStage = {
     const scale = displayScale(columns.value, series.unit)
     const total = forecast.forecast.reduce((sum, value) => sum + value, 0)
     const periods = countPeriods(method.forecast.horizon, calendarOfResult(result))
-    return `${periods}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`
+    return `${periods}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`.trim()
   },
 }

@@ -58,7 +58,7 @@ export function axisTicks(
   })
 }
 
-/** `season 3` is `3` under a column. */
+/** `season 3` is `3` under a column, and `Summer` is `Sum`. */
 function shortSeason(label: string): string {
-  return label.replace('season ', '')
+  return label.startsWith('season ') ? label.replace('season ', '') : label.slice(0, 3)
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `series` ADD `season_names` text;
