@@ -1072,6 +1072,192 @@ const FAMILIES: Readonly<
       { 'monthly columns': [['Sales', '2021-01', [5, 6]]], notes: [] },
     ],
   },
+  'more shapes of files': {
+    'monthly unique note': [
+      'month,note,Sales\n2021-01,a,5\n2021-02,b,6\n2021-03,c,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['ignored-columns'] },
+    ],
+    'long missing combos': [
+      'month,shop,Sales\n2021-01,A,5\n2021-01,B,6\n2021-02,A,7\n2021-03,A,8\n2021-03,B,9',
+      {
+        'monthly long': [
+          ['A', '2021-01', [5, 7, 8]],
+          ['B', '2021-01', [6, null, 9]],
+        ],
+        notes: ['missing'],
+      },
+    ],
+    'long total rows': [
+      'month,shop,Sales\n2021-01,A,5\n2021-01,B,6\n2021-01,Total,11\n2021-02,A,7\n2021-02,B,1\n2021-02,Total,8',
+      {
+        'monthly long': [
+          ['A', '2021-01', [5, 7]],
+          ['B', '2021-01', [6, 1]],
+        ],
+        notes: ['total-rows'],
+      },
+    ],
+    'sum rows blank': [
+      'Product,Month,Sales\nPaint,2021-01,5\nPaint,2021-02,6\nPaint total,,11\nPrimer,2021-01,7\nPrimer,2021-02,8\nPrimer total,,15\nGrand total,,26',
+      {
+        'monthly long': [
+          ['Paint', '2021-01', [5, 6]],
+          ['Primer', '2021-01', [7, 8]],
+        ],
+        notes: ['total-rows'],
+      },
+    ],
+    'int years': [
+      'Year,Sales,Price\n2015,100,5\n2016,110,5\n2017,120,6\n2018,130,6',
+      {
+        'yearly columns': [
+          ['Sales', '2015', [100, 110, 120, 130]],
+          ['Price', '2015', [5, 5, 6, 6]],
+        ],
+        notes: [],
+      },
+    ],
+    'yearly values look years': [
+      'Year,Sales\n2015,2015\n2016,2020\n2017,2031\n2018,2044',
+      { 'yearly columns': [['Sales', '2015', [2015, 2020, 2031, 2044]]], notes: [] },
+    ],
+    'monthly like years': [
+      'month,Sales\n2021-01,2011\n2021-02,2012\n2021-03,2013\n2021-04,2014\n2021-05,2015\n2021-06,2016',
+      {
+        'monthly columns': [['Sales', '2021-01', [2011, 2012, 2013, 2014, 2015, 2016]]],
+        notes: [],
+      },
+    ],
+    'header num': [
+      'month,2020,2021,2022\nJan,5,6,7\nFeb,6,7,8\nMar,7,8,9\nTotal,18,21,24',
+      {
+        'monthly matrix': [['Series', '2020-01', [5, 6, 7, null, '27 values']]],
+        notes: ['total-rows', 'missing'],
+      },
+    ],
+    'fiscal matrix': [
+      'Year,Apr,May,Jun,Jul,Aug,Sep,Oct,Nov,Dec,Jan,Feb,Mar\n2020/21,1,2,3,4,5,6,7,8,9,10,11,12\n2021/22,2,3,4,5,6,7,8,9,10,11,12,13',
+      { 'monthly matrix': [['Series', '2020-04', [1, 2, 3, 4, '24 values']]], notes: [] },
+    ],
+    'fiscal matrix plain': [
+      'Year,Apr,May,Jun,Jul,Aug,Sep,Oct,Nov,Dec,Jan,Feb,Mar\n2020,1,2,3,4,5,6,7,8,9,10,11,12\n2021,2,3,4,5,6,7,8,9,10,11,12,13',
+      { asks: [] },
+    ],
+    'dates across': [
+      'shop,01/01/2021,01/02/2021,01/03/2021\nA,15,22,33\nB,22,33,44',
+      { asks: ['dates'] },
+    ],
+    'month num across': [
+      'Year,1,2,3,4,5,6,7,8,9,10,11,12\n2020,11,12,13,14,15,16,17,18,19,20,21,22\n2021,12,13,14,15,16,17,18,19,20,21,22,23',
+      { 'monthly matrix': [['Series', '2020-01', [11, 12, 13, 14, '24 values']]], notes: [] },
+    ],
+    'quarter num across': [
+      'Year,1,2,3,4\n2019,11,12,13,14\n2020,12,13,14,15\n2021,12,13,14,15',
+      { 'quarterly matrix': [['Series', '2019-Q1', [11, 12, 13, 14, '12 values']]], notes: [] },
+    ],
+    'year col mid': [
+      'Sales,Month,Year\n5,Jan,2021\n6,Feb,2021\n7,Mar,2021',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'month text': [
+      'Month of year,Year,Sales\n01 - January,2021,5\n02 - February,2021,6\n03 - March,2021,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'quarter text': [
+      'Period,Sales\n"1st quarter, 2021",5\n"2nd quarter, 2021",6\n"3rd quarter, 2021",7',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 6, 7]]], notes: [] },
+    ],
+    'half mix': [
+      'Period,Sales\n2021-01,5\n2021-02,6\nH1 2021,30',
+      { refused: 'This line has a half-year where line 2 has a month; a series' },
+    ],
+    'currency code col': [
+      'month,Currency,Amount\n2021-01,EUR,5\n2021-01,USD,6\n2021-02,EUR,7\n2021-02,USD,8',
+      {
+        'monthly long': [
+          ['EUR', '2021-01', [5, 7]],
+          ['USD', '2021-01', [6, 8]],
+        ],
+        notes: [],
+      },
+    ],
+    'neg brackets': [
+      'month,Profit (loss)\n2021-01,5\n2021-02,(6)\n2021-03,7',
+      { 'monthly columns': [['Profit (loss)', '2021-01', [5, -6, 7]]], notes: [] },
+    ],
+    'thousands space narrow': [
+      'month;Sales\n2021-01;12 345\n2021-02;9 876\n2021-03;998',
+      { 'monthly columns': [['Sales', '2021-01', [12345, 9876, 998]]], notes: [] },
+    ],
+    'point thousands only': [
+      'Monat;Umsatz\nJan 2021;12.345\nFeb 2021;9.876\nMär 2021;998',
+      { asks: ['decimal'] },
+    ],
+    'point thousands mixed': [
+      'Monat;Umsatz\nJan 2021;12.345\nFeb 2021;9.876,5\nMär 2021;998',
+      { 'monthly columns': [['Umsatz', '2021-01', [12345, 9876.5, 998]]], notes: [] },
+    ],
+    'percent no sign': [
+      'month,Growth %\n2021-01,5\n2021-02,6',
+      { 'monthly columns': [['Growth %', '2021-01', [5, 6]]], notes: [] },
+    ],
+    refs: ['month,Sales\n2021-01,5 (1)\n2021-02,6\n2021-03,7', { asks: ['unread-values'] }],
+    'refs 2': [
+      'month,Sales\n2021-01,5¹\n2021-02,6²\n2021-03,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['marks'] },
+    ],
+    'ref digits': [
+      'month,Sales\n2021-01,500[a]\n2021-02,600\n2021-03,700',
+      { 'monthly columns': [['Sales', '2021-01', [500, 600, 700]]], notes: ['marks'] },
+    ],
+    'leading mark': [
+      'month,Sales\n2021-01,*500\n2021-02,600\n2021-03,r 700',
+      { asks: ['unread-values'] },
+    ],
+    'blank rows between': [
+      'month,Sales\n2021-01,5\n\n2021-02,6\n\n2021-03,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
+    'year gap blank': [
+      'month,Sales\n2021-01,7\n2021-02,10\n2021-03,13\n2021-04,16\n2021-05,19\n2021-06,22\n2021-07,25\n2021-08,28\n2021-09,31\n2021-10,34\n2021-11,37\n2021-12,40\n\n2022-01,7\n2022-02,12\n2022-03,17\n2022-04,22\n2022-05,27\n2022-06,32\n2022-07,37\n2022-08,42\n2022-09,47\n2022-10,52\n2022-11,57\n2022-12,62',
+      { 'monthly columns': [['Sales', '2021-01', [7, 10, 13, 16, '24 values']]], notes: [] },
+    ],
+    'pivot blank': [
+      'Sum of Sales,Column Labels,,\nRow Labels,North,South,Grand Total\n2021-01,5,6,11\n2021-02,6,7,13\n2021-03,7,8,15\nGrand Total,18,21,39',
+      {
+        'monthly columns': [
+          ['North', '2021-01', [5, 6, 7]],
+          ['South', '2021-01', [6, 7, 8]],
+        ],
+        notes: ['title-rows', 'total-rows', 'total-columns'],
+      },
+    ],
+    'pivot years': [
+      'Row Labels,Sum of Sales\n2020,18\nJan,5\nFeb,6\nMar,7\n2021,27\nJan,8\nFeb,9\nMar,10\nGrand Total,45',
+      {
+        'monthly columns': [['Sum of Sales', '2020-01', [5, 6, 7, null, '15 values']]],
+        notes: ['total-rows', 'missing'],
+      },
+    ],
+    'sep 2': [
+      'sep=\t\nmonth\tSales\n2021-01\t1,5\n2021-02\t2,5',
+      { 'monthly columns': [['Sales', '2021-01', [1.5, 2.5]]], notes: [] },
+    ],
+    'long num names': [
+      'month,year sales\n2021-01,5\n2021-02,6',
+      { 'monthly columns': [['year sales', '2021-01', [5, 6]]], notes: [] },
+    ],
+    'region code': [
+      'month,region,code,Sales\n2021-01,North,N,5\n2021-01,South,S,6\n2021-02,North,N,7\n2021-02,South,S,8',
+      {
+        'monthly long': [
+          ['North', '2021-01', [5, 7]],
+          ['South', '2021-01', [6, 8]],
+        ],
+        notes: ['ignored-columns'],
+      },
+    ],
+  },
 }
 
 describe.each(Object.entries(FAMILIES))('%s', (_, files) => {
@@ -1118,6 +1304,12 @@ const ANSWERED: readonly (readonly [
     'undated',
     { frequency: 'seasons', seasons: '3', start: '1-S1' },
     [['Sales', '1-S1', [5, 7, 9, 4, 6, 8, 10, 5]]],
+  ],
+  [
+    'more shapes of files',
+    'fiscal matrix plain',
+    { 'year-of-columns': 'begins' },
+    [['Series', '2020-04', [1, 2, 3, 4, '24 values']]],
   ],
   ['calendars', 'fq', { 'fiscal-start': '4' }, [['Sales', '2020-Q2', [5, 6, 7, 8, 9]]]],
   [

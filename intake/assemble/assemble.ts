@@ -165,7 +165,12 @@ function rollUp(
 ): ReadSeries[] {
   const ends = incompleteEnds(series, calendar, rows)
   let drop: typeof ends = { first: null, last: null }
-  if (ends.first || ends.last) {
+  const isAll = distinct(series).every((reading) => {
+    const period = periodOf(reading, calendar)
+    return isSame(period, ends.first) || isSame(period, ends.last)
+  })
+  // Without them there would be nothing.
+  if (!isAll && (ends.first || ends.last)) {
     const label = (period: Period) => periodLabel(period, calendar)
     const names = [ends.first && label(ends.first), ends.last && label(ends.last)].filter(Boolean)
     const answer = inquiry.ask({

@@ -6,7 +6,7 @@ import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './periodColumns'
 import { rowsThatAddUp } from './totals'
-import { TOTAL } from './words'
+import { TOTAL, TOTAL_END } from './words'
 
 /** What each row is: rows without a period are headings, titles, totals, notes, or a question. */
 export function kindsOfRows(
@@ -27,9 +27,9 @@ export function kindsOfRows(
   const unread: Row[] = []
   const rowKinds = rows.map((row, at): RowKind => {
     if (headings.rows.includes(at)) return 'header'
-    if (at < first && isTotalRow(row) && hasFigure(row)) return 'total'
+    if (sums.has(at) || (at < first && isTotalRow(row) && hasFigure(row))) return 'total'
     if (at < first && !isUnreadData(row, columns)) return 'title'
-    if (sums.has(at) || isTotalRow(row)) return 'total'
+    if (isTotalRow(row)) return 'total'
     if (readings[at]) return 'data'
     if (/^(#|\/\/)/.test(textAt(row, 0))) return 'note'
     if (header && columns.every((column) => textAt(row, column) === textAt(header, column)))
@@ -68,7 +68,10 @@ function hasFigure(row: Row): boolean {
 }
 
 function isTotalRow(row: Row): boolean {
-  return row.cells.some((cell) => typeof cell === 'string' && cell.length < 40 && TOTAL.test(cell))
+  return row.cells.some(
+    (cell) =>
+      typeof cell === 'string' && cell.length < 40 && (TOTAL.test(cell) || TOTAL_END.test(cell)),
+  )
 }
 
 /** Text without any figure beside it. */

@@ -65,13 +65,13 @@ export function rowsThatAddUp(
   const [main] = [...kinds].sort((a, b) => b[1] - a[1])[0] ?? ['']
   if (main !== 'month' && main !== 'quarter') return new Set()
   const coarse = rows.flatMap((row, at) => {
-    if (at < first) return []
     const reading = readings[at]
     if (reading?.kind === main) return []
     const year = statedYear(textAt(row, column))?.year ?? null
     const span = reading ? SPANS[reading.kind] : year !== null ? 12 : undefined
     const from = reading ? monthsOfReading(reading) : year === null ? null : year * 12
-    return span !== undefined && from !== null ? [{ at, from, to: from + span }] : []
+    const hasSum = row.cells.some((cell, i) => i !== column && cell !== '')
+    return span !== undefined && from !== null && hasSum ? [{ at, from, to: from + span }] : []
   })
   if (coarse.length === 0) return new Set()
   const values = rows[first]!.cells.flatMap((_, at) =>

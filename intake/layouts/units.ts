@@ -38,7 +38,7 @@ export function looksLikeUnit(text: string): boolean {
     /^(\p{Lu}{0,3}\p{Sc}|eur|usd|gbp)(k|m|mn|bn|'?000s?)?$/iu.test(word)
   // A plural in small letters is most likely what is counted: `gallons` of a kind that no list has.
   const isPlural = (word: string) =>
-    /^\p{Ll}{3,}s$/u.test(word) && !NO_UNITS.test(word) && text === text.toLowerCase()
+    /^\p{Ll}{2,}[^s]s$/u.test(word) && !NO_UNITS.test(word) && text === text.toLowerCase()
   return (
     words.every((word) => isUnit(word) || LINKS.has(word) || isPlural(word)) &&
     words.some((word) => isUnit(word) || isPlural(word))

@@ -4,6 +4,9 @@
 export const TOTAL =
   /^(grand |sub-?|year )?(total|totals|all|alle|overall|combined|toutes?|tous|todos|todas|count|anzahl|minimum|maximum|min\.?$|max\.?$|median|std\.?$|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b/i
 
+/** A name that ends so adds up the rows above it: `Paint total`. */
+export const TOTAL_END = /\b(total|subtotal|sum|gesamt|summe)\s*:?$/i
+
 /** The heading of a column of dates or periods. */
 export const DATE_HEADING =
   /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i

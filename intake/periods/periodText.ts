@@ -186,7 +186,8 @@ export function readSeason(text: string, plainNumber: PlainNumber = 'month'): Se
   if (number > 0 && number <= MOST[plainNumber]) {
     return { kind: plainNumber === 'thirteen' ? 'fiscal' : plainNumber, at: number }
   }
-  const month = monthByName(text)
+  // A number before the name keeps months in their order: `01 - January`.
+  const month = monthByName(text.replace(/^\d{1,2}(?: [-–] |[):] ?)(?=\p{L})/u, ''))
   if (month) return { kind: 'month', at: month }
   const quarterMatch = QUARTER_ALONE.exec(text)
   if (quarterMatch) return { kind: 'quarter', at: Number(quarterMatch[1] ?? quarterMatch[2]) }
