@@ -1,12 +1,6 @@
 import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
-import { countPeriods, onePeriod, periodLabel } from '../../core/calendar/labels'
-import {
-  addPeriods,
-  formatPeriod,
-  periodAt,
-  periodsBetween,
-  type Period,
-} from '../../core/calendar/period'
+import { countPeriods, periodLabel } from '../../core/calendar/labels'
+import { formatPeriod, periodAt, periodsBetween, type Period } from '../../core/calendar/period'
 import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
@@ -14,9 +8,12 @@ import type { ValuedSeries } from '../numbers/readValues'
 import type { PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
 import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
-import { gather, GATHERINGS, type Gathering } from './gather'
-import { commonGathering } from './levels'
+import { gather, type Gathering } from './gather'
+import { distinct, group, inOrder, type Grouped } from './grouped'
+import { incompleteEnds } from './incomplete'
 import { withStatedStarts } from './statedStarts'
+import { targetOf } from './target'
+import { askAboutTwice } from './twice'
 
 /**
  * Puts values into the periods of one calendar: finds how often the rows come, rolls days and weeks up to
@@ -60,12 +57,6 @@ export function assemble(
   return { frequency, series: kept }
 }
 
-function distinct(series: readonly ValuedSeries[]): PeriodReading[] {
-  const known = new Set<PeriodReading>()
-  for (const { entries } of series) for (const { at } of entries) known.add(at.period)
-  return [...known]
-}
-
 /** How many seasons a year has, where it is none of the usual numbers. */
 function seasonsOf(readings: readonly PeriodReading[]): { seasons?: number } {
   const season = readings.find((reading) => reading.kind === 'season')
@@ -81,78 +72,6 @@ function mixedKinds(series: readonly ValuedSeries[]) {
     column: null,
     because: `This line has a ${other.period.kind} where line ${first.line} has a ${first.period.kind}; a series has one of them.`,
   }
-}
-
-/** How often the series will be counted, and how rows are gathered when they come more often. */
-function targetOf(
-  rows: RowFrequency,
-  series: readonly ValuedSeries[],
-  inquiry: Inquiry,
-): { frequency: Frequency; how: Gathering | null } {
-  const often = rows === 'daily' || rows === 'weekly'
-  const { answers } = inquiry
-  const wantsOther = answers.frequency !== undefined && answers.frequency !== rows
-  if (!often && (!wantsOther || rows === 'yearly' || rows === 'half-yearly')) {
-    return { frequency: rows as Frequency, how: null }
-  }
-  const targets = often
-    ? (['monthly', 'quarterly', 'yearly'] as const)
-    : ([rows, 'quarterly', 'half-yearly', 'yearly'] as const)
-  const frequency = inquiry.ask({
-    id: 'frequency',
-    ask: `The rows are ${rows}. How often shall the series be counted?`,
-    options: [...new Set(targets)].map((value) => ({
-      value,
-      consequence:
-        value === rows
-          ? 'As the rows are.'
-          : `Rows are gathered into ${onePeriod(calendarOf(value))}s.`,
-    })),
-    otherwise: often ? 'monthly' : rows,
-  }) as Frequency
-  if (!often && frequency === rows) return { frequency, how: null }
-  const usual = commonGathering(series)
-  const exampleOf = gatheredExample(series[0]!, calendarOf(frequency))
-  const how = inquiry.ask({
-    id: 'gather',
-    ask: `How is a ${onePeriod(calendarOf(frequency))} made of its rows?`,
-    options: GATHERINGS.map((value) => ({
-      value,
-      consequence: `${GATHERED[value]}${exampleOf(value)}`,
-    })),
-    ...(usual ? { otherwise: usual } : {}),
-  }) as Gathering
-  const count = series.reduce((all, { entries }) => all + entries.length, 0)
-  inquiry.note(
-    'gathered',
-    `${count.toLocaleString('en')} ${rows} values were gathered into ${onePeriod(calendarOf(frequency))}s: ${GATHERED[how]}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
-  )
-  return { frequency, how }
-}
-
-/** What a period with many rows comes to, each way. */
-function gatheredExample(own: ValuedSeries, calendar: Calendar): (how: Gathering) => string {
-  const periods = [...group(own, calendar).values()]
-  const fullest = periods.reduce((best, found) =>
-    found.entries.length > best.entries.length ? found : best,
-  )
-  return (how) => {
-    const value = gather(inOrder(fullest.entries), how)
-    return value === null
-      ? ''
-      : ` ${periodLabel(fullest.period, calendar)}: ${value.toLocaleString('en', { maximumFractionDigits: 4 })}.`
-  }
-}
-
-const GATHERED: Record<Gathering, string> = {
-  sum: 'The sum of its rows.',
-  mean: 'The mean of its rows.',
-  median: 'The middle one of its rows.',
-  first: 'Its first row.',
-  last: 'Its last row.',
-  count: 'How many rows it has.',
-  min: 'The lowest of its rows.',
-  max: 'The highest of its rows.',
 }
 
 /** Rows that come more often than periods; what is incomplete at the ends is left out. */
@@ -206,43 +125,6 @@ function isSame(a: Period, b: Period | null): boolean {
   return b !== null && a.year === b.year && a.season === b.season
 }
 
-function inOrder(entries: Grouped['entries']): Value[] {
-  return [...entries]
-    .sort((a, b) => dayOf(a.at.period) - dayOf(b.at.period))
-    .map(({ value }) => value)
-}
-
-/**
- * The first and last period when rows do not reach their ends. Rows may be as far from an end as they
- * usually are from each other.
- */
-function incompleteEnds(series: readonly ValuedSeries[], calendar: Calendar, rows: RowFrequency) {
-  const days = [...new Set(distinct(series).map(dayOf))].sort((a, b) => a - b)
-  const first = distinct(series).find((reading) => dayOf(reading) === days[0])!
-  const last = distinct(series).find((reading) => dayOf(reading) === days.at(-1))!
-  const firstPeriod = periodOf(first, calendar)
-  const lastPeriod = periodOf(last, calendar)
-  const startOf = ({ year, season }: Period) =>
-    Date.UTC(year, (season - 1) * (12 / calendar.seasons), 1) / 86_400_000
-  const endOf = (period: Period) => startOf(addPeriods(period, 1, calendar.seasons)) - 1
-  const reach = usualStep(days, rows)
-  return {
-    first: days[0]! - startOf(firstPeriod) >= reach ? firstPeriod : null,
-    last: endOf(lastPeriod) - days.at(-1)! >= reach ? lastPeriod : null,
-  }
-}
-
-/** Days that rows are apart at most, but for one gap in twenty; months count by their own length. */
-function usualStep(days: readonly number[], rows: RowFrequency): number {
-  if (rows === 'weekly') return 7
-  const steps = days
-    .slice(1)
-    .map((day, i) => day - days[i]!)
-    .sort((a, b) => a - b)
-  const usual = steps[Math.floor(steps.length * 0.95)] ?? 1
-  return rows === 'daily' ? Math.max(1, usual) : usual + 1
-}
-
 /** One row a period; a period that comes twice is a question. */
 function onePerPeriod(
   series: readonly ValuedSeries[],
@@ -271,75 +153,6 @@ function onePerPeriod(
       [...byPeriod.values()].filter(({ entries }) => entries.length > 1).length,
     ),
   )
-}
-
-function askAboutTwice(
-  twice: readonly (Grouped & { own: ValuedSeries })[],
-  calendar: Calendar,
-  inquiry: Inquiry,
-): Gathering {
-  const { own, period, entries } = twice[0]!
-  const lines = twice.flatMap((found) => found.entries.map(({ at }) => at.line))
-  const areEqual = twice.every((found) =>
-    found.entries.every(({ value }) => value === found.entries[0]!.value),
-  )
-  const values = entries.map(({ value }) => value)
-  const example = (how: Gathering) => {
-    const value = gather(values, how)
-    return value === null ? 'missing' : value.toLocaleString('en', { maximumFractionDigits: 6 })
-  }
-  const where = `${periodLabel(period, calendar)} of "${own.name.slice(0, 60)}"`
-  const more = twice.length > 1 ? ` So do ${twice.length - 1} others.` : ''
-  const answer = inquiry.ask({
-    id: 'duplicates',
-    ask: `${where} stands on lines ${entries
-      .slice(0, 6)
-      .map(({ at }) => at.line)
-      .join(' and ')}: ${values
-      .slice(0, 6)
-      .map((value) => value ?? 'missing')
-      .join(' and ')}.${more} Which counts?`,
-    options: [
-      ...(areEqual
-        ? [
-            {
-              value: 'equal',
-              consequence: `They are equal; one of them is kept: ${example('first')}.`,
-            },
-          ]
-        : []),
-      { value: 'sum', consequence: `Their sum: ${example('sum')}.` },
-      { value: 'mean', consequence: `Their mean: ${example('mean')}.` },
-      { value: 'first', consequence: `The first in the file: ${example('first')}.` },
-      { value: 'last', consequence: `The last in the file: ${example('last')}.` },
-      { value: 'max', consequence: `The largest: ${example('max')}.` },
-      { value: 'count', consequence: `How many there are: ${example('count')}.` },
-    ],
-    lines: lines.slice(0, 1000),
-  })
-  inquiry.note(
-    'duplicates',
-    `${countPeriods(twice.length, calendar)} came more than once and became ${answer === 'equal' ? 'one, they were equal' : `the ${answer} of their rows`}.`,
-    `line ${lines[1]}`,
-  )
-  return answer === 'equal' ? 'first' : (answer as Gathering)
-}
-
-interface Grouped {
-  readonly period: Period
-  readonly entries: ValuedSeries['entries'][number][]
-}
-
-function group({ entries }: ValuedSeries, calendar: Calendar): Map<number, Grouped> {
-  const byPeriod = new Map<number, Grouped>()
-  for (const entry of entries) {
-    const period = periodOf(entry.at.period, calendar)
-    const key = period.year * calendar.seasons + period.season
-    const known = byPeriod.get(key)
-    if (known) known.entries.push(entry)
-    else byPeriod.set(key, { period, entries: [entry] })
-  }
-  return byPeriod
 }
 
 /** The values of a series from its first period to its last, missing where there is no row. */

@@ -22,6 +22,15 @@ export interface RawSeries {
   readonly observations: Observation[]
 }
 
+/** Where the periods of a table stand, and what they say. */
+export interface PeriodColumns {
+  readonly columns: readonly number[]
+  /** One entry a row; null where there is no period. */
+  readonly readings: readonly (PeriodReading | null)[]
+  /** Other columns that hold days or months of their own, such as that of shipping beside that of ordering. */
+  readonly rivals?: readonly number[]
+}
+
 /** A sheet taken apart: every layout comes down to series of observations. */
 export interface Extraction {
   readonly layout: Layout

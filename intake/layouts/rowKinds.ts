@@ -4,7 +4,7 @@ import { statedYear } from '../periods/periodText'
 import type { RowKind } from '../reading'
 import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
-import type { PeriodColumns } from './periodColumns'
+import type { PeriodColumns } from './observations'
 import { rowsThatAddUp } from './totals'
 import { TOTAL, TOTAL_END } from './words'
 
