@@ -758,7 +758,7 @@ const FAMILIES: Readonly<
           ['A', '2021-01', [0, 1, 2, 3, 4, 5]],
           ['B', '2021-01', [3, 4, 5, 6, 7, 8]],
         ],
-        notes: ['total-rows'],
+        notes: ['total-series'],
       },
     ],
   },
@@ -1331,6 +1331,28 @@ const ANSWERED: readonly (readonly [
     ],
   ],
 ]
+
+describe('a name that begins like a total', () => {
+  it('is one only where it adds up the others', () => {
+    const rows = (all: string, sum: (a: number, b: number) => number) =>
+      ['month,item,Sales']
+        .concat(
+          [1, 2, 3].flatMap((m) =>
+            [`A,${m + 3}`, `B,${m * 7}`, `${all},${sum(m + 3, m * 7)}`].map(
+              (row) => `2021-0${m},${row}`,
+            ),
+          ),
+        )
+        .join('\n')
+    const names = (text: string) =>
+      (Object.values(digest(text))[0] as [string][]).map(([name]) => name)
+    expect(names(rows('All shops', (a, b) => a + b))).toEqual(['A', 'B'])
+    expect(names(rows('All shops', (a, b) => a * b))).toEqual(['A', 'B', 'All shops'])
+    expect(names(rows('All-weather paint', (a, b) => a * b))).toHaveLength(3)
+    expect(names(rows('Total care', (a, b) => a * b))).toHaveLength(3)
+    expect(names(rows('Total', (a, b) => a + b))).toEqual(['A', 'B'])
+  })
+})
 
 describe('an answer', () => {
   it.each(ANSWERED)('%s, %s: %j', (family, file, answers, series) => {

@@ -6,7 +6,7 @@ import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './observations'
 import { rowsThatAddUp } from './totals'
-import { TOTAL, TOTAL_END } from './words'
+import { TOTAL, TOTAL_ALONE, TOTAL_END } from './words'
 
 /** What each row is: rows without a period are headings, titles, totals, notes, or a question. */
 export function kindsOfRows(
@@ -29,8 +29,9 @@ export function kindsOfRows(
     if (headings.rows.includes(at)) return 'header'
     if (sums.has(at) || (at < first && isTotalRow(row) && hasFigure(row))) return 'total'
     if (at < first && !isUnreadData(row, columns)) return 'title'
+    // `Total care` is a product where its row has a period.
+    if (readings[at]) return isTotalRow(row, TOTAL_ALONE) ? 'total' : 'data'
     if (isTotalRow(row)) return 'total'
-    if (readings[at]) return 'data'
     if (/^(#|\/\/)/.test(textAt(row, 0))) return 'note'
     if (header && columns.every((column) => textAt(row, column) === textAt(header, column)))
       return 'header'
@@ -67,10 +68,12 @@ function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
 }
 
-function isTotalRow(row: Row): boolean {
+function isTotalRow(row: Row, word?: RegExp): boolean {
   return row.cells.some(
     (cell) =>
-      typeof cell === 'string' && cell.length < 40 && (TOTAL.test(cell) || TOTAL_END.test(cell)),
+      typeof cell === 'string' &&
+      cell.length < 40 &&
+      (word ? word.test(cell) : TOTAL.test(cell) || TOTAL_END.test(cell)),
   )
 }
 

@@ -8,7 +8,7 @@ import type { Extraction, PeriodColumns, RawSeries } from './observations'
 import { isLikePeriods } from './periodLike'
 import { kindsOfRows } from './rowKinds'
 import { oneSpelling } from './spelling'
-import { markTotals } from './totals'
+import { markTotals, withoutTotals } from './totals'
 import { ID_HEADING } from './words'
 
 /** A column holds values when at least this share of its filled cells are figures. */
@@ -206,20 +206,6 @@ function namedApart(series: readonly RawSeries[], inquiry: Inquiry): RawSeries[]
       : own,
   )
 }
-
-/** A name that is a word for all, and adds up the others, is their total. */
-function withoutTotals(series: readonly RawSeries[], inquiry: Inquiry): RawSeries[] {
-  const totals = series.filter(({ name }) => ALL_NAME.test(name))
-  const others = series.filter((own) => !totals.includes(own))
-  if (totals.length === 0 || others.length < 2) return [...series]
-  inquiry.note(
-    'total-series',
-    `${totals.map(({ name }) => `"${name.slice(0, 60)}"`).join(', ')}: the sum of the other series, not read as one.`,
-  )
-  return others
-}
-const ALL_NAME =
-  /^(all|alle|total|totals|gesamt|summe|insgesamt|tous|toutes|todos|todas|overall)\b/i
 
 function noteColumns(
   roles: readonly ColumnRole[],

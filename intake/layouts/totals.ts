@@ -1,11 +1,13 @@
-import { textAt, type Row } from '../grid'
-import type { DecimalMark } from '../numbers/numberText'
+import { textAt, type Cell, type Row } from '../grid'
+import type { Inquiry } from '../inquiry'
+import { readNumber, type DecimalMark } from '../numbers/numberText'
 import type { PeriodReading } from '../periods/periodReading'
 import { statedYear } from '../periods/periodText'
 import type { ColumnRole } from '../reading'
 import { monthsOf } from '../assemble/commonCalendar'
 import { figureOf, isNumber } from './figures'
-import { TOTAL } from './words'
+import type { RawSeries } from './observations'
+import { ALL_TOGETHER, TOTAL } from './words'
 
 /** A column or row of totals is one when so many of its cells add up the others. */
 const ADDS_UP = 0.9
@@ -103,4 +105,41 @@ const SPANS: Partial<Record<PeriodReading['kind'], number>> = {
 
 function monthsOfReading(reading: PeriodReading): number | null {
   return SPANS[reading.kind] === undefined ? null : monthsOf(reading)
+}
+
+/**
+ * The series without one that is called by a word for all and adds up the others; it is said.
+ *
+ * @example withoutTotals([A, B, All shops], …) // [A, B]
+ */
+export function withoutTotals(series: readonly RawSeries[], inquiry: Inquiry): RawSeries[] {
+  const totals = series.filter(({ name }) => ALL_TOGETHER.test(name))
+  const others = series.filter((own) => !totals.includes(own))
+  const isSum = MARKS.some((mark) => totals.every((total) => addsUpOthers(total, others, mark)))
+  if (totals.length === 0 || others.length < 2 || !isSum) return [...series]
+  inquiry.note(
+    'total-series',
+    `${totals.map(({ name }) => `"${name.slice(0, 60)}"`).join(', ')}: the sum of the other series, not read as one.`,
+  )
+  return others
+}
+
+function addsUpOthers(total: RawSeries, others: readonly RawSeries[], mark: DecimalMark): boolean {
+  const sums = new Map<string, number>()
+  for (const { observations } of others) {
+    for (const { period, cell } of observations) {
+      const key = JSON.stringify(period)
+      sums.set(key, (sums.get(key) ?? 0) + numberOf(cell, mark))
+    }
+  }
+  const right = total.observations.filter(({ period, cell }) => {
+    const sum = sums.get(JSON.stringify(period)) ?? 0
+    return Math.abs(sum - numberOf(cell, mark)) <= 0.01 * Math.abs(sum) + 1e-9
+  })
+  return right.length >= ADDS_UP * total.observations.length
+}
+
+function numberOf(cell: Cell, mark: DecimalMark): number {
+  const reading = readNumber(cell, mark)
+  return reading.kind === 'number' ? reading.value : 0
 }

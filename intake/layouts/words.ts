@@ -1,8 +1,19 @@
 /** Words of English, German, French and Spanish that say what a row or column is. */
 
-/** A row or column that adds up others. */
-export const TOTAL =
-  /^(grand |sub-?|year )?(total|totals|all|alle|overall|combined|toutes?|tous|todos|todas|count|anzahl|minimum|maximum|min\.?$|max\.?$|median|std\.?$|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b/i
+/** A row or column that adds up others: a word at its beginning, or one that stands alone. `All-weather paint` is none. */
+export const TOTAL = new RegExp(
+  [
+    String.raw`^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b(?!-)`,
+    String.raw`^(all|alle|overall|combined|toutes?|tous|todos|todas|count|anzahl|minimum|maximum|min\.?|max\.?|median|std\.?)$`,
+  ].join('|'),
+  'i',
+)
+/** The same word and nothing else, as in the key of a row with a period. */
+export const TOTAL_ALONE =
+  /^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|insgesamt|somme|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio):?$/i
+/** A name of all series together, where it adds them up. */
+export const ALL_TOGETHER =
+  /^(all|alle|overall|combined|toutes?|tous|todos|todas)\b|\b(together|combined)$/i
 
 /** A name that ends so adds up the rows above it: `Paint total`. */
 export const TOTAL_END = /\b(total|subtotal|sum|gesamt|summe)\s*:?$/i
