@@ -1332,6 +1332,19 @@ const ANSWERED: readonly (readonly [
   ],
 ]
 
+describe('what is offered first', () => {
+  it('leaves few values unread, or says that most would be', () => {
+    const first = (cells: readonly string[]) => {
+      const rows = cells.map((cell, i) => `2021-0${i + 1},${cell}`)
+      const text = ['month,Sales', ...rows].join('\n')
+      const reading = readFile(new TextEncoder().encode(text))
+      return reading.questions.find(({ id }) => id === 'unread-values')!.options[0]
+    }
+    expect(first(['5', 'about 6', '7', '8'])!.value).toBe('missing')
+    expect(first(['about 5', 'about 6', '7', '4 or 5'])).toMatchObject({ value: 'stop' })
+  })
+})
+
 describe('a name that begins like a total', () => {
   it('is one only where it adds up the others', () => {
     const rows = (all: string, sum: (a: number, b: number) => number) =>

@@ -40,7 +40,8 @@ export function kindsOfRows(
     return 'unread'
   })
   noteRows(rows, rowKinds, inquiry)
-  if (unread.length > 0) askAboutRows(unread, columns, inquiry)
+  if (unread.length > 0)
+    askAboutRows(unread, rowKinds.filter((kind) => kind === 'data').length, columns, inquiry)
   return {
     headings,
     rowKinds: rowKinds.map((kind) => (kind === 'unread' ? 'left-out' : kind)) as RowKind[],
@@ -88,7 +89,13 @@ function isNote(row: Row, periods: readonly number[]): boolean {
   )
 }
 
-function askAboutRows(unread: readonly Row[], periods: readonly number[], inquiry: Inquiry): void {
+/** @param read rows with a period: that more than those are left out is not proposed first */
+function askAboutRows(
+  unread: readonly Row[],
+  read: number,
+  periods: readonly number[],
+  inquiry: Inquiry,
+): void {
   const [row] = unread
   const text = periods
     .map((column) => textAt(row!, column))
@@ -99,16 +106,15 @@ function askAboutRows(unread: readonly Row[], periods: readonly number[], inquir
     lines.length === 1
       ? `Line ${lines[0]} has`
       : `${lines.length} lines, the first ${lines[0]}, have`
+  const leaveOut = {
+    value: 'leave-out',
+    consequence: `${lines.length === 1 ? 'The line is' : `The ${lines.length} lines are`} left out, ${read} are read, and it is said.`,
+  }
+  const stop = { value: 'stop', consequence: 'Nothing is read; mend the file first.' }
   const answer = inquiry.ask({
     id: 'unread-rows',
     ask: `${which} figures, but no period that can be read${text ? ` ("${text.slice(0, 60)}")` : ''}. What about ${lines.length === 1 ? 'it' : 'them'}?`,
-    options: [
-      {
-        value: 'leave-out',
-        consequence: `${lines.length === 1 ? 'The line is' : 'The lines are'} left out, and it is said.`,
-      },
-      { value: 'stop', consequence: 'Nothing is read; mend the file first.' },
-    ],
+    options: lines.length > read ? [stop, leaveOut] : [leaveOut, stop],
     lines,
   })
   if (answer === 'stop') {

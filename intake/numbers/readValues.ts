@@ -69,7 +69,8 @@ export function readValues(series: readonly RawSeries[], inquiry: Inquiry): Valu
       `${[...noted].slice(0, 8).join(', ')} behind numbers ${noted.size === 1 ? 'is a mark' : 'are marks'} and not part of them.`,
     )
   }
-  if (problems.length > 0) askAboutProblems(problems, inquiry)
+  const filled = cells.flat().filter(({ at }) => at.cell !== '').length
+  if (problems.length > 0) askAboutProblems(problems, filled, inquiry)
   return valued
 }
 

@@ -119,7 +119,16 @@ export function problemOf({ cell, line, column }: Observation, because: string):
   return { line, column: column + 1, because: `"${String(cell).slice(0, 60)}" ${because}.` }
 }
 
-export function askAboutProblems(problems: readonly IntakeProblem[], inquiry: Inquiry): void {
+/**
+ * Asks what becomes of cells that are no numbers; that most of a file becomes missing is not proposed first.
+ *
+ * @param filled cells of values that hold something
+ */
+export function askAboutProblems(
+  problems: readonly IntakeProblem[],
+  filled: number,
+  inquiry: Inquiry,
+): void {
   const sorted = [...problems].sort(
     (a, b) => (a.line ?? 0) - (b.line ?? 0) || (a.column ?? 0) - (b.column ?? 0),
   )
@@ -135,18 +144,20 @@ export function askAboutProblems(problems: readonly IntakeProblem[], inquiry: In
   // A unit that changes, or a number too large, cannot be passed over.
   if (sorted.some(({ line }) => line === null)) throw new Unreadable(shown)
   const cells = sorted.length === 1 ? 'cell is' : `${sorted.length} cells are`
+  const isMost = sorted.length > filled / 2
+  const missing = {
+    value: 'missing',
+    consequence: isMost
+      ? `${sorted.length} of ${filled} values are not read.`
+      : `${sorted.length === 1 ? 'The period has' : 'These periods have'} no value.`,
+  }
+  const stop = { value: 'stop', consequence: 'Nothing is read; mend the file first.' }
   const answer = inquiry.ask({
     id: 'unread-values',
     ask: `${sorted.length === 1 ? 'One' : ''} ${cells} no number, ${sorted.length === 1 ? '' : 'the first '}on line ${first.line}, column ${first.column}: ${first.because} What about ${sorted.length === 1 ? 'it' : 'them'}?`
       .trim()
       .replace(/ +/g, ' '),
-    options: [
-      {
-        value: 'missing',
-        consequence: `${sorted.length === 1 ? 'The period has' : 'These periods have'} no value.`,
-      },
-      { value: 'stop', consequence: 'Nothing is read; mend the file first.' },
-    ],
+    options: isMost ? [stop, missing] : [missing, stop],
     lines: [...new Set(sorted.map(({ line }) => line!))].slice(0, 1000),
   })
   if (answer === 'stop') throw new Unreadable(shown)
