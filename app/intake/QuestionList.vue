@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Question } from '~~/intake/reading'
 import { useIntake } from './intakeStore'
 
@@ -11,8 +11,19 @@ const intake = useIntake()
 const ordered = computed(() =>
   [...props.questions].sort((a, b) => Number(a.answer !== null) - Number(b.answer !== null)),
 )
-/** A choice that was not asked for is folded away. */
+/** A choice that was not asked for is folded away; one that was stays as it is, so that nothing moves under the hand. */
 const MANY = 4
+const asked = ref(new Set<string>())
+watch(
+  () => props.questions,
+  (questions) => {
+    for (const { id, answer } of questions) if (answer === null) asked.value.add(id)
+  },
+  { immediate: true },
+)
+function isFolded({ id, options, answer }: Question): boolean {
+  return options.length > MANY && answer !== null && !asked.value.has(id)
+}
 
 function say(id: string, event: Event) {
   void intake.answer(id, (event.target as HTMLInputElement).value.trim())
@@ -35,7 +46,7 @@ function say(id: string, event: Event) {
         @change="say(question.id, $event)"
       />
       <v-select
-        v-else-if="question.options.length > MANY && question.answer !== null"
+        v-else-if="isFolded(question)"
         :aria-label="question.ask"
         :items="
           question.options.map(({ value, consequence }) => ({
