@@ -45,7 +45,13 @@ describe('series side by side', () => {
   })
 
   it('are read back equal from CSV and from a data package', () => {
-    const names = fc.string({ minLength: 1, maxLength: 20 }).map((text) => `n${text.trim()}`)
+    const names = fc
+      .oneof(
+        fc.string({ minLength: 1, maxLength: 20 }),
+        fc.constantFrom(' (white)', ' (litres)', ' in €', ', tins', ' [x]', ' []'),
+      )
+      .map((text) => `n${text.trimEnd()}`)
+    const units = fc.constantFrom('', 'litres', 'Kolli', 'W', 'thousand €', 'm³ (dry)', 'in')
     const values = fc
       .array(fc.option(fc.double({ noNaN: true, min: -1e12, max: 1e12 }), { nil: null }), {
         minLength: 2,
@@ -54,18 +60,24 @@ describe('series side by side', () => {
       // −0 is 0 to a spreadsheet; a series begins and ends with a value.
       .map((list) => [1, ...list.map((value) => (value === null ? null : value + 0)), 2])
     fc.assert(
-      fc.property(names, values, fc.integer({ min: 1, max: 12 }), (name, list, month) => {
-        fc.pre(!/[\r\n\0()[\]]/.test(name))
-        const own = monthly(name, month, list)
-        for (const bytes of [
-          new TextEncoder().encode(tableAsCsv(seriesTables([own])[0]!)),
-          dataPackage([{ series: own, group: '', notes: '' }]),
-        ]) {
-          const reading = readFile(bytes)
-          if (reading.outcome !== 'ok') throw new Error(JSON.stringify(reading))
-          expect(reading.series.map(({ series }) => series)).toEqual([own])
-        }
-      }),
+      fc.property(
+        names,
+        units,
+        values,
+        fc.integer({ min: 1, max: 12 }),
+        (name, unit, list, month) => {
+          fc.pre(!/[\r\n\0]/.test(name))
+          const own = { ...monthly(name, month, list), unit }
+          for (const bytes of [
+            new TextEncoder().encode(tableAsCsv(seriesTables([own])[0]!)),
+            dataPackage([{ series: own, group: '', notes: '' }]),
+          ]) {
+            const reading = readFile(bytes)
+            if (reading.outcome !== 'ok') throw new Error(JSON.stringify(reading))
+            expect(reading.series.map(({ series }) => series)).toEqual([own])
+          }
+        },
+      ),
       { numRuns: 200 },
     )
   })

@@ -5,6 +5,7 @@ import { Refusal } from '../core/refusal'
 import type { FigureTable } from '../core/ledger/table'
 import { figure } from '../core/words/figure'
 import type { Series, Value } from '../core/series/series'
+import { headingOf } from './heading'
 
 /** Series that are counted alike, side by side. */
 export interface SeriesTable extends FigureTable {
@@ -64,10 +65,13 @@ function sideBySide(series: readonly Series[]): FigureTable {
   const { seasons } = calendar
   const columns = series.flatMap(
     (own): { heading: string; start: Period; values: readonly Value[] }[] => {
-      const unit = own.unit ? ` (${own.unit})` : ''
-      const used = { heading: own.name + unit, start: own.start, values: adjustedValues(own) }
+      const { name, unit } = own
+      const used = { heading: headingOf(name, unit), start: own.start, values: adjustedValues(own) }
       if ((own.adjustments ?? []).length === 0) return [used]
-      return [used, { ...used, heading: `${own.name}, as it came in${unit}`, values: own.values }]
+      return [
+        used,
+        { ...used, heading: headingOf(`${name}, as it came in`, unit), values: own.values },
+      ]
     },
   )
   const first = columns.reduce(

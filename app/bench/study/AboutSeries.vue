@@ -2,6 +2,7 @@
 import { ref, shallowRef, watch } from 'vue'
 import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
 import { nounOf } from '~~/core/series/noun'
+import { headingOf } from '~~/handover/heading'
 import { tableAsCsv } from '~~/handover/tableText'
 import type { Vintage } from '~~/shared/api/series'
 import { useBench } from './benchStore'
@@ -45,7 +46,7 @@ function saveVintage(vintage: Vintage) {
   const { name, unit } = bench.content.about
   saveText(
     tableAsCsv({
-      header: ['period', unit ? `${name} (${unit})` : name],
+      header: ['period', headingOf(name, unit)],
       rows: vintage.values.map((value, i) => [
         formatPeriod(periodAt(start, i + 1, calendar.seasons), calendar),
         value,
