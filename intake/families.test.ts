@@ -990,7 +990,7 @@ const FAMILIES: Readonly<
         notes: [],
       },
     ],
-    'excel serial text': [
+    'spreadsheet serials as text': [
       'Date,Sales\n44197.0,5\n44228.0,6\n44256.0,7',
       { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
     ],
@@ -1222,8 +1222,8 @@ const FAMILIES: Readonly<
       'month,Sales\n2021-01,7\n2021-02,10\n2021-03,13\n2021-04,16\n2021-05,19\n2021-06,22\n2021-07,25\n2021-08,28\n2021-09,31\n2021-10,34\n2021-11,37\n2021-12,40\n\n2022-01,7\n2022-02,12\n2022-03,17\n2022-04,22\n2022-05,27\n2022-06,32\n2022-07,37\n2022-08,42\n2022-09,47\n2022-10,52\n2022-11,57\n2022-12,62',
       { 'monthly columns': [['Sales', '2021-01', [7, 10, 13, 16, '24 values']]], notes: [] },
     ],
-    'pivot blank': [
-      'Sum of Sales,Column Labels,,\nRow Labels,North,South,Grand Total\n2021-01,5,6,11\n2021-02,6,7,13\n2021-03,7,8,15\nGrand Total,18,21,39',
+    'a summary under its question': [
+      'Sales added up,Region,,\nBy,North,South,Grand Total\n2021-01,5,6,11\n2021-02,6,7,13\n2021-03,7,8,15\nGrand Total,18,21,39',
       {
         'monthly columns': [
           ['North', '2021-01', [5, 6, 7]],
@@ -1232,10 +1232,10 @@ const FAMILIES: Readonly<
         notes: ['title-rows', 'total-rows', 'total-columns'],
       },
     ],
-    'pivot years': [
-      'Row Labels,Sum of Sales\n2020,18\nJan,5\nFeb,6\nMar,7\n2021,27\nJan,8\nFeb,9\nMar,10\nGrand Total,45',
+    'a summary with years': [
+      'By,Sales added up\n2020,18\nJan,5\nFeb,6\nMar,7\n2021,27\nJan,8\nFeb,9\nMar,10\nGrand Total,45',
       {
-        'monthly columns': [['Sum of Sales', '2020-01', [5, 6, 7, null, '15 values']]],
+        'monthly columns': [['Sales added up', '2020-01', [5, 6, 7, null, '15 values']]],
         notes: ['total-rows', 'missing'],
       },
     ],

@@ -1,4 +1,4 @@
-import { cellAt, type Row } from '../grid'
+import { cellAt, type Cell, type Row } from '../grid'
 import { readNumber, type DecimalMark } from '../numbers/numberText'
 
 /** Whether a cell can be read as a number, or as missing, with either decimal mark. */
@@ -10,10 +10,15 @@ export function isNumber(row: Row, column: number): boolean {
   )
 }
 
-/** The number in a cell, 0 where there is none. */
-export function figureOf(row: Row, column: number, mark: DecimalMark): number {
-  const reading = readNumber(cellAt(row, column), mark)
+/** The number that a cell says, 0 where there is none. */
+export function numberIn(cell: Cell, mark: DecimalMark): number {
+  const reading = readNumber(cell, mark)
   return reading.kind === 'number' ? reading.value : 0
+}
+
+/** The number in a column of a row, 0 where there is none. */
+export function figureOf(row: Row, column: number, mark: DecimalMark): number {
+  return numberIn(cellAt(row, column), mark)
 }
 
 /** Whether a cell holds a number, with either decimal mark. */

@@ -72,6 +72,6 @@ function countsUp(numbers: readonly number[]): boolean {
 /** ISO week of a day, counted from 1970. */
 function isoWeek(day: number): number {
   const thursday = day - ((day + 3) % 7) + 3
-  const { year } = { year: new Date(thursday * 86_400_000).getUTCFullYear() }
+  const year = new Date(thursday * 86_400_000).getUTCFullYear()
   return Math.floor((thursday - Date.UTC(year, 0, 1) / 86_400_000) / 7) + 1
 }

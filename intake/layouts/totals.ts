@@ -1,11 +1,11 @@
-import { textAt, type Cell, type Row } from '../grid'
+import { textAt, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
-import { readNumber, type DecimalMark } from '../numbers/numberText'
+import type { DecimalMark } from '../numbers/numberText'
 import type { PeriodReading } from '../periods/periodReading'
 import { statedYear } from '../periods/periodText'
 import type { ColumnRole } from '../reading'
 import { monthsOf } from '../assemble/commonCalendar'
-import { figureOf, isNumber } from './figures'
+import { figureOf, isNumber, numberIn } from './figures'
 import type { RawSeries } from './observations'
 import { ALL_TOGETHER, TOTAL } from './words'
 
@@ -129,17 +129,12 @@ function addsUpOthers(total: RawSeries, others: readonly RawSeries[], mark: Deci
   for (const { observations } of others) {
     for (const { period, cell } of observations) {
       const key = JSON.stringify(period)
-      sums.set(key, (sums.get(key) ?? 0) + numberOf(cell, mark))
+      sums.set(key, (sums.get(key) ?? 0) + numberIn(cell, mark))
     }
   }
   const right = total.observations.filter(({ period, cell }) => {
     const sum = sums.get(JSON.stringify(period)) ?? 0
-    return Math.abs(sum - numberOf(cell, mark)) <= 0.01 * Math.abs(sum) + 1e-9
+    return Math.abs(sum - numberIn(cell, mark)) <= 0.01 * Math.abs(sum) + 1e-9
   })
   return right.length >= ADDS_UP * total.observations.length
-}
-
-function numberOf(cell: Cell, mark: DecimalMark): number {
-  const reading = readNumber(cell, mark)
-  return reading.kind === 'number' ? reading.value : 0
 }

@@ -2,6 +2,7 @@
 import type { Outcome } from '~/workers/outcome'
 import { inReadersFigures } from '~/figures/format'
 import { useBench } from '../study/benchStore'
+import PlaneNotice from './PlaneNotice.vue'
 
 /** Why a method is refused, and the one choice that would do instead. */
 defineProps<{ refusal: Outcome & { kind: 'refused' } }>()
@@ -9,8 +10,8 @@ const bench = useBench()
 </script>
 
 <template>
-  <p class="refusal" role="alert">
-    <strong>Refused.</strong> {{ inReadersFigures(refusal.because) }}
+  <PlaneNotice lead="Refused.">
+    {{ inReadersFigures(refusal.because) }}
     <span v-if="refusal.remedies.length > 0" class="remedies">
       What would help:
       <v-btn
@@ -22,17 +23,10 @@ const bench = useBench()
         {{ remedy.label }}
       </v-btn>
     </span>
-  </p>
+  </PlaneNotice>
 </template>
 
 <style scoped>
-.refusal {
-  margin: 4px 12px 10px;
-  padding: 8px 12px;
-  border-left: 3px solid var(--danger);
-  background: var(--band);
-}
-
 .remedies {
   display: flex;
   flex-wrap: wrap;
