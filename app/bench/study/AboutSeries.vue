@@ -126,7 +126,7 @@ function keep() {
               >, {{ vintage.source.carriedOver }} of them carried over</template
             >
             <v-btn color="accent" @click="saveVintage(vintage)"> save as CSV </v-btn>
-            <span v-if="vintage.id === bench.content.vintageId" class="muted">, in use</span>
+            <span v-if="vintage.id === bench.content.vintageId" class="muted"> in use</span>
             <v-btn v-else color="accent" @click="bringBack(vintage)"> bring back </v-btn>
           </li>
         </ul>
