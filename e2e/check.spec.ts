@@ -1,5 +1,5 @@
 import { expect, test } from './ownServer'
-import { chooseWord, expectSaved, openSeries, rowFigures } from './support'
+import { bringIn, chooseWord, expectSaved, openSeries, rowFigures } from './support'
 
 const percentOf = (text: string) => Number(/off by ([\d.]+)%/.exec(text)![1])
 
@@ -120,14 +120,8 @@ test('a series that is too short to be checked says so', async ({ page }) => {
     const month = `${2020 + Math.floor(i / 12)}-${String((i % 12) + 1).padStart(2, '0')}`
     return `${month},${1000 + 10 * i + 100 * (i % 12)}`
   })
-  await page.goto('/intake')
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'short.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(['month,Short (litres)', ...rows].join('\n')),
-  })
-  await page.getByRole('button', { name: /^Keep/ }).click()
-  await expect(page).toHaveURL(/\/study\//)
+  await bringIn(page, 'short.csv', ['month,Short (litres)', ...rows].join('\n'))
+  await expect(page.getByRole('grid')).toBeVisible()
   await page.keyboard.press('7')
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText(
     'The series is too short to be checked',

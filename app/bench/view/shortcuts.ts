@@ -62,6 +62,8 @@ export function useShortcuts(): void {
 
   function onKey(event: KeyboardEvent) {
     if (
+      // What was open before is not what the key is meant for.
+      bench.state !== 'ready' ||
       isTyping(event) ||
       document.querySelector('.v-overlay--active:not(.v-snackbar, .v-tooltip)')
     )
