@@ -116,17 +116,17 @@ const FAMILIES: Readonly<
     ],
     'running un': [
       ',month,Sales\n0,2021-01,50\n1,2021-02,70\n2,2021-03,60',
-      { 'monthly columns': [['Sales', '2021-01', [50, 70, 60]]], notes: ['ignored-columns'] },
+      { 'monthly columns': [['Sales', '2021-01', [50, 70, 60]]], notes: ['repeated-columns'] },
     ],
     t: [
       't,month,Sales\n1,2021-01,50\n2,2021-02,70\n3,2021-03,60',
-      { 'monthly columns': [['Sales', '2021-01', [50, 70, 60]]], notes: ['ignored-columns'] },
+      { 'monthly columns': [['Sales', '2021-01', [50, 70, 60]]], notes: ['repeated-columns'] },
     ],
     weekno: [
       'date,week,Sales\n2021-01-04,1,5\n2021-01-11,2,6\n2021-01-18,3,7\n2021-01-25,4,8\n2021-02-01,5,9\n2021-02-08,6,9\n2021-02-15,7,9\n2021-02-22,8,9\n2021-03-01,9,8',
       {
         'monthly columns': [['Sales', '2021-01', [26, 36]]],
-        notes: ['ignored-columns', 'gathered', 'incomplete'],
+        notes: ['repeated-columns', 'gathered', 'incomplete'],
         taken: ['frequency monthly', 'gather sum', 'incomplete leave-out'],
       },
     ],
@@ -152,13 +152,13 @@ const FAMILIES: Readonly<
     ],
     'date and year': [
       'date,year,month,Sales\n2021-01-01,2021,1,2\n2021-02-01,2021,2,5\n2021-03-01,2021,3,8\n2021-04-01,2021,4,11\n2021-05-01,2021,5,14',
-      { 'monthly columns': [['Sales', '2021-01', [2, 5, 8, 11, 14]]], notes: ['ignored-columns'] },
+      { 'monthly columns': [['Sales', '2021-01', [2, 5, 8, 11, 14]]], notes: ['repeated-columns'] },
     ],
     'quarter and month': [
       'year,quarter,month,Sales\n2021,1,1,100\n2021,1,2,107\n2021,1,3,114\n2021,2,4,121\n2021,2,5,128\n2021,2,6,135\n2021,3,7,142\n2021,3,8,149\n2021,3,9,156\n2021,4,10,163\n2021,4,11,170\n2021,4,12,177\n2022,1,1,184\n2022,1,2,191',
       {
         'monthly columns': [['Sales', '2021-01', [100, 107, 114, 121, '14 values']]],
-        notes: ['ignored-columns'],
+        notes: ['repeated-columns'],
       },
     ],
     idx: ['Sales,t\n5,1\n7,2\n8,3\n9,4', { asks: ['frequency'] }],

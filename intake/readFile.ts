@@ -1,15 +1,21 @@
 import { Refusal } from '../core/refusal'
+import type { ReadCells } from './cellReadings'
 import { openFile } from './containers/openFile'
 import type { Row, Sheet, Workbook } from './grid'
 import { readSheet, type SheetReading } from './readSheet'
 import type { Answers, Question, Reading } from './reading'
 
+/** A reading with the sheet it is about, for showing it on the file itself. */
+export interface OpenReading {
+  readonly reading: Reading
+  readonly rows: readonly Row[]
+  readonly cells: ReadCells
+}
+
 /** A file that is open, so that it can be read again with other answers. */
 export interface OpenFile {
   readonly workbook: Workbook
-  /** Rows of the sheet that was read, for showing the reading on the file itself. */
-  rowsOf(sheet: string | null): readonly Row[]
-  read(answers: Answers): Reading
+  read(answers: Answers): OpenReading
 }
 
 /**
@@ -19,12 +25,7 @@ export interface OpenFile {
  */
 export function open(bytes: Uint8Array): OpenFile {
   const workbook = openFile(bytes)
-  return {
-    workbook,
-    rowsOf: (name) =>
-      workbook.sheets.find((sheet) => sheet.name === name)?.rows ?? workbook.sheets[0]?.rows ?? [],
-    read: (answers) => readWorkbook(workbook, answers),
-  }
+  return { workbook, read: (answers) => readWorkbook(workbook, answers) }
 }
 
 /**
@@ -40,7 +41,7 @@ export function open(bytes: Uint8Array): OpenFile {
  */
 export function readFile(bytes: Uint8Array, answers: Answers = {}): Reading {
   try {
-    return open(bytes).read(answers)
+    return open(bytes).read(answers).reading
   } catch (error) {
     if (error instanceof Refusal) return refusedWhole(error)
     throw error
@@ -62,11 +63,12 @@ export function refusedWhole({ because, where }: Refusal): Reading {
   }
 }
 
-function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): Reading {
+function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): OpenReading {
   const sheets = all.filter((sheet) => sheet.rows.length > 0)
   const names = sheets.map(({ name }) => name)
-  const finish = (sheet: Sheet, reading: SheetReading, question: readonly Question[]): Reading => {
-    const { shape, inquiry } = reading
+  const finish = (sheet: Sheet, reading: SheetReading, question: readonly Question[]) => {
+    const { shape, inquiry, rows, cells } = reading
+    const open = (whole: Reading): OpenReading => ({ reading: whole, rows, cells })
     const common = {
       container,
       sheets: names,
@@ -77,11 +79,16 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): R
     }
     switch (reading.outcome) {
       case 'ok':
-        return { ...common, outcome: 'ok', frequency: reading.frequency, series: reading.series }
+        return open({
+          ...common,
+          outcome: 'ok',
+          frequency: reading.frequency,
+          series: reading.series,
+        })
       case 'question':
-        return { ...common, outcome: 'question' }
+        return open({ ...common, outcome: 'question' })
       case 'refused':
-        return { ...common, outcome: 'refused', problems: reading.problems }
+        return open({ ...common, outcome: 'refused', problems: reading.problems })
     }
   }
   if (sheets.length === 0) throw new Refusal('There is nothing in it.', 'file')
@@ -112,14 +119,19 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): R
   }
   if (chosen) return finish(chosen.sheet, chosen.reading, [question])
   const first = readable[0] ?? tried[0]!
+  const { shape, rows, cells } = first.reading
   return {
-    outcome: 'question',
-    container,
-    sheets: names,
-    sheet: first.sheet.name,
-    shape: first.reading.shape,
-    questions: [question],
-    notes: [],
+    reading: {
+      outcome: 'question',
+      container,
+      sheets: names,
+      sheet: first.sheet.name,
+      shape,
+      questions: [question],
+      notes: [],
+    },
+    rows,
+    cells,
   }
 }
 

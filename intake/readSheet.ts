@@ -2,6 +2,7 @@ import { calendarOf, type Frequency } from '../core/calendar/calendar'
 import { onePeriod, periodLabel } from '../core/calendar/labels'
 import { assemble } from './assemble/assemble'
 import { dayOf, monthsOf, rowFrequency } from './assemble/commonCalendar'
+import type { ReadCells } from './cellReadings'
 import type { Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
 import { ANY, extract } from './layouts/extract'
@@ -15,7 +16,13 @@ import { dependsOnOrder, isSlashedDate } from './periods/periodText'
 import type { Answers, IntakeProblem, ReadSeries, SheetShape } from './reading'
 
 /** How far the reading of one sheet came. */
-export type SheetReading = { readonly shape: SheetShape; readonly inquiry: Inquiry } & (
+export type SheetReading = {
+  readonly shape: SheetShape
+  readonly inquiry: Inquiry
+  /** The rows as they were read: with cells put together that a comma had parted. */
+  readonly rows: readonly Row[]
+  readonly cells: ReadCells
+} & (
   | {
       readonly outcome: 'ok'
       readonly frequency: Frequency
@@ -34,20 +41,43 @@ const UNKNOWN: SheetShape = { layout: null, rowKinds: [], columnRoles: [] }
 export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
   const inquiry = new Inquiry(answers)
   let shape = UNKNOWN
+  let rows = raw
+  let cells: ReadCells = { series: [], axis: null }
+  const sofar = () => ({ shape: shapeOf(shape), inquiry, rows, cells })
   try {
-    const rows = writeOutShortDates(mendRows(oneTable(raw, inquiry), inquiry), inquiry)
-    const extraction = extractInOrder(rows, inquiry)
-    shape = extraction
+    const table = oneTable(raw, inquiry)
+    const mended = mendRows(table, inquiry)
+    rows = shownRows(raw, table, mended)
+    const isOther = (at: number) => raw[at]!.cells.length > 0 && table[at]!.cells.length === 0
+    const extraction = extractInOrder(writeOutShortDates(mended, inquiry), inquiry)
+    shape = {
+      ...extraction,
+      rowKinds: extraction.rowKinds.map((kind, at) => (isOther(at) ? 'other' : kind)),
+    }
     const valued = readValues(extraction.series, inquiry)
-    const { frequency, series } = assemble(valued, inquiry)
-    return { outcome: 'ok', shape: shapeOf(shape), inquiry, frequency, series }
+    cells = { series: valued, axis: null }
+    const { calendar, series, placed } = assemble(valued, inquiry)
+    cells = { series: placed, axis: { calendar, kept: series } }
+    return { outcome: 'ok', ...sofar(), frequency: calendar.frequency, series }
   } catch (error) {
-    if (error instanceof Waiting) return { outcome: 'question', shape: shapeOf(shape), inquiry }
+    if (error instanceof Waiting) return { outcome: 'question', ...sofar() }
     if (error instanceof Unreadable) {
-      return { outcome: 'refused', shape: shapeOf(shape), inquiry, problems: error.problems }
+      return { outcome: 'refused', ...sofar(), problems: error.problems }
     }
     throw error
   }
+}
+
+/** The sheet with the rows that were mended; those of another table, and those left out, stay as they are. */
+function shownRows(
+  raw: readonly Row[],
+  table: readonly Row[],
+  mended: readonly Row[],
+): readonly Row[] {
+  if (mended === table) return raw
+  return raw.map((row, at) =>
+    mended[at] !== table[at] && mended[at]!.cells.length > 1 ? mended[at]! : row,
+  )
 }
 
 function shapeOf({ layout, rowKinds, columnRoles }: SheetShape): SheetShape {

@@ -1,11 +1,12 @@
 import type { Frequency } from '../core/calendar/calendar'
 import type { Series } from '../core/series/series'
 
-/** What a column of the file became. */
-export type ColumnRole = 'period' | 'key' | 'value' | 'total' | 'ignored' | 'empty'
+/** What a column of the file became; `repeated` says the periods again, or numbers the rows. */
+export type ColumnRole = 'period' | 'key' | 'value' | 'total' | 'repeated' | 'ignored' | 'empty'
 
-/** What a row of the file became. */
-export type RowKind = 'title' | 'header' | 'data' | 'total' | 'note' | 'left-out' | 'unread'
+/** What a row of the file became; `other` belongs to another table of the sheet. */
+export type RowKind =
+  'title' | 'header' | 'data' | 'total' | 'note' | 'left-out' | 'other' | 'unread'
 
 /** How periods and values lie in the file. */
 export type Layout = 'columns' | 'long' | 'matrix' | 'across' | 'undated'

@@ -10,6 +10,11 @@ export function formatFigure(value: number): string {
   return formatDecimals(value, Number.isInteger(value) ? 0 : Math.min(Math.max(decimals, 0), 12))
 }
 
+/** A figure with all the digits that it has. */
+export function formatExact(value: number): string {
+  return formatter(0, 20).format(value).replace('-', '−')
+}
+
 /** A figure in a line of words: three significant digits. */
 export function formatRough(value: number): string {
   return value.toLocaleString(locale.value, { maximumSignificantDigits: 3 }).replace('-', '−')

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { formatCount } from '~/figures/format'
+import type { FileRows } from '~/workers/readFile'
 import { textAt, type Row } from '~~/intake/grid'
-import type { ColumnRole, Reading, RowKind } from '~~/intake/reading'
+import type { Reading, RowKind } from '~~/intake/reading'
+import { ReadingWords, COLUMN_WORDS } from './readingWords'
 import { useIntake } from './intakeStore'
 
 /** The file as a grid, every cell coloured by what it became; only the rows in sight are there. */
@@ -17,7 +19,7 @@ const MOST_COLUMNS = 60
 const frame = ref<HTMLElement | null>(null)
 const top = ref(0)
 const shownHeight = ref(500)
-const loaded = shallowRef<{ from: number; rows: readonly Row[] }>({ from: 0, rows: [] })
+const loaded = shallowRef<FileRows & { from: number }>({ from: 0, rows: [], cells: [] })
 
 const from = computed(() => Math.max(0, Math.floor(top.value / ROW_HEIGHT) - MARGIN))
 const to = computed(() =>
@@ -25,8 +27,8 @@ const to = computed(() =>
 )
 async function load() {
   const [first, last] = [from.value, to.value]
-  const rows = await intake.rows(first, last)
-  if (first === from.value && last === to.value) loaded.value = { from: first, rows }
+  const found = await intake.rows(first, last)
+  if (first === from.value && last === to.value) loaded.value = { from: first, ...found }
 }
 watch([from, to, () => props.reading], load, { immediate: true })
 onMounted(() => (shownHeight.value = frame.value?.clientHeight ?? 500))
@@ -66,23 +68,7 @@ function problemAt(line: number, column: number): string | undefined {
   return wrong.value.get(`${line}:${column + 1}`) ?? wrong.value.get(`${line}:`)
 }
 
-const ROW_WORDS: Record<RowKind, string> = {
-  title: 'Above the table: not read',
-  header: 'Heading',
-  data: '',
-  total: 'Totals: not read',
-  note: 'Note: not read',
-  'left-out': 'Left out',
-  unread: 'Not understood',
-}
-const COLUMN_WORDS: Record<ColumnRole, string> = {
-  period: 'period',
-  key: 'name',
-  value: 'values',
-  total: 'total, not read',
-  ignored: 'not read',
-  empty: 'empty',
-}
+const words = computed(() => new ReadingWords(props.reading, loaded.value.cells))
 
 function kindOf(at: number): RowKind | null {
   return props.reading.shape.rowKinds[at] ?? null
@@ -98,16 +84,11 @@ function becameOf(at: number, column: number): string {
     return (layout === 'matrix' || layout === 'across') && role === 'value' ? 'period' : 'heading'
   }
   if (kind !== 'data') return 'ignored'
-  return role === 'total' ? 'ignored' : role
+  return role === 'total' || role === 'repeated' ? 'ignored' : role
 }
 
 function titleAt(at: number, row: Row, column: number): string | undefined {
-  const problem = problemAt(row.line, column)
-  if (problem) return problem
-  const kind = kindOf(at)
-  const role = props.reading.shape.columnRoles[column]
-  const words = kind && (ROW_WORDS[kind] || (role ? COLUMN_WORDS[role] : ''))
-  return words || undefined
+  return problemAt(row.line, column) ?? words.value.of(kindOf(at), row, column)
 }
 
 const ROLES = ['period', 'key', 'value', 'ignored'] as const

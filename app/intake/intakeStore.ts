@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useShelf } from '~/shelf/shelfStore'
-import { FileInWorker, type FileReading } from '~/workers/readFile'
+import { FileInWorker, type FileReading, type FileRows } from '~/workers/readFile'
 import type { Series } from '~~/core/series/series'
 import { LIMITS } from '~~/intake/limits'
 import type { Row } from '~~/intake/grid'
@@ -104,7 +104,7 @@ export const useIntake = defineStore('intake', () => {
     try {
       const first = await own.open(bytes, {})
       if (file !== own) return
-      const [row] = await own.rows(0, 1)
+      const [row] = (await own.rows(0, 1)).rows
       if (file !== own) return
       firstRow = row ?? null
       const before = rememberedAnswers(shapeKey(first.reading, firstRow))
@@ -210,8 +210,8 @@ export const useIntake = defineStore('intake', () => {
     candidates.value = candidates.value.map((one) => ({ ...one, wanted }))
   }
 
-  async function rows(from: number, to: number): Promise<readonly Row[]> {
-    return file ? file.rows(from, to) : []
+  async function rows(from: number, to: number): Promise<FileRows> {
+    return file ? file.rows(from, to) : { rows: [], cells: [] }
   }
 
   /**

@@ -1,10 +1,11 @@
 import { Refusal } from '~~/core/refusal'
-import { open, refusedWhole, type OpenFile } from '~~/intake/readFile'
+import { cellReadings } from '~~/intake/cellReadings'
+import { open, refusedWhole, type OpenFile, type OpenReading } from '~~/intake/readFile'
 import type { Answers } from '~~/intake/reading'
 import type { ReadAnswer, ReadRequest } from './readFile'
 
 let file: OpenFile | null = null
-let sheet: string | null = null
+let last: OpenReading | null = null
 
 /** Keeps a file open beside the page, so that a large one never holds it up, and reads it again. */
 self.onmessage = ({ data }: MessageEvent<ReadRequest>) => {
@@ -12,25 +13,25 @@ self.onmessage = ({ data }: MessageEvent<ReadRequest>) => {
     case 'open':
       return answer(data.id, () => {
         file = open(data.bytes)
-        const count = file.rowsOf(null).length.toLocaleString()
+        const most = Math.max(...file.workbook.sheets.map(({ rows }) => rows.length))
+        const count = most.toLocaleString()
         post({ id: data.id, kind: 'progress', text: `Finding the series in ${count} rows…` })
         return readAgain(data.answers)
       })
     case 'read':
       return answer(data.id, () => readAgain(data.answers))
-    case 'rows':
-      return post({
-        id: data.id,
-        kind: 'rows',
-        rows: file?.rowsOf(sheet).slice(data.from, data.to) ?? [],
-      })
+    case 'rows': {
+      const rows = last?.rows.slice(data.from, data.to) ?? []
+      const cells =
+        last && rows.length > 0 ? cellReadings(last.cells, rows[0]!.line, rows.at(-1)!.line) : []
+      return post({ id: data.id, kind: 'rows', rows, cells })
+    }
   }
 }
 
 function readAgain(answers: Answers): ReadAnswer & { kind: 'reading' } {
-  const reading = file!.read(answers)
-  sheet = reading.sheet
-  const rows = file!.rowsOf(sheet)
+  last = file!.read(answers)
+  const { reading, rows } = last
   const headerLine = rows[reading.shape.rowKinds.indexOf('header')]?.line ?? null
   return { id: 0, kind: 'reading', reading, rowCount: rows.length, headerLine }
 }
@@ -40,7 +41,7 @@ function answer(id: number, work: () => ReadAnswer): void {
     post({ ...work(), id })
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
-    file = null
+    file = last = null
     post({ id, kind: 'reading', reading: refusedWhole(error), rowCount: 0, headerLine: null })
   }
 }

@@ -1,3 +1,4 @@
+import type { CellReading } from '~~/intake/cellReadings'
 import type { Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
 
@@ -14,10 +15,16 @@ export type ReadAnswer = { readonly id: number } & (
       readonly rowCount: number
       readonly headerLine: number | null
     }
-  | { readonly kind: 'rows'; readonly rows: readonly Row[] }
+  | ({ readonly kind: 'rows' } & FileRows)
   /** On the way to the answer: what is done now. */
   | { readonly kind: 'progress'; readonly text: string }
 )
+
+/** Some rows of the file, and what their cells were read as. */
+export interface FileRows {
+  readonly rows: readonly Row[]
+  readonly cells: readonly CellReading[]
+}
 
 /** A reading with the number of rows of the sheet it is about. */
 export interface FileReading {
@@ -66,9 +73,8 @@ export class FileInWorker {
     return this.ask({ kind: 'read', answers }) as Promise<FileReading & ReadAnswer>
   }
 
-  async rows(from: number, to: number): Promise<readonly Row[]> {
-    const answer = await this.ask({ kind: 'rows', from, to })
-    return answer.kind === 'rows' ? answer.rows : []
+  rows(from: number, to: number): Promise<FileRows> {
+    return this.ask({ kind: 'rows', from, to }) as Promise<FileRows & ReadAnswer>
   }
 
   /** Gives up: what is on its way never comes. */

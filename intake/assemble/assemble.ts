@@ -1,4 +1,4 @@
-import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
+import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { countPeriods, periodLabel } from '../../core/calendar/labels'
 import { formatPeriod, periodAt, periodsBetween, type Period } from '../../core/calendar/period'
 import type { Value } from '../../core/series/series'
@@ -19,13 +19,14 @@ import { askAboutTwice } from './twice'
  * Puts values into the periods of one calendar: finds how often the rows come, rolls days and weeks up to
  * months or quarters, asks about periods that come twice, and leaves a gap where a period is missing.
  *
+ * @returns also the values as they were read, each at its place in that calendar
  * @throws Waiting for an answer
  * @throws Unreadable for periods that do not go together, or a time axis longer than the limit
  */
 export function assemble(
   read: readonly ValuedSeries[],
   inquiry: Inquiry,
-): { frequency: Frequency; series: ReadSeries[] } {
+): { calendar: Calendar; series: ReadSeries[]; placed: readonly ValuedSeries[] } {
   const { series, seasonNames } = withStatedStarts(
     read.filter(({ entries }) => entries.length > 0),
     inquiry,
@@ -54,7 +55,7 @@ export function assemble(
   }
   if (kept.length === 0) throw new Unreadable([whole('No period has a value.')])
   noteGaps(kept, inquiry)
-  return { frequency, series: kept }
+  return { calendar, series: kept, placed: series }
 }
 
 /** How many seasons a year has, where it is none of the usual numbers. */

@@ -149,7 +149,7 @@ function markPeriodLike(
   const isEmpty = (column: number) => data.every((at) => textAt(rows[at]!, column) === '')
   if (columnsWith(roles, 'value').every((column) => like.includes(column) || isEmpty(column)))
     return
-  for (const column of like) roles[column] = 'ignored'
+  for (const column of like) roles[column] = 'repeated'
 }
 
 /** A column of words with a few numbers is better than none: its words are asked about. */
@@ -231,7 +231,8 @@ function noteColumns(
     )
   }
   say('total', 'the sum of the other columns, not read as a series')
-  say('ignored', 'text, dates or running numbers and no figures, not read')
+  say('repeated', 'the periods again or running numbers, not read')
+  say('ignored', 'text, dates or codes, not read')
   if (headings.every((heading) => heading === '')) {
     inquiry.note('no-header', 'The file has no headings; name the series here.', 'line 1')
   }
