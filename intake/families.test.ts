@@ -245,7 +245,10 @@ const FAMILIES: Readonly<
       'month,Sales\n2021-11,5\n2021-12,6\n2021-13,7\n2022-01,8',
       { asks: ['unread-rows'] },
     ],
-    unix: ['ts,Sales\n1609459200,5\n1612137600,6\n1614556800,7', { asks: ['frequency'] }],
+    unix: [
+      'ts,Sales\n1609459200,5\n1612137600,6\n1614556800,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
+    ],
     yyyymmdd: [
       'd,Sales\n20210101,5\n20210201,6\n20210301,7',
       { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: [] },
@@ -367,9 +370,9 @@ const FAMILIES: Readonly<
     weekly: [
       'week ending,Sales\n2021-01-03,5\n2021-01-10,6\n2021-01-17,7\n2021-01-24,8\n2021-01-31,9\n2021-02-07,10\n2021-02-14,11\n2021-02-21,12\n2021-02-28,13\n2021-03-07,14\n2021-03-14,15\n2021-03-21,16\n2021-03-28,17\n2021-04-04,18\n2021-04-11,19\n2021-04-18,20\n2021-04-25,21\n2021-05-02,22\n2021-05-09,23\n2021-05-16,24\n2021-05-23,25\n2021-05-30,26\n2021-06-06,27\n2021-06-13,28\n2021-06-20,29\n2021-06-27,30\n2021-07-04,31\n2021-07-11,32\n2021-07-18,33\n2021-07-25,34',
       {
-        'monthly columns': [['Sales', '2021-01', [35, 46, 62, 78, 120, 114, 130]]],
-        notes: ['gathered'],
-        taken: ['frequency monthly', 'gather sum'],
+        'monthly columns': [['Sales', '2021-01', [30, 46, 62, 100, 98, 114]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum', 'incomplete leave-out'],
       },
     ],
     daily: [
@@ -903,7 +906,7 @@ const FAMILIES: Readonly<
     'week ending': [
       'Week ending,Units\n1/8/2021,5\n1/15/2021,6\n1/22/2021,7\n1/29/2021,8\n2/5/2021,9\n2/12/2021,10\n2/19/2021,11\n2/26/2021,12\n3/5/2021,13\n3/12/2021,14\n3/19/2021,15\n3/26/2021,16\n4/2/2021,17\n4/9/2021,18\n4/16/2021,19\n4/23/2021,20\n4/30/2021,21\n5/7/2021,22\n5/14/2021,23\n5/21/2021,24',
       {
-        'monthly columns': [['Units', '2021-02', [42, 58, 95]]],
+        'monthly columns': [['Units', '2021-01', [26, 42, 58, 95]]],
         notes: ['gathered', 'incomplete'],
         taken: ['dates month-first', 'frequency monthly', 'gather sum', 'incomplete leave-out'],
       },

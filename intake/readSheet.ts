@@ -11,6 +11,7 @@ import { oneTable } from './layouts/oneTable'
 import { mendRows } from './layouts/raggedRows'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
+import { writeOutMoments } from './periods/moments'
 import { writeOutShortDates } from './periods/shortDates'
 import { dependsOnOrder, isSlashedDate } from './periods/periodText'
 import type { Answers, IntakeProblem, ReadSeries, SheetShape } from './reading'
@@ -49,7 +50,7 @@ export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
     const mended = mendRows(table, inquiry)
     rows = shownRows(raw, table, mended)
     const isOther = (at: number) => raw[at]!.cells.length > 0 && table[at]!.cells.length === 0
-    const extraction = extractInOrder(writeOutShortDates(mended, inquiry), inquiry)
+    const extraction = extractInOrder(writeOutDates(mended, inquiry), inquiry)
     shape = {
       ...extraction,
       rowKinds: extraction.rowKinds.map((kind, at) => (isOther(at) ? 'other' : kind)),
@@ -78,6 +79,11 @@ function shownRows(
   return raw.map((row, at) =>
     mended[at] !== table[at] && mended[at]!.cells.length > 1 ? mended[at]! : row,
   )
+}
+
+/** Dates that only the whole column tells are written out in full. */
+function writeOutDates(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+  return writeOutShortDates(writeOutMoments(rows, inquiry), inquiry)
 }
 
 function shapeOf({ layout, rowKinds, columnRoles }: SheetShape): SheetShape {

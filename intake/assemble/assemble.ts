@@ -1,11 +1,11 @@
-import { calendarOf, type Calendar } from '../../core/calendar/calendar'
+import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
 import { countPeriods, periodLabel } from '../../core/calendar/labels'
 import { formatPeriod, periodAt, periodsBetween, type Period } from '../../core/calendar/period'
 import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
 import type { ValuedSeries } from '../numbers/readValues'
-import type { PeriodReading } from '../periods/periodReading'
+import { isoWeekOf, type PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
 import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
 import { gather, type Gathering } from './gather'
@@ -27,21 +27,20 @@ export function assemble(
   read: readonly ValuedSeries[],
   inquiry: Inquiry,
 ): { calendar: Calendar; series: ReadSeries[]; placed: readonly ValuedSeries[] } {
-  const { series, seasonNames } = withStatedStarts(
+  const { series: stated, seasonNames } = withStatedStarts(
     read.filter(({ entries }) => entries.length > 0),
     inquiry,
   )
-  if (series.length === 0) throw new Unreadable([whole('No row has a period and a value.')])
+  if (stated.length === 0) throw new Unreadable([whole('No row has a period and a value.')])
+  const rows = rowFrequency(distinct(stated))
+  if (rows === null) throw new Unreadable([mixedKinds(stated)])
+  const series = rows === 'weekly' ? byWeeks(stated) : stated
   const readings = distinct(series)
-  const rows = rowFrequency(readings)
-  if (rows === null) {
-    throw new Unreadable([mixedKinds(series)])
-  }
   const { frequency, how } =
     rows === 'seasons' ? { frequency: rows, how: null } : targetOf(rows, series, inquiry)
   const calendar = calendarOf(frequency, {
     ...seasonsOf(readings),
-    ...(seasonNames && frequency === 'quarterly' ? { seasonNames } : {}),
+    ...namesOf(readings, frequency, seasonNames),
   })
   const assembled = how
     ? rollUp(series, calendar, rows, how, inquiry)
@@ -64,6 +63,20 @@ function seasonsOf(readings: readonly PeriodReading[]): { seasons?: number } {
   return season ? { seasons: season.of } : {}
 }
 
+/** What the seasons are called, as long as they are those of the rows. */
+function namesOf(
+  readings: readonly PeriodReading[],
+  frequency: Frequency,
+  stated: readonly string[] | undefined,
+): { seasonNames?: readonly string[] } {
+  const own = readings.find((reading) => reading.kind === 'season')?.names
+  const seasonNames = own ?? stated
+  const isOwn =
+    frequency === 'seasons' ||
+    seasonNames?.length === { quarterly: 4, 'half-yearly': 2 }[frequency as string]
+  return seasonNames && isOwn ? { seasonNames } : {}
+}
+
 function mixedKinds(series: readonly ValuedSeries[]) {
   const entries = series.flatMap((own) => own.entries.map(({ at }) => at))
   const first = entries[0]!
@@ -73,6 +86,24 @@ function mixedKinds(series: readonly ValuedSeries[]) {
     column: null,
     because: `This line has a ${other.period.kind} where line ${first.line} has a ${first.period.kind}; a series has one of them.`,
   }
+}
+
+/** Days a week apart stand for the weeks that they lie in. */
+function byWeeks(series: readonly ValuedSeries[]): ValuedSeries[] {
+  const weeks = new Map<PeriodReading, PeriodReading>()
+  const weekOf = (period: PeriodReading): PeriodReading => {
+    if (period.kind !== 'day') return period
+    const known = weeks.get(period) ?? { kind: 'week' as const, ...isoWeekOf(dayOf(period)) }
+    weeks.set(period, known)
+    return known
+  }
+  return series.map((own) => ({
+    ...own,
+    entries: own.entries.map((entry) => ({
+      ...entry,
+      at: { ...entry.at, period: weekOf(entry.at.period) },
+    })),
+  }))
 }
 
 /** Rows that come more often than periods; what is incomplete at the ends is left out. */

@@ -24,15 +24,9 @@ export function withStatedStarts(
   if (fiscal.length === 0 && named.length === 0) return { series }
   const isThirteen = fiscal.some(({ of, period }) => of === 12 && period === 13)
   const first = fiscal.length > 0 && !isThirteen ? askForStart(fiscal[0]!, inquiry) : 1
-  const firstSeason = named.length > 0 ? askForSeason(named[0]!.season, inquiry) : 1
+  const order = named.length > 0 ? askForSeasons(named, inquiry) : []
   const placed = (period: PeriodReading): PeriodReading => {
-    if (period.kind === 'named-season') {
-      return {
-        kind: 'quarter',
-        year: period.year,
-        quarter: ((period.season - firstSeason + 4) % 4) + 1,
-      }
-    }
+    if (period.kind === 'named-season') return inOrderOf(order, period)
     if (period.kind !== 'fiscal') return period
     return isThirteen
       ? { kind: 'season', year: period.year, season: period.period, of: 13 }
@@ -47,7 +41,26 @@ export function withStatedStarts(
   }))
   return named.length === 0
     ? { series: moved }
-    : { series: moved, seasonNames: SEASONS.map((_, i) => SEASONS[(firstSeason - 1 + i) % 4]!) }
+    : { series: moved, seasonNames: order.map((season) => SEASONS[season - 1]!) }
+}
+
+/** A season at its place among those that the file has: four are quarters, two half-years. */
+function inOrderOf(
+  order: readonly number[],
+  { year: named, season, spansYears }: PeriodReading & { kind: 'named-season' },
+): PeriodReading {
+  const at = order.indexOf(season) + 1
+  const year = spansYears && at > 1 ? named - 1 : named
+  switch (order.length) {
+    case 4:
+      return { kind: 'quarter', year, quarter: at }
+    case 2:
+      return { kind: 'half-year', year, half: at }
+    case 1:
+      return { kind: 'year', year }
+    default:
+      return { kind: 'season', year, season: at, of: order.length }
+  }
 }
 
 function askForStart(example: Fiscal, inquiry: Inquiry): number {
@@ -82,16 +95,27 @@ export function inCalendar({ year, period, of }: Fiscal, firstMonth: number): Pe
     : { kind: 'month', year: calendarYear, month: month + 1 }
 }
 
-function askForSeason(first: number, inquiry: Inquiry): number {
-  const order = [0, 1, 2, 3].map((i) => ((first - 1 + i) % 4) + 1)
-  return Number(
-    inquiry.ask({
-      id: 'first-season',
-      ask: 'Which season comes first in a year? Seasons are read as quarters.',
-      options: order.map((season) => ({
-        value: String(season),
-        consequence: `${[0, 1, 2, 3].map((i) => `${SEASONS[(season - 1 + i) % 4]} is Q${i + 1}`).join(', ')}.`,
-      })),
-    }),
-  )
+/** @returns the seasons of the file, 1 to 4, in their order */
+function askForSeasons(
+  named: readonly (PeriodReading & { kind: 'named-season' })[],
+  inquiry: Inquiry,
+): readonly number[] {
+  const present = new Set(named.map(({ season }) => season))
+  const [{ season: first }] = named as [(typeof named)[number]]
+  const from = (start: number) =>
+    [0, 1, 2, 3].map((i) => ((start - 1 + i) % 4) + 1).filter((season) => present.has(season))
+  if (present.size === 1) return [first]
+  const PLACES: Partial<Record<number, string>> = { 2: 'half-years', 4: 'quarters' }
+  const letter = { 2: 'H', 4: 'Q' }[present.size] ?? 'season '
+  const answer = inquiry.ask({
+    id: 'first-season',
+    ask: `Which season comes first in a year? Seasons are read as ${PLACES[present.size] ?? `${present.size} seasons of a year`}.`,
+    options: from(first).map((season) => ({
+      value: String(season),
+      consequence: `${from(season)
+        .map((one, i) => `${SEASONS[one - 1]} is ${letter}${i + 1}`)
+        .join(', ')}.`,
+    })),
+  })
+  return from(Number(answer))
 }

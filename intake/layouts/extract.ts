@@ -8,6 +8,7 @@ import { joinYearsAndSeasons, rowOfPeriods, turnOver } from './across'
 import { isFigure } from './figures'
 import { extractMatrix } from './matrix'
 import type { Extraction, PeriodColumns } from './observations'
+import { withOwnSeasons } from './ownSeasons'
 import { findPeriodColumns } from './periodColumns'
 import { extractTable } from './table'
 import { extractUndated } from './undated'
@@ -113,6 +114,7 @@ function chosenPeriods(
     requireYearsInReach(found, inquiry)
     sayFiscalYears(rows, found, inquiry)
   }
+  if (found && !found.rivals) return withOwnSeasons(rows, found, inquiry)
   if (!found?.rivals || found.rivals.length === 0 || [...wanted.values()].includes('period'))
     return found
   if (inquiry.answers['period-column'] === ANY) return found

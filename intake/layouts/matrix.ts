@@ -198,6 +198,8 @@ function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
   const fewest = kind === 'half-year' ? FEWEST_HEADINGS.halves : FEWEST_HEADINGS.seasons
   const distinct = new Set([...named.values()].map(({ at }) => at)).size
   if (kinds.size === 1 && named.size >= fewest && distinct === named.size) return named
+  const initials = monthInitials(row)
+  if (initials) return initials
   for (const [count, plain] of [
     [12, 'month'],
     [4, 'quarter'],
@@ -207,6 +209,21 @@ function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
     )
     const inOrder = [...numbered.values()].every(({ at }, i) => at === i + 1)
     if (numbered.size === count && inOrder) return numbered
+  }
+  return null
+}
+
+/** The initials of twelve months in a row, from whichever month on: `J F M A M J J A S O N D`. */
+function monthInitials(row: Row): Map<number, SeasonReading> | null {
+  const found = headings(row, (text) => (/^\p{L}$/u.test(text) ? text.toUpperCase() : null))
+  const said = [...found.values()].join('')
+  if (said.length !== 12) return null
+  for (const initials of ['JFMAMJJASOND', 'EFMAMJJASOND']) {
+    const from = `${initials}${initials}`.indexOf(said)
+    if (from < 0) continue
+    return new Map(
+      [...found.keys()].map((column, i) => [column, { kind: 'month', at: ((from + i) % 12) + 1 }]),
+    )
   }
   return null
 }

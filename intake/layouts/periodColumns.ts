@@ -3,6 +3,7 @@ import { monthsOf } from '../assemble/commonCalendar'
 import { spreadsheetDate } from '../containers/spreadsheetDate'
 import { withoutFarYears } from '../periods/farYears'
 import { readPeriod } from '../periods/periodText'
+import { weekByHeading } from '../periods/rangeText'
 import type { DayOrder, PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
 import type { PeriodColumns } from './observations'
@@ -61,9 +62,15 @@ export function findPeriodColumns(
     }
   }
   if (best) {
-    const own = asQuarters(
+    const own = asThirds(
       rows,
-      readColumn(rows, best.column, (cell) => read(cell, true)),
+      asQuarters(
+        rows,
+        byHeading(
+          rows,
+          readColumn(rows, best.column, (cell) => read(cell, true)),
+        ),
+      ),
     )
     const others = dated.filter((column) => column !== best.column)
     return {
@@ -79,6 +86,43 @@ export function findPeriodColumns(
     findDecimalYears(rows, candidates.filter(mayBeNumber)) ??
     findYears(rows, sample, candidates, mayBeNumber)
   )
+}
+
+/** Days of weeks that the heading says they begin or end. */
+function byHeading(rows: readonly Row[], found: PeriodColumns): PeriodColumns {
+  const [column] = found.columns as [number]
+  const first = found.readings.findIndex((reading) => reading !== null)
+  const heading = first > 0 ? textAt(rows[first - 1]!, column) : ''
+  return {
+    ...found,
+    readings: found.readings.map((reading) => reading && weekByHeading(reading, heading)),
+  }
+}
+
+/** `T1` to `T3` or three terms, in year after year without a fourth, are thirds of a year. */
+function asThirds(rows: readonly Row[], found: PeriodColumns): PeriodColumns {
+  const [column] = found.columns as [number]
+  const read = found.readings.flatMap((reading, at) => (reading ? [{ reading, at }] : []))
+  const areTerms = read.every(
+    ({ reading, at }) =>
+      reading.kind === 'quarter' && reading.quarter <= 3 && /t/i.test(textAt(rows[at]!, column)),
+  )
+  const years = new Set(read.map(({ reading }) => reading.year)).size
+  if (!areTerms || years < 2 || read.length < 3 * (years - 1)) return found
+  return {
+    ...found,
+    readings: found.readings.map((reading) =>
+      reading?.kind === 'quarter'
+        ? {
+            kind: 'season',
+            year: reading.year,
+            season: reading.quarter,
+            of: 3,
+            names: ['T1', 'T2', 'T3'],
+          }
+        : reading,
+    ),
+  }
 }
 
 /** `1/2021` to `4/2021` under a heading that speaks of quarters. */

@@ -1,6 +1,6 @@
 import { textAt, type Row } from '../grid'
 import { dayOf, monthsOf } from '../assemble/commonCalendar'
-import type { PeriodReading } from '../periods/periodReading'
+import { isoWeekOf, type PeriodReading } from '../periods/periodReading'
 
 /** Headings of columns that number the rows. */
 const INDEX_HEADING =
@@ -54,7 +54,7 @@ const PARTS: Record<string, (reading: PeriodReading) => number | null> = {
     reading.kind === 'day' ? dayOf(reading) - Date.UTC(reading.year, 0, 0) / 86_400_000 : null,
   week: (reading) =>
     reading.kind === 'day'
-      ? isoWeek(dayOf(reading))
+      ? isoWeekOf(dayOf(reading)).week
       : reading.kind === 'week'
         ? reading.week
         : null,
@@ -67,11 +67,4 @@ function hasMonth({ kind }: PeriodReading): boolean {
 
 function countsUp(numbers: readonly number[]): boolean {
   return numbers.every((number, i) => i === 0 || number === numbers[i - 1]! + 1)
-}
-
-/** ISO week of a day, counted from 1970. */
-function isoWeek(day: number): number {
-  const thursday = day - ((day + 3) % 7) + 3
-  const year = new Date(thursday * 86_400_000).getUTCFullYear()
-  return Math.floor((thursday - Date.UTC(year, 0, 1) / 86_400_000) / 7) + 1
 }

@@ -1,7 +1,7 @@
 import { textAt, type Row } from '../grid'
-import type { PeriodReading } from '../periods/periodReading'
+import { yearOf, type PeriodReading } from '../periods/periodReading'
 import { inYear, readSeason, statedYear, type StatedYear } from '../periods/periodText'
-import { shareOf } from './columnTexts'
+import { headingOf, shareOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 import { TOTAL } from './words'
 
@@ -71,13 +71,31 @@ export function findYears(
   mayBeNumber: (column: number) => boolean,
 ): PeriodColumns | null {
   for (const column of candidates.filter(mayBeNumber)) {
-    if (shareOf(sample, column, (text) => statedYear(text) !== null) < 0.8) continue
+    const read = [statedYear, shortYear].find(
+      (way) =>
+        shareOf(sample, column, (text) => way(text) !== null) >= 0.8 &&
+        (way === statedYear || isHeadedYear(sample, column)),
+    )
+    if (!read) continue
     const readings = rows.map((row): PeriodReading | null => {
-      const year = statedYear(textAt(row, column))
+      const year = read(textAt(row, column))
       return year === null ? null : { kind: 'year', year: year.year }
     })
     if (readings.filter((reading) => reading !== null).length < 2) continue
     return { columns: [column], readings }
   }
   return null
+}
+
+/** `19` or `'19` under a heading that speaks of years; `2021e`, marked as an estimate, too. */
+function shortYear(text: string): StatedYear | null {
+  const stated = statedYear(text.replace(/^(\d{4}) ?[efpr*]$/i, '$1'))
+  if (stated) return stated
+  const year = /^'?\d{2}$/.test(text) ? yearOf(text.replace("'", '')) : null
+  return year === null ? null : { year, isFiscal: false }
+}
+
+function isHeadedYear(rows: readonly Row[], column: number): boolean {
+  const heading = headingOf(rows, column, (text) => shortYear(text) === null)
+  return /^(fiscal )?(year|yr|jahr|ann[ée]e|a[ñn]o)s?$/i.test(heading)
 }

@@ -16,10 +16,24 @@ export type PeriodReading =
       readonly period: number
       readonly of: 4 | 12 | 13 | 'months'
     }
-  /** Spring, summer, autumn, winter as 1 to 4; which comes first in a year the analyst states. */
-  | { readonly kind: 'named-season'; readonly year: number; readonly season: number }
-  /** One of any number of seasons, or of thirteen periods. */
-  | { readonly kind: 'season'; readonly year: number; readonly season: number; readonly of: number }
+  /**
+   * Spring, summer, autumn, winter as 1 to 4; which comes first in a year the analyst states. A winter of two years, such as
+   * 2018/19, is of the second where it comes first.
+   */
+  | {
+      readonly kind: 'named-season'
+      readonly year: number
+      readonly season: number
+      readonly spansYears?: true
+    }
+  /** One of any number of seasons, or of thirteen periods; the names of all of them where they have some. */
+  | {
+      readonly kind: 'season'
+      readonly year: number
+      readonly season: number
+      readonly of: number
+      readonly names?: readonly string[]
+    }
 
 /** Which number of `3/1/2021` is the day. */
 export type DayOrder = 'day-first' | 'month-first'
@@ -58,6 +72,13 @@ export function monthOf(year: number | null, month: number): PeriodReading | nul
 /** Days since 1 January 1970. */
 export function dayNumber(year: number, month: number, day: number): number {
   return Date.UTC(year, month - 1, day) / 86_400_000
+}
+
+/** The ISO week of a day, counted from 1970: that of its Thursday. */
+export function isoWeekOf(day: number): { readonly year: number; readonly week: number } {
+  const thursday = day - ((day + 3) % 7) + 3
+  const year = new Date(thursday * 86_400_000).getUTCFullYear()
+  return { year, week: Math.floor((thursday - dayNumber(year, 1, 1)) / 7) + 1 }
 }
 
 /** The Thursday of an ISO week, which decides the month a week belongs to. */

@@ -7,6 +7,7 @@ import {
   type DayOrder,
   type PeriodReading,
 } from './periodReading'
+import { readRange } from './rangeText'
 import { seasonByName } from './seasonNames'
 
 type Groups = readonly (string | undefined)[]
@@ -15,6 +16,7 @@ type Reader = (groups: Groups, order: DayOrder) => PeriodReading | null
 const TIME = String.raw`(?:[T ]\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?(?: ?[AP]M)?(?: ?(?:Z|UTC|GMT|[A-Z]{3,4}|[+-]\d{2}:?\d{2}(?: \([^)]*\))?))?)?`
 const YEAR = String.raw`(\d{4}|'?\d{2})`
 const QUARTER_WORD = '(?:q|qtr|quarter|quartal|trim|trimestre|t)'
+const TERM_WORD = '(?:term|tertial|tertiary|trimester)'
 const HALF_WORD = '(?:h|hj|half|halbjahr|s|sem|semestre)'
 const WEEK_WORD = '(?:w|wk|week|kw|woche|s|sem|semaine|semana)'
 const WORD = String.raw`(\p{L}{3,}\.?)`
@@ -27,6 +29,14 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
   [`(\\d{4})[-/.](\\d{1,2})[-/.](\\d{1,2})${TIME}`, ([y, m, d]) => dayOf(yearOf(y!), +m!, +d!)],
   // 20210301, 202103
   ['(\\d{4})(\\d{2})(\\d{2})', ([y, m, d]) => dayOf(yearOf(y!), +m!, +d!)],
+  // 01032021: which is the day, the whole column decides
+  [
+    '([0-3]\\d)([0-3]\\d)((?:19|20)\\d{2})',
+    ([a, b, y], order) => {
+      const [day, month] = order === 'day-first' ? [+a!, +b!] : [+b!, +a!]
+      return dayOf(yearOf(y!), month, day)
+    },
+  ],
   ['(\\d{4})(\\d{2})', ([y, m]) => monthOf(yearOf(y!), +m!)],
   // 2021-03, 2021/3, 2021M03, 2021 M3, 03/2021, 3.2021, M03 2021
   ['(\\d{4})[-/. ]?m(\\d{1,2})', ([y, m]) => monthOf(yearOf(y!), +m!)],
@@ -64,6 +74,9 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
     ([q, y]) => quarter(bare(y!), q!),
   ],
   [`(\\d{4})[-/. ]*([1-4])\\.? ?${QUARTER_WORD}`, ([y, q]) => quarter(y!, q!)],
+  // Term 1 2021, 2021 term 2: a year of three terms is told by its column
+  [`${TERM_WORD}\\.? ?([1-4])[-/', ]*${YEAR}`, ([q, y]) => quarter(bare(y!), q!)],
+  [`(\\d{4})[-/. ]*${TERM_WORD}\\.? ?([1-4])`, ([y, q]) => quarter(y!, q!)],
   // III 2021, 2021 IV: Roman numbers are quarters
   [`(I{1,3}|IV)[-/. ]+(\\d{4})`, ([q, y]) => quarter(y!, roman(q!))],
   [`(\\d{4})[-/. ]+(I{1,3}|IV)`, ([y, q]) => quarter(y!, roman(q!))],
@@ -92,6 +105,9 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
   // Summer 2021, 2021 Summer, summer '21
   [`${WORD}[-/., ]*${YEAR}`, ([word, y]) => seasonOfYear(word!, bare(y!))],
   [`(\\d{4})[-/. ]*${WORD}`, ([y, word]) => seasonOfYear(word!, y!)],
+  // Winter 2018/19, 2018/19 Winter
+  [`${WORD}[-, ]+(\\d{4}[/-]\\d{2,4})`, ([word, y]) => seasonOverYears(word!, y!)],
+  [`(\\d{4}[/-]\\d{2,4})[-, ]+${WORD}`, ([y, word]) => seasonOverYears(word!, y!)],
   // FY2021 P03, 2021-P3, P03 FY21
   [
     `(?:fy|gj)? ?${YEAR}[-/. ]*p(?:er(?:iod)?)?\\.? ?(\\d{1,2})`,
@@ -119,7 +135,15 @@ const WEEKDAY = new RegExp(
   'iu',
 )
 /** Longer text is no period; it is not searched for one. */
-const LONGEST = 40
+const LONGEST = 50
+/** Spelt-out ordinals before a part of the year, and `of` before its year. */
+const ORDINALS: readonly (readonly [word: RegExp, figure: string])[] = [
+  [/\bfirst(?= (?:quarter|half|qtr|term))/i, '1'],
+  [/\bsecond(?= (?:quarter|half|qtr|term))/i, '2'],
+  [/\bthird(?= (?:quarter|qtr|term))/i, '3'],
+  [/\bfourth(?= (?:quarter|qtr|term))/i, '4'],
+  [/ of (?=\d{4}$)/i, ' '],
+]
 
 /**
  * Reads one cell as a period in any usual spelling; see the list above.
@@ -132,8 +156,14 @@ const LONGEST = 40
  */
 export function readPeriod(written: string, order: DayOrder): PeriodReading | null {
   if (written.length > LONGEST || written.length < 4) return null
-  const plain = written.replace(WEEKDAY, '')
-  return spelt(written, order) ?? (plain === written ? null : spelt(plain, order))
+  const own = spelt(written, order)
+  if (own) return own
+  const plain = ORDINALS.reduce(
+    (text, [word, figure]) => text.replace(word, figure),
+    written.replace(WEEKDAY, ''),
+  )
+  const one = (text: string) => spelt(text.replace(WEEKDAY, ''), order)
+  return (plain === written ? null : spelt(plain, order)) ?? readRange(written, one)
 }
 
 function spelt(text: string, order: DayOrder): PeriodReading | null {
@@ -145,15 +175,23 @@ function spelt(text: string, order: DayOrder): PeriodReading | null {
   return null
 }
 
-/** Whether a cell is written as three numbers, the year last. */
+/** Whether a cell is written as three numbers, the year last; also `w/e 10/01/2021`, and without marks `10012021`. */
 export function isSlashedDate(text: string): boolean {
-  return /^\d{1,2}([-/.])\d{1,2}\1(\d{4}|\d{2})(?!\d)/.test(text)
+  return SLASHED.test(text) || isCompactDate(text)
 }
+const SLASHED = /^(?:[a-z][\w/. ]* )?(\d{1,2})([-/.])(\d{1,2})\2(\d{4}|\d{2})(?!\d)/i
+
+function isCompactDate(text: string): boolean {
+  return COMPACT.test(text) && !/^(19|20)\d{2}(0[1-9]|1[0-2])/.test(text)
+}
+const COMPACT = /^([0-3]\d)([0-3]\d)((?:19|20)\d{2})$/
 
 /** Whether the two orders of day and month read a cell differently. */
 export function dependsOnOrder(text: string): boolean {
-  const match = /^(\d{1,2})([-/.])(\d{1,2})\2/.exec(text)
-  return match !== null && match[1] !== match[3] && +match[1]! <= 12 && +match[3]! <= 12
+  const slashed = SLASHED.exec(text)
+  const compact = isCompactDate(text) ? COMPACT.exec(text) : null
+  const [a, b] = slashed ? [slashed[1]!, slashed[3]!] : compact ? [compact[1]!, compact[2]!] : []
+  return a !== undefined && a !== b && +a <= 12 && +b! <= 12
 }
 
 /** A season of the year by itself, beside a year in another place: `Mar`, `3`, `Q1`, `P03`. */
@@ -232,7 +270,8 @@ export interface StatedYear {
 
 /** `2021`; `FY2021` and `2020/21`, called after the year in which they end. */
 export function statedYear(text: string): StatedYear | null {
-  const year = /^\d{4}$/.test(text) ? yearOf(text) : null
+  const digits = /^(?:CY ?|calendar year )?(\d{4})$/i.exec(text)
+  const year = digits ? yearOf(digits[1]!) : null
   if (year !== null) return { year, isFiscal: false }
   const fiscalYear = fiscalYearOf(text)
   return fiscalYear === null ? null : { year: fiscalYear, isFiscal: true }
@@ -267,8 +306,15 @@ function span(from: string, to: string, year: string): PeriodReading | null {
   const [first, last] = [monthByName(from), monthByName(to)]
   if (!first || !last) return null
   if (first % 3 === 1 && last === first + 2) return quarter(year, String((first + 2) / 3))
-  return first % 6 === 1 && last === first + 5 ? half(year, String((first + 5) / 6)) : null
+  if (first % 6 === 1 && last === first + 5) return half(year, String((first + 5) / 6))
+  const y = yearOf(year)
+  // Two months are one of six seasons of the year.
+  return y !== null && first % 2 === 1 && last === first + 1
+    ? { kind: 'season', year: y, season: (first + 1) / 2, of: 6, names: PAIRS_OF_MONTHS }
+    : null
 }
+
+const PAIRS_OF_MONTHS = ['Jan–Feb', 'Mar–Apr', 'May–Jun', 'Jul–Aug', 'Sep–Oct', 'Nov–Dec']
 
 function half(year: string, at: string): PeriodReading | null {
   const y = yearOf(year)
@@ -295,4 +341,11 @@ function counted(year: string, kind: 'quarter' | 'month', at: number): PeriodRea
 function seasonOfYear(word: string, year: string): PeriodReading | null {
   const [y, season] = [yearOf(year), seasonByName(word)]
   return y === null || season === null ? null : { kind: 'named-season', year: y, season }
+}
+
+function seasonOverYears(word: string, years: string): PeriodReading | null {
+  const [year, season] = [fiscalYearOf(years), seasonByName(word)]
+  return year === null || season === null
+    ? null
+    : { kind: 'named-season', year, season, spansYears: true }
 }

@@ -1,0 +1,110 @@
+import { textAt, widthOf, type Row } from '../grid'
+import type { Inquiry } from '../inquiry'
+import { DATE_HEADING } from '../layouts/words'
+
+/** Seconds since 1970 of the years 1980 to 2100. */
+const SECONDS = { from: 315_532_800, to: 4_102_444_800 }
+const DAY = 86_400
+/** Moments that somebody chose, and no clock, lie on a quarter of an hour. */
+const CHOSEN = 900
+/** A column is one of moments when at least this share of its cells is, its heading aside. */
+const MOSTLY = 0.8
+/** Midnights east of Greenwich lie late in the evening before. */
+const EVENING = 12 * 3600
+
+/**
+ * Writes out moments as days: seconds and milliseconds since 1970, and times that are said in UTC, where all are the midnight of
+ * one place. 2020-12-31T23:00Z is the first of January in much of Europe; taken as it stands, a month would be called by the one
+ * before.
+ *
+ * @returns the rows, that column written out; the same rows where there is no such column
+ * @throws Waiting for an answer
+ */
+export function writeOutMoments(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+  for (let column = 0; column < Math.min(10, widthOf(rows)); column++) {
+    const found = momentsIn(rows, column)
+    if (!found) continue
+    const { seconds, isCount } = found
+    const present = seconds.filter((moment) => moment !== null)
+    const times = new Set(present.map((moment) => moment % DAY))
+    const isLate = times.size <= 2 && [...times].every((time) => time > EVENING)
+    if (!isCount && !isLate) continue
+    const shift = isLate && isNextDay(rows, column, present, times.size === 2, inquiry) ? DAY : 0
+    return rows.map((row, at) => {
+      const moment = seconds[at]
+      if (moment === null || moment === undefined) return row
+      const day = new Date((moment + shift) * 1000).toISOString()
+      // Where days have hours, the rows of a day stay apart.
+      return { ...row, cells: row.cells.with(column, day.slice(0, times.size > 2 ? 16 : 10)) }
+    })
+  }
+  return rows
+}
+
+function momentsIn(
+  rows: readonly Row[],
+  column: number,
+): { readonly seconds: readonly (number | null)[]; readonly isCount: boolean } | null {
+  const texts = rows.map((row) => textAt(row, column))
+  const isHeaded = texts
+    .slice(0, 20)
+    .some((text) => DATE_HEADING.test(text) || /^ts$|epoch|unix/i.test(text))
+  const counted = texts.map((text) =>
+    isHeaded || column === 0 ? countedSeconds(text, isHeaded) : null,
+  )
+  const isCount = areMostly(texts, counted)
+  const seconds = isCount ? counted : texts.map(utcSeconds)
+  return areMostly(texts, seconds) ? { seconds, isCount } : null
+}
+
+function areMostly(texts: readonly string[], seconds: readonly (number | null)[]): boolean {
+  const first = seconds.findIndex((moment) => moment !== null)
+  const filled = texts.filter((text, at) => at >= first && text !== '').length
+  const count = seconds.filter((moment) => moment !== null).length
+  return first >= 0 && count >= 2 && count >= MOSTLY * filled
+}
+
+/** `1609459200` or `1609459200000`; null for a number that is no moment. */
+function countedSeconds(text: string, isHeaded: boolean): number | null {
+  if (!/^\d{9,10}$|^\d{12,13}$/.test(text)) return null
+  const seconds = text.length >= 12 ? Number(text) / 1000 : Number(text)
+  if (seconds < SECONDS.from || seconds > SECONDS.to) return null
+  return isHeaded || seconds % CHOSEN === 0 ? seconds : null
+}
+
+/** A time that is said in UTC, in seconds since 1970. */
+function utcSeconds(text: string): number | null {
+  const match =
+    /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?) ?(?:Z|UTC|GMT|\+00:?00)$/.exec(text)
+  const time = match && Date.parse(`${match[1]}T${match[2]}Z`)
+  return time === null || Number.isNaN(time) ? null : time / 1000
+}
+
+function isNextDay(
+  rows: readonly Row[],
+  column: number,
+  moments: readonly number[],
+  isTwo: boolean,
+  inquiry: Inquiry,
+): boolean {
+  const [first] = moments as [number]
+  const day = (moment: number) => new Date(moment * 1000).toISOString().slice(0, 10)
+  const time = new Date(first * 1000).toISOString().slice(11, 16)
+  const answer = inquiry.ask({
+    id: 'midnight',
+    ask: `All times are ${time} in UTC${isTwo ? ' or an hour beside it, as summer time changes' : ''}. Are they the midnight of a place further east?`,
+    options: [
+      {
+        value: 'next',
+        consequence: `Yes: the first row, ${textAt(
+          rows.find((row) => textAt(row, column) !== '' && /\d/.test(textAt(row, column)))!,
+          column,
+        )}, is ${day(first + DAY)}.`,
+      },
+      { value: 'same', consequence: `No: the first row is ${day(first)}.` },
+    ],
+    // Two times an hour apart are those of winter and summer.
+    ...(isTwo ? { otherwise: 'next' } : {}),
+  })
+  return answer === 'next'
+}
