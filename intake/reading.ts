@@ -2,7 +2,8 @@ import type { Frequency } from '../core/calendar/calendar'
 import type { Series } from '../core/series/series'
 
 /** What a column of the file became; `repeated` says the periods again, or numbers the rows. */
-export type ColumnRole = 'period' | 'key' | 'value' | 'total' | 'repeated' | 'ignored' | 'empty'
+export type ColumnRole =
+  'period' | 'key' | 'value' | 'unit' | 'total' | 'repeated' | 'ignored' | 'empty'
 
 /** What a row of the file became; `other` belongs to another table of the sheet. */
 export type RowKind =

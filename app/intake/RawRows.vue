@@ -264,7 +264,8 @@ td.value {
   text-align: right;
 }
 
-.key {
+.key,
+.unit {
   color: var(--season-text);
 }
 

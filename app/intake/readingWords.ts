@@ -8,6 +8,7 @@ export const COLUMN_WORDS: Record<ColumnRole, string> = {
   period: 'period',
   key: 'name',
   value: 'values',
+  unit: 'unit',
   total: 'total, not read',
   repeated: 'periods again, not read',
   ignored: 'not read',
@@ -23,6 +24,7 @@ const WHY_ROW: Record<Exclude<RowKind, 'data' | 'header'>, string> = {
   unread: 'No period can be read in this line.',
 }
 const WHY_COLUMN: Partial<Record<ColumnRole, string>> = {
+  unit: 'The unit of the values beside it.',
   total: 'The sum of other columns: not read.',
   repeated: 'Says the periods again, or numbers the rows: not read.',
   ignored: 'Neither a period nor figures of a series: not read.',

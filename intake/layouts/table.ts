@@ -6,9 +6,11 @@ import { isFigure, isNumber } from './figures'
 import { findKeys } from './keys'
 import type { Extraction, PeriodColumns, RawSeries } from './observations'
 import { isLikePeriods } from './periodLike'
+import { withoutForecasts } from './forecastRows'
 import { kindsOfRows } from './rowKinds'
 import { oneSpelling } from './spelling'
 import { markTotals, withoutTotals } from './totals'
+import { findUnitColumns, withUnits } from './unitColumns'
 import { ID_HEADING } from './words'
 
 /** A column holds values when at least this share of its filled cells are figures. */
@@ -30,14 +32,18 @@ export function extractTable(
   wanted: ReadonlyMap<number, ColumnRole>,
 ): Extraction {
   const { rowKinds, headings } = kindsOfRows(rows, found, inquiry)
-  const data = countUp(rows.length).filter((at) => rowKinds[at] === 'data')
+  const dated = countUp(rows.length).filter((at) => rowKinds[at] === 'data')
   const titles = countUp(widthOf(rows)).map((column) => headings.titleOf(column))
   const texts = countUp(titles.length).map((column) =>
     headings.rows.length > 1 && headings.textOf(column) === '' && titles[column]!.name
       ? ''
       : headings.textOf(column),
   )
-  const roles = rolesOfColumns(rows, data, found, texts, wanted)
+  const roles = rolesOfColumns(rows, dated, found, texts, wanted)
+  // Rows of a plan beside those of what came are series of their own, where periods come twice.
+  const data = comesTwice(dated, found.readings)
+    ? dated
+    : withoutForecasts(rows, dated, roles, texts, inquiry)
   const keys = findKeys(rows, data, found.readings, roles, texts, wanted, inquiry)
   for (const column of keys.columns) roles[column] = 'key'
   if (!roles.includes('value')) takeAnyFigures(rows, data, roles, wanted)
@@ -45,16 +51,28 @@ export function extractTable(
   const counts = values.length === 0 && countsRows(data, found.readings, inquiry)
   if (values.length > LIMITS.columns)
     throw new Unreadable([whole(`There are more than ${LIMITS.columns} value columns.`)])
+  const units = findUnitColumns(rows, data, roles, texts)
+  // A heading can stand over the sign before the values.
+  for (const [column, unit] of units) {
+    roles[unit] = 'unit'
+    if (texts[column] === '' && texts[unit] !== '') titles[column] = titles[unit]!
+  }
   noteColumns(roles, texts, rows, inquiry)
   return {
     layout: keys.columns.length > 0 ? 'long' : 'columns',
-    rowKinds,
+    rowKinds: rowKinds.map((kind, at) =>
+      kind === 'data' && !data.includes(at) ? 'left-out' : kind,
+    ),
     columnRoles: roles,
-    series: counts
-      ? byKey([-1])
-      : keys.columns.length > 0
-        ? withoutTotals(oneSpelling(byKey(values), inquiry), inquiry)
-        : namedApart(byColumn(), inquiry),
+    series: withUnits(
+      counts
+        ? byKey([-1])
+        : keys.columns.length > 0
+          ? withoutTotals(oneSpelling(byKey(values), inquiry), inquiry)
+          : namedApart(byColumn(), inquiry),
+      rows,
+      units,
+    ),
   }
 
   function byColumn(): RawSeries[] {
@@ -94,6 +112,10 @@ export function extractTable(
   }
 }
 
+function comesTwice(data: readonly number[], readings: PeriodColumns['readings']): boolean {
+  return new Set(data.map((at) => JSON.stringify(readings[at]))).size < data.length
+}
+
 function requireSeries(count: number): void {
   if (count <= LIMITS.series) return
   throw new Unreadable([
@@ -125,12 +147,18 @@ function rolesOfColumns(
     const numbers = filled.filter((at) => isNumber(rows[at]!, column)).length
     if (!filled.some((at) => isFigure(rows[at]!, column))) return 'ignored'
     const isId =
-      ID_HEADING.test(heading) && filled.every((at) => /^\w+$/.test(textAt(rows[at]!, column)))
+      ID_HEADING.test(inWords(heading)) &&
+      filled.every((at) => /^\w+$/.test(textAt(rows[at]!, column)))
     return numbers / filled.length >= MOSTLY_FIGURES && !isId ? 'value' : 'ignored'
   })
   markPeriodLike(rows, data, readings, headings, roles, wanted)
   markTotals(rows, sample, headings, roles, wanted)
   return roles
+}
+
+/** `store_id` and `storeId` as words. */
+function inWords(heading: string): string {
+  return heading.replaceAll('_', ' ').replace(/(?<=\p{Ll})(?=\p{Lu})/gu, ' ')
 }
 
 /** Columns that say the periods again, or number the rows, are no values as long as others are left. */
@@ -174,9 +202,8 @@ function countsRows(
   readings: PeriodColumns['readings'],
   inquiry: Inquiry,
 ): boolean {
-  const periods = new Set(data.map((at) => JSON.stringify(readings[at])))
-  const comeTwice = periods.size < data.length || data.some((at) => readings[at]!.kind === 'day')
-  if (data.length < 2 || !comeTwice) throw new Unreadable([whole(NO_VALUES)])
+  const areEvents = comesTwice(data, readings) || data.some((at) => readings[at]!.kind === 'day')
+  if (data.length < 2 || !areEvents) throw new Unreadable([whole(NO_VALUES)])
   const answer = inquiry.ask({
     id: 'values',
     ask: 'There are periods, but no column of values beside them. What shall be counted?',

@@ -17,7 +17,7 @@ const LONG_SUM = 6
 const CUMULATED = /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad/i
 const MARKS: readonly DecimalMark[] = ['point', 'comma']
 
-/** Marks the value columns that add up the others: headed as a total, or in many rows to the last digit. */
+/** Marks the value columns that add up the others: headed as a total, or behind or before them in many rows to the last digit. */
 export function markTotals(
   rows: readonly Row[],
   sample: readonly number[],
@@ -33,6 +33,7 @@ export function markTotals(
     if (others.length > 0 && CUMULATED.test(heading)) roles[total] = 'total'
     if (others.length < 2) return
     const isHeaded = TOTAL.test(heading)
+    if (!isHeaded && !mayBeTotal(total, others, headings)) return
     const filled = sample.filter((at) => others.some((column) => textAt(rows[at]!, column) !== ''))
     if (!isHeaded && filled.length < LONG_SUM) return
     const within = isHeaded ? 0.01 : 1e-9
@@ -45,6 +46,25 @@ export function markTotals(
     const needed = isHeaded ? ADDS_UP * filled.length : filled.length
     if (filled.length > 0 && Math.max(...MARKS.map(adds)) >= needed) roles[total] = 'total'
   })
+}
+
+/** Parts of an account: what one of them adds up, another is the difference of. */
+const DIFFERENCE =
+  /varian|differ|diff\b|delta|abweich|[ée]cart|change|gain|loss|profit|margin|net\b|gross|gewinn|marge|budget|plan|target|forecast|opening|closing|balance|in\b|out\b/i
+
+/**
+ * Whether a column that is not headed as a total can be one: it stands behind or before all it adds up. Of `Actual, Budget,
+ * Variance` each is the sum or the difference of the others, and none of them is left out.
+ */
+function mayBeTotal(
+  total: number,
+  others: readonly number[],
+  headings: readonly string[],
+): boolean {
+  if ([total, ...others].some((column) => DIFFERENCE.test(headings[column]!))) return false
+  const isLast = others.every((column) => column < total)
+  const isFirst = others.every((column) => column > total)
+  return isLast || (isFirst && others.length > 2)
 }
 
 /**

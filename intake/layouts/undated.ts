@@ -4,9 +4,10 @@ import {
   type Calendar,
   type Frequency,
 } from '../../core/calendar/calendar'
-import { addPeriods, exampleCode, parsePeriod } from '../../core/calendar/period'
+import { addPeriods, exampleCode, parsePeriod, type Period } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
+import { findCycle, startOfCycle } from './cycles'
 import { isFigure } from './figures'
 import type { PeriodReading } from '../periods/periodReading'
 import { readSeason } from '../periods/periodText'
@@ -40,28 +41,10 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   const data = rows.slice(first).filter((row) => !isBlank(row))
   requireNoNames(data, values, header)
 
-  const frequency = inquiry.ask({
-    id: 'frequency',
-    ask: 'No dates were found. How often is it counted?',
-    options: FREQUENCIES.flatMap((value) =>
-      WORDS[value] ? [{ value, consequence: WORDS[value] }] : [],
-    ),
-  }) as Frequency
-  const calendar =
-    frequency === 'seasons' ? askForSeasons(data.length, inquiry) : calendarOf(frequency)
-  const stated = inquiry.ask({
-    id: 'start',
-    ask: `Which period is the first of the ${data.length} values? It is written ${exampleCode(calendar)}.`,
-    options: [],
-  })
-  const start = parsePeriod(stated.trim(), calendar)
-  if (!start) {
-    throw new Unreadable([
-      whole(
-        `"${stated}" is no first period; with the frequency ${frequency} it is written ${exampleCode(calendar)}.`,
-      ),
-    ])
-  }
+  const cycle = inquiry.answers.frequency === undefined ? findCycle(rows, data) : null
+  const { calendar, start } = cycle
+    ? { calendar: cycle.calendar, start: startOfCycle(cycle, inquiry) }
+    : statedStart(data.length, inquiry)
   const periods = data.map((_, i) => {
     const { year, season } = addPeriods(start, i, calendar.seasons)
     return readingOf(calendar, year, season)
@@ -72,18 +55,49 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
       at < first - 1 ? 'title' : at < first ? 'header' : 'data',
     ),
     columnRoles: countUp(widthOf(rows)).map((column): ColumnRole =>
-      values.includes(column) ? 'value' : 'ignored',
+      column === cycle?.column ? 'period' : values.includes(column) ? 'value' : 'ignored',
     ),
-    series: values.map((column) => ({
-      ...titleOf(header ? textAt(header, column) : '', column),
-      observations: data.map((row, i) => ({
-        period: periods[i]!,
-        cell: cellAt(row, column),
-        line: row.line,
-        column,
+    series: values
+      .filter((column) => column !== cycle?.column)
+      .map((column) => ({
+        ...titleOf(header ? textAt(header, column) : '', column),
+        observations: data.map((row, i) => ({
+          period: periods[i]!,
+          cell: cellAt(row, column),
+          line: row.line,
+          column,
+        })),
       })),
-    })),
   }
+}
+
+/** How often it is counted and where it begins, as the analyst says. */
+function statedStart(
+  count: number,
+  inquiry: Inquiry,
+): { readonly calendar: Calendar; readonly start: Period } {
+  const frequency = inquiry.ask({
+    id: 'frequency',
+    ask: 'No dates were found. How often is it counted?',
+    options: FREQUENCIES.flatMap((value) =>
+      WORDS[value] ? [{ value, consequence: WORDS[value] }] : [],
+    ),
+  }) as Frequency
+  const calendar = frequency === 'seasons' ? askForSeasons(count, inquiry) : calendarOf(frequency)
+  const stated = inquiry.ask({
+    id: 'start',
+    ask: `Which period is the first of the ${count} values? It is written ${exampleCode(calendar)}.`,
+    options: [],
+  })
+  const start = parsePeriod(stated.trim(), calendar)
+  if (!start) {
+    throw new Unreadable([
+      whole(
+        `"${stated}" is no first period; with the frequency ${frequency} it is written ${exampleCode(calendar)}.`,
+      ),
+    ])
+  }
+  return { calendar, start }
 }
 
 /** Whether the figures of a column go up by one from row to row. */

@@ -44,6 +44,9 @@ const BODY = {
 /** Behind a number: stars and crosses, raised figures, a letter or figure in brackets. */
 const MARK = /(?<=\d.*)\s*([*†‡§]+|[¹²³⁰⁴-⁹]+|\([a-z]\)|\[\w{1,3}\]|\^\d)$/u
 
+/** The same stars and crosses before a number. */
+const LEADING_MARK = /^([*†‡§]+)\s*(?=[\d(+-])/
+
 /** Words behind a number that multiply it. */
 const MULTIPLES: readonly (readonly [words: RegExp, times: number])[] = [
   [/^(k|t|tsd\.?|thousands?|tausend|mille|mil)$/i, 1e3],
@@ -70,8 +73,10 @@ export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
     .trim()
     .replace(/^'(?=[\d(+-])/, '')
   if (MISSING.has(text.toLowerCase())) return { kind: 'missing', isDash: DASH.test(text) }
-  const mark = MARK.exec(text)
-  const unmarked = mark ? text.slice(0, mark.index) : text
+  const behind = MARK.exec(text)
+  const before = LEADING_MARK.exec(text)
+  const mark = behind ?? before
+  const unmarked = text.slice(before?.[0].length ?? 0, behind?.index)
   const read = readPlain(unmarked.replace(SIGN, '-'), decimal)
   return mark && read.kind === 'number' ? { ...read, mark: mark[1]! } : read
 }

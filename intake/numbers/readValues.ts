@@ -66,7 +66,7 @@ export function readValues(series: readonly RawSeries[], inquiry: Inquiry): Valu
   if (noted.size > 0) {
     inquiry.note(
       'marks',
-      `${[...noted].slice(0, 8).join(', ')} behind numbers ${noted.size === 1 ? 'is a mark' : 'are marks'} and not part of them.`,
+      `${[...noted].slice(0, 8).join(', ')} beside numbers ${noted.size === 1 ? 'is a mark' : 'are marks'} and not part of them.`,
     )
   }
   const filled = cells.flat().filter(({ at }) => at.cell !== '').length
