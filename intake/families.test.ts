@@ -467,7 +467,15 @@ const FAMILIES: Readonly<
       'month,Sales\n2021-01,"1,205.00"\n2021-02,-\n2021-03,"1,007.50"\n2021-04,-\n2021-05,"1,100.00"',
       { asks: ['dash'] },
     ],
-    amb: ['month;Sales\n2021-01;1,234\n2021-02;2,345\n2021-03;999', { asks: ['decimal'] }],
+    amb: ['month;Sales\n2021-01;1,234\n2021-02;2,345\n2021-03;99', { asks: ['decimal'] }],
+    'below a thousand': [
+      'month;Sales\n2021-01;1,234\n2021-02;2,345\n2021-03;999',
+      {
+        'monthly columns': [['Sales', '2021-01', [1234, 2345, 999]]],
+        notes: [],
+        taken: ['decimal point'],
+      },
+    ],
     'amb 2': ['month;Sales\n2021-01;1.234\n2021-02;2.345\n2021-03;10.999', { asks: ['decimal'] }],
     'amb 3': [
       'month;Sales\n2021-01;0.234\n2021-02;0.345\n2021-03;1.999',
@@ -1194,7 +1202,11 @@ const FAMILIES: Readonly<
     ],
     'point thousands only': [
       'Monat;Umsatz\nJan 2021;12.345\nFeb 2021;9.876\nMär 2021;998',
-      { asks: ['decimal'] },
+      {
+        'monthly columns': [['Umsatz', '2021-01', [12345, 9876, 998]]],
+        notes: [],
+        taken: ['decimal comma'],
+      },
     ],
     'point thousands mixed': [
       'Monat;Umsatz\nJan 2021;12.345\nFeb 2021;9.876,5\nMär 2021;998',
@@ -1261,6 +1273,237 @@ const FAMILIES: Readonly<
       },
     ],
   },
+  'periods said in other ways': {
+    'words for quarters': [
+      'Period,Sales\nFirst quarter 2021,5\nSecond quarter 2021,9\nThird quarter 2021,4',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 9, 4]]], notes: [] },
+    ],
+    'halves of years': [
+      'Period,Sales\nfirst half of 2021,5\nsecond half of 2021,9\nfirst half of 2022,4',
+      { 'half-yearly columns': [['Sales', '2021-H1', [5, 9, 4]]], notes: [] },
+    ],
+    'weeks from to': [
+      'Period,Sales\n2021-01-04 - 2021-01-10,5\n2021-01-11 - 2021-01-17,9\n2021-01-18 - 2021-01-24,4\n2021-01-25 - 2021-01-31,7\n2021-02-01 - 2021-02-07,6',
+      {
+        'monthly columns': [['Sales', '2021-01', [25]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum', 'incomplete leave-out'],
+      },
+    ],
+    'weeks within a month': [
+      'Period,Sales\n4-10 Jan 2021,5\n11-17 Jan 2021,9\n18-24 Jan 2021,4\n25-31 Jan 2021,7\n1-7 Feb 2021,6',
+      {
+        'monthly columns': [['Sales', '2021-01', [25]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum', 'incomplete leave-out'],
+      },
+    ],
+    'months from to': [
+      'Period,Sales\n01/01/2021 - 31/01/2021,5\n01/02/2021 - 28/02/2021,9\n01/03/2021 - 31/03/2021,4',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 9, 4]]],
+        notes: [],
+        taken: ['dates day-first'],
+      },
+    ],
+    'week ending': [
+      'Period,Sales\nw/e 10/01/2021,5\nw/e 17/01/2021,9\nw/e 24/01/2021,4\nw/e 31/01/2021,7\nw/e 07/02/2021,6',
+      {
+        'monthly columns': [['Sales', '2021-01', [25]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['dates day-first', 'frequency monthly', 'gather sum', 'incomplete leave-out'],
+      },
+    ],
+    'quarter ended': [
+      'Period,Sales\nQuarter ended 31 March 2021,5\nQuarter ended 30 June 2021,9\nQuarter ended 30 September 2021,4',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 9, 4]]], notes: [] },
+    ],
+    'three months ended': [
+      'Period,Sales\nThree months ended 31 March 2021,5\nThree months ended 30 June 2021,9\nThree months ended 30 September 2021,4',
+      { 'quarterly columns': [['Sales', '2021-Q1', [5, 9, 4]]], notes: [] },
+    ],
+    'two months': [
+      'Period,Sales\nJan/Feb 2021,5\nMar/Apr 2021,9\nMay/Jun 2021,4\nJul/Aug 2021,7',
+      { 'seasons columns': [['Sales', '2021-S1', [5, 9, 4, 7]]], notes: [] },
+    ],
+    'thirds of a year': [
+      'Period,Sales\nT1 2018,5\nT2 2018,9\nT3 2018,4\nT1 2019,7\nT2 2019,6\nT3 2019,8',
+      { 'seasons columns': [['Sales', '2018-S1', [5, 9, 4, 7, 6, 8]]], notes: [] },
+    ],
+    trimestres: [
+      'Period,Sales\nT1 2018,5\nT2 2018,9\nT3 2018,4\nT4 2018,7\nT1 2019,6',
+      { 'quarterly columns': [['Sales', '2018-Q1', [5, 9, 4, 7, 6]]], notes: [] },
+    ],
+    'day month year without marks': [
+      'Date,Sales\n13012021,5\n13022021,9\n13032021,4',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 9, 4]]],
+        notes: [],
+        taken: ['dates day-first'],
+      },
+    ],
+    'day month year without marks, doubtful': [
+      'Date,Sales\n01012021,5\n01022021,9\n01032021,4\n01042021,7',
+      { asks: ['dates'] },
+    ],
+    seconds: [
+      'timestamp,Sales\n1609459200,5\n1612137600,9\n1614556800,4',
+      { 'monthly columns': [['Sales', '2021-01', [5, 9, 4]]], notes: [] },
+    ],
+    milliseconds: [
+      'time,Sales\n1609459200000,5\n1612137600000,9\n1614556800000,4',
+      { 'monthly columns': [['Sales', '2021-01', [5, 9, 4]]], notes: [] },
+    ],
+    'numbers that are no seconds': [
+      'order,Sales\n1609459207,5\n1609459208,9\n1609459209,4',
+      { asks: ['frequency'] },
+    ],
+    'midnights further east': [
+      'Period,Sales\n2020-12-31T23:00:00Z,5\n2021-01-31T23:00:00Z,9\n2021-02-28T23:00:00Z,4\n2021-03-31T22:00:00Z,7',
+      {
+        'monthly columns': [['Sales', '2021-01', [5, 9, 4, 7]]],
+        notes: [],
+        taken: ['midnight next'],
+      },
+    ],
+    'midnights, perhaps': [
+      'Period,Sales\n2020-12-31T23:00:00Z,5\n2021-01-31T23:00:00Z,9\n2021-02-28T23:00:00Z,4',
+      { asks: ['midnight'] },
+    ],
+    'winters of two years': [
+      'Period,Sales\nWinter 2018/19,5\nSummer 2019,9\nWinter 2019/20,4\nSummer 2020,7',
+      { asks: ['first-season'] },
+    ],
+    'two seasons': [
+      'Period,Sales\nSummer 2018,5\nWinter 2018,9\nSummer 2019,4\nWinter 2019,7',
+      { asks: ['first-season'] },
+    ],
+    'seasons with other names': [
+      'year,season,Sales\n2018,Dry,5\n2018,Wet,9\n2019,Dry,4\n2019,Wet,7\n2020,Dry,6',
+      {
+        'seasons columns': [['Sales', '2018-S1', [5, 9, 4, 7, 6]]],
+        notes: [],
+        taken: ['own-seasons seasons'],
+      },
+    ],
+    'no seasons but shops': [
+      'year,shop,Sales\n2018,A,5\n2018,B,9\n2019,A,4\n2019,B,7\n2020,A,6',
+      {
+        'yearly long': [
+          ['A', '2018', [5, 4, 6]],
+          ['B', '2018', [9, 7]],
+        ],
+        notes: [],
+      },
+    ],
+    'initials of months': [
+      'Year,J,F,M,A,M,J,J,A,S,O,N,D\n2020,1,2,3,4,5,6,7,8,9,10,11,12\n2021,2,3,4,5,6,7,8,9,10,11,12,13',
+      { 'monthly matrix': [['Series', '2020-01', [1, 2, 3, 4, '24 values']]], notes: [] },
+    ],
+    'initials from April on': [
+      'Year,A,M,J,J,A,S,O,N,D,J,F,M\n2020/21,1,2,3,4,5,6,7,8,9,10,11,12\n2021/22,2,3,4,5,6,7,8,9,10,11,12,13',
+      {
+        'monthly matrix': [['Series', '2020-04', [1, 2, 3, 4, '24 values']]],
+        notes: ['fiscal-years'],
+      },
+    ],
+    'quarters without a year': [
+      'Period,Sales\nQ3,5\nQ4,9\nQ1,4\nQ2,7\nQ3,6\nQ4,8',
+      { asks: ['start'] },
+    ],
+    'years of two digits': [
+      'Year,Sales\n19,5\n20,9\n21,4',
+      { 'yearly columns': [['Sales', '2019', [5, 9, 4]]], notes: [] },
+    ],
+    'years that are estimates': [
+      'Year,Sales\n2019,5\n2020,9\n2021e,4',
+      { 'yearly columns': [['Sales', '2019', [5, 9, 4]]], notes: [] },
+    ],
+    'calendar years': [
+      'Year,Sales\nCY2019,5\nCY2020,9\nCY2021,4',
+      { 'yearly columns': [['Sales', '2019', [5, 9, 4]]], notes: [] },
+    ],
+  },
+  'columns beside the values': {
+    'plan and actual': [
+      'month,Sales,Type\n2021-01,5,Actual\n2021-02,6,Actual\n2021-03,7,Actual\n2021-04,8,Forecast',
+      { asks: ['forecast-rows'] },
+    ],
+    'plan and actual of the same months': [
+      'month,Type,Sales\n2021-01,Actual,5\n2021-02,Actual,6\n2021-02,Plan,7\n2021-03,Plan,8',
+      {
+        'monthly long': [
+          ['Actual', '2021-01', [5, 6]],
+          ['Plan', '2021-02', [7, 8]],
+        ],
+        notes: [],
+      },
+    ],
+    'parts of an account': [
+      'month,Actual,Budget,Variance\n2021-01,51,48,3\n2021-02,52,49,3\n2021-03,53,50,3\n2021-04,54,51,3\n2021-05,55,52,3\n2021-06,56,53,3',
+      {
+        'monthly columns': [
+          ['Actual', '2021-01', [51, 52, 53, 54, 55, 56]],
+          ['Budget', '2021-01', [48, 49, 50, 51, 52, 53]],
+          ['Variance', '2021-01', [3, 3, 3, 3, 3, 3]],
+        ],
+        notes: [],
+      },
+    ],
+    'the sum of two behind them': [
+      'month,North,South,Company\n2021-01,51,42,93\n2021-02,52,44,96\n2021-03,53,46,99\n2021-04,54,48,102\n2021-05,55,50,105\n2021-06,56,52,108',
+      {
+        'monthly columns': [
+          ['North', '2021-01', [51, 52, 53, 54, 55, 56]],
+          ['South', '2021-01', [42, 44, 46, 48, 50, 52]],
+        ],
+        notes: ['total-columns'],
+      },
+    ],
+    'the sum of two before them': [
+      'month,Company,North,South\n2021-01,93,51,42\n2021-02,96,52,44\n2021-03,99,53,46\n2021-04,102,54,48\n2021-05,105,55,50\n2021-06,108,56,52',
+      {
+        'monthly columns': [
+          ['Company', '2021-01', [93, 96, 99, 102, 105, 108]],
+          ['North', '2021-01', [51, 52, 53, 54, 55, 56]],
+          ['South', '2021-01', [42, 44, 46, 48, 50, 52]],
+        ],
+        notes: [],
+      },
+    ],
+    'units of a long table': [
+      'month,item,qty,unit\n2021-01,Paint,5,litres\n2021-01,Brush,6,pieces\n2021-02,Paint,7,litres\n2021-02,Brush,8,pieces',
+      {
+        'monthly long': [
+          ['Paint [litres]', '2021-01', [5, 7]],
+          ['Brush [pieces]', '2021-01', [6, 8]],
+        ],
+        notes: [],
+      },
+    ],
+    'two currencies in one series': [
+      'month,Sales,Currency\n2021-01,5,EUR\n2021-02,6,USD\n2021-03,7,EUR',
+      { refused: '"Sales" is counted in USD here and in EUR on line 2; a serie' },
+    ],
+    'signs before values': [
+      'month,Sales,,Costs,\n2021-01,$,5,$,3\n2021-02,$,6,$,4\n2021-03,$,7,$,4',
+      {
+        'monthly columns': [
+          ['Sales [$]', '2021-01', [5, 6, 7]],
+          ['Costs [$]', '2021-01', [3, 4, 4]],
+        ],
+        notes: [],
+      },
+    ],
+    'one store': [
+      'month,store_id,Sales\n2021-01,7,5\n2021-02,7,6\n2021-03,7,7',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7]]], notes: ['ignored-columns'] },
+    ],
+    'a star before': [
+      'month,Sales\n2021-01,*500\n2021-02,600\n2021-03,700',
+      { 'monthly columns': [['Sales', '2021-01', [500, 600, 700]]], notes: ['marks'] },
+    ],
+  },
 }
 
 describe.each(Object.entries(FAMILIES))('%s', (_, files) => {
@@ -1323,6 +1566,48 @@ const ANSWERED: readonly (readonly [
   ],
   ['numbers', 'switch', { 'mixed-marks': 'each' }, [['Sales', '2021-01', [1.5, 2.5, 3.5, 4.5]]]],
   ['numbers', 'dash acc', { dash: 'zero' }, [['Sales', '2021-01', [1205, 0, 1007.5, 0, 1100]]]],
+  [
+    'periods said in other ways',
+    'midnights, perhaps',
+    { midnight: 'next' },
+    [['Sales', '2021-01', [5, 9, 4]]],
+  ],
+  [
+    'periods said in other ways',
+    'midnights, perhaps',
+    { midnight: 'same' },
+    [['Sales', '2020-12', [5, 9, 4]]],
+  ],
+  [
+    'periods said in other ways',
+    'winters of two years',
+    { 'first-season': '4' },
+    [['Sales', '2019-H1', [5, 9, 4, 7]]],
+  ],
+  [
+    'periods said in other ways',
+    'winters of two years',
+    { 'first-season': '2' },
+    [['Sales', '2018-H2', [5, 9, 4, 7]]],
+  ],
+  [
+    'periods said in other ways',
+    'quarters without a year',
+    { start: '2021' },
+    [['Sales', '2021-Q3', [5, 9, 4, 7, 6, 8]]],
+  ],
+  [
+    'columns beside the values',
+    'plan and actual',
+    { 'forecast-rows': 'leave-out' },
+    [['Sales', '2021-01', [5, 6, 7]]],
+  ],
+  [
+    'columns beside the values',
+    'plan and actual',
+    { 'forecast-rows': 'keep' },
+    [['Sales', '2021-01', [5, 6, 7, 8]]],
+  ],
   ['numbers', 'k', { multiples: 'unit' }, [['Sales [k]', '2021-01', [1.2, 1.3, 980]]]],
   [
     'headings and keys',

@@ -36,13 +36,18 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
   if (starts.length < 2) return null
   const cut = (line: string) =>
     starts.map((from, i) => line.slice(from, starts[i + 1] ?? Infinity).trim())
-  const inTable = new Set(table)
-  // What runs across is one cell; so is a line that a cut would part within a word.
-  return lines.map((line) =>
-    inTable.has(line) || starts.every((from) => from === 0 || (line[from - 1] ?? ' ') === ' ')
-      ? cut(line)
-      : [line.trim()],
-  )
+  // What runs across is one cell: a line that a cut would part within a word, or words without a figure.
+  const isRow = (line: string) => {
+    if (/ {2}\S/.test(line.trimStart())) return true
+    const fits = starts.every((from) => from === 0 || (line[from - 1] ?? ' ') === ' ')
+    return (
+      fits &&
+      cut(line)
+        .slice(1)
+        .some((cell) => /^[-+(]?[\d.,]/.test(cell))
+    )
+  }
+  return lines.map((line) => (isRow(line) ? cut(line) : [line.trim()]))
 }
 
 /** The same number of words in every line, two or more, a figure at the end of most. */

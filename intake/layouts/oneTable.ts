@@ -2,14 +2,16 @@ import { countUp, textAt, widthOf, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
 import { isFigure } from './figures'
 
-/** A table so many times as long as any other is taken, and the others are said. */
-const MUCH_LONGER = 3
+/** A table with so many times the figures of any other is taken, and the others are said. */
+const MUCH_LARGER = 3
 
 /** Rows of one table on a sheet that holds several, as entries from the first to before the last. */
 interface Block {
   readonly from: number
   readonly to: number
   readonly figures: number
+  /** Rows with figures. */
+  readonly rows: number
 }
 
 /**
@@ -38,9 +40,9 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
       .sort((a, b) => b.figures - a.figures)
       .map((block) => ({
         value: String(rows[block.from]!.line),
-        consequence: `That from line ${rows[block.from]!.line}: ${block.figures} rows under "${heads(block)}".`,
+        consequence: `That from line ${rows[block.from]!.line}: ${block.rows} rows under "${heads(block)}".`,
       })),
-    ...(longest.figures >= MUCH_LONGER * second.figures
+    ...(longest.figures >= MUCH_LARGER * second.figures
       ? { otherwise: String(rows[longest.from]!.line) }
       : {}),
   })
@@ -70,10 +72,12 @@ function blocksOf(rows: readonly Row[]): Block[] {
   const edges = [...new Set([first, ...starts])].sort((a, b) => a - b)
   const blocks = edges.map((from, i) => {
     const to = edges[i + 1] ?? rows.length
+    const own = rows.slice(from, to)
     return {
       from,
       to,
-      figures: countUp(to - from).filter((k) => hasFigure(rows[from + k]!)).length,
+      figures: own.reduce((all, row) => all + figuresIn(row), 0),
+      rows: own.filter(hasFigure).length,
     }
   })
   // The same headings again are those of a new page.
@@ -88,6 +92,10 @@ function isHeading(rows: readonly Row[], at: number): boolean {
   const filled = rows[at]!.cells.filter((cell) => cell !== '')
   const below = rows[at + 1]
   return filled.length >= 2 && !hasFigure(rows[at]!) && below !== undefined && hasFigure(below)
+}
+
+function figuresIn(row: Row): number {
+  return row.cells.filter((_, column) => isFigure(row, column)).length
 }
 
 function hasFigure(row: Row): boolean {

@@ -4,11 +4,13 @@ import { isoWeekOf, type PeriodReading } from '../periods/periodReading'
 
 /** Headings of columns that number the rows. */
 const INDEX_HEADING =
-  /^(|#|no\.?|nr\.?|n|t|i|id|idx|index|row|rows|obs|observation|time|line|lfd\.?( nr\.?)?|nummer|zeile|unnamed.*)$/i
+  /^(|#|no\.?|nr\.?|num|number|n|t|i|k|id|idx|index|rows?|row ?(no\.?|number|id)|obs|observation|time|line|pos\.?|position|seq|sequence|step|counter|serial|running.*|lfd\.?( nr\.?)?|laufend.*|nummer|zeile|unnamed.*)$/i
 const PART_HEADING =
   /^(yr|year|mo|mon|mth|month|q|qtr|quarter|wk|week|kw|day|weekday|dow|period|date|jahr|monat|quartal|woche|tag|ann[ée]e|mois|trimestre|semaine|jour|a[ñn]o|mes|semana|d[ií]a)( ?(no\.?|nr\.?|number|num|of year))?$/i
 /** Rows from which a column that says the periods again does so not by chance, whatever it is called. */
 const LONG_COUNT = 6
+/** Rows from which a column that counts from 0 or 1 numbers them, whatever it is called. */
+const LONG_INDEX = 12
 
 /**
  * Whether a column says again what the periods say, or only numbers the rows: its years, months, quarters, weeks, days, or a
@@ -37,7 +39,7 @@ export function isLikePeriods(
   // A few figures can be 1, 2, 3 by chance.
   if (numbers.length < LONG_COUNT && !INDEX_HEADING.test(own) && !PART_HEADING.test(own))
     return false
-  return Object.values(PARTS).some(says) || countsUp(numbers)
+  return Object.values(PARTS).some(says) || (countsUp(numbers) && isIndex(numbers, own))
 }
 
 /** Numbers that go with a period; null where it has none of the kind. */
@@ -63,6 +65,12 @@ const PARTS: Record<string, (reading: PeriodReading) => number | null> = {
 
 function hasMonth({ kind }: PeriodReading): boolean {
   return kind === 'day' || kind === 'month' || kind === 'quarter'
+}
+
+/** Sales can grow by one each time; they do not begin with the first row and go on so for years. */
+function isIndex(numbers: readonly number[], heading: string): boolean {
+  const isNamed = heading !== '' && (INDEX_HEADING.test(heading) || PART_HEADING.test(heading))
+  return isNamed || (numbers[0]! <= 1 && (heading === '' || numbers.length >= LONG_INDEX))
 }
 
 function countsUp(numbers: readonly number[]): boolean {

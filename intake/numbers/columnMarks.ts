@@ -1,6 +1,6 @@
 import type { Inquiry } from '../inquiry'
 import type { Observation, RawSeries } from '../layouts/observations'
-import { decimalMark } from './decimalMark'
+import { decimalMark, markByThousands } from './decimalMark'
 import { readNumber, type DecimalMark } from './numberText'
 
 /** The decimal mark of each column. */
@@ -23,7 +23,7 @@ export function marksOf(
   const doubtful = evidence.find((found) => found.mark === null)?.doubtful
   if (doubtful || stated) {
     // Where one column decides for a comma, the others are written in the same country.
-    const decided = votes.has('comma') ? 'comma' : hasPoint(cells) ? 'point' : undefined
+    const decided = votes.has('comma') ? 'comma' : hasPoint(cells) ? 'point' : byThousands(cells)
     const answer = inquiry.ask({
       id: 'decimal',
       ask: `Is the mark in "${doubtful ?? '1,234'}" that of thousands or of decimals?`,
@@ -36,6 +36,14 @@ export function marksOf(
     return (column) => (stated ? answer : (byColumn.get(column)?.mark ?? answer))
   }
   return (column) => byColumn.get(column)?.mark ?? 'point'
+}
+
+/** The mark that the columns agree on, to judge by their numbers below a thousand. */
+function byThousands(
+  cells: ReadonlyMap<number, readonly Observation['cell'][]>,
+): DecimalMark | undefined {
+  const marks = new Set([...cells.values()].flatMap((own) => markByThousands(own) ?? []))
+  return marks.size === 1 ? [...marks][0] : undefined
 }
 
 /** Whether any cell can only have a decimal point: then the file is written with points. */
