@@ -20,7 +20,7 @@ export function cutAligned(lines: readonly string[]): string[][] | null {
 /** Columns between stretches that are blank in every line that belongs to the table. */
 function cutAtGutters(lines: readonly string[], filled: readonly string[]): string[][] | null {
   // A title or a footnote runs across the columns.
-  const table = filled.filter((line) => / {2}\S/.test(line.trimStart())).slice(0, SAMPLE_LINES)
+  const table = filled.filter(hasGutter).slice(0, SAMPLE_LINES)
   if (table.length < 2 || table.length < 0.6 * Math.min(filled.length, SAMPLE_LINES)) return null
   const width = Math.max(...table.map((line) => line.length))
   const starts = [0]
@@ -38,16 +38,17 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
     starts.map((from, i) => line.slice(from, starts[i + 1] ?? Infinity).trim())
   // What runs across is one cell: a line that a cut would part within a word, or words without a figure.
   const isRow = (line: string) => {
-    if (/ {2}\S/.test(line.trimStart())) return true
+    if (hasGutter(line)) return true
     const fits = starts.every((from) => from === 0 || (line[from - 1] ?? ' ') === ' ')
-    return (
-      fits &&
-      cut(line)
-        .slice(1)
-        .some((cell) => /^[-+(]?[\d.,]/.test(cell))
-    )
+    const [first, ...others] = cut(line)
+    return fits && (first === '' || others.some((cell) => /^[-+(]?[\d.,]/.test(cell)))
   }
   return lines.map((line) => (isRow(line) ? cut(line) : [line.trim()]))
+}
+
+/** Spaces between its words as between columns, or before its only one: a unit below a heading. */
+function hasGutter(line: string): boolean {
+  return / {2}\S/.test(line.trimStart()) || /^ {2,}\S+\s*$/.test(line)
 }
 
 /** The same number of words in every line, two or more, a figure at the end of most. */
