@@ -4,11 +4,11 @@ import { open, type OpenReading } from '../intake/readFile'
 import type { Answers, Reading } from '../intake/reading'
 
 /** Notes without which a row or column of that kind was lost in silence. */
-const SAID: Readonly<Record<string, string>> = {
-  title: 'title-rows',
-  total: 'total-rows',
-  note: 'note-rows',
-  'left-out': 'rows-left-out',
+const SAID: Readonly<Record<string, readonly string[]>> = {
+  title: ['title-rows'],
+  total: ['total-rows'],
+  note: ['note-rows'],
+  'left-out': ['rows-left-out', 'forecasts-left-out'],
 }
 
 /**
@@ -60,8 +60,8 @@ function lostIn({ shape, notes }: Reading, rows: readonly Row[]): string | null 
   if (shape.layout === 'across' || shape.layout === 'undated') return null
   const codes = new Set(notes.map(({ code }) => code))
   for (const kind of new Set(shape.rowKinds)) {
-    const code = SAID[kind]
-    if (code && !codes.has(code)) return `rows of the kind ${kind} without a note`
+    const said = SAID[kind]
+    if (said && !said.some((code) => codes.has(code))) return `rows of the kind ${kind} without a note`
   }
   for (const [column, role] of shape.columnRoles.entries()) {
     if (role !== 'ignored' && role !== 'repeated' && role !== 'total') continue

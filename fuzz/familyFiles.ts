@@ -1,11 +1,12 @@
 import { addPeriods, type Period } from '../core/calendar/period'
+import { MONTH_NAMES, PERIOD_STYLES, type Seasons } from './familyPeriods'
 
 /** Gives numbers from 0 to below 1. */
 export type Random = () => number
 
 /** What a file says, for certain. */
 export interface Truth {
-  readonly seasons: 12 | 4 | 1
+  readonly seasons: Seasons
   readonly start: Period
   readonly series: readonly { readonly name: string; readonly values: readonly (number | null)[] }[]
 }
@@ -29,41 +30,7 @@ const NAMES = [
   'Überzug',
   'A & B',
 ]
-const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
-const LONG_MONTHS =
-  'January February March April May June July August September October November December'.split(' ')
-const GERMAN =
-  'Januar Februar März April Mai Juni Juli August September Oktober November Dezember'.split(' ')
 const two = (n: number) => String(n).padStart(2, '0')
-
-type Written = (period: Period) => string
-const STYLES: Record<Truth['seasons'], Readonly<Record<string, Written>>> = {
-  12: {
-    iso: ({ year, season }) => `${year}-${two(season)}`,
-    day: ({ year, season }) => `${year}-${two(season)}-01`,
-    named: ({ year, season }) => `${MONTHS[season - 1]} ${year}`,
-    long: ({ year, season }) => `${LONG_MONTHS[season - 1]} ${year}`,
-    german: ({ year, season }) => `${GERMAN[season - 1]} ${year}`,
-    short: ({ year, season }) => `${MONTHS[season - 1]}-${two(year % 100)}`,
-    american: ({ year, season }) => `${MONTHS[season - 1]} 1 ${year}`,
-    british: ({ year, season }) => `1 ${LONG_MONTHS[season - 1]} ${year}`,
-    lastDay: ({ year, season }) =>
-      `${two(new Date(Date.UTC(year, season, 0)).getUTCDate())}/${two(season)}/${year}`,
-    points: ({ year, season }) => `01.${two(season)}.${year}`,
-    zone: ({ year, season }) => `${year}-${two(season)}-01T00:00:00+01:00`,
-    compact: ({ year, season }) => `${year}${two(season)}`,
-    slash: ({ year, season }) => `${two(season)}/${two(year % 100)}`,
-  },
-  4: {
-    iso: ({ year, season }) => `${year}-Q${season}`,
-    before: ({ year, season }) => `Q${season} ${year}`,
-    words: ({ year, season }) => `${season}. Quartal ${year}`,
-    end: ({ year, season }) =>
-      `${year}-${two(season * 3)}-${season === 1 || season === 4 ? 31 : 30}`,
-    counted: ({ year, season }) => `${season}Q${two(year % 100)}`,
-  },
-  1: { plain: ({ year }) => String(year) },
-}
 
 /** Ways to write the numbers of a whole file. */
 const NUMBERS: Readonly<Record<string, (value: number) => string>> = {
@@ -91,16 +58,30 @@ export function familyFile(random: Random): FamilyFile {
     if (isSo) made.push(name)
     return isSo
   }
+  const special = random()
+  if (special < 0.04) return receipts(random, pick)
+  if (special < 0.08) return splitNumbers(random, pick)
   const truth = truthBy(random, pick)
   const { seasons, start, series } = truth
   const periods = series[0]!.values.map((_, i) => addPeriods(start, i, seasons))
-  const style = pick(Object.keys(STYLES[seasons]))
+  const style = pick(Object.keys(PERIOD_STYLES[seasons]))
   const numbers = pick(Object.keys(NUMBERS))
   const needsQuotes = ['comma', 'thousands', 'german', 'indian'].includes(numbers)
   const delimiter = pick([';', '\t', '|', ...(needsQuotes ? [] : [',', ','])])
   const areMarked = random() < 0.1
   const layout = pick(
-    seasons === 1 ? ['columns', 'long'] : ['columns', 'columns', 'long', 'matrix', 'across', 'two'],
+    seasons === 1
+      ? ['columns', 'long']
+      : [
+          'columns',
+          'columns',
+          'long',
+          'matrix',
+          'across',
+          'two',
+          'plan',
+          ...(series.length > 1 ? ['headings'] : []),
+        ],
   )
   made.push(layout, style, numbers, `delimiter ${delimiter}`)
   if (areMarked) made.push('marks')
@@ -109,12 +90,15 @@ export function familyFile(random: Random): FamilyFile {
       ? ''
       : NUMBERS[numbers]!(value) +
         (areMarked && random() < 0.2 ? pick(['*', '¹', ' (p)', 'r']) : '')
-  const say = STYLES[seasons][style]!
+  const { write: say, answers: ofPeriods } = PERIOD_STYLES[seasons][style]!
   const at = (name: number, i: number) => write(series[name]!.values[i]!)
   const byItem = (isOnce: boolean) =>
     series.flatMap(({ name }, k) =>
       periods.map((period, i) => [say(period), isOnce && i > 0 ? '' : name, at(k, i)]),
     )
+  /** What is known beside the periods and numbers: answers, and series that a layout makes of others. */
+  const known: Record<string, string> = {}
+  let told = truth
   let rows: string[][]
   switch (layout) {
     case 'columns': {
@@ -177,6 +161,52 @@ export function familyFile(random: Random): FamilyFile {
     case 'matrix':
       rows = matrixOf(truth, 0, write, maybe(0.5, 'years across'))
       break
+    case 'headings': {
+      // Two measures under each name; a name stands over the first of them.
+      const measures = ['Units', 'Value']
+      const valueOf = (k: number, i: number, m: number) => {
+        const value = series[k]!.values[i]!
+        return m === 0 || value === null ? value : round(2 * value)
+      }
+      rows = [
+        ['', ...series.flatMap(({ name }) => [name, ''])],
+        ['period', ...series.flatMap(() => measures)],
+        ...periods.map((period, i) => [
+          say(period),
+          ...series.flatMap((_, k) => [0, 1].map((m) => write(valueOf(k, i, m)))),
+        ]),
+      ]
+      told = {
+        ...truth,
+        series: series.flatMap(({ name, values }, k) =>
+          measures.map((measure, m) => ({
+            name: `${name} · ${measure}`,
+            values: values.map((_, i) => valueOf(k, i, m)),
+          })),
+        ),
+      }
+      break
+    }
+    case 'plan': {
+      const coming = [1, 2, 3].map((i) => addPeriods(periods.at(-1)!, i, seasons))
+      rows = [
+        ['period', 'kind', ...series.map(({ name }) => name), 'unit'],
+        ...periods.map((period, i) => [
+          say(period),
+          'Actual',
+          ...series.map((_, k) => at(k, i)),
+          'litres',
+        ]),
+        ...coming.map((period) => [
+          say(period),
+          'Plan',
+          ...series.map((_, k) => at(k, 0)),
+          'litres',
+        ]),
+      ]
+      known['forecast-rows'] = 'leave-out'
+      break
+    }
     case 'across':
       rows = [
         ['item', ...periods.map(say)],
@@ -219,14 +249,56 @@ export function familyFile(random: Random): FamilyFile {
   }
   const ending = maybe(0.3, 'CRLF') ? '\r\n' : '\n'
   return {
-    truth: layout === 'matrix' ? { ...truth, series: [series[0]!] } : truth,
+    truth: layout === 'matrix' ? { ...truth, series: [series[0]!] } : told,
     text: lines.join(ending) + ending,
     answers: {
       decimal: ['comma', 'german'].includes(numbers) ? 'comma' : 'point',
-      dates: 'day-first',
-      'short-dates': 'month-year',
+      ...ofPeriods,
+      ...known,
     },
     made,
+  }
+}
+
+/** Things that happened on days, to be added up by shop and month. */
+function receipts(random: Random, pick: <T>(all: readonly T[]) => T): FamilyFile {
+  const start = { year: 2005 + Math.floor(random() * 12), season: 1 + Math.floor(random() * 12) }
+  const names = NAMES.slice(3, 5 + Math.floor(random() * 2))
+  const months = Array.from({ length: 14 + Math.floor(random() * 12) }, (_, i) =>
+    addPeriods(start, i, 12),
+  )
+  const values = names.map(() => months.map(() => 0))
+  const rows = months.flatMap(({ year, season }, i) =>
+    [1, 9, 16, 28].flatMap((day) =>
+      names.map((name, k) => {
+        const amount = 1 + Math.floor(random() * 90)
+        values[k]![i]! += amount
+        return `${two(day)}/${two(season)}/${year},${name},${pick(['red', 'blue', 'clear'])},${amount}`
+      }),
+    ),
+  )
+  return {
+    truth: { seasons: 12, start, series: names.map((name, k) => ({ name, values: values[k]! })) },
+    text: ['date,shop,colour,amount', ...rows].join('\n'),
+    answers: { dates: 'day-first', 'series-by': '2' },
+    made: ['receipts'],
+  }
+}
+
+/** Thousands commas that nobody quoted in a file of commas. */
+function splitNumbers(random: Random, pick: <T>(all: readonly T[]) => T): FamilyFile {
+  const start = { year: 2005 + Math.floor(random() * 12), season: 1 }
+  const style = pick(['iso', 'named', 'british', 'points'])
+  const values = Array.from({ length: 24 }, () => Math.floor(100 + random() ** 2 * 20_000))
+  const rows = values.map((value, i) => {
+    const period = PERIOD_STYLES[12][style]!.write(addPeriods(start, i, 12))
+    return `${period},${value.toLocaleString('en-GB')},${pick(['', 'flood'])}`
+  })
+  return {
+    truth: { seasons: 12, start, series: [{ name: 'Sales', values }] },
+    text: ['period,Sales,remark', ...rows].join('\n'),
+    answers: { 'split-cells': 'thousands' },
+    made: ['numbers split by their own comma', style],
   }
 }
 
@@ -290,7 +362,7 @@ function matrixOf(
   const { values } = series[own]!
   const last = addPeriods(start, values.length - 1, seasons)
   const years = Array.from({ length: last.year - start.year + 1 }, (_, i) => start.year + i)
-  const names = seasons === 12 ? MONTHS : ['Q1', 'Q2', 'Q3', 'Q4']
+  const names = seasons === 12 ? MONTH_NAMES : ['Q1', 'Q2', 'Q3', 'Q4']
   const cell = (year: number, season: number) => {
     const at = (year - start.year) * seasons + season - start.season
     return at < 0 || at >= values.length ? '' : write(values[at]!)

@@ -25,7 +25,11 @@ export class Inquiry {
   readonly questions: Question[] = []
   readonly notes: IntakeNote[] = []
 
-  constructor(readonly answers: Answers) {}
+  /** @param isTrial takes the first answer where none is known: for trying what a reading would come to */
+  constructor(
+    readonly answers: Answers,
+    private readonly isTrial = false,
+  ) {}
 
   /**
    * The answer to a question.
@@ -45,7 +49,8 @@ export class Inquiry {
         whole(`"${given}" is no answer to the question ${id}; it takes ${values}.`),
       ])
     }
-    const answer = given ?? otherwise ?? null
+    const untold = this.isTrial ? (options[0]?.value ?? null) : null
+    const answer = given ?? otherwise ?? untold
     this.questions.push({ id, ask, options, answer, lines })
     if (answer === null) throw new Waiting()
     return answer

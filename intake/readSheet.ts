@@ -138,7 +138,13 @@ interface Tried {
 
 /** What a reading of the days would come to, with nothing kept of it. */
 function tryOrder(rows: readonly Row[], order: DayOrder, answers: Answers): Tried {
-  const trial = new Inquiry({ 'unread-rows': 'leave-out', 'period-column': ANY, ...answers })
+  const known = {
+    'unread-rows': 'leave-out',
+    'period-column': ANY,
+    'forecast-rows': 'keep',
+    ...answers,
+  }
+  const trial = new Inquiry(known, true)
   try {
     const { series } = extract(rows, order, trial)
     const readings = [

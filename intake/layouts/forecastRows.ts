@@ -42,7 +42,7 @@ export function withoutForecasts(
     })
     if (answer === 'keep') return data
     inquiry.note(
-      'rows-left-out',
+      'forecasts-left-out',
       `${count} called "${word}" were left out.`,
       `line ${rows[coming[0]!]!.line}`,
     )

@@ -4,6 +4,15 @@ import { isFigure } from './figures'
 
 /** Rows that are looked at for headings. */
 const FIRST_ROWS = 30
+/** What stands behind a comma that parts thousands, or decimals. */
+const THOUSANDS = /^\d{3}(\.\d+)?\)?$/
+const DECIMALS = /^\d{1,2}\)?$/
+
+/** A row with more cells than there are headings. */
+interface Long {
+  readonly row: Row
+  readonly length: number
+}
 /** Ways to put a row together that are tried; more are as good as none. */
 const MOST_WAYS = 8
 
@@ -23,9 +32,10 @@ export function mendRows(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
   // Separators behind the last heading stand for columns without one.
   const width = rows[header]!.cells.length
   const body = rows.slice(header + 1)
-  const long = body.filter((row) => widthOf(row) > width)
+  const lengthOf = lengthsOf(body, width)
+  const long = body.filter((row) => lengthOf(row) > width)
   if (long.length === 0) return rows
-  const normal = body.filter((row) => widthOf(row) === width)
+  const normal = body.filter((row) => lengthOf(row) === width || widthOf(row) === width)
   if (normal.length === 0 && isShifted(rows[header]!, long, width)) {
     inquiry.note(
       'headings-shifted',
@@ -34,7 +44,9 @@ export function mendRows(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
     )
     return rows.map((row, at) => (at === header ? { ...row, cells: ['', ...row.cells] } : row))
   }
-  const suspicious = long.filter((row) => isSuspicious(row, width, normal))
+  const suspicious = long
+    .filter((row) => isSuspicious(row, width, lengthOf(row), normal))
+    .map((row) => ({ row, length: lengthOf(row) }))
   if (suspicious.length === 0) return rows
   const mended = ask(suspicious, width, normal.length === 0, inquiry)
   // Of a row that is left out its period stays, if it stands first: that there is no value then is known.
@@ -60,6 +72,13 @@ function widthOf({ cells }: Row): number {
   return cells.findLastIndex((cell) => cell !== '') + 1
 }
 
+/** How many cells each row has, without the separators behind it that all rows have. */
+function lengthsOf(body: readonly Row[], width: number): (row: Row) => number {
+  const lengths = body.flatMap(({ cells }) => (cells.length >= width ? [cells.length] : []))
+  const excess = lengths.reduce((least, length) => Math.min(least, length), Infinity) - width
+  return (row) => Math.max(widthOf(row), row.cells.length - Math.max(0, excess))
+}
+
 /** One heading fewer than columns in every row, as where rows are named and their names have no heading. */
 function isShifted(header: Row, long: readonly Row[], width: number): boolean {
   const isNamed = /date|month|period|year|quarter|week|day|time|monat|datum|jahr|mois|mes|fecha/i
@@ -72,7 +91,10 @@ function isShifted(header: Row, long: readonly Row[], width: number): boolean {
 }
 
 /** Whether figures lie beyond the headings, or words where other rows have figures. */
-function isSuspicious(row: Row, width: number, normal: readonly Row[]): boolean {
+function isSuspicious(row: Row, width: number, length: number, normal: readonly Row[]): boolean {
+  // A blank last cell can have come too far as well: `1,050,` under two headings.
+  const isText = row.cells.every((cell) => typeof cell === 'string')
+  if (isText && joinings({ row, length }, width, THOUSANDS).length > 0) return true
   for (let column = width; column < widthOf(row); column++) if (isFigure(row, column)) return true
   return Array.from({ length: width }, (_, column) => column).some(
     (column) =>
@@ -85,15 +107,15 @@ function isSuspicious(row: Row, width: number, normal: readonly Row[]): boolean 
 
 /** @returns what becomes of each of the rows; null for one that is left out */
 function ask(
-  suspicious: readonly Row[],
+  suspicious: readonly Long[],
   width: number,
   isEvery: boolean,
   inquiry: Inquiry,
 ): Map<Row, Row | null> {
-  const [first] = suspicious as [Row]
-  const thousands = suspicious.map((row) => joinings(row, width, /^\d{3}(\.\d+)?\)?$/))
-  const decimals = suspicious.map((row) => joinings(row, width, /^\d{1,2}\)?$/))
-  const joined = first.cells.slice(0, widthOf(first)).join(',').slice(0, 60)
+  const [{ row: first, length }] = suspicious as [Long]
+  const thousands = suspicious.map((row) => joinings(row, width, THOUSANDS))
+  const decimals = suspicious.map((row) => joinings(row, width, DECIMALS))
+  const joined = first.cells.slice(0, length).join(',').slice(0, 60)
   const oneWay = (ways: readonly Row[][]) => ways.every(({ length }) => length === 1)
   const says = (row: Row) => row.cells.slice(0, width).join(' | ').slice(0, 60)
   const answer = inquiry.ask({
@@ -122,14 +144,14 @@ function ask(
       { value: 'leave-out', consequence: 'These lines are left out, and it is said.' },
       { value: 'stop', consequence: 'Nothing is read; mend the file first.' },
     ],
-    lines: suspicious.map(({ line }) => line).slice(0, 1000),
+    lines: suspicious.map(({ row }) => row.line).slice(0, 1000),
   })
   if (answer === 'stop') {
     throw new Unreadable(
-      suspicious.slice(0, 50).map((row) => ({
+      suspicious.slice(0, 50).map(({ row, length: cells }) => ({
         line: row.line,
         column: width + 1,
-        because: `The line has ${widthOf(row)} cells under ${width} headings. Quote the cell that holds a comma.`,
+        because: `The line has ${cells} cells under ${width} headings. Quote the cell that holds a comma.`,
       })),
     )
   }
@@ -142,12 +164,12 @@ function ask(
     `line ${first.line}`,
   )
   const ways = answer === 'thousands' ? thousands : answer === 'decimals' ? decimals : null
-  return new Map(suspicious.map((row, i) => [row, ways?.[i]![0] ?? null]))
+  return new Map(suspicious.map(({ row }, i) => [row, ways?.[i]![0] ?? null]))
 }
 
 /** Every way to put neighbouring cells together so that as many are left as there are headings. */
-function joinings(row: Row, width: number, tail: RegExp): Row[] {
-  const cells = row.cells.slice(0, widthOf(row)).map(String)
+function joinings({ row, length }: Long, width: number, tail: RegExp): Row[] {
+  const cells = row.cells.slice(0, length).map(String)
   const found: string[][] = []
   const isThousands = tail.test('000')
   function go(at: number, done: readonly string[], toJoin: number): void {

@@ -84,7 +84,8 @@ const DASH = /^(-|--|–|—)$/
 
 /** Reads a text without marks, its minus being a hyphen. */
 function readPlain(plain: string, mark: DecimalMark): NumberReading {
-  if (/^[+-]?(\d+([.,]\d*)?|[.,]\d+)e[+-]?\d+$/i.test(plain)) return exponential(plain, mark)
+  const power = EXPONENTIAL.exec(plain)
+  if (power) return exponential(power[1]!, power[2] ?? '', mark)
   const inParentheses = IN_PARENTHESES.exec(plain)
   const match = SHAPE.exec(
     inParentheses
@@ -115,11 +116,14 @@ const IN_PARENTHESES = new RegExp(
   'u',
 )
 
-function exponential(text: string, mark: DecimalMark): NumberReading {
+/** With a letter behind it that marks a figure. */
+const EXPONENTIAL = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)e[+-]?\d+) ?([a-z])?$/i
+
+function exponential(text: string, unit: string, mark: DecimalMark): NumberReading {
   if (text.includes(mark === 'point' ? ',' : '.')) return unreadable('is not a number')
   const value = Number(text.replace(',', '.'))
   return Number.isFinite(value)
-    ? { kind: 'number', value, unit: '' }
+    ? { kind: 'number', value, unit }
     : unreadable('is larger than any number can be here')
 }
 

@@ -9,6 +9,9 @@ const DAY = 86_400
 const CHOSEN = 900
 /** A column is one of moments when at least this share of its cells is, its heading aside. */
 const MOSTLY = 0.8
+/** Rows that may be a heading of periods. */
+const FIRST_ROWS = 20
+const HEADING = new RegExp(`${DATE_HEADING.source}|^ts$|epoch|unix`, 'i')
 /** Midnights east of Greenwich lie late in the evening before. */
 const EVENING = 12 * 3600
 
@@ -17,44 +20,54 @@ const EVENING = 12 * 3600
  * one place. 2020-12-31T23:00Z is the first of January in much of Europe; taken as it stands, a month would be called by the one
  * before.
  *
- * @returns the rows, that column written out; the same rows where there is no such column
+ * @returns the rows, the column or row of moments written out; the same rows where there is none
  * @throws Waiting for an answer
  */
 export function writeOutMoments(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   for (let column = 0; column < Math.min(10, widthOf(rows)); column++) {
-    const found = momentsIn(rows, column)
-    if (!found) continue
-    const { seconds, isCount } = found
-    const present = seconds.filter((moment) => moment !== null)
-    const times = new Set(present.map((moment) => moment % DAY))
-    const isLate = times.size <= 2 && [...times].every((time) => time > EVENING)
-    if (!isCount && !isLate) continue
-    const shift = isLate && isNextDay(rows, column, present, times.size === 2, inquiry) ? DAY : 0
-    return rows.map((row, at) => {
-      const moment = seconds[at]
-      if (moment === null || moment === undefined) return row
-      const day = new Date((moment + shift) * 1000).toISOString()
-      // Where days have hours, the rows of a day stay apart.
-      return { ...row, cells: row.cells.with(column, day.slice(0, times.size > 2 ? 16 : 10)) }
-    })
+    const texts = rows.map((row) => textAt(row, column))
+    const isHeaded = texts.slice(0, 20).some((text) => HEADING.test(text))
+    const days = writtenOut(texts, isHeaded || column === 0 ? { isHeaded } : null, inquiry)
+    if (!days) continue
+    return rows.map((row, at) =>
+      days[at] === undefined ? row : { ...row, cells: row.cells.with(column, days[at]) },
+    )
+  }
+  // Where periods run across, they are a row of the first ones.
+  for (const [at, row] of rows.slice(0, FIRST_ROWS).entries()) {
+    const texts = row.cells.map(String)
+    const days = texts.length > 3 ? writtenOut(texts, { isHeaded: false }, inquiry) : null
+    if (days) return rows.with(at, { ...row, cells: row.cells.map((cell, i) => days[i] ?? cell) })
   }
   return rows
 }
 
-function momentsIn(
-  rows: readonly Row[],
-  column: number,
-): { readonly seconds: readonly (number | null)[]; readonly isCount: boolean } | null {
-  const texts = rows.map((row) => textAt(row, column))
-  const isHeaded = texts
-    .slice(0, 20)
-    .some((text) => DATE_HEADING.test(text) || /^ts$|epoch|unix/i.test(text))
-  const counted = texts.map((text) =>
-    isHeaded || column === 0 ? countedSeconds(text, isHeaded) : null,
-  )
+/**
+ * The days of moments that follow one another in a column or row.
+ *
+ * @param counts whether numbers can be moments, and whether a heading says so; null where they cannot
+ * @returns an entry for each text, undefined where it is no moment; null where they are not moments
+ */
+function writtenOut(
+  texts: readonly string[],
+  counts: { readonly isHeaded: boolean } | null,
+  inquiry: Inquiry,
+): (string | undefined)[] | null {
+  const counted = texts.map((text) => (counts ? countedSeconds(text, counts.isHeaded) : null))
   const isCount = areMostly(texts, counted)
   const seconds = isCount ? counted : texts.map(utcSeconds)
-  return areMostly(texts, seconds) ? { seconds, isCount } : null
+  if (!areMostly(texts, seconds)) return null
+  const present = seconds.filter((moment) => moment !== null)
+  const times = new Set(present.map((moment) => moment % DAY))
+  const isLate = times.size <= 2 && [...times].every((time) => time > EVENING)
+  if (!isCount && !isLate) return null
+  const example = texts[seconds.findIndex((moment) => moment !== null)]!
+  const shift = isLate && isNextDay(example, present[0]!, times.size === 2, inquiry) ? DAY : 0
+  // Where days have hours, the rows of a day stay apart.
+  const length = times.size > 2 ? 16 : 10
+  return seconds.map((moment) =>
+    moment === null ? undefined : new Date((moment + shift) * 1000).toISOString().slice(0, length),
+  )
 }
 
 function areMostly(texts: readonly string[], seconds: readonly (number | null)[]): boolean {
@@ -80,31 +93,19 @@ function utcSeconds(text: string): number | null {
   return time === null || Number.isNaN(time) ? null : time / 1000
 }
 
-function isNextDay(
-  rows: readonly Row[],
-  column: number,
-  moments: readonly number[],
-  isTwo: boolean,
-  inquiry: Inquiry,
-): boolean {
-  const [first] = moments as [number]
-  const day = (moment: number) => new Date(moment * 1000).toISOString().slice(0, 10)
-  const time = new Date(first * 1000).toISOString().slice(11, 16)
+/** @param moment the first, in seconds since 1970, written as the example */
+function isNextDay(example: string, moment: number, areTwo: boolean, inquiry: Inquiry): boolean {
+  const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0, 10)
+  const time = new Date(moment * 1000).toISOString().slice(11, 16)
   const answer = inquiry.ask({
     id: 'midnight',
-    ask: `All times are ${time} in UTC${isTwo ? ' or an hour beside it, as summer time changes' : ''}. Are they the midnight of a place further east?`,
+    ask: `All times are ${time} in UTC${areTwo ? ' or an hour beside it, as summer time changes' : ''}. Are they the midnight of a place further east?`,
     options: [
-      {
-        value: 'next',
-        consequence: `Yes: the first row, ${textAt(
-          rows.find((row) => textAt(row, column) !== '' && /\d/.test(textAt(row, column)))!,
-          column,
-        )}, is ${day(first + DAY)}.`,
-      },
-      { value: 'same', consequence: `No: the first row is ${day(first)}.` },
+      { value: 'next', consequence: `Yes: ${example} is ${day(moment + DAY)}.` },
+      { value: 'same', consequence: `No: ${example} is ${day(moment)}.` },
     ],
     // Two times an hour apart are those of winter and summer.
-    ...(isTwo ? { otherwise: 'next' } : {}),
+    ...(areTwo ? { otherwise: 'next' } : {}),
   })
   return answer === 'next'
 }
