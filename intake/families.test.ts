@@ -1404,7 +1404,7 @@ const FAMILIES: Readonly<
       'Year,A,M,J,J,A,S,O,N,D,J,F,M\n2020/21,1,2,3,4,5,6,7,8,9,10,11,12\n2021/22,2,3,4,5,6,7,8,9,10,11,12,13',
       {
         'monthly matrix': [['Series', '2020-04', [1, 2, 3, 4, '24 values']]],
-        notes: ['fiscal-years'],
+        notes: [],
       },
     ],
     'quarters without a year': [

@@ -81,9 +81,9 @@ function cutAlignedText(text: string): { rows: Row[]; delimiter: string } {
   return { rows, delimiter: aligned ? 'spaces' : 'one column' }
 }
 
-/** An apostrophe before = + - @ keeps a spreadsheet from calculating; it is not part of the text. */
+/** An apostrophe before = + - @ keeps a spreadsheet from calculating, as does `="500"`; neither is part of the text. */
 function plain(cell: string): string {
-  const text = cell.trim()
+  const text = cell.trim().replace(/^="([^"]*)"$/, '$1')
   return text.startsWith("'") ? text.replace(/^'(?='*[=+\-@])/, '') : text
 }
 

@@ -6,6 +6,7 @@ import { statedYear } from '../periods/periodText'
 import type { DayOrder } from '../periods/periodReading'
 import { joinYearsAndSeasons, rowOfPeriods, turnOver } from './across'
 import { isFigure } from './figures'
+import { withFiscalYears } from './fiscalYears'
 import { extractMatrix } from './matrix'
 import type { Extraction, PeriodColumns } from './observations'
 import { withOwnSeasons } from './ownSeasons'
@@ -31,7 +32,11 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
       (found?.columns.length === 2 ||
         found?.readings.every((reading) => reading === null || reading.kind === 'year'))
     const matrix = mayBeMatrix ? extractMatrix(rows, quiet(inquiry)) : null
-    if (found && !matrix) return extractTable(rows, found, inquiry, wanted)
+    if (found && !matrix) {
+      const periods = withFiscalYears(rows, found, inquiry)
+      sayFiscalYears(rows, periods, inquiry)
+      return extractTable(rows, periods, inquiry, wanted)
+    }
   }
   if (layout === undefined || layout === 'matrix') {
     const matrix = extractMatrix(rows, inquiry)
@@ -110,10 +115,7 @@ function chosenPeriods(
   inquiry: Inquiry,
 ): PeriodColumns | null {
   const found = findPeriodColumns(rows, order, wanted)
-  if (found) {
-    requireYearsInReach(found, inquiry)
-    sayFiscalYears(rows, found, inquiry)
-  }
+  if (found) requireYearsInReach(found, inquiry)
   if (found && !found.rivals) return withOwnSeasons(rows, found, inquiry)
   if (!found?.rivals || found.rivals.length === 0 || [...wanted.values()].includes('period'))
     return found

@@ -30,20 +30,23 @@ export function withoutForecasts(
     const isComing = (at: number) => NOT_YET.test(textAt(rows[at]!, column))
     const coming = data.filter(isComing)
     const heading = headings[column] || `Column ${column + 1}`
-    const count = `${coming.length} ${coming.length === 1 ? 'row' : 'rows'}`
+    const [count, are, were] =
+      coming.length === 1
+        ? ['1 row', 'Is it', 'was']
+        : [`${coming.length} rows`, 'Are they', 'were']
     const answer = inquiry.ask({
       id: 'forecast-rows',
-      ask: `"${heading.slice(0, 40)}" calls ${count} "${word}". Are they part of the series?`,
+      ask: `"${heading.slice(0, 40)}" calls ${count} "${word}". ${are} part of the series?`,
       options: [
-        { value: 'leave-out', consequence: `No: ${count} are left out, and it is said.` },
-        { value: 'keep', consequence: 'Yes: they are read like the others.' },
+        { value: 'leave-out', consequence: `No: ${count} left out, and it is said.` },
+        { value: 'keep', consequence: `Yes: ${count} read like the others.` },
       ],
       lines: coming.map((at) => rows[at]!.line).slice(0, 1000),
     })
     if (answer === 'keep') return data
     inquiry.note(
       'forecasts-left-out',
-      `${count} called "${word}" were left out.`,
+      `${count} called "${word}" ${were} left out.`,
       `line ${rows[coming[0]!]!.line}`,
     )
     return data.filter((at) => !isComing(at))

@@ -15,7 +15,7 @@ import { titleOf, type Extraction, type RawSeries } from './observations'
 import { TOTAL } from './words'
 
 /** A heading row must name so many seasons or years. */
-const FEWEST_HEADINGS = { seasons: 4, halves: 2, years: 2 }
+const FEWEST_HEADINGS = { seasons: 2, years: 2 }
 
 /**
  * Takes a matrix apart that has years one way and seasons the other.
@@ -33,7 +33,7 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
           rows,
           at,
           seasons,
-          stubYears(rows.slice(at + 1), Math.min(...seasons.keys())),
+          stubYears(rows.slice(at + 1), Math.min(...seasons.keys()), header),
           yearsOf(seasons, rows.slice(at + 1), inquiry),
         )) ??
       (years &&
@@ -194,10 +194,9 @@ function titleAbove(rows: readonly Row[], at: number): { name: string; unit: str
 function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
   const named = headings(row, (text) => (/^\d+$/.test(text) ? null : readSeason(text)))
   const kinds = new Set([...named.values()].map(({ kind }) => kind))
-  const [kind] = kinds
-  const fewest = kind === 'half-year' ? FEWEST_HEADINGS.halves : FEWEST_HEADINGS.seasons
   const distinct = new Set([...named.values()].map(({ at }) => at)).size
-  if (kinds.size === 1 && named.size >= fewest && distinct === named.size) return named
+  if (kinds.size === 1 && named.size >= FEWEST_HEADINGS.seasons && distinct === named.size)
+    return named
   const initials = monthInitials(row)
   if (initials) return initials
   for (const [count, plain] of [

@@ -10,7 +10,7 @@ import {
   type SeasonReading,
   type StatedYear,
 } from '../periods/periodText'
-import { TOTAL } from './words'
+import { FISCAL_HEADING, TOTAL } from './words'
 import { isCounted } from './yearAndSeason'
 
 /**
@@ -59,19 +59,27 @@ export function yearsOf(
     const isAfter = season.at < first!
     const own = { year, isFiscal: false }
     if (answer === 'calendar') return inYear(own, season)
-    const begins = answer === 'begins' && !isFiscal ? year : year - 1
+    const begins = answer === 'begins' && !(namesBoth && isFiscal) ? year : year - 1
     return inYear({ ...own, year: isAfter ? begins + 1 : begins }, season)
   }
 }
 
-/** How the years beside seasons are written: as they are, or counted from the first. */
+/** How the years beside seasons are written: as they are, or counted from the first; fiscal ones where their heading says so. */
 export function stubYears(
   body: readonly Row[],
   firstColumn: number,
+  heading: Row,
 ): (text: string) => StatedYear | null {
   const isCount = countUp(firstColumn).some((column) => {
     const texts = body.map((row) => textAt(row, column)).filter((text) => text !== '')
     return isCounted(texts.filter((text) => !TOTAL.test(text)))
   })
-  return (text) => statedYear(text) ?? (isCount ? countedYear(text) : null)
+  const isFiscal = heading.cells
+    .slice(0, firstColumn)
+    .some((cell) => FISCAL_HEADING.test(String(cell)))
+  return (text) => {
+    const stated = statedYear(text)
+    if (stated) return isFiscal ? { ...stated, isFiscal } : stated
+    return isCount ? countedYear(text) : null
+  }
 }

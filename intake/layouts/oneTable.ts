@@ -1,5 +1,6 @@
 import { countUp, textAt, widthOf, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
+import { readPeriod } from '../periods/periodText'
 import { isFigure } from './figures'
 
 /** A table with so many times the figures of any other is taken, and the others are said. */
@@ -60,7 +61,7 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
 /** Tables that begin with headings of their own after a line without anything. */
 function blocksOf(rows: readonly Row[]): Block[] {
   const starts = countUp(rows.length).filter(
-    (at) => at > 0 && rows[at]!.line > rows[at - 1]!.line + 1 && isHeading(rows, at),
+    (at) => isHeading(rows, at) && (isAfterGap(rows, at) || isUnderTitle(rows, at)),
   )
   if (starts.length === 0) return []
   const [second] = starts as [number]
@@ -80,11 +81,25 @@ function blocksOf(rows: readonly Row[]): Block[] {
       rows: own.filter(hasFigure).length,
     }
   })
-  // The same headings again are those of a new page.
+  // The same headings again are those of a new page, unless the rows begin anew under them.
   const text = (at: number) => rows[at]!.cells.join('\u0000')
+  const begin = (at: number) => textAt(rows[at + 1] ?? rows[at]!, 0)
+  const [top] = edges as [number]
   return blocks.filter(
-    (block, i) => block.figures > 0 && (i === 0 || text(block.from) !== text(edges[0]!)),
+    (block, i) =>
+      block.figures > 0 &&
+      (i === 0 || text(block.from) !== text(top) || begin(block.from) === begin(top)),
   )
+}
+
+function isAfterGap(rows: readonly Row[], at: number): boolean {
+  return at > 0 && rows[at]!.line > rows[at - 1]!.line + 1
+}
+
+/** A line with one word on it between the gap and the headings. */
+function isUnderTitle(rows: readonly Row[], at: number): boolean {
+  const above = rows[at - 1]
+  return above?.cells.filter((cell) => cell !== '').length === 1 && isAfterGap(rows, at - 1)
 }
 
 /** Two words or more and no figures, over a row with figures. */
@@ -102,6 +117,46 @@ function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
 }
 
+/** Whether a column beside the gap has periods that the rows before the gap do not have. */
+function haveOtherPeriods(rows: readonly Row[], gap: number, column: number): boolean {
+  const periodOf = (row: Row, at: number) => {
+    const reading = readPeriod(textAt(row, at), 'day-first')
+    return reading && JSON.stringify(reading)
+  }
+  const own = rows.filter((row) => periodOf(row, column) !== null)
+  return (
+    own.length >= 2 &&
+    countUp(gap).some((left) => rows.filter((row) => periodOf(row, left) !== null).length >= 2) &&
+    own.some((row) => !countUp(gap).some((left) => periodOf(row, left) === periodOf(row, column)))
+  )
+}
+
+function askForSide(
+  rows: readonly Row[],
+  gap: number,
+  names: number,
+  inquiry: Inquiry,
+): readonly Row[] {
+  const answer = inquiry.ask({
+    id: 'side',
+    ask: 'Two tables with periods of their own stand beside each other. Which is read?',
+    options: [
+      { value: '1', consequence: `That of the columns up to ${gap}.` },
+      { value: String(names + 1), consequence: `That from column ${names + 1} on.` },
+    ],
+  })
+  const isLeft = answer === '1'
+  inquiry.note(
+    'other-tables',
+    `The table ${isLeft ? `from column ${names + 1} on` : `of the columns up to ${gap}`} was not read.`,
+    `column ${isLeft ? names + 1 : 1}`,
+  )
+  return rows.map((row) => ({
+    ...row,
+    cells: isLeft ? row.cells.slice(0, gap) : row.cells.map((cell, at) => (at <= gap ? '' : cell)),
+  }))
+}
+
 /** A table beside another, behind a blank column, that names its own rows. */
 function leftOfBlank(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   const width = widthOf(rows)
@@ -113,6 +168,7 @@ function leftOfBlank(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
     const [names] = beside.filter((column) => body.some((row) => textAt(row, column) !== ''))
     const left = rows.filter((row) => countUp(gap).some((column) => isFigure(row, column)))
     if (names === undefined || body.length < 2 || left.length < 2) continue
+    if (haveOtherPeriods(rows, gap, names)) return askForSide(rows, gap, names, inquiry)
     // Words in its first column name its rows: they are not those of the periods.
     const isNamed = body.every(
       (row) => /\p{L}{2}/u.test(textAt(row, names)) && !isFigure(row, names),

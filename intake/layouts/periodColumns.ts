@@ -8,6 +8,7 @@ import type { DayOrder, PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
 import type { PeriodColumns } from './observations'
 import { DATE_HEADING, QUARTER_HEADING } from './words'
+import { findNumberedWeeks } from './weekColumns'
 import { findYearAndSeason, withDays } from './yearAndSeason'
 import { findDecimalYears, findSeasonsUnderYears, findYears } from './yearColumns'
 
@@ -41,6 +42,8 @@ export function findPeriodColumns(
   const mayBeNumber = (column: number) =>
     stated.includes(column) || column === firstFilled || hasDateHeading(sample, column)
 
+  const weeks = stated.length === 0 ? findNumberedWeeks(rows, candidates) : null
+  if (weeks) return weeks
   const read = cachedReader(order)
   let best: { column: number; score: number } | null = null
   const dated: number[] = []

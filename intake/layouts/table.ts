@@ -153,7 +153,31 @@ function rolesOfColumns(
   })
   markPeriodLike(rows, data, readings, headings, roles, wanted)
   markTotals(rows, sample, headings, roles, wanted)
+  for (const column of besideTable(rows, data, roles))
+    if (!wanted.has(column)) roles[column] = 'ignored'
   return roles
+}
+
+/** Columns of a smaller table beside the first: words that name its rows, and figures that end with them. */
+function besideTable(
+  rows: readonly Row[],
+  data: readonly number[],
+  roles: readonly ColumnRole[],
+): readonly number[] {
+  const filledTo = (column: number) => {
+    const count = data.filter((at) => textAt(rows[at]!, column) !== '').length
+    return data.slice(0, count).every((at) => textAt(rows[at]!, column) !== '') ? count : null
+  }
+  const first = roles.indexOf('value')
+  for (const names of countUp(roles.length).slice(first + 1)) {
+    const count = roles[names] === 'ignored' ? filledTo(names) : null
+    if (first < 0 || count === null || count < 2 || count > 0.8 * data.length) continue
+    const texts = data.slice(0, count).map((at) => textAt(rows[at]!, names))
+    const behind = countUp(roles.length).slice(names + 1)
+    const ends = behind.filter((column) => roles[column] === 'value' && filledTo(column) === count)
+    if (new Set(texts).size === count && ends.length > 0) return behind
+  }
+  return []
 }
 
 /** `store_id` and `storeId` as words. */

@@ -22,6 +22,10 @@ export const TOTAL_END = /\b(total|subtotal|sum|gesamt|summe)\s*:?$/i
 export const DATE_HEADING =
   /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
 
+/** The heading over years, quarters or months that are not those of the calendar. */
+export const FISCAL_HEADING =
+  /fiscal|financial|^fy\b|\bfy$|gesch[äa]ftsjahr|wirtschaftsjahr|exercice|ejercicio/i
+
 export const QUARTER_HEADING = /quarter|qtr|quartal|trimestre|^q$/i
 export const WEEK_HEADING = /week|^wk\.?$|^kw$|woche|semaine|semana/i
 

@@ -39,7 +39,11 @@ export function withDays(
 const PLAIN = [
   { kind: 'week', most: 53, heading: WEEK_HEADING },
   { kind: 'thirteen', most: 13, heading: /^(?!x)x/ },
-  { kind: 'month', most: 12, heading: /^(?!.*(quarter|quartal|trim|week|day|tag)).*(mo|mes|per)/i },
+  {
+    kind: 'month',
+    most: 12,
+    heading: /^(?!.*(quarter|quartal|trim|week|day|tag)).*(mo|mes|per)/i,
+  },
   { kind: 'quarter', most: 4, heading: QUARTER_HEADING },
 ] as const
 
@@ -104,7 +108,9 @@ function plainNumberOf(
     (text) => readSeason(text) === null && !/^\d{1,2}$/.test(text),
   )
   const reads = (kind: PlainNumber) => (text: string) => readSeason(text, kind) !== null
-  const isNamed = sample.some((row) => {
+  // A heading that is a month, above figures, is the one of a matrix.
+  const body = sample.filter((row) => readYear(textAt(row, year)) !== null)
+  const isNamed = body.some((row) => {
     const text = textAt(row, season)
     return !/^\d+$/.test(text) && readSeason(text) !== null
   })
@@ -112,7 +118,11 @@ function plainNumberOf(
   const numbers = rows.map((row) => textAt(row, season)).filter((text) => /^\d{1,2}$/.test(text))
   const highest = Math.max(...numbers.map(Number))
   if (/per/i.test(heading) && highest === 13) return 'thirteen'
-  const headed = PLAIN.find((plain) => plain.heading.test(heading))
+  const yearHeading = headingOf(sample, year, (text) => readYear(text) === null)
+  const isShort = /^y+$/i.test(yearHeading) && /^mm?$/i.test(heading)
+  const headed = PLAIN.find(
+    (plain) => plain.heading.test(heading) || (isShort && plain.kind === 'month'),
+  )
   if (headed) return shareOf(sample, season, reads(headed.kind)) >= 0.8 ? headed.kind : null
   const isHeaded = DATE_HEADING.test(heading)
   const fits = PLAIN.filter(

@@ -50,7 +50,9 @@ const LEADING_MARK = /^([*†‡§]+)\s*(?=[\d(+-])/
 /** Words behind a number that multiply it. */
 const MULTIPLES: readonly (readonly [words: RegExp, times: number])[] = [
   [/^(k|t|tsd\.?|thousands?|tausend|mille|mil)$/i, 1e3],
-  [/^(m|mn|mio\.?|millions?|millionen|millones)$/i, 1e6],
+  [/^(lakhs?|lacs?)$/i, 1e5],
+  [/^crores?$/i, 1e7],
+  [/^(m|mn|mln|mio\.?|millions?|millionen|millones)$/i, 1e6],
   [/^(bn|mrd\.?|billions?|milliarden|milliards?)$/i, 1e9],
 ]
 /** Of them those that can also be a unit: metres, tonnes. */
