@@ -1504,6 +1504,110 @@ const FAMILIES: Readonly<
       { 'monthly columns': [['Sales', '2021-01', [500, 600, 700]]], notes: ['marks'] },
     ],
   },
+  'years, weeks and tables that only headings or places tell': {
+    'a few months of each year': [
+      'Year,Jun,Jul,Aug\n2019,5,6,7\n2020,6,7,8\n2021,7,8,9',
+      {
+        'monthly matrix': [['Series', '2019-06', [5, 6, 7, null, '27 values']]],
+        notes: ['missing'],
+      },
+    ],
+    'a fiscal year by its heading': [
+      'Fiscal year,Month,Sales\n2021,Jul,5\n2021,Aug,6\n2021,Sep,7\n2021,Oct,8\n2021,Nov,9\n2021,Dec,10\n2021,Jan,11\n2021,Feb,12\n2021,Mar,13\n2021,Apr,14\n2021,May,15\n2021,Jun,16\n2022,Jul,17\n2022,Aug,18',
+      { asks: ['fiscal-start'] },
+    ],
+    'a year that runs from July': [
+      'Year,Month,Sales\n2021,Jul,5\n2021,Aug,6\n2021,Sep,7\n2021,Oct,8\n2021,Nov,9\n2021,Dec,10\n2021,Jan,11\n2021,Feb,12\n2021,Mar,13\n2021,Apr,14\n2021,May,15\n2021,Jun,16\n2022,Jul,17\n2022,Aug,18',
+      { asks: ['year-of-rows'] },
+    ],
+    'fiscal quarters by their heading': [
+      'Fiscal quarter,Sales\n2021 Q1,5\n2021 Q2,6\n2021 Q3,7',
+      { asks: ['fiscal-start'] },
+    ],
+    'a fiscal matrix by its heading': [
+      'Fiscal year,Q1,Q2,Q3,Q4\n2020,1,2,3,4\n2021,2,3,4,5',
+      { asks: ['fiscal-start'] },
+    ],
+    'weeks that look like months': [
+      'Week,Sales\n2021-01,5\n2021-02,6\n2021-03,7\n2021-04,8',
+      {
+        'monthly columns': [['Sales', '2021-01', [26]]],
+        notes: ['gathered'],
+        taken: ['frequency monthly', 'gather sum'],
+      },
+    ],
+    'weeks in six digits': [
+      'yearweek,Sales\n202151,5\n202152,6\n202201,7\n202202,8',
+      {
+        'monthly columns': [['Sales', '2021-12', [11, 15]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum'],
+      },
+    ],
+    'year, month and day by letters': [
+      'y,m,d,Sales\n2021,1,30,5\n2021,1,31,6\n2021,2,1,7',
+      {
+        'monthly columns': [['Sales', '2021-01', [11, 7]]],
+        notes: ['gathered', 'incomplete'],
+        taken: ['frequency monthly', 'gather sum'],
+      },
+    ],
+    'a small table without a gap': [
+      'month,Sales,region,Staff\n2021-01,5,North,3\n2021-02,6,South,4\n2021-03,7,,\n2021-04,8,,',
+      { 'monthly columns': [['Sales', '2021-01', [5, 6, 7, 8]]], notes: ['ignored-columns'] },
+    ],
+    'tables of other months side by side': [
+      'month,Sales,,month,Costs\n2021-01,5,,2020-01,3\n2021-02,6,,2020-02,4\n2021-03,7,,2020-03,4',
+      { asks: ['side'] },
+    ],
+    'tables of the same months side by side': [
+      'month,Sales,,month,Costs\n2021-01,5,,2021-01,3\n2021-02,6,,2021-02,4\n2021-03,7,,2021-03,4',
+      {
+        'monthly columns': [
+          ['Sales', '2021-01', [5, 6, 7]],
+          ['Costs', '2021-01', [3, 4, 4]],
+        ],
+        notes: ['ignored-columns'],
+      },
+    ],
+    'tables under one another with titles': [
+      'North\nmonth,Sales\n2021-01,5\n2021-02,6\n\nSouth\nmonth,Sales\n2021-01,7\n2021-02,8',
+      { asks: ['table'] },
+    ],
+    'a thousand split before an empty cell': [
+      'month,Sales,remark\n2021-01,950,\n2021-02,1,050,\n2021-03,990,',
+      { asks: ['split-cells'] },
+    ],
+    lakh: [
+      'month,Sales\n2021-01,1.2 lakh\n2021-02,1.3 lakh\n2021-03,1.1 crore',
+      {
+        'monthly columns': [['Sales', '2021-01', [120000, 130000, 11000000]]],
+        notes: ['multiples'],
+        taken: ['multiples multiply'],
+      },
+    ],
+    'numbers kept as text': [
+      'month,Sales\n2021-01,="500"\n2021-02,="600"\n2021-03,="700"',
+      { 'monthly columns': [['Sales', '2021-01', [500, 600, 700]]], notes: [] },
+    ],
+    'running up by one': [
+      'month,A,B\n2021-01,5,7\n2021-02,6,9\n2021-03,7,8\n2021-04,8,4\n2021-05,9,5\n2021-06,10,6',
+      {
+        'monthly columns': [
+          ['A', '2021-01', [5, 6, 7, 8, 9, 10]],
+          ['B', '2021-01', [7, 9, 8, 4, 5, 6]],
+        ],
+        notes: [],
+      },
+    ],
+    'a long running number': [
+      'month,Filter,B\n2021-01,1,0\n2021-02,2,2\n2021-03,3,4\n2021-04,4,1\n2021-05,5,3\n2021-06,6,0\n2021-07,7,2\n2021-08,8,4\n2021-09,9,1\n2021-10,10,3\n2021-11,11,0\n2021-12,12,2',
+      {
+        'monthly columns': [['B', '2021-01', [0, 2, 4, 1, '12 values']]],
+        notes: ['repeated-columns'],
+      },
+    ],
+  },
 }
 
 describe.each(Object.entries(FAMILIES))('%s', (_, files) => {
@@ -1595,6 +1699,36 @@ const ANSWERED: readonly (readonly [
     'quarters without a year',
     { start: '2021' },
     [['Sales', '2021-Q3', [5, 9, 4, 7, 6, 8]]],
+  ],
+  [
+    'years, weeks and tables that only headings or places tell',
+    'a fiscal year by its heading',
+    { 'fiscal-start': '7' },
+    [['Sales', '2020-07', [5, 6, 7, 8, '14 values']]],
+  ],
+  [
+    'years, weeks and tables that only headings or places tell',
+    'a year that runs from July',
+    { 'year-of-rows': 'begins' },
+    [['Sales', '2021-07', [5, 6, 7, 8, '14 values']]],
+  ],
+  [
+    'years, weeks and tables that only headings or places tell',
+    'a year that runs from July',
+    { 'year-of-rows': 'ends' },
+    [['Sales', '2020-07', [5, 6, 7, 8, '14 values']]],
+  ],
+  [
+    'years, weeks and tables that only headings or places tell',
+    'tables of other months side by side',
+    { side: '4' },
+    [['Costs', '2020-01', [3, 4, 4]]],
+  ],
+  [
+    'years, weeks and tables that only headings or places tell',
+    'a thousand split before an empty cell',
+    { 'split-cells': 'thousands' },
+    [['Sales', '2021-01', [950, 1050, 990]]],
   ],
   [
     'columns beside the values',

@@ -121,9 +121,14 @@ function rollUp(
     return isSame(period, ends.first) || isSame(period, ends.last)
   })
   // Without them there would be nothing.
-  if (!isAll && (ends.first || ends.last)) {
-    const label = (period: Period) => periodLabel(period, calendar)
-    const names = [ends.first && label(ends.first), ends.last && label(ends.last)].filter(Boolean)
+  const label = (period: Period) => periodLabel(period, calendar)
+  const names = [ends.first && label(ends.first), ends.last && label(ends.last)].filter(Boolean)
+  if (isAll && names.length > 0) {
+    inquiry.note(
+      'incomplete',
+      `${[...new Set(names)].join(' and ')} ${new Set(names).size === 1 ? 'is' : 'are'} not complete: the rows begin later or end earlier.`,
+    )
+  } else if (names.length > 0) {
     const answer = inquiry.ask({
       id: 'incomplete',
       ask: `${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not complete: the rows begin later or end earlier. Keep ${names.length === 1 ? 'it' : 'them'}?`,
