@@ -1,4 +1,11 @@
-import type { Answers, IntakeNote, IntakeProblem, Question, QuestionOption } from './reading'
+import type {
+  Answers,
+  IntakeNote,
+  IntakeProblem,
+  Question,
+  QuestionOption,
+  SheetShape,
+} from './reading'
 
 /** Ends a reading that cannot go on: problems to be mended in the file. */
 export class Unreadable extends Error {
@@ -24,6 +31,8 @@ interface Asked {
 export class Inquiry {
   readonly questions: Question[] = []
   readonly notes: IntakeNote[] = []
+  /** What is known of the sheet when a question is asked, so that it can be shown beside it. */
+  shape: SheetShape = { layout: null, rowKinds: [], columnRoles: [] }
 
   /** @param isTrial takes the first answer where none is known: for trying what a reading would come to */
   constructor(

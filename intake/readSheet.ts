@@ -33,25 +33,22 @@ export type SheetReading = {
   | { readonly outcome: 'refused'; readonly problems: readonly IntakeProblem[] }
 )
 
-const UNKNOWN: SheetShape = { layout: null, rowKinds: [], columnRoles: [] }
-
 /**
  * Reads one sheet into series: finds its layout, its periods and its numbers, and puts them on a time
  * axis. Where two readings are possible it asks, unless the answer was given.
  */
 export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
   const inquiry = new Inquiry(answers)
-  let shape = UNKNOWN
   let rows = raw
   let cells: ReadCells = { series: [], axis: null }
-  const sofar = () => ({ shape: shapeOf(shape), inquiry, rows, cells })
+  const sofar = () => ({ shape: shapeOf(inquiry.shape), inquiry, rows, cells })
   try {
     const table = oneTable(raw, inquiry)
     const mended = mendRows(table, inquiry)
     rows = shownRows(raw, table, mended)
     const isOther = (at: number) => raw[at]!.cells.length > 0 && table[at]!.cells.length === 0
     const extraction = extractInOrder(writeOutDates(mended, inquiry), inquiry)
-    shape = {
+    inquiry.shape = {
       ...extraction,
       rowKinds: extraction.rowKinds.map((kind, at) => (isOther(at) ? 'other' : kind)),
     }

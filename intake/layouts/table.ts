@@ -40,6 +40,7 @@ export function extractTable(
       : headings.textOf(column),
   )
   const roles = rolesOfColumns(rows, dated, found, texts, wanted)
+  inquiry.shape = { layout: 'columns', rowKinds, columnRoles: roles }
   // Rows of a plan beside those of what came are series of their own, where periods come twice.
   const data = comesTwice(dated, found.readings)
     ? dated
