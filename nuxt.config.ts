@@ -1,5 +1,6 @@
 import { defineNuxtConfig } from 'nuxt/config'
 import { components } from './app/theme/vuetifyDefaults'
+import { chunkOf } from './scripts/chunks.mjs'
 import { buildWorkers } from './scripts/workers.mjs'
 
 export default defineNuxtConfig({
@@ -27,11 +28,17 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
-  imports: { scan: false },
+  // What a file uses it imports; a name of its own is never taken for one of the library's.
+  // The pages come from this machine; loading them before they are wanted gains nothing.
+  experimental: { defaults: { nuxtLink: { prefetch: false } }, appManifest: false },
+  imports: { scan: false, autoImport: false },
   components: false,
   vuetify: {
     moduleOptions: { styles: true, disableVuetifyStyles: false },
     vuetifyOptions: { icons: { defaultSet: 'mdi-svg' }, defaults: components },
+  },
+  vite: {
+    $client: { build: { rollupOptions: { output: { manualChunks: chunkOf } } } },
   },
   nitro: {
     preset: 'node-server',

@@ -1,4 +1,3 @@
-import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import { startServer } from '../scripts/ownServer.mjs'
 
@@ -201,10 +200,11 @@ async function measureWeight(count) {
 
 function collectScripts(page) {
   const sizes = []
-  page.on('response', async (response) => {
-    if (!response.url().endsWith('.js')) return
-    const body = await response.body().catch(() => Buffer.alloc(0))
-    sizes.push(gzipSync(body).length)
+  // What workers load again comes from the browser's own store and is no load.
+  page.on('requestfinished', async (request) => {
+    if (!request.url().endsWith('.js')) return
+    const { responseBodySize } = await request.sizes()
+    sizes.push(Math.max(0, responseBodySize))
   })
   return { bytes: () => sizes.reduce((sum, size) => sum + size, 0) }
 }

@@ -83,13 +83,13 @@ test('the Bench is there again as it was left, and says when something did not l
   await expect(page.locator('[data-word=model]')).toHaveText('multiplicative')
 
   // A heavy way is calculated in a worker; one that does not load is said, and what was shown is marked.
-  await page.route(/analyse\.worker/, (route) => route.abort())
+  await page.route(/_nuxt\/.*\.js$/, (route) => route.abort())
   await chooseWord(page, 'by', 'robust loess')
   const failure = page.getByRole('alert').filter({ hasText: 'Not calculated.' })
   await expect(failure).toContainText('did not load')
   await expect(failure).toContainText('of the method before')
   await expect(page.locator('.frame.old')).toBeVisible()
-  await page.unroute(/analyse\.worker/)
+  await page.unroute(/_nuxt\/.*\.js$/)
   await failure.getByRole('button', { name: 'Calculate again' }).click()
   await expect(failure).toHaveCount(0)
   await expect(page.locator('.frame.old')).toHaveCount(0)

@@ -61,7 +61,8 @@ function lostIn({ shape, notes }: Reading, rows: readonly Row[]): string | null 
   const codes = new Set(notes.map(({ code }) => code))
   for (const kind of new Set(shape.rowKinds)) {
     const said = SAID[kind]
-    if (said && !said.some((code) => codes.has(code))) return `rows of the kind ${kind} without a note`
+    if (said && !said.some((code) => codes.has(code)))
+      return `rows of the kind ${kind} without a note`
   }
   for (const [column, role] of shape.columnRoles.entries()) {
     if (role !== 'ignored' && role !== 'repeated' && role !== 'total') continue

@@ -11,6 +11,7 @@ const SERVER = join(ROOT, '.output', 'server', 'index.mjs')
 const BUILT_FROM = ['app', 'core', 'handover', 'intake', 'public', 'server', 'shared']
 const BUILT_FROM_FILES = [
   'nuxt.config.ts',
+  'scripts/chunks.mjs',
   'scripts/workers.mjs',
   'package.json',
   'package-lock.json',

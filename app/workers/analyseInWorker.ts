@@ -1,24 +1,9 @@
-import type { FormRow } from '~~/core/exponential/figures'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import { faultOf } from './fault'
+import type { AnalyseAnswer, AnalyseRequest, SelectionUnderWay } from './messages'
+import { openCore } from './openCore'
 import type { Outcome } from './outcome'
-
-export interface AnalyseRequest {
-  readonly id: number
-  readonly series: Series
-  readonly method: MethodDocument
-}
-
-/** The forms of a selection that are through, the best first. */
-export interface SelectionUnderWay {
-  readonly rows: readonly FormRow[]
-  readonly of: number
-}
-
-export type AnalyseAnswer =
-  | { readonly id: number; readonly selection: SelectionUnderWay }
-  | { readonly id: number; readonly outcome: Outcome }
 
 interface Waiting {
   readonly request: AnalyseRequest
@@ -36,7 +21,7 @@ let waiting: Waiting | null = null
 
 function ownWorker(): Worker {
   if (worker) return worker
-  worker = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
+  worker = openCore()
   worker.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
     const isWanted = data.id === waiting?.request.id
     if ('selection' in data) {
@@ -80,7 +65,12 @@ export function analyseInWorker(
   dropWaiting()
   const id = ++lastId
   return new Promise((resolve, reject) => {
-    waiting = { request: { id, series, method }, hear, settle: resolve, fail: reject }
+    waiting = {
+      request: { kind: 'analyse', id, series, method },
+      hear,
+      settle: resolve,
+      fail: reject,
+    }
     sendNext()
   })
 }
@@ -98,7 +88,7 @@ export function dropWaiting(): void {
 export function analyseApart(series: Series, method: MethodDocument): Promise<Outcome> {
   const id = ++lastId
   return new Promise((resolve, reject) => {
-    const apart = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' })
+    const apart = openCore()
     const end = () => apart.terminate()
     apart.addEventListener('message', ({ data }: MessageEvent<AnalyseAnswer>) => {
       if ('selection' in data) return
@@ -109,6 +99,6 @@ export function analyseApart(series: Series, method: MethodDocument): Promise<Ou
       end()
       reject(faultOf(event))
     })
-    apart.postMessage({ id, series, method } satisfies AnalyseRequest)
+    apart.postMessage({ kind: 'analyse', id, series, method } satisfies AnalyseRequest)
   })
 }

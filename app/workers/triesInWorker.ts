@@ -1,28 +1,6 @@
-import type { Checked } from '~~/core/check/check'
-import type { Candidate } from '~~/core/contest/candidates'
-import type { Contest } from '~~/core/contest/contest'
-import type { MethodDocument } from '~~/core/method'
-import type { Series } from '~~/core/series/series'
 import { faultOf } from './fault'
-
-interface Asked {
-  readonly id: number
-  readonly series: Series
-  readonly document: MethodDocument
-}
-export type TriesRequest =
-  | (Asked & { readonly kind: 'check' })
-  | (Asked & { readonly kind: 'contest'; readonly candidates: readonly Candidate[] })
-  | { readonly id: number; readonly kind: 'stop' }
-
-export type TriesAnswer = { readonly id: number } & (
-  | { readonly kind: 'progress'; readonly done: number; readonly of: number }
-  /** null for a series that is too short to be checked. */
-  | { readonly kind: 'checked'; readonly checked: Checked | null }
-  /** Of the methods that are done so far; the last is of all. */
-  | { readonly kind: 'contest'; readonly contest: Contest; readonly isLast: boolean }
-  | { readonly kind: 'refused'; readonly because: string }
-)
+import type { Asked, TriesAnswer, TriesRequest } from './messages'
+import { openCore } from './openCore'
 
 type Request = TriesRequest extends infer One
   ? One extends Asked
@@ -55,7 +33,7 @@ export class TriesWorker {
 
   private own(): Worker {
     if (this.worker) return this.worker
-    this.worker = new Worker(new URL('./tries.worker.ts', import.meta.url), { type: 'module' })
+    this.worker = openCore()
     this.worker.addEventListener('message', ({ data }: MessageEvent<TriesAnswer>) => {
       if (data.id === this.lastId) this.onAnswer(data)
     })

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { later } from '~/shell/later'
 import { completeMethod } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
 import { methodSentence } from '~~/core/sentence'
 import { useBench } from '../study/benchStore'
-import BreakList from './BreakList.vue'
 import ChoiceList from './ChoiceList.vue'
-import EventList from './EventList.vue'
-import ExclusionList from './ExclusionList.vue'
-import FieldSheet from './FieldSheet.vue'
-import MemberList from './MemberList.vue'
 import WordMenu from './WordMenu.vue'
+
+const BreakList = later(() => import('./BreakList.vue'))
+const EventList = later(() => import('./EventList.vue'))
+const ExclusionList = later(() => import('./ExclusionList.vue'))
+const FieldSheet = later(() => import('./FieldSheet.vue'))
+const MemberList = later(() => import('./MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill. */
 const OWN = {

@@ -1,33 +1,40 @@
-import type { Component } from 'vue'
+import { type Component } from 'vue'
+import { later } from '~/shell/later'
 import { isResult } from '~~/core/ledger/ledger'
 import type { Looked, Result } from '~~/core/result'
 import type { Stage } from '~~/core/stage'
 import CheckBar from './check/CheckBar.vue'
 import { useCheck } from './check/checkStore'
-import ErrorFigures from './check/ErrorFigures.vue'
-import HorizonTable from './check/HorizonTable.vue'
-import OutOfSample from './check/OutOfSample.vue'
-import TriedForecast from './check/TriedForecast.vue'
-import VerdictPanel from './check/VerdictPanel.vue'
-import FurthestPeriods from './deseasonalize/FurthestPeriods.vue'
 import GrowthBar from './deseasonalize/GrowthBar.vue'
 import LookBar from './look/LookBar.vue'
-import LookWorking from './look/LookWorking.vue'
 import { hasSeason, type At, type Panel } from './panel'
-import LeftoverWorking from './season/LeftoverWorking.vue'
 import SeasonTests from './season/SeasonTests.vue'
 import SeasonWorking from './season/SeasonWorking.vue'
 import SmoothBar from './smooth/SmoothBar.vue'
-import SmoothWorking from './smooth/SmoothWorking.vue'
-import ForecastTotals from './project/ForecastTotals.vue'
-import InfluentialPeriods from './trend/InfluentialPeriods.vue'
-import RegressionReport from './trend/RegressionReport.vue'
-import ResidualPictures from './trend/ResidualPictures.vue'
-import SeasonEffects from './trend/SeasonEffects.vue'
-import SmoothedTrend from './trend/SmoothedTrend.vue'
-import SmoothingReport from './trend/SmoothingReport.vue'
-import TrendHandles from './trend/TrendHandles.vue'
-import TrendReport from './trend/TrendReport.vue'
+
+const trend = () => import('./trend/panels')
+const InfluentialPeriods = later(() => trend().then((all) => all.InfluentialPeriods))
+const RegressionReport = later(() => trend().then((all) => all.RegressionReport))
+const ResidualPictures = later(() => trend().then((all) => all.ResidualPictures))
+const SeasonEffects = later(() => trend().then((all) => all.SeasonEffects))
+const SmoothedTrend = later(() => trend().then((all) => all.SmoothedTrend))
+const SmoothingReport = later(() => trend().then((all) => all.SmoothingReport))
+const TrendReport = later(() => trend().then((all) => all.TrendReport))
+
+const TrendHandles = later(() => import('./trend/TrendHandles.vue'))
+
+const check = () => import('./check/panels')
+const ErrorFigures = later(() => check().then((all) => all.ErrorFigures))
+const HorizonTable = later(() => check().then((all) => all.HorizonTable))
+const OutOfSample = later(() => check().then((all) => all.OutOfSample))
+const TriedForecast = later(() => check().then((all) => all.TriedForecast))
+const VerdictPanel = later(() => check().then((all) => all.VerdictPanel))
+
+const LeftoverWorking = later(() => import('./season/LeftoverWorking.vue'))
+const LookWorking = later(() => import('./look/LookWorking.vue'))
+const FurthestPeriods = later(() => import('./deseasonalize/FurthestPeriods.vue'))
+const ForecastTotals = later(() => import('./project/ForecastTotals.vue'))
+const SmoothWorking = later(() => import('./smooth/SmoothWorking.vue'))
 
 /** The line of words above the strips, at the stages that have one. */
 export const BARS: Readonly<Partial<Record<Stage, Component>>> = {

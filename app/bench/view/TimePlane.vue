@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { later } from '~/shell/later'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { methodName } from '../compare/comparison'
 import { usePins } from '../compare/pinStore'
 import { useBeside } from '../beside/besideStore'
 import { useCheck } from '../stages/check/checkStore'
-import SmallMultiples from '../stages/smooth/SmallMultiples.vue'
 import { OVERLAYS } from '../stages/panels'
 import StageBar from '../stages/StageBar.vue'
 import { stageOf, stripsOf } from '../stages/stages'
@@ -15,10 +15,8 @@ import { axisTicks } from './axis/axisTicks'
 import { gutterFor } from './axis/gutter'
 import OverviewStrip from './axis/OverviewStrip.vue'
 import { columnWidth, xOf } from './axis/timeAxis'
-import FoldedPlane from './fold/FoldedPlane.vue'
 import LedgerTable from './ledger/LedgerTable.vue'
 import { useLedger } from './ledgerStore'
-import MarkedStretch from './MarkedStretch.vue'
 import { usePlanePointer } from './planePointer'
 import FailureNotice from './FailureNotice.vue'
 import RefusalNotice from './RefusalNotice.vue'
@@ -26,6 +24,11 @@ import { useSelection } from './selectionStore'
 import { heightsOf } from './strips/strips'
 import StripStack from './StripStack.vue'
 import { useWindow } from './windowStore'
+
+// Loaded when they are first wanted.
+const SmallMultiples = later(() => import('../stages/smooth/SmallMultiples.vue'))
+const FoldedPlane = later(() => import('./fold/FoldedPlane.vue'))
+const MarkedStretch = later(() => import('./MarkedStretch.vue'))
 
 /** Pixels a strip takes on average at the least, so that its name and legend have room. */
 const LEAST_STRIP = 94

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { later } from '~/shell/later'
 import { panelsFor } from '../stages/panels'
-import SelectionUnderWay from '../stages/trend/SelectionUnderWay.vue'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
 import CellWorking from './CellWorking.vue'
 import FindingList from './FindingList.vue'
+
+const SelectionUnderWay = later(() => import('../stages/trend/SelectionUnderWay.vue'))
 
 const bench = useBench()
 const ledger = useLedger()

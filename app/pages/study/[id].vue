@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { later } from '~/shell/later'
 import { useHead, useRoute } from '#app'
-import BenchTour from '~/bench/tour/BenchTour.vue'
 import AboutSeries from '~/bench/study/AboutSeries.vue'
 import { useBench } from '~/bench/study/benchStore'
-import CompareView from '~/bench/compare/CompareView.vue'
 import { usePins } from '~/bench/compare/pinStore'
 import { useContest } from '~/bench/contest/contestStore'
-import ContestView from '~/bench/contest/ContestView.vue'
-import ConflictDialog from '~/bench/study/ConflictDialog.vue'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/stages/StagePath.vue'
 import MethodSentence from '~/bench/sentence/MethodSentence.vue'
@@ -21,6 +18,12 @@ import PageHead from '~/shell/PageHead.vue'
 import { exclusionsOf } from '~~/core/method'
 import { countPeriods, periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
+
+// Loaded when they are first wanted.
+const BenchTour = later(() => import('~/bench/tour/BenchTour.vue'))
+const CompareView = later(() => import('~/bench/compare/CompareView.vue'))
+const ContestView = later(() => import('~/bench/contest/ContestView.vue'))
+const ConflictDialog = later(() => import('~/bench/study/ConflictDialog.vue'))
 
 const route = useRoute()
 const bench = useBench()
@@ -164,7 +167,7 @@ onBeforeUnmount(() => {
         </template>
       </main>
     </template>
-    <ConflictDialog />
+    <ConflictDialog v-if="bench.conflict" />
   </div>
 </template>
 

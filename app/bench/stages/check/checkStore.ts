@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { TriesWorker, type TriesAnswer } from '~/workers/triesInWorker'
+import type { TriesAnswer } from '~/workers/messages'
+import { TriesWorker } from '~/workers/triesInWorker'
 import { shortVerdict, verdictLine } from '~~/core/check/words'
 import type { Checked } from '~~/core/check/check'
 import type { Try } from '~~/core/check/rolling'

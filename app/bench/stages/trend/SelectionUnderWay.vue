@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SelectionUnderWay } from '~/workers/analyseInWorker'
+import type { SelectionUnderWay } from '~/workers/messages'
 import FormTable from './FormTable.vue'
 
 /** A form of smoothing being chosen: those that are through, row by row. */

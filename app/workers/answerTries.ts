@@ -2,16 +2,17 @@ import { concludeCheck } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
 import { concludeContest, contestPlan, enter, type Contestant } from '~~/core/contest/contest'
 import { Refusal } from '~~/core/refusal'
-import type { TriesAnswer, TriesRequest } from './triesInWorker'
+import type { TriesAnswer, TriesRequest } from './messages'
 
 /** The request that is wanted; what another has overtaken is given up between two tries. */
 let wanted = 0
 /** Milliseconds of work between two looks at what has come in. */
 const LOOK_EVERY = 25
 
-self.onmessage = ({ data }: MessageEvent<TriesRequest>) => {
-  wanted = data.id
-  if (data.kind !== 'stop') void answer(data)
+/** Makes forecasts from earlier origins; a later request overtakes the one before. */
+export function answerTries(request: TriesRequest): void {
+  wanted = request.id
+  if (request.kind !== 'stop') void answer(request)
 }
 
 class Overtaken extends Error {}

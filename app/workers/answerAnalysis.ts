@@ -1,9 +1,9 @@
 import { formRow } from '~~/core/exponential/figures'
-import type { AnalyseAnswer, AnalyseRequest } from './analyseInWorker'
+import type { AnalyseAnswer, AnalyseRequest } from './messages'
 import { outcomeOf } from './outcome'
 
-/** Runs the core beside the page. */
-self.onmessage = ({ data: { id, series, method } }: MessageEvent<AnalyseRequest>) => {
+/** Runs a method, and says every form of a selection as it is through. */
+export function answerAnalysis({ id, series, method }: AnalyseRequest): void {
   const outcome = outcomeOf(series, method, ({ table, of }) =>
     post({ id, selection: { rows: table.map(formRow), of } }),
   )
