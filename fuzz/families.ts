@@ -4,7 +4,8 @@ import { formatPeriod } from '../core/calendar/period'
 import { readFile } from '../intake/readFile'
 import type { Answers, Reading } from '../intake/reading'
 import { randomFrom } from '../demo/random'
-import { familyFile, type FamilyFile } from './familyFiles'
+import { familyFile } from './familyFiles'
+import type { FamilyFile } from './familyTruth'
 
 /** Files that are made and read; the seed of the first. */
 const FILES = Number(process.env.FUZZ_FAMILIES ?? 5000)

@@ -1,24 +1,7 @@
-import { addPeriods, type Period } from '../core/calendar/period'
-import { MONTH_NAMES, PERIOD_STYLES, type Seasons } from './familyPeriods'
-
-/** Gives numbers from 0 to below 1. */
-export type Random = () => number
-
-/** What a file says, for certain. */
-export interface Truth {
-  readonly seasons: Seasons
-  readonly start: Period
-  readonly series: readonly { readonly name: string; readonly values: readonly (number | null)[] }[]
-}
-
-/** A file as an analyst may have it, with what it says and the answers to questions that may be asked. */
-export interface FamilyFile {
-  readonly truth: Truth
-  readonly text: string
-  readonly answers: Readonly<Record<string, string>>
-  /** The choices that it was written by, to find what is misread. */
-  readonly made: readonly string[]
-}
+import { addPeriods } from '../core/calendar/period'
+import { MONTH_NAMES, PERIOD_STYLES } from './familyPeriods'
+import { receipts, splitNumbers } from './familySpecials'
+import type { FamilyFile, Random, Truth } from './familyTruth'
 
 const NAMES = [
   'Paint',
@@ -30,8 +13,6 @@ const NAMES = [
   'Überzug',
   'A & B',
 ]
-const two = (n: number) => String(n).padStart(2, '0')
-
 /** Ways to write the numbers of a whole file. */
 const NUMBERS: Readonly<Record<string, (value: number) => string>> = {
   plain: (value) => String(value),
@@ -257,48 +238,6 @@ export function familyFile(random: Random): FamilyFile {
       ...known,
     },
     made,
-  }
-}
-
-/** Things that happened on days, to be added up by shop and month. */
-function receipts(random: Random, pick: <T>(all: readonly T[]) => T): FamilyFile {
-  const start = { year: 2005 + Math.floor(random() * 12), season: 1 + Math.floor(random() * 12) }
-  const names = NAMES.slice(3, 5 + Math.floor(random() * 2))
-  const months = Array.from({ length: 14 + Math.floor(random() * 12) }, (_, i) =>
-    addPeriods(start, i, 12),
-  )
-  const values = names.map(() => months.map(() => 0))
-  const rows = months.flatMap(({ year, season }, i) =>
-    [1, 9, 16, 28].flatMap((day) =>
-      names.map((name, k) => {
-        const amount = 1 + Math.floor(random() * 90)
-        values[k]![i]! += amount
-        return `${two(day)}/${two(season)}/${year},${name},${pick(['red', 'blue', 'clear'])},${amount}`
-      }),
-    ),
-  )
-  return {
-    truth: { seasons: 12, start, series: names.map((name, k) => ({ name, values: values[k]! })) },
-    text: ['date,shop,colour,amount', ...rows].join('\n'),
-    answers: { dates: 'day-first', 'series-by': '2' },
-    made: ['receipts'],
-  }
-}
-
-/** Thousands commas that nobody quoted in a file of commas. */
-function splitNumbers(random: Random, pick: <T>(all: readonly T[]) => T): FamilyFile {
-  const start = { year: 2005 + Math.floor(random() * 12), season: 1 }
-  const style = pick(['iso', 'named', 'british', 'points'])
-  const values = Array.from({ length: 24 }, () => Math.floor(100 + random() ** 2 * 20_000))
-  const rows = values.map((value, i) => {
-    const period = PERIOD_STYLES[12][style]!.write(addPeriods(start, i, 12))
-    return `${period},${value.toLocaleString('en-GB')},${pick(['', 'flood'])}`
-  })
-  return {
-    truth: { seasons: 12, start, series: [{ name: 'Sales', values }] },
-    text: ['period,Sales,remark', ...rows].join('\n'),
-    answers: { 'split-cells': 'thousands' },
-    made: ['numbers split by their own comma', style],
   }
 }
 

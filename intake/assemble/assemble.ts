@@ -1,6 +1,6 @@
 import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
-import { countPeriods, periodLabel } from '../../core/calendar/labels'
-import { formatPeriod, periodAt, periodsBetween, type Period } from '../../core/calendar/period'
+import { periodLabel } from '../../core/calendar/labels'
+import { periodsBetween, type Period } from '../../core/calendar/period'
 import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
@@ -13,6 +13,7 @@ import { distinct, group, inOrder, type Grouped } from './grouped'
 import { incompleteEnds } from './incomplete'
 import { withStatedStarts } from './statedStarts'
 import { targetOf } from './target'
+import { noteGaps, noteOrder } from './axisNotes'
 import { askAboutTwice } from './twice'
 
 /**
@@ -235,47 +236,4 @@ function withoutEmptyEnds<T extends { readonly value: Value }>(
   const first = periods.findIndex(({ value }) => value !== null)
   if (first < 0) return periods
   return periods.slice(first, periods.findLastIndex(({ value }) => value !== null) + 1)
-}
-
-function noteOrder(series: readonly ValuedSeries[], inquiry: Inquiry): void {
-  for (const { entries } of series) {
-    const byLine = [...entries].sort((a, b) => a.at.line - b.at.line || a.at.column - b.at.column)
-    const falls = byLine.findIndex(
-      ({ at }, i) =>
-        i > 0 &&
-        dayOf(at.period) < dayOf(byLine[i - 1]!.at.period) &&
-        at.line !== byLine[i - 1]!.at.line,
-    )
-    if (falls < 0 || isTransposed(byLine)) continue
-    const isDescending = byLine.every(
-      ({ at }, i) => i === 0 || dayOf(at.period) <= dayOf(byLine[i - 1]!.at.period),
-    )
-    inquiry.note(
-      'sorted',
-      isDescending
-        ? 'The rows run from the newest to the oldest and have been turned round.'
-        : 'The rows were not in the order of time and have been sorted.',
-      `line ${byLine[falls]!.at.line}`,
-    )
-    return
-  }
-}
-
-/** In a matrix with years across, time does not run down the lines. */
-function isTransposed(entries: ValuedSeries['entries']): boolean {
-  return new Set(entries.map(({ at }) => at.column)).size > 1
-}
-
-function noteGaps(series: readonly ReadSeries[], inquiry: Inquiry): void {
-  const withGaps = series.filter(({ missing }) => missing > 0)
-  for (const { series: own, missing } of withGaps.slice(0, 10)) {
-    const at = own.values.indexOf(null) + 1
-    const period = periodAt(own.start, at, own.calendar.seasons)
-    inquiry.note(
-      'missing',
-      `"${own.name.slice(0, 80)}" has ${countPeriods(missing, own.calendar)} without a value, the first is ${periodLabel(period, own.calendar)}; ${missing === 1 ? 'it is' : 'they are'} kept as missing.`,
-      formatPeriod(period, own.calendar),
-    )
-  }
-  if (withGaps.length > 10) inquiry.note('missing', `So have ${withGaps.length - 10} other series.`)
 }

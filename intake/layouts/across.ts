@@ -1,5 +1,6 @@
 import { cellAt, countUp, textAt, widthOf, type Row } from '../grid'
-import { readPeriod, readSeason, statedYear } from '../periods/periodText'
+import { readPeriod } from '../periods/periodText'
+import { readSeason, statedYear } from '../periods/seasonText'
 import type { DayOrder } from '../periods/periodReading'
 
 /** A row heads periods across the sheet when so many of its cells are periods. */

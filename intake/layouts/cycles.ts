@@ -4,7 +4,7 @@ import type { Period } from '../../core/calendar/period'
 import { parsePeriod } from '../../core/calendar/period'
 import { countUp, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
-import { readSeason } from '../periods/periodText'
+import { readSeason } from '../periods/seasonText'
 import { headingOf } from './columnTexts'
 import { QUARTER_HEADING } from './words'
 

@@ -9,7 +9,7 @@ import {
   statedYear,
   type SeasonReading,
   type StatedYear,
-} from '../periods/periodText'
+} from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction, type RawSeries } from './observations'
 import { TOTAL } from './words'

@@ -9,7 +9,7 @@ import {
   statedYear,
   type SeasonReading,
   type StatedYear,
-} from '../periods/periodText'
+} from '../periods/seasonText'
 import { FISCAL_HEADING, TOTAL } from './words'
 import { isCounted } from './yearAndSeason'
 

@@ -1,6 +1,6 @@
 import { isBlank, textAt, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
-import { statedYear } from '../periods/periodText'
+import { statedYear } from '../periods/seasonText'
 import type { RowKind } from '../reading'
 import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'

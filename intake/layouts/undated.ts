@@ -10,7 +10,7 @@ import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { findCycle, startOfCycle } from './cycles'
 import { isFigure } from './figures'
 import type { PeriodReading } from '../periods/periodReading'
-import { readSeason } from '../periods/periodText'
+import { readSeason } from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction } from './observations'
 

@@ -7,7 +7,7 @@ import {
   statedYear,
   type PlainNumber,
   type StatedYear,
-} from '../periods/periodText'
+} from '../periods/seasonText'
 import { headingOf, shareOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 import { DATE_HEADING, QUARTER_HEADING, WEEK_HEADING } from './words'

@@ -1,6 +1,6 @@
 import { textAt, type Row } from '../grid'
 import { yearOf, type PeriodReading } from '../periods/periodReading'
-import { inYear, readSeason, statedYear, type StatedYear } from '../periods/periodText'
+import { inYear, readSeason, statedYear, type StatedYear } from '../periods/seasonText'
 import { headingOf, shareOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 import { TOTAL } from './words'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { monthByName } from './monthNames'
-import { dependsOnOrder, readPeriod, readSeason } from './periodText'
+import { dependsOnOrder, readPeriod } from './periodText'
+import { readSeason } from './seasonText'
 import { thursdayOf, yearOf, type PeriodReading } from './periodReading'
 
 /** A reading as one short word. */
