@@ -6,6 +6,9 @@ import { isFigure } from './figures'
 /** A table with so many times the figures of any other is taken, and the others are said. */
 const MUCH_LARGER = 3
 
+/** Rows that are looked at for periods beside each other. */
+const FIRST_ROWS = 400
+
 /** Rows of one table on a sheet that holds several, as entries from the first to before the last. */
 interface Block {
   readonly from: number
@@ -61,7 +64,7 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
 /** Tables that begin with headings of their own after a line without anything. */
 function blocksOf(rows: readonly Row[]): Block[] {
   const starts = countUp(rows.length).filter(
-    (at) => isHeading(rows, at) && (isAfterGap(rows, at) || isUnderTitle(rows, at)),
+    (at) => (isAfterGap(rows, at) || isUnderTitle(rows, at)) && isHeading(rows, at),
   )
   if (starts.length === 0) return []
   const [second] = starts as [number]
@@ -99,7 +102,7 @@ function isAfterGap(rows: readonly Row[], at: number): boolean {
 /** A line with one word on it between the gap and the headings. */
 function isUnderTitle(rows: readonly Row[], at: number): boolean {
   const above = rows[at - 1]
-  return above?.cells.filter((cell) => cell !== '').length === 1 && isAfterGap(rows, at - 1)
+  return isAfterGap(rows, at - 1) && above?.cells.filter((cell) => cell !== '').length === 1
 }
 
 /** Two words or more and no figures, over a row with figures. */
@@ -123,10 +126,11 @@ function haveOtherPeriods(rows: readonly Row[], gap: number, column: number): bo
     const reading = readPeriod(textAt(row, at), 'day-first')
     return reading && JSON.stringify(reading)
   }
-  const own = rows.filter((row) => periodOf(row, column) !== null)
+  const first = rows.slice(0, FIRST_ROWS)
+  const own = first.filter((row) => periodOf(row, column) !== null)
   return (
     own.length >= 2 &&
-    countUp(gap).some((left) => rows.filter((row) => periodOf(row, left) !== null).length >= 2) &&
+    countUp(gap).some((left) => first.filter((row) => periodOf(row, left) !== null).length >= 2) &&
     own.some((row) => !countUp(gap).some((left) => periodOf(row, left) === periodOf(row, column)))
   )
 }

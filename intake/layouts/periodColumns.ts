@@ -105,6 +105,7 @@ function byHeading(rows: readonly Row[], found: PeriodColumns): PeriodColumns {
 /** `T1` to `T3` or three terms, in year after year without a fourth, are thirds of a year. */
 function asThirds(rows: readonly Row[], found: PeriodColumns): PeriodColumns {
   const [column] = found.columns as [number]
+  if (found.readings.find((reading) => reading !== null)?.kind !== 'quarter') return found
   const read = found.readings.flatMap((reading, at) => (reading ? [{ reading, at }] : []))
   const areTerms = read.every(
     ({ reading, at }) =>

@@ -32,6 +32,7 @@ export function mendRows(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
   // Separators behind the last heading stand for columns without one.
   const width = rows[header]!.cells.length
   const body = rows.slice(header + 1)
+  if (body.every(({ cells }) => cells.length <= width)) return rows
   const lengthOf = lengthsOf(body, width)
   const long = body.filter((row) => lengthOf(row) > width)
   if (long.length === 0) return rows

@@ -1,7 +1,7 @@
 import { cellAt, countUp, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
-import type { ColumnRole } from '../reading'
+import type { ColumnRole, RowKind } from '../reading'
 import { columnsWith, rolesOfColumns, takeAnyFigures } from './columnRoles'
 import { findKeys } from './keys'
 import type { Extraction, PeriodColumns, RawSeries } from './observations'
@@ -54,9 +54,7 @@ export function extractTable(
   noteColumns(roles, texts, rows, inquiry)
   return {
     layout: keys.columns.length > 0 ? 'long' : 'columns',
-    rowKinds: rowKinds.map((kind, at) =>
-      kind === 'data' && !data.includes(at) ? 'left-out' : kind,
-    ),
+    rowKinds: data === dated ? rowKinds : withoutRows(rowKinds, data),
     columnRoles: roles,
     series: withUnits(
       counts
@@ -106,8 +104,15 @@ export function extractTable(
   }
 }
 
+/** The kinds of rows, those with a period that are not read any more left out. */
+function withoutRows(kinds: readonly RowKind[], data: readonly number[]): RowKind[] {
+  const read = new Set(data)
+  return kinds.map((kind, at) => (kind === 'data' && !read.has(at) ? 'left-out' : kind))
+}
+
 function comesTwice(data: readonly number[], readings: PeriodColumns['readings']): boolean {
-  return new Set(data.map((at) => JSON.stringify(readings[at]))).size < data.length
+  const seen = new Set<string>()
+  return data.some((at) => seen.size === seen.add(JSON.stringify(readings[at])).size)
 }
 
 function requireSeries(count: number): void {

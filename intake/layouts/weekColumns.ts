@@ -4,6 +4,8 @@ import { headingOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 import { WEEK_HEADING } from './words'
 
+/** Rows among which the heading is. */
+const FIRST_ROWS = 30
 /** A column is one of weeks when at least this share of its cells below the heading is. */
 const MOSTLY = 0.8
 
@@ -15,7 +17,7 @@ export function findNumberedWeeks(
   candidates: readonly number[],
 ): PeriodColumns | null {
   for (const column of candidates) {
-    const heading = headingOf(rows, column, (text) => weekIn(text) === null)
+    const heading = headingOf(rows.slice(0, FIRST_ROWS), column, (text) => weekIn(text) === null)
     if (!WEEK_HEADING.test(heading) && !/^(year ?week|yw|jahrkw)/i.test(heading)) continue
     const readings = rows.map((row) => weekIn(textAt(row, column)))
     const first = readings.findIndex((reading) => reading !== null)

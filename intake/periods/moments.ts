@@ -9,6 +9,8 @@ const DAY = 86_400
 const CHOSEN = 900
 /** A column is one of moments when at least this share of its cells is, its heading aside. */
 const MOSTLY = 0.8
+/** Cells among which there is a moment, in a column of them. */
+const FIRST_TEXTS = 200
 /** Rows that may be a heading of periods. */
 const FIRST_ROWS = 20
 const HEADING = new RegExp(`${DATE_HEADING.source}|^ts$|epoch|unix`, 'i')
@@ -53,6 +55,9 @@ function writtenOut(
   counts: { readonly isHeaded: boolean } | null,
   inquiry: Inquiry,
 ): (string | undefined)[] | null {
+  const first = texts.slice(0, FIRST_TEXTS)
+  if (!first.some((text) => countedSeconds(text, true) !== null || utcSeconds(text) !== null))
+    return null
   const counted = texts.map((text) => (counts ? countedSeconds(text, counts.isHeaded) : null))
   const isCount = areMostly(texts, counted)
   const seconds = isCount ? counted : texts.map(utcSeconds)
