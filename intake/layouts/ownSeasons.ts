@@ -5,8 +5,7 @@ import { headingOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 
 /** The heading of a column of names that part a year. */
-const SEASON_HEADING =
-  /season|saison|jahreszeit|temporada|estaci[oó]n|term\b|semester|trimester|period|part of/i
+const SEASON_HEADING = /season|saison|jahreszeit|temporada|estaci[oó]n|term\b|semester|trimester/i
 const MOST_SEASONS = 13
 
 /**

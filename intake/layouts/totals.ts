@@ -50,7 +50,7 @@ export function markTotals(
 
 /** Parts of an account: what one of them adds up, another is the difference of. */
 const DIFFERENCE =
-  /varian|differ|diff\b|delta|abweich|[ée]cart|change|gain|loss|profit|margin|net\b|gross|gewinn|marge|budget|plan|target|forecast|opening|closing|balance|in\b|out\b/i
+  /\b(varian\w*|differ\w*|diff|delta|abweich\w*|changes?|gains?|loss(es)?|profits?|margins?|net|gross|gewinn|marge|budget|plan(ned)?|target|forecasts?|opening|closing|balance|(cash|goods|units) (in|out))\b/i
 
 /**
  * Whether a column that is not headed as a total can be one: it stands behind or before all it adds up. Of `Actual, Budget,
