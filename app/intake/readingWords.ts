@@ -19,7 +19,7 @@ const WHY_ROW: Record<Exclude<RowKind, 'data' | 'header'>, string> = {
   title: 'Above the table: not read.',
   total: 'A total or average of rows that are read: not read.',
   note: 'A note beside the figures: not read.',
-  'left-out': 'Left out: no period can be read in this line.',
+  'left-out': 'Left out, as it was answered.',
   other: 'Belongs to another table: not read.',
   unread: 'No period can be read in this line.',
 }
