@@ -1,4 +1,4 @@
-import { calendarOf, type Calendar, type Frequency } from '../../core/calendar/calendar'
+import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { periodLabel } from '../../core/calendar/labels'
 import { periodsBetween, type Period } from '../../core/calendar/period'
 import type { Value } from '../../core/series/series'
@@ -39,10 +39,11 @@ export function assemble(
   const readings = distinct(series)
   const { frequency, how } =
     rows === 'seasons' ? { frequency: rows, how: null } : targetOf(rows, series, inquiry)
-  const calendar = calendarOf(frequency, {
-    ...seasonsOf(readings),
-    ...namesOf(readings, frequency, seasonNames),
-  })
+  const own = readings.find((reading) => reading.kind === 'season')
+  const calendar = withNames(
+    calendarOf(frequency, own && { seasons: own.of }),
+    own?.names ?? seasonNames,
+  )
   const assembled = how
     ? rollUp(series, calendar, rows, how, inquiry)
     : onePerPeriod(series, calendar, inquiry)
@@ -58,24 +59,10 @@ export function assemble(
   return { calendar, series: kept, placed: series }
 }
 
-/** How many seasons a year has, where it is none of the usual numbers. */
-function seasonsOf(readings: readonly PeriodReading[]): { seasons?: number } {
-  const season = readings.find((reading) => reading.kind === 'season')
-  return season ? { seasons: season.of } : {}
-}
-
-/** What the seasons are called, as long as they are those of the rows. */
-function namesOf(
-  readings: readonly PeriodReading[],
-  frequency: Frequency,
-  stated: readonly string[] | undefined,
-): { seasonNames?: readonly string[] } {
-  const own = readings.find((reading) => reading.kind === 'season')?.names
-  const seasonNames = own ?? stated
-  const isOwn =
-    frequency === 'seasons' ||
-    seasonNames?.length === { quarterly: 4, 'half-yearly': 2 }[frequency as string]
-  return seasonNames && isOwn ? { seasonNames } : {}
+/** The calendar with the names of its seasons, as long as it has those of the rows. */
+function withNames(calendar: Calendar, names: readonly string[] | undefined): Calendar {
+  const isOwn = names !== undefined && names.length > 1 && names.length === calendar.seasons
+  return isOwn ? { ...calendar, seasonNames: names } : calendar
 }
 
 function mixedKinds(series: readonly ValuedSeries[]) {

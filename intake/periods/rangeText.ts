@@ -1,4 +1,4 @@
-import { isoWeekOf, monthOf, type PeriodReading } from './periodReading'
+import { dayNumber, isoWeekOf, monthOf, type PeriodReading } from './periodReading'
 
 /** Reads one day or month, in any spelling. */
 type ReadOne = (text: string) => PeriodReading | null
@@ -104,7 +104,7 @@ function months(year: number, first: number, count: number): PeriodReading | nul
 }
 
 function daysOf({ year, month, day }: Day): number {
-  return Date.UTC(year, month - 1, day) / 86_400_000
+  return dayNumber(year, month, day)
 }
 
 function weekAround(day: number): PeriodReading {
