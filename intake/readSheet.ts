@@ -3,7 +3,7 @@ import { onePeriod, periodLabel } from '../core/calendar/labels'
 import { assemble } from './assemble/assemble'
 import { dayOf, monthsOf, rowFrequency } from './assemble/commonCalendar'
 import type { ReadCells } from './cellReadings'
-import type { Row } from './grid'
+import { countUp, textAt, widthOf, type Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
 import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
@@ -46,11 +46,10 @@ export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
     const table = oneTable(raw, inquiry)
     const mended = mendRows(table, inquiry)
     rows = shownRows(raw, table, mended)
-    const isOther = (at: number) => raw[at]!.cells.length > 0 && table[at]!.cells.length === 0
     const extraction = extractInOrder(writeOutDates(mended, inquiry), inquiry)
     inquiry.shape = {
       ...extraction,
-      rowKinds: extraction.rowKinds.map((kind, at) => (isOther(at) ? 'other' : kind)),
+      ...withOtherTables(extraction, raw, table),
     }
     const valued = readValues(extraction.series, inquiry)
     cells = { series: valued, axis: null }
@@ -76,6 +75,24 @@ function shownRows(
   return raw.map((row, at) =>
     mended[at] !== table[at] && mended[at]!.cells.length > 1 ? mended[at]! : row,
   )
+}
+
+/** Rows and columns of a table that was not read, as such. */
+function withOtherTables(
+  { rowKinds, columnRoles }: Extraction,
+  raw: readonly Row[],
+  table: readonly Row[],
+): Pick<SheetShape, 'rowKinds' | 'columnRoles'> {
+  if (table === raw) return { rowKinds, columnRoles }
+  const isOther = (at: number) => raw[at]!.cells.length > 0 && table[at]!.cells.length === 0
+  const holds = (rows: readonly Row[], column: number) =>
+    rows.some((row, at) => !isOther(at) && textAt(row, column) !== '')
+  return {
+    rowKinds: rowKinds.map((kind, at) => (isOther(at) ? 'other' : kind)),
+    columnRoles: countUp(widthOf(raw)).map((column) =>
+      holds(raw, column) && !holds(table, column) ? 'other' : (columnRoles[column] ?? 'empty'),
+    ),
+  }
 }
 
 /** Dates that only the whole column tells are written out in full. */

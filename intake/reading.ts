@@ -1,9 +1,9 @@
 import type { Frequency } from '../core/calendar/calendar'
 import type { Series } from '../core/series/series'
 
-/** What a column of the file became; `repeated` says the periods again, or numbers the rows. */
+/** What a column of the file became; `repeated` says the periods again, or numbers the rows, `other` belongs to another table. */
 export type ColumnRole =
-  'period' | 'key' | 'value' | 'unit' | 'total' | 'repeated' | 'ignored' | 'empty'
+  'period' | 'key' | 'value' | 'unit' | 'total' | 'repeated' | 'ignored' | 'other' | 'empty'
 
 /** What a row of the file became; `other` belongs to another table of the sheet. */
 export type RowKind =

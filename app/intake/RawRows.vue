@@ -79,6 +79,7 @@ function becameOf(at: number, column: number): string {
   const kind = kindOf(at)
   const role = props.reading.shape.columnRoles[column]
   if (kind === null || role === undefined) return 'unread'
+  if (role === 'other') return 'ignored'
   if (kind === 'header') {
     const { layout } = props.reading.shape
     return (layout === 'matrix' || layout === 'across') && role === 'value' ? 'period' : 'heading'
@@ -284,6 +285,13 @@ td.wrong {
   outline: 2px solid var(--danger);
   outline-offset: -2px;
   color: var(--danger);
+}
+
+/* What is asked stands below, and is to be seen. */
+@media (width < 980px) {
+  .frame {
+    height: 40dvh;
+  }
 }
 
 .legend {

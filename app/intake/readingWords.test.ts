@@ -78,6 +78,19 @@ describe('what a cell of a file says on hover', () => {
     expect(wordsOf(below)[5]).toEqual(Array(2).fill('Belongs to another table: not read.'))
   })
 
+  it('a table beside, on either side', () => {
+    const text = 'month,Sales,,month,Costs\n2021-01,5,,2020-01,3\n2021-02,6,,2020-02,4'
+    const other = 'Belongs to another table: not read.'
+    expect(wordsOf(text, { side: '4' })[1]).toEqual([
+      other,
+      other,
+      undefined,
+      'Jan 2020.',
+      'Costs, Jan 2020: 3.',
+    ])
+    expect(wordsOf(text, { side: '1' })[2]!.slice(3)).toEqual([other, other])
+  })
+
   it('a matrix', () => {
     const text = 'Year,Q1,Q2,Q3,Q4\n2020,1,2,3,4\n2021,5,6,7,8'
     const words = wordsOf(text)

@@ -12,6 +12,7 @@ export const COLUMN_WORDS: Record<ColumnRole, string> = {
   total: 'total, not read',
   repeated: 'periods again, not read',
   ignored: 'not read',
+  other: 'other table, not read',
   empty: 'empty',
 }
 
@@ -27,6 +28,7 @@ const WHY_COLUMN: Partial<Record<ColumnRole, string>> = {
   unit: 'The unit of the values beside it.',
   total: 'The sum of other columns: not read.',
   repeated: 'Says the periods again, or numbers the rows: not read.',
+  other: 'Belongs to another table: not read.',
   ignored: 'Neither a period nor figures of a series: not read.',
 }
 
@@ -53,10 +55,8 @@ export class ReadingWords {
    */
   of(kind: RowKind | null, row: Row, column: number): string | undefined {
     const role = this.reading.shape.columnRoles[column]
-    if (kind === null) return
-    if (role === undefined) {
-      return textAt(row, column) === '' ? undefined : this.noteOf('other-tables')
-    }
+    if (kind === null || role === undefined) return
+    if (role === 'other' && textAt(row, column) !== '') return WHY_COLUMN.other
     if (kind === 'header') return this.headingWords(row, column, role)
     if (kind === 'data') return this.dataWords(row, column, role)
     return this.noteAt(`line ${row.line}`) ?? WHY_ROW[kind]
@@ -96,10 +96,6 @@ export class ReadingWords {
   /** A note about this very line says more than its kind. */
   private noteAt(line: string): string | undefined {
     return this.reading.notes.find(({ where }) => where === line)?.text
-  }
-
-  private noteOf(wanted: string): string | undefined {
-    return this.reading.notes.find(({ code }) => code === wanted)?.text
   }
 }
 
