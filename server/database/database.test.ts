@@ -11,16 +11,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import {
-  actOnSeries,
-  addVintage,
-  changeSeries,
-  findSeries,
-  keepSeries,
-  listShelf,
-  listTrash,
-  listVintages,
-} from '../series/seriesStore'
+import { actOnSeries, changeSeries, keepSeries, listShelf, listTrash } from '../series/shelfStore'
+import { addVintage, listVintages } from '../series/vintageStore'
+import { findSeries } from '../series/storedSeries'
 import { findFile, keepFile } from '../files/fileStore'
 import { MOST_STEPS } from '../../shared/api/desk'
 import { findContest, keepContest } from '../studies/contestStore'

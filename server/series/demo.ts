@@ -6,7 +6,7 @@ import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database, OpenDatabase } from '../database/open'
 import { series } from '../database/schema'
 import { log } from '../http/log'
-import { keepSeries } from './seriesStore'
+import { keepSeries } from './shelfStore'
 
 /** What an analyst who knows Quillfield would answer; the other files ask nothing. */
 const ANSWERS = { 'brushes-and-rollers.csv': { duplicates: 'first' } } as const

@@ -8,7 +8,7 @@ import { withReader } from '../database/reader'
 import { exportSeries, type ExportedFile } from '../handover/exportSeries'
 import { parseJson } from '../http/body'
 import { check } from '../http/check'
-import { findSeries, toSeries } from '../series/seriesStore'
+import { findSeries, toSeries } from '../series/storedSeries'
 
 /**
  * What is done beside the server's own thread: everything that can take longer than a small answer may wait, to read a long

@@ -3,7 +3,7 @@ import { seriesActSchema } from '../../../../shared/api/series'
 import { database } from '../../../database/current'
 import { apiRoute } from '../../../http/apiRoute'
 import { problem } from '../../../http/problem'
-import { actOnSeries } from '../../../series/seriesStore'
+import { actOnSeries } from '../../../series/shelfStore'
 
 /** Puts several series into the trash or a group, or takes them out of the trash. */
 export default apiRoute(

@@ -1,7 +1,7 @@
 import { createSeriesSchema, shelfSchema } from '../../../../shared/api/series'
 import { database } from '../../../database/current'
 import { apiRoute } from '../../../http/apiRoute'
-import { keepSeries, listShelf } from '../../../series/seriesStore'
+import { keepSeries, listShelf } from '../../../series/shelfStore'
 
 /** Keeps new series, all or none, and answers with their rows of the shelf. */
 export default apiRoute(

@@ -2,7 +2,7 @@ import { changeSeriesSchema, seriesIdParams } from '../../../../../shared/api/se
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
-import { changeSeries } from '../../../../series/seriesStore'
+import { changeSeries } from '../../../../series/shelfStore'
 
 /** Renames a series or states its unit. */
 export default apiRoute(

@@ -2,7 +2,7 @@ import { seriesIdParams, vintagesSchema } from '../../../../../shared/api/series
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
-import { listVintages } from '../../../../series/seriesStore'
+import { listVintages } from '../../../../series/vintageStore'
 
 /** Every vintage of a series, the newest first. */
 export default apiRoute({ params: seriesIdParams, answer: vintagesSchema }, ({ params }) => {

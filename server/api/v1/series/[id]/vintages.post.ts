@@ -2,7 +2,7 @@ import { seriesIdParams, updateSeriesSchema } from '../../../../../shared/api/se
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
-import { addVintage } from '../../../../series/seriesStore'
+import { addVintage } from '../../../../series/vintageStore'
 
 /** Brings a series up to date with new values; the earlier ones stay readable. */
 export default apiRoute(

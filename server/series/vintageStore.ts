@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto'
+import { and, desc, eq, sql } from 'drizzle-orm'
+import type { Calendar } from '../../core/calendar/calendar'
+import { formatPeriod } from '../../core/calendar/period'
+import { Refusal } from '../../core/refusal'
+import { broughtUpToDate, type BroughtUpToDate } from '../../core/series/broughtUpToDate'
+import type { NewSeries, SeriesUpdate, Vintage } from '../../shared/api/series'
+import { seriesFromDocument } from '../../shared/seriesSchema'
+import type { Database } from '../database/open'
+import { series, vintages } from '../database/schema'
+import { requireFile } from '../files/fileStore'
+import { keepFirstSteps } from '../studies/deskStore'
+import { raiseVersions } from '../studies/versions'
+import { aboutOf, findSeries, toSeries } from './storedSeries'
+
+/** Keeps values as they came in, and makes them the series' present ones. */
+export function writeVintage(
+  db: Pick<Database, 'insert' | 'select' | 'update'>,
+  seriesId: string,
+  { series: { start, values }, source, fileId }: NewSeries,
+  createdAt: Date,
+): void {
+  if (fileId !== undefined) requireFile(db, fileId)
+  const id = randomUUID()
+  db.insert(vintages).values({ id, seriesId, start, values, source, fileId, createdAt }).run()
+  db.update(series).set({ vintageId: id }).where(eq(series.id, seriesId)).run()
+}
+
+/**
+ * Makes values that a series has had its present ones.
+ *
+ * @throws Refusal when the series never had such values
+ */
+export function useVintage(
+  db: Pick<Database, 'select' | 'update'>,
+  seriesId: string,
+  vintageId: string,
+): void {
+  const own = db
+    .select({ id: vintages.id })
+    .from(vintages)
+    .where(and(eq(vintages.id, vintageId), eq(vintages.seriesId, seriesId)))
+    .get()
+  if (!own) throw new Refusal('The series never had these values.', 'vintageId')
+  db.update(series).set({ vintageId, updatedAt: new Date() }).where(eq(series.id, seriesId)).run()
+}
+
+/**
+ * Brings a series up to date: the values, with those from before that they no longer have, become its newest vintage, and
+ * its present one; the earlier ones stay. Copies of its studies that are open elsewhere are stale from then on.
+ *
+ * @returns whether there is such a series
+ * @throws Refusal when the values are counted differently from the series
+ */
+export function addVintage(
+  db: Database,
+  id: string,
+  { vanished = 'keep', ...incoming }: NewSeries & Partial<Pick<SeriesUpdate, 'vanished'>>,
+): boolean {
+  const stored = findSeries(db, id)
+  if (!stored) return false
+  const now = seriesFromDocument(incoming.series)
+  const { calendar } = now
+  if (calendar.frequency !== stored.frequency || calendar.seasons !== stored.seasons) {
+    throw new Refusal(
+      `The series is ${stored.frequency}, and the new values are ${calendar.frequency}.`,
+      'series.frequency',
+    )
+  }
+  const merged =
+    vanished === 'drop'
+      ? null
+      : broughtUpToDate({ ...toSeries(stored), values: stored.vintage.values }, now)
+  db.transaction((tx) => {
+    const at = new Date()
+    keepFirstSteps(tx, id, {
+      adjustments: [...(toSeries(stored).adjustments ?? [])],
+      about: aboutOf(stored),
+      vintageId: stored.vintage.id,
+    })
+    writeVintage(tx, id, merged ? withOlder(incoming, merged, calendar) : incoming, at)
+    tx.update(series).set({ updatedAt: at }).where(eq(series.id, id)).run()
+    raiseVersions(tx, [id])
+  })
+  return true
+}
+
+/** What came in with what was carried over, and how much that was. */
+function withOlder(
+  { series: document, source, fileId }: NewSeries,
+  { start, values, carriedOver }: BroughtUpToDate,
+  calendar: Calendar,
+): NewSeries {
+  return {
+    series: { ...document, start: formatPeriod(start, calendar), values: [...values] },
+    source: { ...source, ...(carriedOver > 0 ? { carriedOver } : {}) },
+    fileId,
+  }
+}
+
+/** Every vintage of a series, the newest first; undefined when there is no such series. */
+export function listVintages(db: Database, id: string): Vintage[] | undefined {
+  if (!findSeries(db, id)) return undefined
+  return db
+    .select()
+    .from(vintages)
+    .where(eq(vintages.seriesId, id))
+    .orderBy(desc(vintages.createdAt), desc(sql`rowid`))
+    .all()
+    .map(({ id: vintageId, start, values, source, fileId, createdAt }) => ({
+      id: vintageId,
+      start,
+      values,
+      source,
+      fileId,
+      createdAt: createdAt.toISOString(),
+    }))
+}
