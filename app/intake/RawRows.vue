@@ -4,7 +4,8 @@ import { formatCount } from '~/figures/format'
 import type { FileRows } from '~/workers/readFile'
 import { textAt, type Row } from '~~/intake/grid'
 import type { Reading, RowKind } from '~~/intake/reading'
-import { ReadingWords, COLUMN_WORDS } from './readingWords'
+import ColumnRole from './ColumnRole.vue'
+import { ReadingWords } from './readingWords'
 import { useIntake } from './intakeStore'
 
 /** The file as a grid, every cell coloured by what it became; only the rows in sight are there. */
@@ -91,17 +92,6 @@ function becameOf(at: number, column: number): string {
 function titleAt(at: number, row: Row, column: number): string | undefined {
   return problemAt(row.line, column) ?? words.value.of(kindOf(at), row, column)
 }
-
-const ROLES = ['period', 'key', 'value', 'ignored'] as const
-
-/** Where the layout says what every column holds, there is nothing to choose. */
-const canChoose = computed(
-  () => props.reading.shape.layout !== 'matrix' && props.reading.shape.layout !== 'across',
-)
-function roleWords(column: number): string {
-  const role = props.reading.shape.columnRoles[column - 1]
-  return role ? COLUMN_WORDS[role] : ''
-}
 </script>
 
 <template>
@@ -123,29 +113,7 @@ function roleWords(column: number): string {
             scope="col"
             :class="reading.shape.columnRoles[column - 1]"
           >
-            <v-menu :disabled="!canChoose">
-              <template #activator="{ props: activator }">
-                <v-btn
-                  v-bind="activator"
-                  class="small role"
-                  :disabled="!canChoose"
-                  :aria-label="`What column ${column} holds`"
-                  :aria-owns="undefined"
-                >
-                  {{ column }} {{ roleWords(column) }}
-                </v-btn>
-              </template>
-              <v-list role="listbox" :aria-label="`What column ${column} holds`">
-                <v-list-item
-                  v-for="role in ROLES"
-                  :key="role"
-                  role="option"
-                  :title="COLUMN_WORDS[role]"
-                  :active="reading.shape.columnRoles[column - 1] === role"
-                  @click="intake.answer(`role.${column}`, role)"
-                />
-              </v-list>
-            </v-menu>
+            <ColumnRole :reading="reading" :column="column" />
           </th>
         </tr>
       </thead>

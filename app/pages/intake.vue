@@ -99,7 +99,7 @@ async function keep() {
             @update:model-value="intake.answer('layout', $event)"
           />
           <template v-if="!TURNED.includes(intake.reading.shape.layout)">
-            · headings on line
+            headings on line
             <v-text-field
               class="layout line"
               aria-label="Line of the headings"
@@ -239,6 +239,7 @@ h2 {
 
 .layout {
   display: inline-flex;
+  flex: none;
   width: 220px;
 }
 
@@ -263,10 +264,6 @@ h2 {
 
 .problems li {
   margin-bottom: 6px;
-}
-
-[role='alert'] .solid-button {
-  margin-top: 14px;
 }
 
 .where {

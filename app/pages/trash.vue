@@ -60,18 +60,22 @@ async function restore(ids: readonly string[]) {
     <p v-else-if="series === null" class="muted" role="status">Looking…</p>
     <p v-else-if="series.length === 0" class="muted">Nothing was deleted.</p>
     <template v-else>
-      <p>
-        Deleted series keep their values, adjustments and method here.
+      <div class="all">
+        <p>Deleted series keep their values, adjustments and method here.</p>
         <v-btn color="accent" @click="restore(series.map(({ id }) => id))">
           Bring all {{ series.length }} back
         </v-btn>
-        <v-btn class="for-good" @click="asking = true">Delete all for good</v-btn>
-      </p>
+        <v-btn @click="asking = true">Delete all for good</v-btn>
+      </div>
       <ul>
         <li v-for="row in series.slice(0, 500)" :key="row.id">
-          <span class="name" dir="auto">{{ row.name }}</span>
-          <span class="muted small">{{ row.group }}</span>
-          <span class="muted small">deleted {{ formatMoment(row.deletedAt) }}</span>
+          <div class="about">
+            <div class="name" dir="auto">{{ row.name }}</div>
+            <div class="muted small name">
+              <template v-if="row.group">{{ row.group }} · </template>deleted
+              {{ formatMoment(row.deletedAt) }}
+            </div>
+          </div>
           <v-btn
             color="accent"
             :aria-label="`Bring ${row.name.slice(0, 200)} back`"
@@ -96,23 +100,38 @@ async function restore(ids: readonly string[]) {
 
 <style scoped>
 .trash {
+  width: 100%;
   max-width: 860px;
+  box-sizing: border-box;
   margin: 0 auto;
   padding: 32px 24px 64px;
 }
 
+.all {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.all p {
+  flex: 1 1 300px;
+}
+
 ul {
+  margin-top: 8px;
   padding: 0;
+  border-top: 1px solid var(--rule);
   list-style: none;
 }
 
 li {
   display: grid;
   align-items: center;
-  padding: 6px 0;
+  padding: 8px 0;
   border-bottom: 1px solid var(--rule);
   gap: 14px;
-  grid-template-columns: minmax(0, 1fr) 120px 200px auto;
+  grid-template-columns: minmax(0, 1fr) auto;
 }
 
 .name {
@@ -123,9 +142,5 @@ li {
 
 a {
   text-decoration: none;
-}
-
-.for-good {
-  margin-left: 8px;
 }
 </style>

@@ -23,12 +23,14 @@ function confirm() {
 
 <style scoped>
 h2 {
+  margin-bottom: 8px;
   font-size: 19px;
 }
 
 .acts {
   display: flex;
   justify-content: flex-end;
+  margin-top: 18px;
   gap: 10px;
 }
 </style>

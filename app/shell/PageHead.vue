@@ -26,7 +26,8 @@ const theme = useTheme()
   flex-wrap: wrap;
   gap: 4px 12px;
   min-height: 52px;
-  padding: 0 16px 0 20px;
+  padding: 4px 16px 4px 20px;
+  box-sizing: border-box;
   border-bottom: 1px solid var(--rule);
 }
 
@@ -40,6 +41,10 @@ const theme = useTheme()
 .middle {
   flex: 1;
   min-width: min(100%, 200px);
+}
+
+.middle:empty {
+  min-width: 0;
 }
 
 .actions {

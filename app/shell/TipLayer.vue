@@ -3,7 +3,8 @@ import { onBeforeUnmount, onMounted, shallowRef } from 'vue'
 
 /**
  * The one tooltip of the page: whatever carries `data-tip` says it when the pointer rests on it or the keyboard
- * is on it. A tooltip for each of a few hundred cells would take longer to make than the cells.
+ * is on it; an empty one says the name it is read out by. A tooltip for each of a few hundred cells would take
+ * longer to make than the cells.
  */
 const RESTS_FOR_MS = 350
 const tip = shallowRef<{ readonly text: string; readonly of: HTMLElement } | null>(null)
@@ -14,11 +15,15 @@ function onOver(event: Event) {
   if (of === tip.value?.of) return
   clearTimeout(timer)
   tip.value = null
-  if (of?.dataset.tip) timer = setTimeout(() => show(of), RESTS_FOR_MS)
+  if (of && textOf(of)) timer = setTimeout(() => show(of), RESTS_FOR_MS)
 }
 
 function show(of: HTMLElement) {
-  if (of.isConnected && of.dataset.tip) tip.value = { of, text: of.dataset.tip }
+  if (of.isConnected) tip.value = { of, text: textOf(of) }
+}
+
+function textOf(of: HTMLElement): string {
+  return of.dataset.tip || (of.getAttribute('aria-label') ?? '')
 }
 
 function hide() {

@@ -23,7 +23,12 @@ export class TriesWorker {
   ) {}
 
   ask(request: Request): void {
-    this.own().postMessage({ ...request, id: ++this.lastId } satisfies TriesRequest)
+    const id = ++this.lastId
+    try {
+      this.own().postMessage({ ...request, id } satisfies TriesRequest)
+    } catch (error) {
+      this.onFault((error as Error).message)
+    }
   }
 
   /** Gives up what is under way. */
