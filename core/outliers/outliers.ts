@@ -2,7 +2,14 @@ import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import { adviseModel } from '../seasonality/advisedModel'
 import { levelToTheEnds } from './level'
-import { countBeyond, searchModel, type Searched, type SearchedModel } from './search'
+import {
+  countBeyond,
+  firstLook,
+  searchModel,
+  type FirstLook,
+  type Searched,
+  type SearchedModel,
+} from './search'
 import { levelStep, type LevelStep } from './step'
 
 /** A value that trend and season do not explain under either model. */
@@ -42,15 +49,17 @@ const PASSES = 3
 export function outOfTheOrdinary(searched: Searched, model: Model, half: number): OutOfTheOrdinary {
   const isPositive = searched.values.every((value) => value === null || value > 0)
   const possible: readonly Model[] = isPositive ? ['additive', 'multiplicative'] : ['additive']
+  const looks = possible.map((name) => firstLook(name, searched))
   // The wrong model finds one value after another that is none; it is searched only where it is asked.
   const searches = new Map<Model, SearchedModel>()
   const searchOf = (name: Model) => {
-    const known = searches.get(name) ?? searchModel(name, searched)
+    const look = looks.find((one) => one.model === name)!
+    const known = searches.get(name) ?? searchModel(look, searched)
     searches.set(name, known)
     return known
   }
   const inUse = possible.includes(model) ? model : 'additive'
-  const first = searchOf(clearestOf(possible, searched))
+  const first = searchOf(clearestOf(looks))
   const both = first.found.filter((at) =>
     possible.every((name) => searchOf(name).found.includes(at)),
   )
@@ -78,8 +87,8 @@ export function outOfTheOrdinary(searched: Searched, model: Model, half: number)
 }
 
 /** The model under which the fewest values stand out at first sight. */
-function clearestOf(possible: readonly Model[], searched: Searched): Model {
-  const counts = possible.map((name) => ({ name, count: countBeyond(name, searched) }))
+function clearestOf(looks: readonly FirstLook[]): Model {
+  const counts = looks.map((look) => ({ name: look.model, count: countBeyond(look) }))
   return counts.reduce((best, one) => (one.count < best.count ? one : best)).name
 }
 

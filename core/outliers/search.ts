@@ -43,16 +43,15 @@ export interface Searched {
  * usual, the average is taken again, and so on until none is beyond, since one freak value sways the average
  * around it and would name its neighbours too.
  *
+ * @param first the look at the values as they came
  * @see Hampel, F. R. (1974), Journal of the American Statistical Association 69, 383–393, for the MAD
  * @example of a season that repeats exactly with one value doubled: that one, departing by 1
  */
-export function searchModel(model: Model, searched: Searched): SearchedModel {
-  const { values, order } = searched
-  const look = lookAt(model, searched)
+export function searchModel(first: FirstLook, { values, order }: Searched): SearchedModel {
+  const { model, look } = first
   const used = [...values]
   const found: number[] = []
-  for (;;) {
-    const seen = look(used, found)
+  for (let seen = first.seen; ; seen = look(used, found)) {
     const room = Math.floor(MOST_SHARE * values.length) - found.length
     const next = furthestApart(seen, new Set(found), order).slice(0, room)
     if (next.length === 0) return { model, found, ...seen }
@@ -62,21 +61,34 @@ export function searchModel(model: Model, searched: Searched): SearchedModel {
 }
 
 /** How many values stand out before any of them is replaced. */
-export function countBeyond(model: Model, searched: Searched): number {
-  const { departures, beyond } = lookAt(model, searched)(searched.values, [])
+export function countBeyond({ seen: { departures, beyond } }: FirstLook): number {
   return departures.filter((value) => value !== null && Math.abs(value) > beyond).length
 }
 
-/** How every value departs from level and season, the level taken of values of which some are replaced. */
-function lookAt(model: Model, { values, seasonOf, order }: Searched) {
+/** What one look at the values sees. */
+type Seen = Pick<SearchedModel, 'level' | 'usual' | 'departures' | 'beyond'>
+/** A look: the level is taken of the values used, of which those found are replaced. */
+type Look = (used: readonly Value[], found: readonly number[]) => Seen
+
+/** One model's look at the values before any of them is replaced, and how it looks again. */
+export interface FirstLook {
+  readonly model: Model
+  readonly look: Look
+  readonly seen: Seen
+}
+
+/** How every value departs from level and season under one model. */
+export function firstLook(model: Model, searched: Searched): FirstLook {
+  const look = lookAt(model, searched)
+  return { model, look, seen: look(searched.values, []) }
+}
+
+function lookAt(model: Model, { values, seasonOf, order }: Searched): Look {
   const { takeOut, neutral } = MODEL[model]
   const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
   const least = ROUNDING * (model === 'additive' ? largest : 1)
   const places = placesBySeason(seasonOf)
-  return (
-    used: readonly Value[],
-    found: readonly number[],
-  ): Pick<SearchedModel, 'level' | 'usual' | 'departures' | 'beyond'> => {
+  return (used, found) => {
     const level = levelToTheEnds(used, order)
     // Replaced values take no part in what is usual, but are themselves judged as they came.
     const ratios = values.map((value, i) => {
@@ -85,18 +97,20 @@ function lookAt(model: Model, { values, seasonOf, order }: Searched) {
       return takeOut(value, at)
     })
     const isFound = new Set(found)
-    const others = ratios.map((ratio, i) => (isFound.has(i) ? null : ratio))
+    const others = found.length === 0 ? ratios : ratios.map((r, i) => (isFound.has(i) ? null : r))
     const usual = Array<Value>(values.length).fill(null)
     const raw = Array<Value>(values.length).fill(null)
+    const judged: number[] = []
     for (const at of places) {
       const middle = middlesOfOthers(at, others)
       for (const i of at) {
         usual[i] = middle(i)
-        if (usual[i] !== null && ratios[i] !== null)
-          raw[i] = takeOut(ratios[i]!, usual[i]!) - neutral
+        if (usual[i] === null || ratios[i] === null) continue
+        const departure = takeOut(ratios[i]!, usual[i]!) - neutral
+        raw[i] = departure
+        if (!isFound.has(i)) judged.push(departure)
       }
     }
-    const judged = raw.filter((value, i) => value !== null && !isFound.has(i)) as number[]
     const centre = median(judged) ?? 0
     return {
       level,
@@ -129,27 +143,35 @@ function replaceFound(
 }
 
 /**
- * The median of the other values of a season, for each of its entries. They are sorted once: without one of
- * them the middle moves by a place at the most, which a search over every value pays for a hundred times over.
+ * The median of the other values of a season, for each of its entries. Which value is left aside decides it only by
+ * the side of the middle on which that lies, so there are three answers at the most, and a search over every value
+ * does not pay for a median each.
  *
  * @param entries of one season
  * @param values of the whole series, null = not there
  * @returns by entry; undefined with fewer others than are needed
+ * @example of 1, 2, 4, 8: 4 for the first two, 2 for the last two
  */
 function middlesOfOthers(
   entries: readonly number[],
   values: readonly Value[],
 ): (entry: number) => Value {
-  const present = entries.filter((i) => values[i] !== null)
-  const sorted = present.sort((a, b) => values[a]! - values[b]!)
-  const rank = new Map(sorted.map((entry, place) => [entry, place]))
+  const present: number[] = []
+  for (const i of entries) if (values[i] !== null) present.push(values[i]!)
+  const s = new Float64Array(present).sort()
+  const isOdd = s.length % 2 === 1
+  const half = s.length >> 1
+  const [left, middle, right] = [s[half - 1]!, s[half]!, s[half + 1]!]
+  const withoutLower = isOdd ? (middle + right) / 2 : middle
+  const withoutUpper = isOdd ? (left + middle) / 2 : left
+  const withoutMiddle = isOdd ? (left + right) / 2 : left
+  const ofAll = isOdd ? middle : (left + middle) / 2
   return (entry) => {
-    const own = rank.get(entry) ?? sorted.length
-    const count = sorted.length - (own < sorted.length ? 1 : 0)
-    if (count < FEWEST_OTHERS) return null
-    const at = (place: number) => values[sorted[place < own ? place : place + 1]!]!
-    const half = count >> 1
-    return count % 2 === 1 ? at(half) : (at(half - 1) + at(half)) / 2
+    const value = values[entry]!
+    if (s.length - (value === null ? 0 : 1) < FEWEST_OTHERS) return null
+    if (value === null) return ofAll
+    if (value < middle) return withoutLower
+    return value > middle ? withoutUpper : withoutMiddle
   }
 }
 

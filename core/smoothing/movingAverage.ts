@@ -5,8 +5,8 @@ function windowMean(values: readonly Value[], from: number, order: number): Valu
   let sum = 0
   for (let i = from; i < from + order; i++) {
     const value = values[i]
-    if (value === null || value === undefined) return null
-    sum += value
+    if (value === null) return null
+    sum += value!
   }
   return sum / order
 }
@@ -24,7 +24,9 @@ function windowMean(values: readonly Value[], from: number, order: number): Valu
  * @example offCentreAverages([1, 3, 5, 7], 2) // [2, 4, 6, null]
  */
 export function offCentreAverages(values: readonly Value[], order: number): Value[] {
-  return values.map((_, i) => windowMean(values, i, order))
+  const averages = Array<Value>(values.length).fill(null)
+  for (let i = 0; i + order <= values.length; i++) averages[i] = windowMean(values, i, order)
+  return averages
 }
 
 /** Time code at which the average that starts at time code `first` stands. */
@@ -58,10 +60,11 @@ export function centredAverage(values: readonly Value[], order: number): Value[]
  */
 export function centreAverages(averages: readonly Value[], order: number): Value[] {
   const half = Math.floor(order / 2)
-  return averages.map((_, t) => {
-    const left = averages[t - half] ?? null
-    if (order % 2 === 1) return left
-    const right = averages[t - half + 1] ?? null
-    return left === null || right === null ? null : (left + right) / 2
-  })
+  const centred = Array<Value>(averages.length).fill(null)
+  for (let t = half; t < averages.length; t++) {
+    const left = averages[t - half]!
+    const right = order % 2 === 1 ? left : (averages[t - half + 1] ?? null)
+    if (left !== null && right !== null) centred[t] = order % 2 === 1 ? left : (left + right) / 2
+  }
+  return centred
 }

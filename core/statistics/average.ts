@@ -14,7 +14,7 @@ export function mean(values: readonly number[]): number | null {
 export function median(values: readonly number[]): number | null {
   if (values.length === 0) return null
   // A list of doubles is sorted as numbers, several times as fast as with a comparison of ours.
-  const sorted = Float64Array.from(values).sort()
+  const sorted = new Float64Array(values).sort()
   const half = sorted.length >> 1
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
