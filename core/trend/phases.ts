@@ -29,7 +29,7 @@ const ROUNDING = 1e-18
  *
  * K phases are charged f·(6K − 1)·ln n against n·ln(SSE/n): twice the usual price of a line, since noise whose
  * neighbours are alike bends a line in a third of series at the usual one; and f = (1 + r)/(1 − r) times that, r
- * the autocorrelation of what the most phases leave.
+ * the autocorrelation of what the most phases leave, with what their lines take from it put back.
  *
  * @param values the deseasonalized series, outliers replaced, null = missing
  * @param seasons m; a phase is a year at the least
@@ -47,7 +47,7 @@ export function phasesOf(values: readonly Value[], seasons: number): Phase[] {
   const last = ends.length - 1
 
   const finest = stretchesOf(ends, from, most)
-  const f = inflation(residualsOf(values, finest, lines), MOST_ALIKE)
+  const f = inflation(residualsOf(values, finest, lines), MOST_ALIKE, 2 * finest.length)
   let chosen = 1
   let least = Infinity
   for (let k = 1; k <= most; k++) {
@@ -99,7 +99,8 @@ function lineSums(values: readonly Value[]) {
   const sse = (from: number, to: number): number => {
     const count = over(n, from, to)
     if (count < 3) return Infinity
-    const [sx, sy] = [over(x, from, to), over(y, from, to)]
+    const sx = over(x, from, to)
+    const sy = over(y, from, to)
     const sxx = over(xx, from, to) - (sx * sx) / count
     const sxy = over(xy, from, to) - (sx * sy) / count
     const syy = over(yy, from, to) - (sy * sy) / count
@@ -143,13 +144,15 @@ function bestBreaks(length: number, shortest: number, sse: (from: number, to: nu
     const before = best[k - 1]!
     for (let j = 0; j < ends.length; j++) {
       const cost = costs[j]!
+      let least = Infinity
       for (let i = 1; i <= j; i++) {
         const all = before[i - 1]! + cost[i]!
-        if (all < row[j]!) {
-          row[j] = all
+        if (all < least) {
+          least = all
           start[j] = i
         }
       }
+      row[j] = least
     }
     best.push(row)
     from.push(start)

@@ -27,7 +27,7 @@ export function trendShare(
   if (!level || fit.n <= fit.p) return null
   const share = Math.abs((slope * seasons) / level)
   if (share <= MATTERS) return null
-  const f = inflation(fit.residualsInTime, MOST_ALIKE)
+  const f = inflation(fit.residualsInTime, MOST_ALIKE, 2)
   const error = Math.sqrt((fit.sse / (fit.n - fit.p)) * f) * Math.sqrt(fit.varianceOf([0, 1]))
   return error === 0 || twoSidedT(slope / error, fit.n - fit.p) <= SIGNIFICANT ? share : null
 }
