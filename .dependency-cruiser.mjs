@@ -4,7 +4,7 @@
  */
 const CORE_LAYERS = [
   ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside'],
-  ['sentence.ts', 'sentenceChange.ts'],
+  ['sentence'],
   ['ledger'],
   ['result.ts'],
   ['findings'],

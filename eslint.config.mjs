@@ -15,11 +15,13 @@ const NO_WAY_NAMES = [
   { selector: `TSLiteralType > Literal[value=/${WAY_NAMES}/]`, message: WAY_MESSAGE },
   // "none" is a word of other lists too; as a way it stands behind `by`.
   { selector: "Property[key.name='by'] > Literal[value='none']", message: WAY_MESSAGE },
-  {
-    selector:
-      'BinaryExpression[operator=/^[!=]==$/] > MemberExpression.left[property.name="by"][object.property.name=/^(decompose|forecast|decomposition)$/]',
-    message: WAY_MESSAGE,
-  },
+  // `forecast.by === …`, with or without what it stands in and with `?.`, unless the other side is a way's own `.name`.
+  ...['object.property.name', 'object.name'].flatMap((place) =>
+    ['', 'ChainExpression > '].map((chain) => ({
+      selector: `BinaryExpression[operator=/^[!=]==$/][right.type="Literal"] > ${chain}MemberExpression[property.name="by"][${place}=/^(decompose|forecast|decomposition)$/]`,
+      message: WAY_MESSAGE,
+    })),
+  ),
 ]
 
 /** Refuses imports from the folders above, and from packages that are not named. */

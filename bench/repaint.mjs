@@ -8,7 +8,8 @@ const SWITCHES = 41
 
 /**
  * Measures in the browser: from the choice of a word of the method sentence to everything
- * repainted, for a series of 480 months, and what the first load weighs.
+ * repainted, for a series of 480 months, beside what the browser takes to paint at all; and what
+ * the first load weighs.
  */
 const server = await startServer(PORT)
 const BASE = server.base
@@ -25,6 +26,10 @@ try {
   await page.waitForLoadState('networkidle')
   report('first load of the Bench, JavaScript', `${Math.round(scripts.bytes() / 1000)} kB gzipped`)
 
+  sayTimes(
+    'yardstick: 100 new words in one list, from the change to the painted frame',
+    await page.evaluate(measureYardstick, SWITCHES),
+  )
   for (const [zoom, key] of [
     ['latest periods, figures as numbers', null],
     ['whole series, figures as marks', '0'],
@@ -52,6 +57,7 @@ try {
   await page.getByRole('option', { name: /^robust loess/ }).click()
   await page.locator('[data-row=weight]').waitFor()
   await page.locator('[data-word=loess]').click()
+  await page.locator('input[aria-label="trend over"]').waitFor()
   sayTimes(
     `robust loess, a change of window, ${MONTHS} months`,
     await page.evaluate(measureWindows, SWITCHES),
@@ -70,6 +76,23 @@ try {
   await browser.close()
 } finally {
   server.stop()
+}
+
+/** What the browser itself takes on this machine in this minute, without anything of ours. */
+async function measureYardstick(count) {
+  const list = document.body.appendChild(document.createElement('ul'))
+  list.style.cssText = 'position: fixed; inset: 0; z-index: 1; columns: 5; font-size: 12px'
+  for (let i = 0; i < 100; i++) list.appendChild(document.createElement('li'))
+  const times = []
+  for (let i = 0; i < count; i++) {
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    const started = performance.now()
+    for (const [k, item] of [...list.children].entries()) item.textContent = `${i * k} litres`
+    await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve, 0)))
+    times.push(performance.now() - started)
+  }
+  list.remove()
+  return times
 }
 
 function switches(page, word, shows) {

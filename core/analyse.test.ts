@@ -218,6 +218,14 @@ describe('findings', () => {
     )
   })
 
+  it('call no period the last actual one after which others came', () => {
+    const span = { from: '2020-Q1', to: '2022-Q4' }
+    const { findings } = analyse(series(quarters), { ...FORMAT, span })
+    expect(findings.find(({ code }) => code === 'last-actual')?.text).toBe(
+      'The span ends in 2022 Q4, before the last actual period, 2023 Q4; 2023 Q1 to 2023 Q4 are forecast from it.',
+    )
+  })
+
   it('warn of indices on fewer than three values', () => {
     expect(codes(series(quarters.slice(0, 11)))).toContain('index-unreliable')
     expect(codes(series(quarters))).not.toContain('index-unreliable')

@@ -4,6 +4,7 @@ import { check, type Checked } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
 import type { Weights } from './exponential/forms'
+import { forecastWayOf } from './forecast/ways'
 import type { Hear } from './forecast/way'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
@@ -66,11 +67,10 @@ function numbersOf({ series, method, prepared, columns, decomposed, ahead }: Fig
 }
 
 /**
- * A result with the numbers of other weights, while a hand moves one: nothing is searched, the smoothing starts where
- * it started, and what was judged stays until the hand is still. Limits that would be simulated are left out.
+ * A result with the numbers of other weights, while a hand moves one: nothing is chosen anew, and what was judged stays
+ * until the hand is still.
  *
- * @param result of a forecast by smoothing
- * @returns null where these weights cannot be carried out
+ * @returns null for a way of forecasting without weights, and where these cannot be carried out
  */
 export function previewOf(
   result: Result,
@@ -78,16 +78,8 @@ export function previewOf(
   document: MethodDocument,
   weights: Weights,
 ): Result | null {
-  const { forecast } = result
-  if (forecast.by !== 'smoothing') return null
-  const { form, initial, factors } = forecast
-  const change = {
-    ...form,
-    weights,
-    initial,
-    ...(factors ? {} : { levels: [] }),
-    limits: undefined,
-  }
+  const change = forecastWayOf(result.forecast.by).withWeights?.(result.forecast, weights)
+  if (!change) return null
   try {
     return {
       ...result,

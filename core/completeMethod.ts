@@ -3,7 +3,7 @@ import { completeCheck, type CheckDocument, type CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition } from './decompose/ways'
 import type { MemberDocument, MemberMethod } from './forecast/member'
-import { completeForecast, FORECAST_WAYS } from './forecast/ways'
+import { COMBINING, completeForecast } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
 import { Refusal } from './refusal'
 import { adjustedValues } from './series/adjusted'
@@ -67,7 +67,7 @@ function completedMember(
   { format, span, missing, forecast: around }: MethodDocument,
   series: Series,
 ): MemberMethod {
-  if (FORECAST_WAYS.some(({ name, combines }) => combines && name === forecast.by)) {
+  if (forecast.by === COMBINING.name) {
     throw new Refusal('A combination cannot be part of another.', `${where}.forecast.by`)
   }
   const given = COMMON.find((key) => forecast[key] !== undefined)

@@ -109,6 +109,12 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
     await expect(page.locator('[data-word=span]')).toHaveText(
       '108 months from Jan 2016 to Dec 2024',
     )
+    await page.keyboard.press('6')
+    await expect(page.locator('[data-row="beside:came"] [data-t="109"]')).toHaveText('26.2')
+    await expect(page.locator('[data-row="beside:came-error"] [data-t="109"]')).toHaveText('−0.6')
+    await expect(page.getByRole('heading', { name: /^What came after Dec 2024/ })).toBeVisible()
+    await page.keyboard.press('3')
+    await reach(page, /Last period analysed/)
     await page.keyboard.press('PageUp')
     await expect(page.locator('[data-word=span]')).toHaveText('all 120 months')
   })
@@ -123,6 +129,7 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
     await page.keyboard.press('c')
     await reach(page, /^button Help$/)
     await page.keyboard.press('Enter')
+    await expect(page.getByRole('button', { name: 'Terms', exact: true })).toBeVisible()
     await reach(page, /^button Terms$/)
     await page.keyboard.press('Enter')
     await expect(page.getByRole('dialog', { name: 'Terms' })).toBeVisible()

@@ -5,7 +5,7 @@ import { chooseWord, openSeries } from './support'
 /** Rectangles may share what a screen cannot show. */
 const PIXELS = 1.5
 
-/** Texts of the page that lie over one another, and figures of the ledger that do not fit their cells. */
+/** Texts that lie over one another, figures of the ledger that do not fit their cells, dots beside no stage. */
 function faultsOf(page: Page): Promise<string[]> {
   return page.evaluate((tolerance) => {
     const texts: { node: Node; text: string; box: DOMRect }[] = []
@@ -56,6 +56,15 @@ function faultsOf(page: Page): Promise<string[]> {
     for (const cell of document.querySelectorAll<HTMLElement>('.ledger .cell')) {
       if (cell.scrollWidth > cell.clientWidth + 1) faults.push(`"${cell.textContent}" is cut`)
     }
+    const middle = (element: Element) => {
+      const { top, bottom } = element.getBoundingClientRect()
+      return (top + bottom) / 2
+    }
+    for (const stage of document.querySelectorAll('.path .stage')) {
+      const name = stage.querySelector('.name')!
+      if (Math.abs(middle(stage.querySelector('.dot')!) - middle(name)) > 2)
+        faults.push(`the dot of ${name.textContent} does not stand beside it`)
+    }
     if (document.documentElement.scrollWidth > innerWidth + 1) {
       faults.push(`the page is ${document.documentElement.scrollWidth} wide on ${innerWidth}`)
     }
@@ -69,6 +78,7 @@ const SCREENS = [
   { name: '1920', width: 1920, height: 1080, zoom: 1 },
   { name: '1280 at 150%', width: 853, height: 533, zoom: 1.5 },
   { name: '1280 at 200%', width: 640, height: 400, zoom: 2 },
+  { name: '1280 at 50%', width: 2560, height: 1600, zoom: 0.5 },
   { name: '360', width: 360, height: 740, zoom: 1 },
 ]
 

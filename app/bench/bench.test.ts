@@ -4,7 +4,7 @@ import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { completeMethod } from '~~/core/completeMethod'
 import { changed, exclusionsOf } from '~~/core/method'
-import { methodSentence, sentenceText } from '~~/core/sentence'
+import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
 import type { Field, Word } from '~~/core/word'
 import type { LoessDocument } from '~~/core/decompose/loess/options'
 import type { MethodDocument } from '~~/core/method'
@@ -412,7 +412,7 @@ describe('the analysed span', () => {
     const outside = [{ x: 4, y: 39 }]
     const [main] = stripsOf('project', analyse(series, document), { ...ALONE, outside })
     expect(main!.layers).toContainEqual(
-      expect.objectContaining({ label: '', points: outside, opacity: 0.4 }),
+      expect.objectContaining({ label: 'not analysed', points: outside, opacity: 0.4 }),
     )
   })
 })

@@ -3,7 +3,7 @@ import type { Value } from '~~/core/series/series'
 /** What figures in a narrow column are counted in: the series' unit, or thousands of it. */
 export interface DisplayScale {
   readonly divisor: number
-  /** `thousand litres` */
+  /** `thousand litres`; `thousands`, or nothing, for a series without a unit. */
   readonly unit: string
   readonly decimals: number
   /** The same for the values of the series themselves: none for whole numbers shown as they are. */
@@ -11,9 +11,9 @@ export interface DisplayScale {
 }
 
 const STEPS = [
-  { from: 1e10, divisor: 1e9, word: 'billion ' },
-  { from: 1e7, divisor: 1e6, word: 'million ' },
-  { from: 1e4, divisor: 1e3, word: 'thousand ' },
+  { from: 1e10, divisor: 1e9, word: 'billion' },
+  { from: 1e7, divisor: 1e6, word: 'million' },
+  { from: 1e4, divisor: 1e3, word: 'thousand' },
 ] as const
 
 /**
@@ -30,10 +30,20 @@ export function displayScale(values: readonly Value[], unit: string): DisplaySca
   const whole = !step && values.every((value) => value === null || Number.isInteger(value))
   return {
     divisor: step?.divisor ?? 1,
-    unit: `${step?.word ?? ''}${unit}`,
+    unit: unitOn(step, unit),
     decimals,
     valueDecimals: whole ? 0 : decimals,
   }
+}
+
+/** A figure on its scale with the unit behind it, where there is one: `48.2 thousand litres`. */
+export function withUnit(figure: string, { unit }: Pick<DisplayScale, 'unit'>): string {
+  return unit === '' ? figure : `${figure} ${unit}`
+}
+
+function unitOn(step: (typeof STEPS)[number] | undefined, unit: string): string {
+  if (!step) return unit
+  return unit === '' ? `${step.word}s` : `${step.word} ${unit}`
 }
 
 /** Three digits of the largest value below 1, however small it is. */

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { changeOnYear } from '../shelf/changeOnYear'
 import { smallPath } from '../shelf/smallPath'
 import { chosenLocale } from './locale'
-import { displayScale } from './displayScale'
+import { displayScale, withUnit } from './displayScale'
 import { formatChange, formatDecimals, formatFigure, formatP, inReadersFigures } from './format'
 
 describe('figures in the reader’s locale', () => {
@@ -57,6 +57,12 @@ describe('the display scale', () => {
     [[null], 1, 'jobs', 0, 0],
   ])('of %j', (values, divisor, unit, decimals, valueDecimals) => {
     expect(displayScale(values, 'jobs')).toEqual({ divisor, unit, decimals, valueDecimals })
+  })
+
+  it('of a series without a unit names thousands alone, and leaves no blank behind a figure', () => {
+    const thousands = displayScale([48_210], '')
+    expect(withUnit('48.2', thousands)).toBe('48.2 thousands')
+    expect(withUnit('54', displayScale([54], ''))).toBe('54')
   })
 })
 

@@ -62,6 +62,37 @@ describe.each(ALL.map((beside) => [besideName(beside), beside] as const))('%s', 
   })
 })
 
+describe('what came after a span that ends early', () => {
+  const early = analyse(series, {
+    format: 'elvant-method/1',
+    span: { from: '2020-Q1', to: '2023-Q4' },
+    forecast: { horizon: 6 },
+  })
+  const came = [55, 86, 95, null, null, null]
+  const { run: earlyRun, find } = ledgerOf(early)
+  const column = (kind: 'came' | 'came-error') => besideColumn(early, { kind, came })
+
+  it('stands over the forecast, with the error of every period that came', () => {
+    const forecast = find('forecast')!.ahead!
+    expect(column('came').ahead).toEqual(came)
+    expect(column('came').actual).toBeNull()
+    expect(column('came-error').ahead).toEqual(
+      came.map((value, i) => (value === null ? null : value - forecast[i]!)),
+    )
+  })
+
+  it('says how an error came about, and where nothing came', () => {
+    const error = column('came-error')
+    const explained = explainColumn(earlyRun, error, 17, error.ahead![0]!)
+    if (!explained.defined) throw new Error('The error has no arithmetic.')
+    expect(evaluate(explained.expression)).toBeCloseTo(error.ahead![0]!, 9)
+    expect(explained.sources).toEqual([{ column: 'forecast', t: 17 }])
+    expect(explainColumn(earlyRun, error, 20, null)).toMatchObject({
+      because: 'Nothing came in 2024 Q4, or it is not known yet.',
+    })
+  })
+})
+
 describe('what is beside the ledger', () => {
   it('has a name of its own', () => {
     expect(new Set(ALL.map(besideName)).size).toBe(ALL.length)

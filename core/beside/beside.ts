@@ -1,4 +1,5 @@
 import type { AverageKind } from '../smoothing/averageKinds'
+import type { Value } from '../series/series'
 import type { Difference } from '../stationarity/difference'
 import type { Tried } from './tried'
 import { TREND_FORMS, type DetrendForm } from '../trend/forms'
@@ -24,6 +25,8 @@ export type Beside =
     }
   /** A forecast as it would have been made at an earlier origin, or by how much it was off. */
   | { readonly kind: 'tried' | 'tried-error'; readonly tried: Tried }
+  /** What came after a span that ends early, one entry a forecast period, or by how much the forecast was off. */
+  | { readonly kind: 'came' | 'came-error'; readonly came: readonly Value[] }
 
 /** The rows of a forecast from an earlier origin, whatever that is. */
 export const TRIED_COLUMNS: readonly string[] = ['beside:tried', 'beside:tried-error']
@@ -31,7 +34,7 @@ export const TRIED_COLUMNS: readonly string[] = ['beside:tried', 'beside:tried-e
 /** A name for its column that differs between any two. */
 export function besideName({ kind, ...more }: Beside): string {
   // Whatever its origin: moved to another one, the row stays where it is.
-  if ('tried' in more) return `beside:${kind}`
+  if ('tried' in more || 'came' in more) return `beside:${kind}`
   return `beside:${kind}${JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')}`
 }
 

@@ -15,8 +15,10 @@ import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
 import { besideName, detrendWords, DIFFERENCE_WORDS, growthWords, type Beside } from './beside'
 
 /** What only this column says of itself; the rest all columns beside have in common. */
-type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'whyUndefined'> & {
+type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'ahead' | 'whyUndefined'> & {
   readonly values: readonly Value[]
+  /** Over the forecast instead of the span. */
+  readonly isAhead?: boolean
 }
 
 /**
@@ -28,17 +30,20 @@ type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'whyUndefined'> & {
  */
 export function besideColumn(result: Looked | Result, beside: Beside): Column {
   const { run } = ledgerOf(result)
-  const { values, ...own } = ownOf(run, result, beside)
+  const { values, isAhead = false, ...own } = ownOf(run, result, beside)
   return declare(run.unit, {
     ...own,
     name: besideName(beside),
     stages: [],
-    actual: values,
-    whyUndefined: (t) =>
-      'tried' in beside
-        ? whyNotTried(run, beside.tried.origin, t)
-        : 'A value that this needs is missing, not above 0, or lies outside the series.',
+    ...(isAhead ? { ahead: values } : { actual: values }),
+    whyUndefined: (t) => whyUndefined(run, beside, t),
   })
+}
+
+function whyUndefined(run: SeriesRun, beside: Beside, t: number): string {
+  if ('tried' in beside) return whyNotTried(run, beside.tried.origin, t)
+  if ('came' in beside) return `Nothing came in ${run.label(t)}, or it is not known yet.`
+  return 'A value that this needs is missing, not above 0, or lies outside the series.'
 }
 
 /** Why a forecast from an origin has no figure at a period. */
@@ -143,6 +148,38 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
           ),
       }
     }
+    case 'came':
+      return {
+        label: 'What came',
+        means: `${run.noun} after the span`,
+        explains: `${run.noun} as they came in after the analysed span; the method knows nothing of them`,
+        measure: 'level',
+        component: 'original',
+        mark: 'line-thin',
+        isAhead: true,
+        values: beside.came,
+        arithmetic: (t) => figureOf(`${run.noun} as they came in`, beside.came[t - run.lastT - 1]!),
+      }
+    case 'came-error':
+      return {
+        label: 'Error',
+        symbol: 'error',
+        means: 'what came − forecast',
+        measure: 'difference',
+        component: 'irregular',
+        mark: 'stems',
+        isAhead: true,
+        values: beside.came.map((came, i) => {
+          const forecast = run.value('forecast', run.lastT + 1 + i)
+          return came === null || forecast === null ? null : came - forecast
+        }),
+        arithmetic: (t) =>
+          operation(
+            figureOf(`${run.noun} as they came in`, beside.came[t - run.lastT - 1]!),
+            '−',
+            run.cell('forecast', t),
+          ),
+      }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {

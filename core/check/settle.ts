@@ -1,6 +1,5 @@
 import { calculate } from '../calculate'
 import { completeMethod } from '../completeMethod'
-import { usualMembers } from '../forecast/combination/options'
 import type { MemberDocument } from '../forecast/member'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
@@ -27,15 +26,15 @@ export function settledAt(
   document: MethodDocument,
   known: Known,
 ): MethodDocument | null {
-  const { forecast } = document
-  if (forecast?.by === 'combination') {
-    const members = forecast.of ?? usualMembers(document.decompose ?? {})
-    const settled = members.map((member) => settledMember(series, document, member, known))
+  const { forecast, decompose = {} } = document
+  const { members, slowChoices } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
+  if (members && forecast?.by) {
+    const own = members.of(forecast, decompose)
+    const settled = own.map((member) => settledMember(series, document, member, known))
     return settled.some((member) => member !== null)
-      ? changed(document, { forecast: { of: members.map((own, i) => settled[i] ?? own) } })
+      ? changed(document, { forecast: members.are(own.map((one, i) => settled[i] ?? one)) })
       : null
   }
-  const { slowChoices } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
   if (!slowChoices?.areOpen(completeMethod(document, series).forecast)) return null
   try {
     const { firstT, origin, horizon } = known

@@ -62,8 +62,16 @@ function isSame(tries: readonly Try[], which: Benchmark): boolean {
 
 /** How far forecasts were off, all of them together; null over nothing. */
 export function offBy(tries: readonly Try[], { pooled: { mae } }: Accuracy): Off | null {
-  if (mae === null) return null
-  const level = mean(tries.flatMap(({ actual }) => actual.filter((y) => y !== null)))!
+  return offFrom(
+    mae,
+    tries.flatMap(({ actual }) => actual),
+  )
+}
+
+/** The same from a mean absolute error and what came; in units where what came is not above 0 on average. */
+export function offFrom(mae: Value, actual: readonly Value[]): Off | null {
+  const level = mean(actual.filter((y) => y !== null))
+  if (mae === null || level === null) return null
   return level > 0 ? { by: (100 * mae) / level, in: 'percent' } : { by: mae, in: 'units' }
 }
 

@@ -197,7 +197,7 @@ function meanOfFirstTwo(
   shared: ReadonlySet<number>,
 ): Taking | null {
   const isCombination = ({ method }: ContestRow) =>
-    forecastWayOf(method.forecast?.by ?? DEFAULT_FORECAST.name).combines
+    forecastWayOf(method.forecast?.by ?? DEFAULT_FORECAST.name).members
   const firstTwo = ranked.filter((row) => !isCombination(row)).slice(0, 2)
   const own = firstTwo.map(({ name }) => taking.find(({ one }) => one.candidate.name === name)!)
   const [a, b] = own

@@ -1,7 +1,6 @@
 import { completeMethod } from '../completeMethod'
-import { usualMembers } from '../forecast/combination/options'
 import type { MemberDocument } from '../forecast/member'
-import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
+import { COMBINING, DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
@@ -31,11 +30,10 @@ export function meanOf(methods: readonly [MethodDocument, ...MethodDocument[]]):
   return {
     ...around,
     forecast: {
-      by: 'combination',
+      ...COMBINING.members.are(methods.map(memberOf)),
+      average: 'mean',
       ...(horizon === undefined ? {} : { horizon }),
       ...(levels === undefined ? {} : { levels }),
-      average: 'mean',
-      of: methods.map(memberOf),
     },
   }
 }
@@ -52,11 +50,13 @@ export function memberChoices(
   document: MethodDocument,
   others: readonly MethodDocument[] = [],
 ): MemberChoice[] {
-  const { forecast, decompose } = document
-  const present =
-    forecast && 'of' in forecast && forecast.of ? forecast.of : usualMembers(decompose ?? {})
+  const { forecast, decompose = {} } = document
+  const present = COMBINING.members.of(
+    forecast?.by === COMBINING.name ? forecast : { by: COMBINING.name },
+    decompose,
+  )
   const offered = [...candidatesFor(series, document).map((one) => one.document), ...others]
-    .filter(({ forecast: own }) => !forecastWayOf(own?.by ?? DEFAULT_FORECAST.name).combines)
+    .filter(({ forecast: own }) => !forecastWayOf(own?.by ?? DEFAULT_FORECAST.name).members)
     .map(memberOf)
   const known = new Set<string>()
   return [

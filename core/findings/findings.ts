@@ -49,6 +49,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       decomposed.trendCycle,
       decomposed.season?.seasonalIrregular ?? [],
       ahead.t.length,
+      lastCame(figures),
     ),
     ...limitFindings(figures, examined),
     ...forecastWayOf(method.forecast.by).findings(
@@ -58,6 +59,12 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       method.forecast,
     ),
   ]
+}
+
+/** The last period with a value, where the analysed span ends before it. */
+function lastCame({ series, prepared, lastT }: Figures): string | null {
+  const last = series.values.findLastIndex((value) => value !== null)
+  return last + 1 > lastT ? prepared.used.periodOf(last + 1 - prepared.used.firstT).label : null
 }
 
 function useOfTrend({ forecast }: Method): TrendUse {

@@ -160,6 +160,7 @@ function mostlyFilled(
   seasons: readonly SeasonRow[],
   { stretch, filled }: SeasonContext,
 ): Finding[] {
+  if (filled.length === 0) return []
   const made = new Set(filled)
   const share = ({ season }: SeasonRow) => {
     const own = stretch.seasonOf.flatMap((of, i) => (of === season ? [stretch.firstT + i] : []))

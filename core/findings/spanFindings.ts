@@ -14,6 +14,7 @@ import type { Stretch } from '../series/stretch'
  * @param trendCycle one entry a period of the stretch, undefined where no average reaches
  * @param seasonalIrregular likewise; where it is undefined, nothing is left out by leaving out
  * @param horizon periods that are forecast
+ * @param lastCame label of the last period with a value, where the span ends before it; null where it does not
  */
 export function spanFindings(
   stretch: Stretch,
@@ -21,6 +22,7 @@ export function spanFindings(
   trendCycle: readonly Value[],
   seasonalIrregular: readonly Value[],
   horizon: number,
+  lastCame: string | null,
 ): Finding[] {
   const { calendar, values } = stretch
   const findings: Finding[] = []
@@ -34,7 +36,11 @@ export function spanFindings(
       code: 'last-actual',
       severity: 'note',
       stage: 'project',
-      text: `The last actual period is ${actual.label}; ${range} ${horizon === 1 ? 'is' : 'are'} forecast from it.`,
+      text: `${
+        lastCame === null
+          ? `The last actual period is ${actual.label}`
+          : `The span ends in ${actual.label}, before the last actual period, ${lastCame}`
+      }; ${range} ${horizon === 1 ? 'is' : 'are'} forecast from it.`,
       period: actual.code,
       figure: values[lastActual]!,
     })

@@ -2,6 +2,8 @@ import type { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
+import type { DecompositionDocument } from '../decompose/ways'
+import type { Weights } from '../exponential/forms'
 import type { Run } from '../column/run'
 import type { WeightSection } from '../exponential/sections'
 import type { SelectionSoFar } from '../exponential/selection'
@@ -109,8 +111,6 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly fitsTrend: boolean
   /** Whether it takes long enough to be done beside the page. */
   readonly heavy: boolean
-  /** Whether it is made of other methods, which cannot be made of others in turn. */
-  readonly combines: boolean
   /** What its limits can be made of, the default first. */
   readonly limits: readonly LimitKind[]
   /** Whether it needs no method: what any other must beat to be worth its trouble. */
@@ -131,6 +131,15 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
     /** How they were made. */
     made(ahead: Ahead): Partial<Document>
   }
+  /** What it is made of: other methods, which cannot be made of others in turn; most ways have none. */
+  readonly members?: {
+    /** Those of a document, the usual ones where it names none. */
+    of(document: Document, decompose: DecompositionDocument): readonly MemberDocument[]
+    /** A document, or a part of one, with these. */
+    are(members: readonly MemberDocument[]): Document
+  }
+  /** Everything as it was found but the weights, which a hand holds; only of a way that has weights. */
+  withWeights?(ahead: Ahead, weights: Weights): Partial<Document>
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */

@@ -56,6 +56,9 @@ export type ForecastDocument = NamedDocument | UnnamedDocument
 /** The way that is taken when none is named. */
 export const DEFAULT_FORECAST = byDecomposition
 
+/** The way that is made of other methods. */
+export const COMBINING = combination
+
 type AnyWay = ForecastWay<NamedDocument, ForecastOptions, Ahead>
 
 /** The way of a name: the one place where its own types are left behind. */

@@ -1,5 +1,5 @@
 import type { Result } from '../../core/result'
-import { methodSentence } from '../../core/sentence'
+import { methodSentence } from '../../core/sentence/sentence'
 import type { Series } from '../../core/series/series'
 
 /** What is said of a result: the sentence with its words in brackets, and the findings in one order. */

@@ -84,6 +84,14 @@ export const useBeside = defineStore('beside', () => {
     return growthOf.value === 'both' ? ['value', 'deseasonalized'] : [growthOf.value]
   })
 
+  /** What came after the analysed span, as far as the forecast goes; null where nothing did. */
+  const came = computed(() => {
+    const { result, series } = bench
+    if (!result || !series) return null
+    const after = result.forecast.t.map((t) => series.values[t - 1] ?? null)
+    return after.some((value) => value !== null) ? after : null
+  })
+
   const choices = computed<BesideChoices>(() => ({
     rolling: rolling.value,
     takenOut: takenOut.value,
@@ -94,6 +102,7 @@ export const useBeside = defineStore('beside', () => {
         : [rateShown.value, secondRate.value],
     growthOf: growthShown.value,
     tried: check.shows === 'tries' ? check.tried : null,
+    came: came.value,
   }))
 
   /** The columns beside the ledger at a stage; what cannot be calculated says why. */
@@ -123,6 +132,7 @@ export const useBeside = defineStore('beside', () => {
     growthOf,
     growthShown,
     rateShown,
+    came,
     seasonYears,
     seasonAlignment,
     yearStart,

@@ -1,6 +1,7 @@
 import type { Tried } from '~~/core/beside/tried'
 import type { Beside, GrowthKind } from '~~/core/beside/beside'
 import type { Column } from '~~/core/column/column'
+import type { Value } from '~~/core/series/series'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Difference } from '~~/core/stationarity/difference'
 import type { DetrendForm } from '~~/core/trend/forms'
@@ -22,6 +23,8 @@ export interface BesideChoices {
   readonly growthRates: readonly GrowthKind[]
   /** At Check: the forecast of the origin that is looked at. */
   readonly tried: Tried | null
+  /** At Project: what came after a span that ends early, one entry a forecast period; null after one that does not. */
+  readonly came: readonly Value[] | null
   /** Whose growth. */
   readonly growthOf: readonly ('value' | 'deseasonalized')[]
 }

@@ -1,22 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  formatChange,
-  formatDecimals,
-  formatFigure,
-  formatPeriodCode,
-  inReadersFigures,
-} from '~/figures/format'
+import { formatDecimals, formatPeriodCode } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import { seasonLabel } from '~~/core/calendar/labels'
-import { seasonOrder } from '~~/core/calendar/tableYear'
-import { traitsOf } from '~~/core/decompose/ways'
-import type { Result } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import { differencesOf, indexShare, methodName, type Compared } from './comparison'
+import { differencesOf, methodName, type Compared } from './comparison'
 import { bestOf, comparedFigures } from './figures'
+import IndexRows from './IndexRows.vue'
 import { comparisonWords } from './meaning'
 import { comparedPictures } from './pictures'
 import SmallPicture from '../figures/SmallPicture.vue'
@@ -45,37 +35,16 @@ const meaning = computed(() => comparisonWords(results.value, ledger.scale))
 
 const amount = (value: number) =>
   formatDecimals(value / ledger.scale.divisor, ledger.scale.decimals)
-const share = (value: Value) => (value === null ? '–' : formatChange(value * 100))
 
 function title({ result }: Compared): string {
   const name = methodName(result)
   return name[0]!.toUpperCase() + name.slice(1)
 }
 
-/** The seasons of which any method has an index. */
-const seasons = computed(() =>
-  results.value.some((result) => result.seasons.length > 0)
-    ? seasonOrder(bench.series!.calendar)
-    : [],
-)
-function readingOf(result: Result, season: number): string {
-  const row = result.seasons[season - 1]
-  return row
-    ? `index ${formatFigure(row.index)}: ${inReadersFigures(row.reading)}`
-    : 'no season taken out'
-}
 function label(code: string): string {
   const { frequency, seasons: count } = bench.series!.calendar
   return formatPeriodCode(code, frequency, count)
 }
-/** Columns that one season's indices differ by, largest less smallest. */
-const apart = (season: number) => {
-  const all = results.value
-    .map((result) => indexShare(result, season))
-    .filter((one) => one !== null)
-  return all.length < 2 ? '' : `${formatDecimals((Math.max(...all) - Math.min(...all)) * 100, 1)}`
-}
-
 function use(one: Compared) {
   pins.comparing = false
   void bench.change(one.document)
@@ -111,7 +80,10 @@ function use(one: Compared) {
         </colgroup>
         <thead>
           <tr>
-            <th scope="col" class="muted small">all in {{ ledger.scale.unit }}, on equal scales</th>
+            <th scope="col" class="muted small">
+              <template v-if="ledger.scale.unit">all in {{ ledger.scale.unit }}, </template>on equal
+              scales
+            </th>
             <th v-for="(one, i) in methods" :key="i" scope="col" class="method">
               <span class="name">{{ title(one) }}</span>
               <span class="small acts">
@@ -165,29 +137,10 @@ function use(one: Compared) {
             </td>
           </tr>
         </tbody>
-        <tbody v-if="seasons.length > 0" class="figures-body">
-          <tr>
-            <th scope="rowgroup" class="group">
-              Indices
-              <span class="muted range">share of the level; points apart</span>
-            </th>
-            <td v-for="(one, i) in methods" :key="i" class="muted small">
-              {{ traitsOf(one.result.method.decompose).seasonMayChange ? 'of the last year' : '' }}
-            </td>
-          </tr>
-          <tr v-for="season in seasons" :key="season">
-            <th scope="row">
-              {{ seasonLabel(season, bench.series!.calendar) }}
-              <span class="muted apart">{{ apart(season) }}</span>
-            </th>
-            <td v-for="(result, i) in results" :key="i" :data-tip="readingOf(result, season)">
-              {{ share(indexShare(result, season)) }}
-            </td>
-          </tr>
-        </tbody>
+        <IndexRows class="figures-body" :results="results" />
         <tbody v-if="differences.length > 0" class="figures-body words">
           <tr>
-            <th scope="rowgroup" class="group">Where they differ</th>
+            <th scope="rowgroup"><strong>Where they differ</strong></th>
             <td v-for="(one, i) in methods" :key="i" />
           </tr>
           <tr v-for="line in differences" :key="line.what">
@@ -233,7 +186,8 @@ function use(one: Compared) {
   table-layout: fixed;
 }
 
-th {
+th,
+.v-table :deep(th) {
   font-weight: 400;
   text-align: left;
   vertical-align: baseline;
@@ -255,7 +209,8 @@ th {
   font-weight: 600;
 }
 
-td {
+td,
+.v-table :deep(td) {
   padding: 3px 12px !important;
   border-left: 1px solid var(--rule);
 }
@@ -266,7 +221,7 @@ td {
   border-top: 1px solid var(--rule);
 }
 
-tbody th .range {
+.v-table :deep(th .range) {
   display: block;
   font-size: 11px;
 }
@@ -281,11 +236,11 @@ tbody th .range {
   float: right;
 }
 
-.figures-body {
+.figures-body :deep(tr:first-child > *) {
   border-top: 1px solid var(--rule-strong);
 }
 
-.figures-body td {
+.figures-body :deep(td) {
   font-variant-numeric: tabular-nums;
 }
 
@@ -295,14 +250,5 @@ tbody th .range {
 
 .best {
   font-weight: 700;
-}
-
-.group {
-  font-weight: 600;
-}
-
-.apart {
-  float: right;
-  font-variant-numeric: tabular-nums;
 }
 </style>

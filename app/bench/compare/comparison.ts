@@ -10,7 +10,9 @@ import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
-import { forecastWords, levelWords, LIMITS_SAY, missingWords, sentenceText } from '~~/core/sentence'
+import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
+import { forecastWords, sentenceText } from '~~/core/sentence/sentence'
+import { missingWords } from '~~/core/sentence/values'
 
 /** A method and its result, beside others. */
 export interface Compared {

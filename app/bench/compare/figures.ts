@@ -59,7 +59,7 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
 
 /** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */
 function smoothingAicc({ forecast }: Result): Value {
-  return forecast.by === 'smoothing' && !forecast.transform ? forecast.criteria.aicc : null
+  return 'criteria' in forecast && !forecast.transform ? forecast.criteria.aicc : null
 }
 
 /** Of a least-squares trend; a smoothed one has none. */

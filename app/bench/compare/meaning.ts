@@ -1,5 +1,5 @@
 import { formatDecimals } from '~/figures/format'
-import type { DisplayScale } from '~/figures/displayScale'
+import { withUnit, type DisplayScale } from '~/figures/displayScale'
 import type { Result } from '~~/core/result'
 import { methodName, robustLeftoverSpread } from './comparison'
 
@@ -26,9 +26,9 @@ function leftoverWords(results: readonly Result[], scale: DisplayScale): string 
   if (!least || !most || left.length < 2) return ''
   const amount = (spread: number) => formatDecimals(spread / scale.divisor, scale.decimals + 1)
   if (most.spread - least.spread <= ABOUT_THE_SAME * most.spread) {
-    return `All leave about the same over: ${amount(least.spread)} to ${amount(most.spread)} ${scale.unit}.`
+    return `All leave about the same over: ${amount(least.spread)} to ${withUnit(amount(most.spread), scale)}.`
   }
-  return `Least is left over by ${least.name}: typically ${amount(least.spread)} ${scale.unit}, where ${most.name} leaves ${amount(most.spread)}.`
+  return `Least is left over by ${least.name}: typically ${withUnit(amount(least.spread), scale)}, where ${most.name} leaves ${amount(most.spread)}.`
 }
 
 /** How far the sums of the forecasts are apart, over the periods that all of them have. */

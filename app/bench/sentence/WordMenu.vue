@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import WordSheet from './WordSheet.vue'
 
-/** A word of the sentence; pressed, it opens what it could be instead. */
-defineProps<{ text: string; word: string }>()
+/**
+ * A word of the sentence; pressed, it opens what it could be instead. It has its id and text alone, so that a
+ * change of one word does not draw all the others again.
+ */
+defineProps<{ id: string; text: string }>()
 const open = ref(false)
 </script>
 
@@ -10,18 +14,12 @@ const open = ref(false)
   <!-- A closing animation would lay the page out in the middle of the repaint it makes way for. -->
   <v-menu v-model="open" :close-on-content-click="false" :transition="{ css: false }">
     <template #activator="{ props: activator }">
-      <v-btn
-        variant="plain"
-        class="word"
-        :data-word="word"
-        v-bind="activator"
-        :aria-owns="undefined"
-      >
+      <v-btn variant="plain" class="word" :data-word="id" v-bind="activator" :aria-owns="undefined">
         {{ text }}
       </v-btn>
     </template>
     <!-- The menu takes Enter for a step to the next field; here it presses what it is on. -->
-    <div class="sheet" @keydown.enter.stop><slot :close="() => (open = false)" /></div>
+    <div class="sheet" @keydown.enter.stop><WordSheet :id="id" @done="open = false" /></div>
   </v-menu>
 </template>
 

@@ -4,7 +4,8 @@ import { completeMethod } from '~~/core/completeMethod'
 import type { MethodChange } from '~~/core/finding'
 import { changed } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
-import { isAtOnce, useBench } from '../study/benchStore'
+import { useBench } from '../study/benchStore'
+import { isAtOnce } from '../study/calculation'
 
 /** A change of the method that is made only if the method can then be carried out; else it is said why not. */
 export function useTriedChange() {

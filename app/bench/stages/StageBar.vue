@@ -4,7 +4,7 @@ import { defaultWay, wayOf } from '~~/core/decompose/ways'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import { BARS } from './panels'
+import { PARTS } from './panels'
 import { stageOf } from './stages'
 
 /** What a stage lets one look at beside the method, in a line of words under the overview. */
@@ -21,7 +21,7 @@ const whyNoSeason = computed(() => {
 const canHaveSeason = computed(() => bench.series!.calendar.seasons > 1)
 /** What of the stage is there: a bar about the result needs one. */
 const bar = computed(() =>
-  stageOf(ledger.stage).needs === 'result' && !bench.result ? null : BARS[ledger.stage],
+  stageOf(ledger.stage).needs === 'result' && !bench.result ? null : PARTS[ledger.stage].bar,
 )
 
 function takeSeasonOut() {

@@ -13,9 +13,15 @@ const ledger = useLedger()
 const selection = useSelection()
 const check = useCheck()
 
+/** What the stages came to: apart from the check, which says more and more while it runs. */
+const lines = computed(() => {
+  const { shown } = bench
+  return new Map(STAGES.map((stage) => [stage, (shown && lineOf(stage, shown)) ?? '–']))
+})
+
 /** What a stage came to; Project and Check with how such forecasts would have done. */
 function resultOf(stage: Stage): string {
-  const line = (bench.shown && lineOf(stage, bench.shown)) ?? '–'
+  const line = lines.value.get(stage)!
   const verdict = bench.result ? inReadersFigures(check.short) : ''
   if (verdict === '') return line
   if (stage === 'check') return verdict
@@ -86,7 +92,11 @@ li:not(:last-child)::before {
 
 .stage {
   position: relative;
-  display: block;
+  /* A button sets its words in its middle; here the name stands beside the dot, however little is said below. */
+  display: flex;
+  flex-direction: column;
+  align-items: stretch;
+  justify-content: flex-start;
   width: 100%;
   min-height: 58px;
   padding: 2px 4px 10px 28px;

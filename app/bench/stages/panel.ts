@@ -27,3 +27,13 @@ export type Panel =
 export function hasSeason({ method }: Result): boolean {
   return traitsOf(method.decompose).hasSeason
 }
+
+/** What a stage or a way shows beside strips and ledger. */
+export interface Parts {
+  /** A line of words above the strips. */
+  readonly bar?: Component
+  /** What lies over the first strip, to be taken hold of there. */
+  readonly overlay?: Component
+  /** Parts of the working, in the order in which they stand. */
+  readonly panels: readonly Panel[]
+}

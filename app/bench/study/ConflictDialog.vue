@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { formatMoment } from '~/figures/format'
 import { completeMethod } from '~~/core/completeMethod'
 import type { MethodDocument } from '~~/core/method'
-import { methodSentence, sentenceText } from '~~/core/sentence'
+import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
 import { useBench } from './benchStore'
 
 const bench = useBench()

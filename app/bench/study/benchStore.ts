@@ -1,15 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
-import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
-import type { SelectionUnderWay } from '~/workers/messages'
 import { useNotices } from '~/shell/noticeStore'
-import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { changed, type MethodDocument } from '~~/core/method'
-import { isHeavy } from '~~/core/decompose/ways'
-import { DEFAULT_FORECAST, forecastWayOf } from '~~/core/forecast/ways'
 import type { MethodChange } from '~~/core/finding'
-import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import { adjustmentsWithin } from '~~/core/series/adjusted'
 import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
@@ -17,13 +11,12 @@ import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
 import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
+import { calculationOf } from './calculation'
 import { byVintage, fetchVintages } from './cameIn'
 import { contentOf, savingOf } from './saving'
 import { advance, go, isSame, presentOf, trailFrom, trailKept, type Trail } from './trail'
 import { findUnsaved, forgetUnsaved } from './unsaved'
 
-/** Periods up to which a calculation takes no longer than a fraction of a frame. */
-const LONGEST_AT_ONCE = 600
 const NOTHING: StudyContent = {
   method: { format: 'elvant-method/1' },
   adjustments: [],
@@ -49,33 +42,16 @@ export const useBench = defineStore('bench', () => {
     if (!own) return null
     return { ...own, name: about.name, unit: about.unit, noun: about.noun, adjustments }
   })
-  /** What is calculated at once: the check runs by itself, beside the rest. */
-  const calculated = computed(() => ({ ...method.value, check: undefined }))
   /** How the Bench was left. */
   const viewLeft = shallowRef<BenchView | null>(null)
 
-  const result = shallowRef<Result | null>(null)
-  const refusal = shallowRef<(Outcome & { kind: 'refused' }) | null>(null)
-  /** The result as it would be with what is in the hand, until the hand is still. */
-  const preview = shallowRef<Result | null>(null)
-  /** What there is to see: the result, or of a refused method what needs the series alone. */
-  const shown = computed<Result | Looked | null>(
-    () => preview.value ?? result.value ?? refusal.value?.looked ?? null,
-  )
-
-  const calculating = ref(false)
-  /** What ended the calculation of the present method; what is shown is of an earlier one. */
-  const failed = ref('')
-  /** The forms of a smoothing that are through, while one is being chosen. */
-  const selection = shallowRef<SelectionUnderWay | null>(null)
-
+  const { run, forget, ...calculation } = calculationOf(series, method)
   const { saving, saveFailure, conflict, ...saver } = savingOf(study, trail)
   const notices = useNotices()
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
-    result.value = preview.value = refusal.value = null
-    failed.value = ''
+    forget()
     try {
       const path = `/studies/${encodeURIComponent(id)}`
       const [opened, desk] = await Promise.all([api<Study>(path), api<Desk>(`${path}/desk`)])
@@ -112,37 +88,6 @@ export const useBench = defineStore('bench', () => {
       text: 'Changes that had not been saved are back.',
       undo: () => undo(),
     })
-  }
-
-  /**
-   * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
-   * back, and is done at once, so that the change and its figures are one repaint; a long one, and
-   * a heavy way, goes to the worker, where a later change overtakes it.
-   */
-  async function run(): Promise<void> {
-    const own = series.value!
-    dropWaiting()
-    try {
-      if (isAtOnce(own, method.value)) return show(outcomeOf(own, calculated.value))
-      calculating.value = true
-      selection.value = null
-      const outcome = await analyseInWorker(own, calculated.value, (soFar) => {
-        selection.value = soFar
-      })
-      if (outcome) show(outcome)
-    } catch (error) {
-      // What is on the screen stays, marked as that of an earlier method.
-      calculating.value = false
-      failed.value = (error as Error).message
-    }
-  }
-
-  function show(outcome: Outcome): void {
-    calculating.value = false
-    failed.value = ''
-    preview.value = selection.value = null
-    result.value = outcome.kind === 'result' ? outcome.result : null
-    refusal.value = outcome.kind === 'refused' ? outcome : null
   }
 
   /** Goes to another step, with the values that it was made with. */
@@ -249,14 +194,8 @@ export const useBench = defineStore('bench', () => {
     content,
     viewLeft,
     method,
-    result,
-    preview,
-    refusal,
-    shown,
-    calculating,
-    failed,
+    ...calculation,
     calculate: run,
-    selection,
     saving,
     saveFailure,
     conflict,
@@ -275,14 +214,3 @@ export const useBench = defineStore('bench', () => {
     resolveConflict,
   }
 })
-
-/** Whether a method takes less time on a series than the way to a worker and back. */
-export function isAtOnce(
-  { values, calendar }: Series,
-  { decompose, forecast }: MethodDocument,
-): boolean {
-  // Limits from past errors calculate the method again from every earlier origin.
-  const { heavy } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
-  const isOnce = forecast?.limits !== 'past-errors' && !heavy
-  return isOnce && values.length <= LONGEST_AT_ONCE && !isHeavy(decompose ?? {}, calendar)
-}

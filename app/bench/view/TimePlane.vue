@@ -1,14 +1,10 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { later } from '~/shell/later'
-import { peakSpacing } from '~~/core/seasonality/peakSpacing'
-import { methodName } from '../compare/comparison'
-import { usePins } from '../compare/pinStore'
 import { useBeside } from '../beside/besideStore'
-import { useCheck } from '../stages/check/checkStore'
-import { OVERLAYS } from '../stages/panels'
+import { PARTS } from '../stages/panels'
 import StageBar from '../stages/StageBar.vue'
-import { stageOf, stripsOf } from '../stages/stages'
+import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
 import AxisLabels from './axis/AxisLabels.vue'
 import { axisTicks } from './axis/axisTicks'
@@ -19,6 +15,8 @@ import LedgerTable from './ledger/LedgerTable.vue'
 import { useLedger } from './ledgerStore'
 import { usePlanePointer } from './planePointer'
 import FailureNotice from './FailureNotice.vue'
+import PlaneActions from './PlaneActions.vue'
+import { usePlaneStrips } from './planeStrips'
 import RefusalNotice from './RefusalNotice.vue'
 import { useSelection } from './selectionStore'
 import { heightsOf } from './strips/strips'
@@ -39,54 +37,16 @@ const ledger = useLedger()
 const time = useWindow()
 const selection = useSelection()
 const beside = useBeside()
-const pins = usePins()
-const check = useCheck()
 const frame = ref<HTMLElement | null>(null)
 const plane = ref<HTMLElement | null>(null)
 const frameHeight = ref(640)
 const pointer = usePlanePointer(plane)
 
-const peaks = computed(() =>
-  bench.shown && ledger.stage === 'look'
-    ? peakSpacing(bench.shown.columns.value, bench.shown.series.seasons, beside.halfWidth)
-    : null,
+const { peaks, strips } = usePlaneStrips()
+// A refused method forecasts nothing, whatever lies behind its span.
+const ticks = computed(() =>
+  axisTicks(time.axis, bench.series!, bench.result ? ledger.lastActual : Infinity),
 )
-/** The values that the method does not look at, each joined to the span by its nearest. */
-const outside = computed(() =>
-  (bench.series?.values ?? []).flatMap((y, i) => {
-    const x = i + 1
-    if (x <= ledger.firstT) return [{ x, y }]
-    return x >= ledger.lastActual ? [{ x, y }] : x === ledger.firstT + 1 ? [{ x, y: null }] : []
-  }),
-)
-const hasOutside = computed(
-  () => ledger.firstT > 1 || ledger.lastActual < (bench.series?.values.length ?? 0),
-)
-/** At Check, what forecasts from earlier origins would have been. */
-const tried = computed(() =>
-  ledger.stage === 'check' && check.shows === 'tries' && check.tried
-    ? { all: check.tries, one: check.tried }
-    : null,
-)
-const strips = computed(() =>
-  bench.shown
-    ? stripsOf(ledger.stage, bench.shown, {
-        scale: ledger.scale,
-        noun: bench.shown.series.noun,
-        inspected: ledger.inspected,
-        peaks: peaks.value,
-        ghost: pins.ghost?.result ?? null,
-        pinned: pins.others.map(({ result }) => ({
-          name: methodName(result),
-          result,
-        })),
-        tried: tried.value,
-        outside: hasOutside.value ? outside.value : [],
-        oneScale: ledger.oneScale,
-      })
-    : [],
-)
-const ticks = computed(() => axisTicks(time.axis, bench.series!, ledger.lastActual))
 
 /** Strips take the height that overview, labels and ledger leave, within reason. */
 const stripsHeight = computed(() => {
@@ -182,8 +142,8 @@ onBeforeUnmount(() => observer?.disconnect())
         :name-at="ledger.labelAt"
       />
       <component
-        :is="OVERLAYS[ledger.stage]"
-        v-if="bench.result && OVERLAYS[ledger.stage]"
+        :is="PARTS[ledger.stage].overlay"
+        v-if="bench.result && PARTS[ledger.stage].overlay"
         :height="firstHeight"
       />
       <div class="axis-row">
@@ -194,37 +154,7 @@ onBeforeUnmount(() => observer?.disconnect())
       </div>
       <MarkedStretch v-if="selection.marked" :marked="selection.marked" />
       <LedgerTable />
-      <div class="below">
-        <v-btn
-          v-if="bench.result"
-          class="small"
-          :aria-pressed="ledger.allSteps"
-          @click="ledger.allSteps = !ledger.allSteps"
-        >
-          {{ ledger.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
-        </v-btn>
-        <v-btn
-          v-if="ledger.grouped > 0"
-          class="small"
-          :aria-pressed="ledger.showsGroup"
-          @click="ledger.showsGroup = !ledger.showsGroup"
-        >
-          {{ ledger.showsGroup ? 'without' : 'with' }} the
-          {{ ledger.grouped === 1 ? 'column' : `${ledger.grouped} columns` }} of the regression
-        </v-btn>
-        <v-checkbox-btn
-          v-if="ledger.stage === 'season' && bench.result"
-          v-model="ledger.oneScale"
-          class="one-scale"
-          label="all strips on one scale"
-        />
-        <span class="zoom">
-          <v-btn class="small" @click="time.zoom(0.7)">zoom in</v-btn>
-          <v-btn class="small" @click="time.zoom(1 / 0.7)"> zoom out </v-btn>
-          <v-btn class="small" @click="time.showWhole()"> whole series </v-btn>
-          <v-btn class="small" @click="time.showRecent()"> latest periods </v-btn>
-        </span>
-      </div>
+      <PlaneActions />
     </div>
   </div>
 </template>
@@ -282,19 +212,5 @@ onBeforeUnmount(() => observer?.disconnect())
   left: 12px;
   color: var(--muted);
   white-space: nowrap;
-}
-
-.zoom {
-  display: flex;
-  gap: 6px;
-}
-
-.below {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 12px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 4px 6px 8px;
 }
 </style>

@@ -45,7 +45,7 @@ export const useLedger = defineStore('bench-ledger', () => {
 
   /** The same object as long as it says the same: charts are made anew for another one. */
   const scale = computed<DisplayScale>((before) => {
-    const next = displayScale(bench.series?.values ?? [], bench.series?.unit || 'units')
+    const next = displayScale(bench.series?.values ?? [], bench.series?.unit ?? '')
     return before && JSON.stringify(before) === JSON.stringify(next) ? before : next
   })
 
@@ -96,9 +96,11 @@ export const useLedger = defineStore('bench-ledger', () => {
     return all
   })
 
-  function valueAt(column: string, t: number): Value {
-    return figures.value.get(column)?.[t - firstT.value] ?? null
-  }
+  /** A figure of a column. Like {@link labelAt} no action of the store, since every cell asks and an action is watched. */
+  const valueAt = computed(() => {
+    const [all, first] = [figures.value, firstT.value]
+    return (column: string, t: number): Value => all.get(column)?.[t - first] ?? null
+  })
 
   /** A figure in the unit of the strips; a dash where there is none. */
   function onScale(value: Value): string {
@@ -112,10 +114,10 @@ export const useLedger = defineStore('bench-ledger', () => {
   }
 
   /** A period as the trade writes it: `Jun 2019`. */
-  function labelAt(t: number): string {
+  const labelAt = computed(() => {
     const { calendar, start } = bench.series!
-    return periodLabel(periodAt(start, t, calendar.seasons), calendar)
-  }
+    return (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  })
 
   /** Time codes whose value is left out of its season. */
   const leftOut = computed<ReadonlySet<number>>(() =>

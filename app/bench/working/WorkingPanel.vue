@@ -9,7 +9,7 @@ import { useSelection } from '../view/selectionStore'
 import CellWorking from './CellWorking.vue'
 import FindingList from './FindingList.vue'
 
-const SelectionUnderWay = later(() => import('../stages/trend/SelectionUnderWay.vue'))
+const SelectionUnderWay = later(() => import('../ways/smoothing/SelectionUnderWay.vue'))
 
 const bench = useBench()
 const ledger = useLedger()

@@ -24,7 +24,6 @@ export const benchmark = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: true,
-  combines: false,
   limits: LIMIT_KINDS,
   document: benchmarkDocument,
   complete: completeBenchmark,

@@ -23,7 +23,6 @@ export const byDecomposition = {
   fitsTrend: false,
   heavy: false,
   isBenchmark: false,
-  combines: false,
   limits: LIMIT_KINDS,
   document: byDecompositionDocument,
   complete: completeByDecomposition,

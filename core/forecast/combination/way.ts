@@ -5,6 +5,7 @@ import { findingsOfCombination } from './findings'
 import {
   combinationDocument,
   completeCombination,
+  usualMembers,
   type CombinationDocument,
   type CombinationOptions,
 } from './options'
@@ -22,7 +23,6 @@ export const combination = {
   fitsTrend: false,
   heavy: true,
   isBenchmark: false,
-  combines: true,
   limits: ['past-errors'],
   document: combinationDocument,
   complete: completeCombination,
@@ -30,6 +30,10 @@ export const combination = {
     ...document,
     ...(of ? { of: of.map(memberWithin) } : {}),
   }),
+  members: {
+    of: ({ of }, decompose) => of ?? usualMembers(decompose),
+    are: (members) => ({ by: 'combination', of: members }),
+  },
   forecast: forecastByCombination,
   columns: columnsOfCombination,
   words: wordsOfCombination,

@@ -25,7 +25,6 @@ export const regression = {
   fitsTrend: true,
   heavy: false,
   isBenchmark: false,
-  combines: false,
   limits: LIMIT_KINDS,
   document: regressionDocument,
   complete: completeRegression,

@@ -24,7 +24,6 @@ export const smoothing = {
   fitsTrend: false,
   heavy: true,
   isBenchmark: false,
-  combines: false,
   limits: LIMIT_KINDS,
   document: smoothingDocument,
   complete: completeSmoothing,
@@ -33,6 +32,14 @@ export const smoothing = {
     areOpen: ({ trend, season, error }) => [trend, season, error].includes('chosen'),
     made: ({ form }) => form,
   },
+  // Nothing is searched: it starts where it started. Limits that would have to be simulated are left out.
+  withWeights: ({ form, initial, factors }, weights) => ({
+    ...form,
+    weights,
+    initial,
+    ...(factors ? {} : { levels: [] }),
+    limits: undefined,
+  }),
   forecast: forecastBySmoothing,
   columns: columnsOfSmoothing,
   words: wordsOfSmoothing,

@@ -48,8 +48,9 @@ function percent(share: Value): string {
   <section class="working-part">
     <h3>Errors by horizon</h3>
     <p class="muted small">
-      <TermWord of="mae">Mean absolute error</TermWord> in {{ ledger.scale.unit
-      }}<template v-if="best">, beside {{ BENCHMARK_SAYS[best] }} (pale)</template>; the share of
+      <TermWord of="mae">Mean absolute error</TermWord
+      ><template v-if="ledger.scale.unit"> in {{ ledger.scale.unit }}</template
+      ><template v-if="best">, beside {{ BENCHMARK_SAYS[best] }} (pale)</template>; the share of
       what came that the limits held<template v-if="ofPastErrors"
         >, made of errors known by then</template
       >.

@@ -7,6 +7,9 @@ import type { Checked } from '~~/core/check/check'
 import type { Try } from '~~/core/check/rolling'
 import { useBench } from '../../study/benchStore'
 
+/** The check waits until the change that asks for it is on the screen: on a machine with few processors it would hold that up. */
+const AFTER_REPAINT_MS = 100
+
 /** The check of the method on the Bench, which runs by itself after every change. */
 export const useCheck = defineStore('check', () => {
   const bench = useBench()
@@ -25,19 +28,22 @@ export const useCheck = defineStore('check', () => {
   /** Whether strips show what forecasts would have been, or how the method fits what it has seen. */
   const shows = ref<'tries' | 'fitted'>('tries')
 
+  let waiting: ReturnType<typeof setTimeout> | undefined
   // What came out of another method says nothing of this one.
   watch(() => [bench.result, bench.method.check], run, { immediate: true })
 
   function run(): void {
     checked.value = progress.value = null
     because.value = ''
-    if (!bench.result || !bench.series) {
-      state.value = 'none'
-      worker.stop()
-      return
-    }
-    state.value = 'running'
-    worker.ask({ kind: 'check', series: bench.series, document: bench.method })
+    clearTimeout(waiting)
+    worker.stop()
+    const [series, document] = [bench.series, bench.method]
+    state.value = bench.result && series ? 'running' : 'none'
+    if (state.value === 'none') return
+    waiting = setTimeout(
+      () => worker.ask({ kind: 'check', series: series!, document }),
+      AFTER_REPAINT_MS,
+    )
   }
 
   function hear(answer: TriesAnswer): void {

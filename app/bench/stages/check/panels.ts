@@ -1,6 +1,35 @@
-/** The parts of the working at Check, loaded when that is first looked at. */
-export { default as ErrorFigures } from './ErrorFigures.vue'
-export { default as HorizonTable } from './HorizonTable.vue'
-export { default as OutOfSample } from './OutOfSample.vue'
-export { default as TriedForecast } from './TriedForecast.vue'
-export { default as VerdictPanel } from './VerdictPanel.vue'
+import { later } from '~/shell/later'
+import type { Parts } from '../panel'
+import { useCheck } from './checkStore'
+
+export const check: Parts = {
+  bar: later(() => import('./CheckBar.vue')),
+  panels: [
+    {
+      needs: 'result',
+      component: later(() => import('./VerdictPanel.vue')),
+      // A forecast is not looked at without how such forecasts would have done.
+      shows: ({ stage }) => stage === 'check' || stage === 'project',
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./TriedForecast.vue')),
+      shows: ({ stage }) => stage === 'check' && useCheck().tried !== null,
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./HorizonTable.vue')),
+      shows: ({ stage }) => stage === 'check' && useCheck().checked !== null,
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./OutOfSample.vue')),
+      shows: ({ stage }) => stage === 'check' && useCheck().checked !== null,
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./ErrorFigures.vue')),
+      shows: ({ stage }) => stage === 'check',
+    },
+  ],
+}

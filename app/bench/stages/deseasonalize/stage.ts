@@ -1,4 +1,4 @@
-import { displayScale } from '~/figures/displayScale'
+import { displayScale, withUnit } from '~/figures/displayScale'
 import { capitalized } from '~~/core/series/noun'
 import { formatChange, formatSigned } from '~/figures/format'
 import { furthestFromTrend } from '~~/core/beside/furthest'
@@ -91,6 +91,6 @@ function furthestLine(result: Result): string {
   const size =
     result.method.decompose.model === 'multiplicative'
       ? formatChange(most.distance * 100)
-      : `${formatSigned(most.distance / scale.divisor, scale.decimals)} ${scale.unit}`
+      : withUnit(formatSigned(most.distance / scale.divisor, scale.decimals), scale)
   return `furthest off: ${most.label}, ${size}`
 }

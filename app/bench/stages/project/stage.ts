@@ -1,4 +1,4 @@
-import { displayScale } from '~/figures/displayScale'
+import { displayScale, withUnit } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
 import { forecastWayOf } from '~~/core/forecast/ways'
@@ -15,7 +15,13 @@ export const project: ResultStage = {
   focus: ['forecast'],
   seesForecast: true,
   barHeight: 0,
-  beside: () => [],
+  beside: ({ came }) =>
+    came
+      ? [
+          { kind: 'came', came },
+          { kind: 'came-error', came },
+        ]
+      : [],
   strips: (result, sources) => {
     const parts = componentsOf(result, sources)
     const { extendsTrend } = forecastWayOf(result.method.forecast.by)
@@ -40,6 +46,6 @@ export const project: ResultStage = {
     const scale = displayScale(columns.value, series.unit)
     const total = forecast.forecast.reduce((sum, value) => sum + value, 0)
     const periods = countPeriods(method.forecast.horizon, calendarOfResult(result))
-    return `${periods}: ${formatDecimals(total / scale.divisor, scale.decimals)} ${scale.unit}`.trim()
+    return `${periods}: ${withUnit(formatDecimals(total / scale.divisor, scale.decimals), scale)}`
   },
 }

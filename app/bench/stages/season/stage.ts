@@ -1,4 +1,4 @@
-import { displayScale } from '~/figures/displayScale'
+import { displayScale, withUnit } from '~/figures/displayScale'
 import { capitalized } from '~~/core/series/noun'
 import { formatDecimals, formatSigned } from '~/figures/format'
 import type { Result } from '~~/core/result'
@@ -43,5 +43,6 @@ function seasonLine({ seasons, method, columns, series }: Result): string {
   }
   const scale = displayScale(columns.value, series.unit)
   const text = (value: number) => formatSigned(value / scale.divisor, scale.decimals)
-  return `${peak.label} ${text(peak.index)} · ${trough.label} ${text(trough.index)} ${scale.unit}`
+  const ends = `${peak.label} ${text(peak.index)} · ${trough.label} ${text(trough.index)}`
+  return withUnit(ends, scale)
 }

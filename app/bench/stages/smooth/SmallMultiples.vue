@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withUnit } from '~/figures/displayScale'
 import { computed } from 'vue'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
@@ -52,7 +53,10 @@ const pictures = computed(() => {
 </script>
 
 <template>
-  <ul class="multiples" :aria-label="`Averages of ${ledger.scale.unit}`">
+  <ul
+    class="multiples"
+    :aria-label="withUnit('Averages', { unit: ledger.scale.unit && `of ${ledger.scale.unit}` })"
+  >
     <li v-for="picture in pictures" :key="picture.name">
       <v-btn
         :data-tip="`Compare ${picture.name} on one strip`"

@@ -4,8 +4,8 @@ import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import type { SmoothedTrendReport } from '~~/core/trend/report'
 import { hasSeason } from '../panel'
-import SmoothingFigures from './SmoothingFigures.vue'
-import WeightList from './WeightList.vue'
+import SmoothingFigures from '../../ways/smoothing/SmoothingFigures.vue'
+import WeightList from '../../ways/smoothing/WeightList.vue'
 
 /** A trend that follows the latest level and slope: where it stands, and the weights that it was chosen with. */
 const props = defineProps<{ result: Result }>()

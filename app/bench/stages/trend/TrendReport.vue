@@ -12,8 +12,8 @@ import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
 import { hasSeason } from '../panel'
-import CoefficientTable from './CoefficientTable.vue'
-import FitFigures from './FitFigures.vue'
+import CoefficientTable from '../../figures/CoefficientTable.vue'
+import FitFigures from '../../figures/FitFigures.vue'
 
 const props = defineProps<{ result: Result }>()
 const bench = useBench()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withUnit } from '~/figures/displayScale'
 import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import { formatChange, formatDecimals, formatSigned } from '~/figures/format'
@@ -119,7 +120,10 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
   const factor = isFactor.value
   const figure = factor
     ? formatDecimals(rawMean, 4)
-    : `${formatDecimals(rawMean / ledger.scale.divisor, ledger.scale.decimals + 1)} ${ledger.scale.unit}`
+    : withUnit(
+        formatDecimals(rawMean / ledger.scale.divisor, ledger.scale.decimals + 1),
+        ledger.scale,
+      )
   if (!adjusted) return `Mean of the ${m} raw indices ${figure}; they are not adjusted.`
   return factor
     ? `Mean of the ${m} raw indices ${figure}; each is divided by it, so that they average 1.`

@@ -44,18 +44,20 @@ const format = computed(() =>
 const cells = computed<ShownCell[]>(() => {
   const { row, width } = props
   if (width === null) return []
-  const periods = periodsInside(time.axis)
+  const { axis } = time
+  const { valueAt, labelAt } = ledger
+  const periods = periodsInside(axis)
   const first = Math.max(ledger.firstT, periods[0]! - Math.ceil(row.offset))
   const last = Math.min(ledger.lastT, periods.at(-1)! - Math.floor(row.offset))
   const all: ShownCell[] = []
   for (let t = first; t <= last; t++) {
-    const value = ledger.valueAt(row.name, t)
-    const left = xOf(time.axis, t + row.offset) - width / 2
+    const value = valueAt(row.name, t)
+    const left = xOf(axis, t + row.offset) - width / 2
     all.push({
       t,
       // A cell that the edge of the axis cuts through would show half a figure.
       text: isWhole(left, width) ? figureText(value, format.value) : '',
-      words: cellWords(row, ledger.labelAt(t), value),
+      words: cellWords(row, labelAt(t), value),
       left,
       shade: shadeAt(value),
       kinds: value === null ? ['empty', ...marksAt(t, value)] : ['cell', ...marksAt(t, value)],
@@ -99,7 +101,9 @@ function marksAt(t: number, value: Value): string[] {
     <div role="rowheader" class="head" aria-colindex="1">
       <span class="label">{{ row.label }}</span>
       <span class="means">{{
-        row.name === 'value' || row.name === 'original' ? ledger.scale.unit : row.means
+        (row.name === 'value' || row.name === 'original') && ledger.scale.unit
+          ? ledger.scale.unit
+          : row.means
       }}</span>
     </div>
     <div class="cells" role="presentation" :style="{ width: `${time.plotWidth}px` }">
@@ -112,7 +116,7 @@ function marksAt(t: number, value: Value): string[] {
         :data-t="cell.t"
         :aria-colindex="cell.t - ledger.firstT + 2"
         :aria-label="cell.words"
-        :data-tip="cell.words"
+        data-tip
         :aria-selected="cell.kinds.includes('selected')"
         :style="{
           transform: `translateX(${cell.left}px)`,

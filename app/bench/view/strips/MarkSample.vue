@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Component } from '~~/core/column/column'
-import type {} from './strips'
-import type { Mark } from '~~/core/column/column'
+import type { Component, Mark } from '~~/core/column/column'
+import { STROKES } from './strokes'
 
 /** A component's mark beside its name, so that it is known without its colour. */
 const props = defineProps<{ mark: Mark | 'band'; component: Component; opacity?: number }>()
@@ -14,13 +13,6 @@ const CLASSES: Record<Component, string> = {
   irregular: 'irregular',
   deseasonalized: 'deseasonalized',
   forecast: 'forecast',
-}
-const STROKES: Partial<Record<Mark, { width: number; dash?: string }>> = {
-  'line-points': { width: 1.3 },
-  'line-thick': { width: 2.6 },
-  'line-thin': { width: 1.4 },
-  'line-dotted': { width: 1.8, dash: '1 3' },
-  'line-dashed': { width: 1.8, dash: '5 3' },
 }
 const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props.mark]))
 </script>
@@ -42,7 +34,8 @@ const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props
       y2="6"
       stroke="currentColor"
       :stroke-width="stroke.width"
-      :stroke-dasharray="stroke.dash"
+      :stroke-dasharray="stroke.dash?.join(' ')"
+      :stroke-linecap="stroke.cap"
     />
     <circle v-if="mark === 'line-points'" cx="10" cy="6" r="2.2" fill="currentColor" />
     <circle
@@ -54,7 +47,7 @@ const stroke = computed(() => (props.mark === 'band' ? undefined : STROKES[props
       stroke="currentColor"
       stroke-width="1.3"
     />
-    <circle v-if="mark === 'dots'" cx="10" cy="6" r="2.6" fill="currentColor" opacity="0.45" />
+    <circle v-if="mark === 'dots'" cx="10" cy="6" r="2.6" fill="currentColor" />
     <path v-if="mark === 'peaks'" d="M10 10 L5.5 3 H14.5 Z" fill="currentColor" />
     <path v-if="mark === 'troughs'" d="M10 2 L5.5 9 H14.5 Z" fill="currentColor" />
     <rect

@@ -67,11 +67,17 @@ watch([() => theme.palette, () => props.scale, () => props.height, () => props.g
 const values = computed(() => {
   const { pointed, strip, scale } = props
   if (pointed === null || pointed === undefined) return []
-  return named.value.flatMap((layer) => {
+  const read = named.value.flatMap((layer) => {
     if (layer.kind !== 'series' || layer.unread) return []
     const y = layer.points.find(({ x }) => x === pointed)?.y ?? null
-    return y === null ? [] : [`${layer.label} ${figureLabel(strip, scale, y)}`]
+    return y === null ? [] : [{ layer, y }]
   })
+  // Where one line goes on as another they share a point, which is the first one's.
+  const isShared = ({ layer: { component }, y }: (typeof read)[number], place: number) =>
+    read.slice(0, place).some((one) => one.layer.component === component && one.y === y)
+  return read.flatMap((one, place) =>
+    isShared(one, place) ? [] : [`${one.layer.label} ${figureLabel(strip, scale, one.y)}`],
+  )
 })
 /** Beside the pointer, on the side where there is room. */
 const valuesPlace = computed(() => {

@@ -30,7 +30,7 @@ export function salesLayers(
   const layers: Layer[] = [layer(noun, 'original', 'line-points', pointsOf(shown, columns.value))]
   if (outside.length > 0) {
     layers.push({
-      ...layer('', 'original', 'line-thin', outside),
+      ...layer('not analysed', 'original', 'line-thin', outside),
       opacity: OUTSIDE,
     })
   }

@@ -43,7 +43,13 @@ export function stripConfiguration(
       events: [],
       layout: { padding: { top: 6, bottom: 5 }, autoPadding: false },
       scales: {
-        x: { type: 'linear', display: false, ...horizontalRange(drawing) },
+        // The shared axis is drawn once, below all strips: here it only places.
+        x: {
+          type: 'linear',
+          display: false,
+          ticks: { display: false, maxTicksLimit: 2 },
+          ...horizontalRange(drawing),
+        },
         y: {
           type: 'linear',
           beginAtZero: false,

@@ -71,18 +71,22 @@ export function rangeOfStrip({
   layers,
   baseline: base,
 }: Strip): { low: number; high: number } | null {
-  const counted = layers.flatMap((layer) =>
-    layer.kind === 'gaps' || (layer.kind === 'series' && layer.mark === 'dots') ? [] : [layer],
-  )
-  const figures = counted.flatMap((layer) =>
-    (layer.kind === 'band' ? [...layer.lower, ...layer.upper] : layer.points).flatMap(({ y }) =>
-      y === null ? [] : [y],
-    ),
-  )
-  if (figures.length === 0) return null
-  const all = base === null ? figures : [...figures, base]
-  const low = all.reduce((a, b) => Math.min(a, b))
-  const high = all.reduce((a, b) => Math.max(a, b))
+  let low = base ?? Infinity
+  let high = base ?? -Infinity
+  let hasFigure = false
+  const reach = (points: readonly Point[]) => {
+    for (const { y } of points) {
+      if (y === null) continue
+      hasFigure = true
+      if (y < low) low = y
+      if (y > high) high = y
+    }
+  }
+  for (const layer of layers) {
+    if (layer.kind === 'band') [layer.lower, layer.upper].forEach(reach)
+    else if (layer.kind === 'series' && layer.mark !== 'dots') reach(layer.points)
+  }
+  if (!hasFigure) return null
   // Marks of turns, and the distances between them, stand beyond the values.
   const room = layers.some((layer) => layer.kind === 'gaps') ? ROOM_FOR_GAPS * (high - low) : 0
   return { low: low - room, high: high + room }

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { regressionReadings } from '~~/core/ledger/regressionReadings'
 import type { Result } from '~~/core/result'
-import CoefficientTable from './CoefficientTable.vue'
-import FitFigures from './FitFigures.vue'
+import CoefficientTable from '../../figures/CoefficientTable.vue'
+import FitFigures from '../../figures/FitFigures.vue'
 
 /** The regression of the values on trend, season and events, as an analyst reads it. */
 const props = defineProps<{ result: Result }>()

@@ -12,7 +12,7 @@ export function useWeightHand() {
   /** The weights of the result, whether chosen or fixed. */
   function present(): Weights {
     const forecast = bench.result?.forecast
-    return forecast?.by === 'smoothing' ? forecast.weights : {}
+    return forecast && 'weights' in forecast ? forecast.weights : {}
   }
 
   function move(name: WeightName, weight: number): void {

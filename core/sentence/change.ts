@@ -1,4 +1,4 @@
-import type { Piece, Word } from './word'
+import type { Piece, Word } from '../word'
 
 /**
  * What two sentences of a method say differently, word by word; words that only one of them has follow from

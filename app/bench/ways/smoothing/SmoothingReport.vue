@@ -19,7 +19,7 @@ const hand = useWeightHand()
 /** How each weight came about: in the hand all of them are held, which is not what they are. */
 const settled = computed(() => {
   const forecast = bench.result?.forecast
-  return shownWeights(forecast?.by === 'smoothing' ? forecast : ahead.value)
+  return shownWeights(forecast && 'weights' in forecast ? forecast : ahead.value)
 })
 const weights = computed(() =>
   shownWeights(ahead.value).map((weight, i) => ({
@@ -31,10 +31,8 @@ const weights = computed(() =>
 
 /** A form that is still chosen has no states of its own to hold. */
 const canHold = computed(() => {
-  const { by, ...options } = props.result.method.forecast
-  return (
-    by === 'smoothing' && 'initial' in options && options.initial === 'chosen' && !ahead.value.table
-  )
+  const { forecast } = props.result.method
+  return 'initial' in forecast && forecast.initial === 'chosen' && !ahead.value.table
 })
 function holdStart() {
   void bench.changePart({ forecast: { initial: ahead.value.initial } })

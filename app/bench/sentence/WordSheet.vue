@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { later } from '~/shell/later'
+import ChoiceList from './ChoiceList.vue'
+import { useSentence } from './sentenceStore'
+
+const BreakList = later(() => import('./BreakList.vue'))
+const EventList = later(() => import('./EventList.vue'))
+const ExclusionList = later(() => import('./ExclusionList.vue'))
+const FieldSheet = later(() => import('./FieldSheet.vue'))
+const MemberList = later(() => import('./MemberList.vue'))
+
+/** The sheets of words that are neither a choice nor fields to fill. */
+const OWN = {
+  exclude: ExclusionList,
+  breaks: BreakList,
+  events: EventList,
+  members: MemberList,
+} as const
+
+/** What a word of the sentence could be instead. */
+const props = defineProps<{ id: string }>()
+defineEmits<{ done: [] }>()
+const sentence = useSentence()
+const word = computed(() => sentence.wordOf(props.id))
+const own = computed(() => OWN[props.id as keyof typeof OWN])
+</script>
+
+<template>
+  <template v-if="word">
+    <ChoiceList
+      v-if="word.ask.kind === 'pick'"
+      :name="word.text"
+      :choices="word.ask.choices"
+      @done="$emit('done')"
+    />
+    <FieldSheet
+      v-else-if="word.ask.kind === 'fields'"
+      :lead="word.ask.lead"
+      :fields="word.ask.fields"
+      :usual="word.ask.usual"
+      @done="$emit('done')"
+    />
+    <component :is="own" v-else :method="sentence.method" @done="$emit('done')" />
+  </template>
+</template>

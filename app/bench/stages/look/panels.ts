@@ -1,0 +1,13 @@
+import { later } from '~/shell/later'
+import type { Parts } from '../panel'
+
+export const look: Parts = {
+  bar: later(() => import('./LookBar.vue')),
+  panels: [
+    {
+      needs: 'series',
+      component: later(() => import('./LookWorking.vue')),
+      shows: ({ stage }) => stage === 'look',
+    },
+  ],
+}

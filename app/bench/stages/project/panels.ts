@@ -1,0 +1,18 @@
+import { later } from '~/shell/later'
+import { useBeside } from '../../beside/besideStore'
+import type { Parts } from '../panel'
+
+export const project: Parts = {
+  panels: [
+    {
+      needs: 'result',
+      component: later(() => import('./CameAfter.vue')),
+      shows: ({ stage }) => stage === 'project' && useBeside().came !== null,
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./ForecastTotals.vue')),
+      shows: ({ stage }, result) => stage === 'project' && result.series.seasons > 1,
+    },
+  ],
+}

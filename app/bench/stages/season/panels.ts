@@ -1,0 +1,28 @@
+import { later } from '~/shell/later'
+import { hasSeason, type Parts } from '../panel'
+import SeasonTests from './SeasonTests.vue'
+import SeasonWorking from './SeasonWorking.vue'
+
+/** Rows that are about one season over the years, at whatever stage they are selected. */
+const SEASON_ROWS: readonly (string | undefined)[] = ['seasonalIrregular', 'index']
+
+export const season: Parts = {
+  panels: [
+    {
+      needs: 'result',
+      component: SeasonWorking,
+      shows: ({ column }, result) => SEASON_ROWS.includes(column) && hasSeason(result),
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./LeftoverWorking.vue')),
+      shows: ({ stage, column }, result) =>
+        column === 'irregular' && (stage === 'season' || !hasSeason(result)),
+    },
+    {
+      needs: 'result',
+      component: SeasonTests,
+      shows: ({ stage }, result) => stage === 'season' && hasSeason(result),
+    },
+  ],
+}

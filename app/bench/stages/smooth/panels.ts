@@ -1,0 +1,13 @@
+import { later } from '~/shell/later'
+import type { Parts } from '../panel'
+
+export const smooth: Parts = {
+  bar: later(() => import('./SmoothBar.vue')),
+  panels: [
+    {
+      needs: 'series',
+      component: later(() => import('./SmoothWorking.vue')),
+      shows: ({ stage }) => stage === 'smooth',
+    },
+  ],
+}

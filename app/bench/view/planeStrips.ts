@@ -1,0 +1,60 @@
+import { computed } from 'vue'
+import { peakSpacing } from '~~/core/seasonality/peakSpacing'
+import { useBeside } from '../beside/besideStore'
+import { methodName } from '../compare/comparison'
+import { usePins } from '../compare/pinStore'
+import { useCheck } from '../stages/check/checkStore'
+import { stripsOf } from '../stages/stages'
+import { useBench } from '../study/benchStore'
+import { useLedger } from './ledgerStore'
+
+/** The strips of the present stage, made of the result and of what is looked at beside it; at Look with its turns. */
+export function usePlaneStrips() {
+  const bench = useBench()
+  const ledger = useLedger()
+  const beside = useBeside()
+  const pins = usePins()
+  const check = useCheck()
+
+  const peaks = computed(() =>
+    bench.shown && ledger.stage === 'look'
+      ? peakSpacing(bench.shown.columns.value, bench.shown.series.seasons, beside.halfWidth)
+      : null,
+  )
+  /** The values that the method does not look at, each joined to the span by its nearest. */
+  const outside = computed(() =>
+    (bench.series?.values ?? []).flatMap((y, i) => {
+      const x = i + 1
+      if (x <= ledger.firstT) return [{ x, y }]
+      return x >= ledger.lastActual ? [{ x, y }] : x === ledger.firstT + 1 ? [{ x, y: null }] : []
+    }),
+  )
+  const hasOutside = computed(
+    () => ledger.firstT > 1 || ledger.lastActual < (bench.series?.values.length ?? 0),
+  )
+  /** At Check, what forecasts from earlier origins would have been. */
+  const tried = computed(() =>
+    ledger.stage === 'check' && check.shows === 'tries' && check.tried
+      ? { all: check.tries, one: check.tried }
+      : null,
+  )
+  const strips = computed(() =>
+    bench.shown
+      ? stripsOf(ledger.stage, bench.shown, {
+          scale: ledger.scale,
+          noun: bench.shown.series.noun,
+          inspected: ledger.inspected,
+          peaks: peaks.value,
+          ghost: pins.ghost?.result ?? null,
+          pinned: pins.others.map(({ result }) => ({
+            name: methodName(result),
+            result,
+          })),
+          tried: tried.value,
+          outside: hasOutside.value ? outside.value : [],
+          oneScale: ledger.oneScale,
+        })
+      : [],
+  )
+  return { peaks, strips }
+}

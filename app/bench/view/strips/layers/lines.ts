@@ -1,0 +1,93 @@
+import { faded } from '~/theme/palette'
+import { columnWidth } from '../../axis/timeAxis'
+import type { Point } from '../strips'
+import { STROKES } from '../strokes'
+import {
+  drawPoints,
+  inWindow,
+  pathAround,
+  POINTS_FROM_PX,
+  type Canvas,
+  type SeriesLayer,
+} from './canvas'
+
+const POINT_RADIUS = 2.3
+/** Of a value between two gaps, which has no line to stand on. */
+const LONE_RADIUS = 1.5
+
+const RING = { radius: 4.5, width: 1.3 }
+const DOT_RADIUS = 2.6
+/** Side of a point that stands close to others. */
+const SPECK = 1.6
+
+/** A line, with a point at every value where there is room. */
+export function drawLine(canvas: Canvas, { points, mark, component, opacity }: SeriesLayer) {
+  const { context, axis, palette } = canvas
+  const { width, dash = [], cap = 'butt' } = STROKES[mark]!
+  const colour = faded(palette[component], opacity ?? 1)
+  const shown = inWindow(points, axis)
+  context.strokeStyle = context.fillStyle = colour
+  context.lineWidth = width
+  context.lineJoin = 'round'
+  context.lineCap = cap
+  context.setLineDash(dash)
+  context.beginPath()
+  trace(canvas, shown)
+  context.stroke()
+  if (mark !== 'line-points') return
+  const isDotted = columnWidth(axis) > POINTS_FROM_PX
+  drawPoints(canvas, isDotted ? shown : alone(shown), isDotted ? POINT_RADIUS : LONE_RADIUS)
+}
+
+/** Values that stand alone: rings around others, or dots. */
+export function drawLone(canvas: Canvas, { points, mark, component, opacity }: SeriesLayer) {
+  const { context, axis, palette } = canvas
+  const shown = inWindow(points, axis)
+  context.fillStyle = context.strokeStyle = faded(palette[component], opacity ?? 1)
+  if (mark === 'dots') {
+    const isDotted = columnWidth(axis) > POINTS_FROM_PX
+    return isDotted
+      ? drawPoints(insideHeight(canvas), shown, DOT_RADIUS)
+      : drawSpecks(insideHeight(canvas), shown)
+  }
+  context.lineWidth = RING.width
+  context.setLineDash([])
+  pathAround(canvas, shown, RING.radius)
+  context.stroke()
+}
+
+/** What lies beyond the scale stands at its edge. */
+function insideHeight(canvas: Canvas): Canvas {
+  const { top, bottom } = canvas
+  const within = (pixel: number) => Math.min(bottom - DOT_RADIUS, Math.max(top + DOT_RADIUS, pixel))
+  return { ...canvas, y: (value) => within(canvas.y(value)) }
+}
+
+/** Adds a line through points to the path, broken where a value is missing. */
+function trace({ context, x, y }: Canvas, points: readonly Point[]) {
+  let isDown = false
+  for (const point of points) {
+    if (point.y === null) isDown = false
+    else if (isDown) context.lineTo(x(point.x), y(point.y))
+    else {
+      context.moveTo(x(point.x), y(point.y))
+      isDown = true
+    }
+  }
+}
+
+/** Points that stand too close for circles, which would hide each other and what lies beneath. */
+function drawSpecks({ context, x, y }: Canvas, points: readonly Point[]) {
+  for (const point of points) {
+    if (point.y === null) continue
+    context.fillRect(x(point.x) - SPECK / 2, y(point.y) - SPECK / 2, SPECK, SPECK)
+  }
+}
+
+/** Values between two gaps: they must not go with the zoom. */
+function alone(points: readonly Point[]): Point[] {
+  return points.filter(
+    ({ y }, i) =>
+      y !== null && (points[i - 1]?.y ?? null) === null && (points[i + 1]?.y ?? null) === null,
+  )
+}

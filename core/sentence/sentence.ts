@@ -1,0 +1,56 @@
+import type { Calendar } from '../calendar/calendar'
+import { wayOf } from '../decompose/ways'
+import type { Method } from '../method'
+import { capitalized, nounOf } from '../series/noun'
+import type { Series } from '../series/series'
+import type { Piece } from '../word'
+import { modelWord, wayWord } from './decomposition'
+import { forecastPieces, horizonWord, levelsWord, limitsWord } from './forecast'
+import { trendPieces } from './trend'
+import { exclusionPieces, missingPieces, spanWord } from './values'
+
+/**
+ * The method in one sentence, every choice a word of its own.
+ *
+ * @param method complete
+ * @example Sales of *all 120 months* as *multiplicative*, by *ratio to a 2×12 moving average*; indices
+ *   by *mean*, *adjusted to average 1*; trend *a straight line* through *all 120 months*; project
+ *   *12 months* *by decomposition*, with *80% and 95%* limits *of the model*.
+ */
+export function methodSentence(method: Method, series: Series): Piece[] {
+  const { decompose, forecast } = method
+  const { calendar } = series
+  const way = wayOf(decompose.by)
+  return [
+    `${capitalized(nounOf(series))} of `,
+    spanWord(method, series),
+    ...missingPieces(method, series),
+    ' as ',
+    modelWord(method),
+    way.says(calendar, decompose.model).lead,
+    wayWord(method, calendar),
+    ...way.words(decompose, calendar),
+    ...exclusionPieces(method),
+    '; trend ',
+    ...trendPieces(method, series),
+    '; project ',
+    horizonWord(forecast.horizon, calendar),
+    ' ',
+    ...forecastPieces(method, calendar),
+    ', with ',
+    levelsWord(forecast.levels),
+    ' limits ',
+    limitsWord(forecast),
+    '.',
+  ]
+}
+
+/** The pieces as plain text. */
+export function sentenceText(pieces: readonly Piece[]): string {
+  return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('')
+}
+
+/** The forecast in a few words: `by regression, multiplicative, with every season against the average and no events`. */
+export function forecastWords(method: Method, calendar: Calendar): string {
+  return sentenceText(forecastPieces(method, calendar))
+}

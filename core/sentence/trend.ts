@@ -1,0 +1,121 @@
+import type { Calendar } from '../calendar/calendar'
+import { countPeriods, onePeriod } from '../calendar/labels'
+import { formatPeriod, periodAt } from '../calendar/period'
+import { spanOf } from '../completeMethod'
+import type { MethodChange } from '../finding'
+import { forecastWayOf } from '../forecast/ways'
+import type { Method } from '../method'
+import { hasDays } from '../regression/timeVariable'
+import type { Series } from '../series/series'
+import { breakChange, formChange, smoothedChange } from '../trend/formChange'
+import { FITTED_FORM_NAMES, TREND_FORM_NAMES, TREND_FORMS } from '../trend/forms'
+import type { TrendOptions } from '../trend/options'
+import { TREND_SMOOTHINGS, type TrendSmoothing } from '../trend/smoothed'
+import { breakWords, SLOPE_SAYS } from '../trend/words'
+import type { Choice, Field, Piece, Word } from '../word'
+
+/** The form of the trend, its breaks, and what it is fitted to: `a straight line through all 120 months`. */
+export function trendPieces(method: Method, series: Series): Piece[] {
+  const { trend } = method
+  const form: Word = {
+    id: 'trend',
+    text: TREND_FORMS[trend.form].says,
+    ask: { kind: 'pick', choices: trendChoices(method, series) },
+  }
+  const { calendar } = series
+  const breaks: Piece[] = trend.breaks
+    ? [' at ', { id: 'breaks', text: breakWords(trend.breaks, calendar), ask: { kind: 'own' } }]
+    : []
+  const slope: Piece[] = trend.form === 'smoothed' ? [' ', slopeWord(trend.smoothing)] : []
+  const fitted: Word = {
+    id: 'trendFit',
+    text: fittedWords(trend, periodsOf(method, series), calendar),
+    ask: trendFitAsk(method, series),
+  }
+  return [form, ...slope, ...breaks, ' through ', fitted]
+}
+
+function trendChoices(method: Method, series: Series): Choice[] {
+  const { trend } = method
+  const { calendar, start } = series
+  const { firstT, lastT } = spanOf(method, series)
+  const from = Math.max(firstT, lastT - (trend.last ?? Infinity) + 1)
+  const middle = formatPeriod(
+    periodAt(start, Math.round((from + lastT) / 2), calendar.seasons),
+    calendar,
+  )
+  const { fitsTrend } = forecastWayOf(method.forecast.by)
+  const offered = fitsTrend ? FITTED_FORM_NAMES : TREND_FORM_NAMES
+  return offered.map((form) => ({
+    text: TREND_FORMS[form].says,
+    means: TREND_FORMS[form].means,
+    chosen: form === trend.form,
+    change: changeTo(form),
+  }))
+
+  function changeTo(form: TrendOptions['form']): MethodChange {
+    if (form === 'smoothed') return smoothedChange()
+    if (form !== 'breaks') return formChange(form)
+    return breakChange(trend.breaks ?? [{ period: middle, level: false }])
+  }
+}
+
+function slopeWord(smoothing: TrendSmoothing): Word {
+  const choices = TREND_SMOOTHINGS.map((one) => ({
+    ...SLOPE_SAYS[one],
+    chosen: one === smoothing,
+    change: smoothedChange(one),
+  }))
+  return { id: 'slope', text: SLOPE_SAYS[smoothing].text, ask: { kind: 'pick', choices } }
+}
+
+/** How many periods are analysed. */
+function periodsOf(method: Method, series: Series): number {
+  const { firstT, lastT } = spanOf(method, series)
+  return lastT - firstT + 1
+}
+
+/** `all 120 months`, `the last 60 months, in days` */
+function fittedWords({ last, time }: TrendOptions, periods: number, calendar: Calendar): string {
+  const what =
+    last === undefined
+      ? `all ${countPeriods(periods, calendar)}`
+      : `the last ${countPeriods(last, calendar)}`
+  return time === 'days' ? `${what}, in days` : what
+}
+
+function trendFitAsk(method: Method, series: Series): Word['ask'] {
+  const { trend } = method
+  const { calendar } = series
+  const periods = periodsOf(method, series)
+  const per = onePeriod(calendar)
+  return {
+    kind: 'fields',
+    lead: `The trend is fitted to the ${calendar.seasons < 2 ? 'series' : 'deseasonalized series'}. Limits need more than ${calendar.seasons + 1} ${per}s.`,
+    fields: [
+      {
+        kind: 'number',
+        label: 'through the last',
+        path: ['trend', 'last'],
+        value: trend.last ?? periods,
+        ...{ least: Math.min(3, periods), most: periods, unit: `${per}s` },
+        shortcuts: [{ text: `all ${periods}`, value: undefined }],
+      },
+      ...(hasDays(calendar) && trend.form !== 'smoothed'
+        ? [
+            {
+              kind: 'choice',
+              label: 'time counted in',
+              path: ['trend', 'time'],
+              value: trend.time,
+              options: [
+                { value: 'code', text: `${per}s, all alike` },
+                { value: 'days', text: 'days' },
+              ],
+            } satisfies Field,
+          ]
+        : []),
+    ],
+    usual: { trend: { last: undefined, time: undefined } },
+  }
+}
