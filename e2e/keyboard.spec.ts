@@ -14,11 +14,19 @@ async function focused(page: Page): Promise<string> {
   })
 }
 
+/** Until the next frame is over: an open menu takes the keyboard from what stands behind it a frame after the key. */
+async function frameIsOver(page: Page): Promise<void> {
+  await page.evaluate(
+    () => new Promise((over) => requestAnimationFrame(() => requestAnimationFrame(over))),
+  )
+}
+
 /** Presses a key until the keyboard is on what is wanted. */
 async function reach(page: Page, wanted: RegExp, key = 'Tab'): Promise<void> {
   const passed: string[] = []
   for (let presses = 0; presses < 90; presses++) {
     await page.keyboard.press(key)
+    await frameIsOver(page)
     const at = await focused(page)
     if (wanted.test(at)) return
     passed.push(at)

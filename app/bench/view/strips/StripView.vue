@@ -4,7 +4,7 @@ import type { DisplayScale } from '~/figures/displayScale'
 import { useTheme } from '~/theme/themeStore'
 import { xOf, type TimeAxis } from '../axis/timeAxis'
 import MarkSample from './MarkSample.vue'
-import { Chart, figureLabel, redraw, stripConfiguration } from './stripChart'
+import { Chart, figureLabel, redraw, stripConfiguration, type StripDrawing } from './stripChart'
 import type { Point, Strip } from './strips'
 import { stripSummary } from './summary'
 
@@ -23,17 +23,19 @@ const theme = useTheme()
 const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
 const canvas = ref<HTMLCanvasElement | null>(null)
 let chart: Chart<'line', Point[]> | null = null
+let drawn: StripDrawing
 
-function drawing() {
+function drawing(): StripDrawing {
   const { strip, axis, scale, gutter } = props
   return { strip, axis, scale, gutter, palette: theme.palette }
 }
 
 function make() {
   chart?.destroy()
+  drawn = drawing()
   canvas.value!.width = props.gutter + props.axis.width
   canvas.value!.height = props.height
-  chart = new Chart(canvas.value!, stripConfiguration(drawing(), drawing))
+  chart = new Chart(canvas.value!, stripConfiguration(drawn, drawing))
 }
 onMounted(make)
 
@@ -59,7 +61,11 @@ watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]
   if (!chart) return
   // The number of ticks goes with a strip's share of the height.
   if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
-  else redraw(chart, drawing())
+  else {
+    const before = drawn
+    drawn = drawing()
+    redraw(chart, drawn, before)
+  }
 })
 watch([() => theme.palette, () => props.scale, () => props.height, () => props.gutter], make)
 
