@@ -105,6 +105,11 @@ for (const { name, width, height, zoom } of SCREENS) {
           await expect.poll(() => faultsOf(page), { message: `${stage}, ${model}` }).toEqual([])
         }
       }
+      await path.getByRole('button', { name: /^Season/ }).click()
+      await page.keyboard.press('f')
+      await expect(page.getByRole('table', { name: /by year and season/ })).toBeVisible()
+      await expect.poll(() => faultsOf(page), { message: 'folded' }).toEqual([])
+      await page.keyboard.press('f')
       await chooseWord(page, 'forecast', 'by regression')
       for (const stage of ['Trend', 'Project']) {
         await path.getByRole('button', { name: new RegExp(`^${stage}`) }).click()

@@ -32,7 +32,7 @@ export function hasSeason({ method }: Result): boolean {
 export interface Parts {
   /** A line of words above the strips. */
   readonly bar?: Component
-  /** What lies over the first strip, to be taken hold of there. */
+  /** What lies over the chart of the first strip, to be taken hold of there; it is given `top` and `height` of it. */
   readonly overlay?: Component
   /** Parts of the working, in the order in which they stand. */
   readonly panels: readonly Panel[]

@@ -4,7 +4,8 @@ import { useLedger } from './ledgerStore'
 import { useWindow } from './windowStore'
 import { columnWidth, type TimeAxis } from './axis/timeAxis'
 import StripView from './strips/StripView.vue'
-import { heightsOf, type Strip } from './strips/strips'
+import { heightsOf } from './strips/caption'
+import type { Strip } from './strips/strips'
 
 /** Strips over one another on one axis, the cursor's column washed through all of them. */
 const props = defineProps<{
@@ -21,7 +22,9 @@ const props = defineProps<{
 }>()
 const ledger = useLedger()
 const time = useWindow()
-const heights = computed(() => heightsOf(props.strips, props.height))
+const heights = computed(() =>
+  heightsOf(props.strips, props.height, { gutter: time.gutter, plotWidth: props.axis.width }),
+)
 </script>
 
 <template>

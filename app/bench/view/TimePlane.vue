@@ -19,7 +19,7 @@ import PlaneActions from './PlaneActions.vue'
 import { usePlaneStrips } from './planeStrips'
 import RefusalNotice from './RefusalNotice.vue'
 import { useSelection } from './selectionStore'
-import { heightsOf } from './strips/strips'
+import { captionHeight, heightsOf, isNamedOver } from './strips/caption'
 import StripStack from './StripStack.vue'
 import { useWindow } from './windowStore'
 
@@ -55,8 +55,14 @@ const stripsHeight = computed(() => {
   const room = frameHeight.value - 52 - barHeight - 34 - 34 - rows - 16
   return Math.max(LEAST_STRIP * strips.value.length, 240, Math.min(560, room))
 })
-/** Pixels of the first strip. */
-const firstHeight = computed(() => heightsOf(strips.value, stripsHeight.value)[0] ?? 0)
+/** Where the chart of the first strip stands, in pixels of the plane. */
+const firstChart = computed(() => {
+  const room = { gutter: time.gutter, plotWidth: time.plotWidth }
+  const [strip] = strips.value
+  if (!strip) return { top: 0, height: 0 }
+  const top = isNamedOver(room) ? captionHeight(strip, room) : 0
+  return { top, height: heightsOf(strips.value, stripsHeight.value, room)[0]! - top }
+})
 /** Folded, the grid below has a row a year and four of summary. */
 const foldedHeight = computed(() => {
   const years = Math.ceil(bench.series!.values.length / bench.series!.calendar.seasons) + 1
@@ -131,7 +137,9 @@ onBeforeUnmount(() => observer?.disconnect())
       @dblclick="pointer.back"
       @wheel="pointer.wheel"
     >
-      <div v-if="zone" class="zone" :style="zone"><span class="zone-word">forecast</span></div>
+      <div v-if="zone" class="zone" :style="zone">
+        <span class="zone-word" :style="{ top: `${firstChart.top + 3}px` }">forecast</span>
+      </div>
       <div v-if="marked" class="marked" :style="marked" />
       <StripStack
         :strips="strips"
@@ -144,7 +152,7 @@ onBeforeUnmount(() => observer?.disconnect())
       <component
         :is="PARTS[ledger.stage].overlay"
         v-if="bench.result && PARTS[ledger.stage].overlay"
-        :height="firstHeight"
+        v-bind="firstChart"
       />
       <div class="axis-row">
         <span v-if="cursorWords" class="cursor-words small" aria-hidden="true">
@@ -195,7 +203,6 @@ onBeforeUnmount(() => observer?.disconnect())
 
 .zone-word {
   position: absolute;
-  top: 3px;
   left: 6px;
   color: var(--forecast-text);
   font-size: 11px;

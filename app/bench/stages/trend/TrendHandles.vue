@@ -10,7 +10,11 @@ import { useLedger } from '../../view/ledgerStore'
 import { useWindow } from '../../view/windowStore'
 
 /** On the strip of the trend: where it breaks, and the first period it is fitted to, to be dragged. */
-defineProps<{ height: number }>()
+defineProps<{
+  /** Pixels from the top of the plane to the chart, and of the chart. */
+  top: number
+  height: number
+}>()
 const bench = useBench()
 const ledger = useLedger()
 const time = useWindow()
@@ -81,7 +85,12 @@ const handles = computed(() => {
   <div
     v-if="bench.result"
     class="handles"
-    :style="{ left: `${time.gutter}px`, width: `${time.plotWidth}px`, height: `${height}px` }"
+    :style="{
+      top: `${top}px`,
+      left: `${time.gutter}px`,
+      width: `${time.plotWidth}px`,
+      height: `${height}px`,
+    }"
   >
     <AxisHandle
       v-for="{ id, t, left, name, isIn } in handles"
@@ -114,7 +123,6 @@ const handles = computed(() => {
 .handles {
   position: absolute;
   z-index: 1;
-  top: 0;
   pointer-events: none;
 }
 

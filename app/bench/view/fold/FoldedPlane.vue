@@ -174,7 +174,7 @@ function nameAt(x: number): string {
   display: flex;
   position: relative;
   flex-wrap: wrap;
-  gap: 0 16px;
+  gap: 6px 16px;
   padding: 4px 12px;
   background: var(--paper);
 }

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { withUnit } from '~/figures/displayScale'
 import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
-import { formatChange, formatDecimals, formatSigned } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
-import { traitsOf } from '~~/core/decompose/ways'
 import type { SeasonRow } from '~~/core/examine'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../../study/benchStore'
@@ -13,7 +10,9 @@ import { cssShade, rangeOf, shadeOf } from '../ledger/shade'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
-import type { FoldCell, FoldGrid } from './foldGrid'
+import { shortLabel, type FoldCell, type FoldGrid } from './foldGrid'
+import { seasonSummary, summaryText, summaryWords, type SummaryLine } from './seasonSummary'
+import TurnedSummary from './TurnedSummary.vue'
 
 const props = defineProps<{ grid: FoldGrid; row: Column; cursorSeason: number | null }>()
 const bench = useBench()
@@ -26,17 +25,17 @@ const range = computed(() =>
   rangeOf(props.grid.years.flatMap(({ cells }) => cells.map(({ value }) => value))),
 )
 const width = computed(() => time.plotWidth / props.grid.seasons.length)
-/** Below this a cell's number does not fit; its shade stays. */
+/** Below this a cell's number does not fit: its shade stays, and the summary stands with its seasons down. */
 const numbersFit = computed(() => width.value >= 30)
+const TURNED_COLUMN_PX = 50
 const format = computed(() =>
   cellFormat(
     props.row,
     props.grid.years.flatMap(({ cells }) => cells.map(({ value }) => value)),
     ledger.scale,
-    width.value,
+    numbersFit.value ? width.value : TURNED_COLUMN_PX,
   ),
 )
-const isFactor = computed(() => props.row.measure === 'factor')
 
 function text(value: Value): string {
   return numbersFit.value ? figureText(value, format.value) : ''
@@ -56,79 +55,17 @@ function isSelected({ t }: FoldCell): boolean {
   return selection.selected?.t === t && selection.selected?.column === props.row.name
 }
 
-interface SummaryRow {
-  readonly name: string
-  readonly cells: readonly string[]
-  readonly kind?: 'quiet' | 'index' | 'plain'
-}
-
-/** What the indices came to, season by season in the order of the columns, and how steady they are. */
-const summary = computed<{ rows: SummaryRow[]; words: string } | null>(() => {
-  const { result } = bench
-  const column = props.row.name
-  if (!result || (column !== 'seasonalIrregular' && column !== 'index')) return null
-  const { decompose } = result.method
-  const { seasonMayChange } = traitsOf(decompose)
-  if (column === 'index' && !seasonMayChange) return null
-  const rows = props.grid.seasons.map(({ season }) => result.seasons[season - 1]!)
-  const of = (name: string, value: (row: SeasonRow) => Value, kind?: SummaryRow['kind']) => ({
-    name,
-    kind,
-    cells: rows.map((row) => text(value(row))),
-  })
-  const ends = [
-    of('without first year', ({ withoutFirst }) => withoutFirst, 'quiet'),
-    of('without last year', ({ withoutLast }) => withoutLast, 'quiet'),
-  ]
-  const reads = { name: 'reads', cells: rows.map(({ index }) => reading(index)) }
-  if (seasonMayChange || !('average' in decompose)) {
-    return {
-      rows: [
-        of('mean of the years', ({ raw }) => raw),
-        of('last year’s index', ({ index }) => index, 'index'),
-        reads,
-        ...ends,
-      ],
-      words: 'The season may change from year to year; the forecast repeats that of the last year.',
-    }
-  }
-  const { decomposition } = result
-  return {
-    rows: [
-      of(decompose.average.replace('-', ' '), ({ raw }) => raw),
-      of('standard error', ({ standardError }) => standardError, 'quiet'),
-      of('index', ({ index }) => index, 'index'),
-      reads,
-      ...ends,
-    ],
-    words:
-      'rawIndexMean' in decomposition
-        ? adjustmentWords(decomposition.rawIndexMean, decompose.adjust)
-        : '',
-  }
-})
-
-function reading(index: number): string {
-  if (!isFactor.value) {
-    return formatSigned(index / format.value.divisor, format.value.decimals)
-  }
-  return formatChange((index - 1) * 100, 0)
-}
-
-function adjustmentWords(rawMean: number, adjusted: boolean): string {
-  const m = props.grid.seasons.length
-  const factor = isFactor.value
-  const figure = factor
-    ? formatDecimals(rawMean, 4)
-    : withUnit(
-        formatDecimals(rawMean / ledger.scale.divisor, ledger.scale.decimals + 1),
-        ledger.scale,
-      )
-  if (!adjusted) return `Mean of the ${m} raw indices ${figure}; they are not adjusted.`
-  return factor
-    ? `Mean of the ${m} raw indices ${figure}; each is divided by it, so that they average 1.`
-    : `Mean of the ${m} raw indices ${figure}; it is taken from each, so that they sum to 0.`
-}
+/** What the indices came to, season by season in the order of the columns. */
+const summary = computed(() => bench.result && seasonSummary(bench.result, props.row))
+const seasonRows = computed(() =>
+  props.grid.seasons.map(({ season, label }) => ({
+    label,
+    row: bench.result!.seasons[season - 1]!,
+  })),
+)
+const words = computed(() => summaryWords(bench.result!, props.row, ledger.scale))
+const textOf = (line: SummaryLine, season: SeasonRow) =>
+  summaryText(line, season, props.row, format.value)
 </script>
 
 <template>
@@ -152,8 +89,10 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
             :key="season"
             scope="col"
             :class="{ at: season === cursorSeason }"
+            :aria-label="label"
+            data-tip
           >
-            {{ label.replace('season ', '') }}
+            {{ shortLabel(label, width) }}
           </th>
         </tr>
       </thead>
@@ -178,16 +117,14 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
       <tfoot>
         <template v-if="summary">
           <tr
-            v-for="(line, i) in summary.rows"
+            v-for="(line, i) in numbersFit ? summary : []"
             :key="line.name"
-            :class="{
-              first: i === 0,
-              muted: line.kind === 'quiet',
-              index: line.kind === 'index',
-            }"
+            :class="[line.kind, { first: i === 0 }]"
           >
             <th scope="row">{{ line.name }}</th>
-            <td v-for="(cell, k) in line.cells" :key="k">{{ cell }}</td>
+            <td v-for="{ label, row: season } in seasonRows" :key="label">
+              {{ textOf(line, season) }}
+            </td>
           </tr>
         </template>
         <tr v-else class="first">
@@ -196,7 +133,13 @@ function adjustmentWords(rawMean: number, adjusted: boolean): string {
         </tr>
       </tfoot>
     </v-table>
-    <p v-if="summary" class="muted adjustment">{{ summary.words }}</p>
+    <TurnedSummary
+      v-if="summary && !numbersFit"
+      :lines="summary"
+      :seasons="seasonRows"
+      :text-of="textOf"
+    />
+    <p v-if="summary" class="muted adjustment">{{ words }}</p>
   </div>
 </template>
 
@@ -254,8 +197,12 @@ tbody tr {
   border-top: 1.5px solid var(--ink);
 }
 
+.quiet {
+  color: var(--muted);
+}
+
 .index {
-  color: var(--season);
+  color: var(--season-text);
   font-weight: 700;
 }
 

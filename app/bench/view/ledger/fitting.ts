@@ -2,6 +2,7 @@ import type { DisplayScale } from '~/figures/displayScale'
 import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
+import { textWidth } from '../textWidth'
 import { rangeOf } from './shade'
 
 /** What cells of a row are shown with. */
@@ -10,10 +11,6 @@ export interface CellFormat {
   readonly decimals: number
 }
 
-/** Pixels of one figure, of a mark between figures and of a sign, at the size of the ledger. */
-const FIGURE_PX = 6.9
-const MARK_PX = 3.4
-const SIGN_PX = 7.2
 /** What a cell keeps free at both sides together, so that figures of neighbours never touch. */
 const MARGIN_PX = 7
 /** Narrower columns are shaded marks. */
@@ -52,17 +49,9 @@ export function widestFigure(values: readonly Value[], { divisor, decimals }: Ce
   const range = rangeOf(values)
   if (!range) return NARROWEST_PX
   const widths = [range.low, range.high].map((value) =>
-    widthOf(formatDecimals(value / divisor, decimals)),
+    textWidth(formatDecimals(value / divisor, decimals)),
   )
   return Math.max(NARROWEST_PX, Math.ceil(Math.max(...widths) + MARGIN_PX))
-}
-
-function widthOf(text: string): number {
-  let width = 0
-  for (const character of text) {
-    width += /\d/.test(character) ? FIGURE_PX : /[.,\s’]/.test(character) ? MARK_PX : SIGN_PX
-  }
-  return width
 }
 
 /** The narrowest columns in which every figure of every row can be read. */

@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { DisplayScale } from '~/figures/displayScale'
 import { useTheme } from '~/theme/themeStore'
 import { xOf, type TimeAxis } from '../axis/timeAxis'
+import { captionHeight, isNamedOver, namesOf } from './caption'
 import MarkSample from './MarkSample.vue'
 import { Chart, figureLabel, redraw, stripConfiguration, type StripDrawing } from './stripChart'
 import type { Point, Strip } from './strips'
@@ -21,20 +22,23 @@ const props = defineProps<{
 }>()
 const theme = useTheme()
 const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
+const room = computed(() => ({ gutter: props.gutter, plotWidth: props.axis.width }))
+const over = computed(() => (isNamedOver(room.value) ? captionHeight(props.strip, room.value) : 0))
+const chartHeight = computed(() => props.height - over.value)
 const canvas = ref<HTMLCanvasElement | null>(null)
 let chart: Chart<'line', Point[]> | null = null
 let drawn: StripDrawing
 
 function drawing(): StripDrawing {
   const { strip, axis, scale, gutter } = props
-  return { strip, axis, scale, gutter, palette: theme.palette }
+  return { strip, axis, scale, gutter, height: chartHeight.value, palette: theme.palette }
 }
 
 function make() {
   chart?.destroy()
   drawn = drawing()
   canvas.value!.width = props.gutter + props.axis.width
-  canvas.value!.height = props.height
+  canvas.value!.height = drawn.height
   chart = new Chart(canvas.value!, stripConfiguration(drawn, drawing))
 }
 onMounted(make)
@@ -57,17 +61,16 @@ watch(
 onBeforeUnmount(() => clearTimeout(waiting))
 onBeforeUnmount(() => chart?.destroy())
 
-watch([() => props.strip, () => props.axis], ([strip, axis], [oldStrip, oldAxis]) => {
+watch([() => props.strip, () => props.axis], ([, axis], [, oldAxis]) => {
   if (!chart) return
-  // The number of ticks goes with a strip's share of the height.
-  if (strip.share !== oldStrip.share || axis.width !== oldAxis.width) make()
+  if (axis.width !== oldAxis.width) make()
   else {
     const before = drawn
     drawn = drawing()
     redraw(chart, drawn, before)
   }
 })
-watch([() => theme.palette, () => props.scale, () => props.height, () => props.gutter], make)
+watch([() => theme.palette, () => props.scale, chartHeight, () => props.gutter], make)
 
 /** What every named layer shows at the period under the pointer. */
 const values = computed(() => {
@@ -96,13 +99,13 @@ const valuesPlace = computed(() => {
 </script>
 
 <template>
-  <figure class="strip" :style="{ height: `${height}px` }">
-    <figcaption class="title">
+  <figure class="strip" :class="{ over: over > 0 }" :style="{ minHeight: `${height}px` }">
+    <figcaption class="title" :style="over > 0 ? { minHeight: `${over}px` } : undefined">
       <span class="name">{{ strip.title }}</span>
       <span class="unit measure">{{ strip.unit }}</span>
       <span v-if="strip.spans" class="unit spans">{{ strip.spans }}</span>
       <span v-if="strip.legend" class="unit">{{ strip.legend }}</span>
-      <ul v-else-if="named.length > 1" class="layers">
+      <ul v-else-if="namesOf(strip).length > 0" class="layers">
         <li v-for="layer in named" :key="layer.label">
           <MarkSample
             :mark="layer.kind === 'series' ? layer.mark : 'band'"
@@ -125,23 +128,27 @@ const valuesPlace = computed(() => {
 </template>
 
 <style scoped>
+/* Words and chart share a place, so that the strip is as high as the higher of the two. */
 .strip {
   position: relative;
+  display: grid;
+  align-content: start;
+  grid-template-columns: 100%;
   margin: 0;
+  box-sizing: border-box;
   border-bottom: 1px solid var(--rule);
 }
 
 canvas {
   display: block;
+  grid-area: 1 / 1;
 }
 
 .title {
-  position: absolute;
-  top: 6px;
-  left: 12px;
-  width: calc(var(--gutter) - 60px);
-  max-height: calc(100% - 8px);
-  overflow: hidden;
+  grid-area: 1 / 1;
+  width: calc(var(--gutter) - 48px);
+  padding: 6px 0 4px 12px;
+  box-sizing: border-box;
   line-height: 1.3;
   pointer-events: none;
 }
@@ -197,9 +204,29 @@ canvas {
   gap: 3px;
 }
 
-@media (width < 980px) {
-  .layers li {
-    overflow-wrap: anywhere;
-  }
+.over canvas {
+  grid-row: 2;
+}
+
+.over .title {
+  display: flex;
+  flex-wrap: wrap;
+  align-content: start;
+  width: auto;
+  padding: 5px 12px 0;
+  box-sizing: border-box;
+  column-gap: 5px;
+}
+
+.over .name {
+  margin: 0;
+}
+
+.over .layers {
+  display: flex;
+  flex: 1 0 100%;
+  flex-wrap: wrap;
+  margin: 0;
+  column-gap: 10px;
 }
 </style>

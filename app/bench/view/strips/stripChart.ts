@@ -8,6 +8,10 @@ import { rangeOfStrip, type Point, type Strip } from './strips'
 
 Chart.register(LinearScale, LineController)
 
+/** Pixels that a figure of the vertical scale has to itself, and how many there are at the most. */
+const PX_A_FIGURE = 18
+const MOST_FIGURES = 6
+
 /** What a strip's chart is drawn from. */
 export interface StripDrawing {
   readonly strip: Strip
@@ -16,6 +20,8 @@ export interface StripDrawing {
   readonly scale: DisplayScale
   /** Pixels left of the axis, for the figures of the vertical scale. */
   readonly gutter: number
+  /** Pixels of the chart, from which the number of its figures follows. */
+  readonly height: number
 }
 
 type StripChart = Chart<'line', Point[]>
@@ -30,7 +36,7 @@ export function stripConfiguration(
   drawing: StripDrawing,
   present: () => StripDrawing,
 ): ChartConfiguration<'line', Point[]> {
-  const { palette, strip, gutter } = drawing
+  const { palette, height, gutter } = drawing
   return {
     type: 'line',
     // The layers are drawn by the plugin: the chart keeps scales, grid and figures.
@@ -62,7 +68,7 @@ export function stripConfiguration(
           ticks: {
             color: palette.muted,
             font: { family: 'Inter Variable', size: 11 },
-            maxTicksLimit: strip.share > 3 ? 6 : strip.share > 1.2 ? 4 : 2,
+            maxTicksLimit: Math.min(MOST_FIGURES, Math.max(2, Math.floor(height / PX_A_FIGURE))),
             padding: 8,
             // The gutter is wide enough: nothing to measure, turn or leave out.
             autoSkip: false,

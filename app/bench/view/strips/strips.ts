@@ -92,12 +92,6 @@ export function rangeOfStrip({
   return { low: low - room, high: high + room }
 }
 
-/** Pixels of each strip of a stack, by its share. */
-export function heightsOf(strips: readonly Strip[], height: number): number[] {
-  const all = strips.reduce((sum, { share }) => sum + share, 0)
-  return strips.map(({ share }) => Math.round((height * share) / all))
-}
-
 /** A layer of one component. */
 export function layer(
   label: string,
