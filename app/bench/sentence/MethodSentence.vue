@@ -1,21 +1,33 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useBench } from '../study/benchStore'
 import { useSentence } from './sentenceStore'
 import WordMenu from './WordMenu.vue'
 
 const bench = useBench()
 const sentence = useSentence()
+
+/** Pieces of the sentence; the mark behind a word goes with it, so that no line begins with one. */
+const parts = computed(() =>
+  sentence.pieces.map((piece, i, all) => {
+    if (typeof piece !== 'string') return { word: piece, mark: markOf(all[i + 1]) }
+    return { text: i > 0 ? piece.slice(markOf(piece).length) : piece }
+  }),
+)
+
+function markOf(piece: (typeof sentence.pieces)[number] | undefined): string {
+  return typeof piece === 'string' ? /^[.,;:)]*/.exec(piece)![0] : ''
+}
 </script>
 
 <template>
   <section class="sentence" aria-label="Method">
     <p v-if="sentence.method">
-      <template
-        v-for="(piece, i) in sentence.pieces"
-        :key="typeof piece === 'string' ? i : piece.id"
-      >
-        <template v-if="typeof piece === 'string'">{{ piece }}</template>
-        <WordMenu v-else :id="piece.id" :text="piece.text" />
+      <template v-for="({ text, word, mark }, i) in parts" :key="word?.id ?? i">
+        <span v-if="word" class="word-with-mark"
+          ><WordMenu :id="word.id" :text="word.text" />{{ mark }}</span
+        >
+        <template v-else>{{ text }}</template>
       </template>
       <span v-if="bench.calculating" class="calculating muted small" role="status">
         calculating…
@@ -40,6 +52,16 @@ const sentence = useSentence()
 p {
   margin: 0;
   line-height: 1.6;
+}
+
+.word-with-mark {
+  white-space: nowrap;
+}
+
+/* A word that is longer than a line leaves room for its mark. */
+.word-with-mark :deep(.word) {
+  max-width: calc(100vw - 48px);
+  white-space: normal;
 }
 
 /* Shown only when it takes long enough to wonder. */

@@ -30,6 +30,8 @@ const MarkedStretch = later(() => import('./MarkedStretch.vue'))
 
 /** Pixels a strip takes on average at the least, so that its name and legend have room. */
 const LEAST_STRIP = 94
+/** Pixels of the word over the forecast. */
+const ZONE_WORD_PX = 54
 /** Room at the right edge, so that the last column does not touch the working. */
 const RIGHT_MARGIN = 8
 const bench = useBench()
@@ -74,8 +76,12 @@ const foldedHeight = computed(() => {
 function placeOf(from: number, to: number) {
   const left = Math.max(0, xOf(time.axis, from - 0.5))
   const right = Math.min(time.plotWidth, xOf(time.axis, to + 0.5))
-  return left < right ? { left: `${time.gutter + left}px`, width: `${right - left}px` } : null
+  return left < right ? { left: time.gutter + left, width: right - left } : null
 }
+const pixels = ({ left, width }: { left: number; width: number }) => ({
+  left: `${left}px`,
+  width: `${width}px`,
+})
 const zone = computed(() =>
   ledger.lastT > ledger.lastActual ? placeOf(ledger.lastActual + 1, ledger.lastT) : null,
 )
@@ -137,10 +143,15 @@ onBeforeUnmount(() => observer?.disconnect())
       @dblclick="pointer.back"
       @wheel="pointer.wheel"
     >
-      <div v-if="zone" class="zone" :style="zone">
-        <span class="zone-word" :style="{ top: `${firstChart.top + 3}px` }">forecast</span>
+      <div v-if="zone" class="zone" :style="pixels(zone)">
+        <span
+          v-if="zone.width > ZONE_WORD_PX"
+          class="zone-word"
+          :style="{ top: `${firstChart.top + 3}px` }"
+          >forecast</span
+        >
       </div>
-      <div v-if="marked" class="marked" :style="marked" />
+      <div v-if="marked" class="marked" :style="pixels(marked)" />
       <StripStack
         :strips="strips"
         :axis="time.axis"

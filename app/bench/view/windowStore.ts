@@ -7,8 +7,9 @@ import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAx
 import { narrowestColumn } from './ledger/fitting'
 import { useLedger } from './ledgerStore'
 
-/** Forecast periods in the window of a stage that does not forecast. */
+/** Forecast periods in the window of a stage that does not forecast: so many, and no more than this share of it. */
 const AHEAD_ELSEWHERE = 3
+const SHARE_AHEAD = 1 / 6
 
 /** The stretch of time on the screen, and the pixels that strips and ledger give it. */
 export const useWindow = defineStore('bench-window', () => {
@@ -64,10 +65,23 @@ export const useWindow = defineStore('bench-window', () => {
    */
   function showRecent(): void {
     const columns = Math.floor(plotWidth.value / numbersFrom.value)
-    const most = stageOf(ledger.stage).seesForecast ? columns : AHEAD_ELSEWHERE
-    const ahead = Math.min(ledger.lastT - ledger.lastActual, most)
-    const to = ledger.lastActual + ahead + 0.5
+    const { seesForecast } = stageOf(ledger.stage)
+    const most = seesForecast
+      ? columns
+      : Math.min(AHEAD_ELSEWHERE, Math.floor(SHARE_AHEAD * columns))
+    const last = Math.min(ledger.lastT, ledger.lastActual + most)
+    // Where few columns fit, half of them at the least have a figure of what the stage is about.
+    const to = 0.5 + (seesForecast ? last : Math.min(last, lastOfFocus() + Math.floor(columns / 2)))
     setWindow({ from: to - columns, to })
+  }
+
+  /** The last actual period in which the row that the stage is about has a figure. */
+  function lastOfFocus(): number {
+    const focus = ledger.focusOf(ledger.stage)
+    for (let t = ledger.lastActual; t >= ledger.firstT; t--) {
+      if (ledger.valueAt(focus, t) !== null) return t
+    }
+    return ledger.lastActual
   }
 
   function showWhole(): void {
