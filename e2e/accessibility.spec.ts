@@ -1,8 +1,67 @@
-import { lookAtPages } from './accessiblePages'
+import { expectNoSeriousViolation } from './axe'
 import { expect, test } from './ownServer'
-import { openSeries } from './support'
+import { chooseWord, expectSaved, openSeries } from './support'
 
-lookAtPages('light')
+test('shelf', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: 'Wood stain' })).toBeVisible()
+  await expectNoSeriousViolation(page)
+})
+
+test('shelf with a selection, and the trash', async ({ page }) => {
+  await page.goto('/')
+  await page.getByLabel('Select Wood stain').check()
+  await expectNoSeriousViolation(page)
+  await page.goto('/trash')
+  await expect(page.getByRole('heading', { name: 'Trash' })).toBeVisible()
+  await expectNoSeriousViolation(page)
+})
+
+test('intake, empty, read and refused', async ({ page }) => {
+  await page.goto('/intake')
+  await expectNoSeriousViolation(page)
+  await page.locator('input[type=file]').setInputFiles('demo/files/exterior-paint-by-region.csv')
+  await expect(page.getByRole('button', { name: 'Keep 4 of 4 series' })).toBeVisible()
+  await expectNoSeriousViolation(page)
+  await page.getByRole('button', { name: 'Another file' }).click()
+  await page.locator('input[type=file]').setInputFiles('demo/files/brushes-and-rollers.csv')
+  await expect(page.getByRole('group')).toContainText('May 2020')
+  await expectNoSeriousViolation(page)
+})
+
+test('bench: looked at, smoothed, deseasonalized, compared, and by robust loess', async ({
+  page,
+}) => {
+  test.setTimeout(360_000)
+  await openSeries(page, 'Interior paint')
+  for (const key of ['1', '2', '4']) {
+    await page.keyboard.press(key)
+    await expectNoSeriousViolation(page)
+  }
+  await page.keyboard.press('2')
+  await page.getByRole('button', { name: 'small pictures of all orders' }).click()
+  await expectNoSeriousViolation(page)
+  await page.keyboard.press('c')
+  await expect(page.getByRole('columnheader', { name: /^Robust loess/ })).toBeVisible()
+  await expectNoSeriousViolation(page)
+  await page.keyboard.press('c')
+  await page.keyboard.press('t')
+  await expect(page.getByText(/^Nearest: /)).toBeVisible({ timeout: 60_000 })
+  await expectNoSeriousViolation(page)
+  await page.getByRole('button', { name: /^Who takes part/ }).click()
+  await expectNoSeriousViolation(page)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('t')
+  await page.keyboard.press('3')
+  await chooseWord(page, 'by', 'robust loess')
+  await page.locator('[data-row=weight] .cell').first().click()
+  await page.locator('[data-word=loess]').click()
+  await page.getByText('All parameters').click()
+  await expectNoSeriousViolation(page)
+  await page.getByRole('button', { name: 'Done' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expectSaved(page)
+})
 
 test('nothing on the pages runs against their security policy, or fails in silence', async ({
   page,

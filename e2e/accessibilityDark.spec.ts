@@ -1,3 +1,0 @@
-import { lookAtPages } from './accessiblePages'
-
-lookAtPages('dark')
