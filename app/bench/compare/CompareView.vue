@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals, formatPeriodCode } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
@@ -8,14 +7,12 @@ import { differencesOf, methodName, type Compared } from './comparison'
 import { bestOf, comparedFigures } from './figures'
 import IndexRows from './IndexRows.vue'
 import { comparisonWords } from './meaning'
-import { comparedPictures } from './pictures'
-import SmallPicture from '../figures/SmallPicture.vue'
+import PictureRows from './PictureRows.vue'
 import { MOST_PINS } from '~~/shared/api/desk'
 import { usePins } from './pinStore'
 
-/** Pixels of a picture before it is drawn as wide as its column. */
-const WIDTH = 280
-
+/** Width of the names of the rows. */
+const FIRST_COLUMN = 'min(236px, 34vw)'
 const bench = useBench()
 const ledger = useLedger()
 const pins = usePins()
@@ -29,22 +26,14 @@ const methods = computed<readonly Compared[]>(() => {
 const results = computed(() => methods.value.map(({ result }) => result))
 const differences = computed(() => differencesOf(results.value))
 
-const pictures = computed(() => comparedPictures(results.value))
 const figures = computed(() => comparedFigures(ledger.scale, results.value))
 const meaning = computed(() => comparisonWords(results.value, ledger.scale))
-
-const amount = (value: number) =>
-  formatDecimals(value / ledger.scale.divisor, ledger.scale.decimals)
 
 function title({ result }: Compared): string {
   const name = methodName(result)
   return name[0]!.toUpperCase() + name.slice(1)
 }
 
-function label(code: string): string {
-  const { frequency, seasons: count } = bench.series!.calendar
-  return formatPeriodCode(code, frequency, count)
-}
 function use(one: Compared) {
   pins.comparing = false
   void bench.change(one.document)
@@ -73,9 +62,9 @@ function use(one: Compared) {
     </p>
     <p v-if="meaning" class="meaning">{{ meaning }}</p>
     <div v-if="methods.length > 0" class="scroll">
-      <v-table :style="{ minWidth: `${236 + methods.length * 200}px` }">
+      <v-table :style="{ minWidth: `calc(${FIRST_COLUMN} + ${methods.length * 200}px)` }">
         <colgroup>
-          <col style="width: 236px" />
+          <col :style="{ width: FIRST_COLUMN }" />
           <col v-for="(one, i) in methods" :key="i" />
         </colgroup>
         <thead>
@@ -96,33 +85,7 @@ function use(one: Compared) {
             </th>
           </tr>
         </thead>
-        <tbody>
-          <template v-for="picture in pictures" :key="picture.title">
-            <tr>
-              <th scope="row">
-                {{ picture.title }}
-                <span class="muted range"
-                  >{{ amount(picture.bounds.low) }} to {{ amount(picture.bounds.high) }}</span
-                >
-              </th>
-              <td v-for="(lines, i) in picture.lines" :key="i" class="chart">
-                <SmallPicture
-                  :lines="lines"
-                  :bounds="picture.bounds"
-                  :width="WIDTH"
-                  :height="picture.height"
-                  :label="`${picture.title}, ${title(methods[i]!)}`"
-                />
-              </td>
-            </tr>
-            <tr v-if="picture.ends" class="ends">
-              <th />
-              <td v-for="(one, i) in methods" :key="i" class="muted">
-                <span>{{ label(picture.ends[0]) }}</span> <span>{{ label(picture.ends[1]) }}</span>
-              </td>
-            </tr>
-          </template>
-        </tbody>
+        <PictureRows :results="results" :titles="methods.map(title)" />
         <tbody class="figures-body">
           <tr v-for="line in figures" :key="line.name">
             <th scope="row">
@@ -213,27 +176,6 @@ td,
 .v-table :deep(td) {
   padding: 3px 12px !important;
   border-left: 1px solid var(--rule);
-}
-
-.chart {
-  padding-top: 6px !important;
-  padding-bottom: 6px !important;
-  border-top: 1px solid var(--rule);
-}
-
-.v-table :deep(th .range) {
-  display: block;
-  font-size: 11px;
-}
-
-.ends td {
-  display: table-cell;
-  padding-top: 0 !important;
-  font-size: 11px;
-}
-
-.ends td span:last-child {
-  float: right;
 }
 
 .figures-body :deep(tr:first-child > *) {

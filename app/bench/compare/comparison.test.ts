@@ -13,10 +13,11 @@ import {
   indexShare,
   leftoverSpread,
   robustLeftoverSpread,
+  commonAhead,
 } from './comparison'
 import { bestOf, comparedFigures } from './figures'
 import { comparisonWords } from './meaning'
-import { comparedPictures } from './pictures'
+import { comparedPictures, readingAt } from './pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const series: Series = {
@@ -85,6 +86,22 @@ describe('methods on equal scales', () => {
     expect(new Set(lengths)).toEqual(new Set([8 + 9]))
   })
 
+  it('pictures of methods that look at other spans stand period under period', () => {
+    const shorter = analyse(series, { ...FORMAT, span: { from: '2021-Q1', to: '2022-Q4' } })
+    const pictures = comparedPictures([additive, shorter])
+    const fit = pictures[3]!
+    const [own, short] = fit.lines.map((lines) => lines[0]!.values)
+    expect(fit.axis).toEqual({ from: 1, to: quarters.length })
+    for (const t of shorter.columns.t) expect(short![t - 1]).toBe(own![t - 1])
+    expect(short!.filter((value) => value !== null)).toHaveLength(8)
+    const last = shorter.columns.t.at(-1)!
+    const amount = (value: number) => value.toFixed(0)
+    expect(readingAt(fit, fit.lines[1]!, last + 1, amount, 'sales')).toBe('')
+    expect(readingAt(pictures[4]!, pictures[4]!.lines[1]!, last + 1, amount, 'sales')).toMatch(
+      /^limit \d+, limit \d+, forecast \d+$/,
+    )
+  })
+
   it('a single outlier decides the standard deviation and not the robust spread', () => {
     const freak = quarters.map((value, i) => (i === 9 ? value * 2 : value))
     const spoilt = analyse({ ...series, values: freak }, { ...FORMAT, decompose: { by: 'stl' } })
@@ -106,6 +123,28 @@ describe('methods on equal scales', () => {
     expect(comparisonWords([additive, additive], scale)).toMatch(
       /^All leave about the same over: .* Their forecasts come to the same sum\.$/,
     )
+  })
+
+  it('compares forecasts over the periods that all of them have', () => {
+    const scale = displayScale(quarters, 'jobs')
+    const endsAt = (to: string, horizon: number) =>
+      analyse(series, { ...FORMAT, span: { to }, forecast: { horizon } })
+    const [early, late] = [endsAt('2023-Q2', 4), endsAt('2023-Q4', 4)]
+    expect(commonAhead([early, late])).toEqual({ from: 17, to: 18 })
+    const sums = [early, late].map(({ forecast: { t, forecast } }) =>
+      forecast.reduce((sum, value, i) => (t[i]! >= 17 && t[i]! <= 18 ? sum + value : sum), 0),
+    )
+    const apart = 100 * (Math.max(...sums) / Math.min(...sums) - 1)
+    expect(comparisonWords([early, late], scale)).toContain(
+      `Their forecasts for the 2 periods that all of them forecast differ by ${apart.toFixed(1)}% in all.`,
+    )
+    const row = comparedFigures(scale, [early, late]).find(({ name }) => /^forecast/.test(name))!
+    expect(row.name).toBe('forecast, the periods that all have, together')
+    expect(row.value(early)).toBeCloseTo(sums[0]!, 9)
+    const apartAltogether = [endsAt('2022-Q4', 2), late]
+    expect(comparisonWords(apartAltogether, scale)).toContain('no period in common')
+    const names = comparedFigures(scale, apartAltogether).map(({ name }) => name)
+    expect(names.filter((name) => /^forecast/.test(name))).toEqual([])
   })
 
   it('bounds pass over what is undefined', () => {

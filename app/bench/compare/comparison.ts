@@ -86,6 +86,28 @@ export function boundsOf(lists: readonly (readonly Value[])[]): { low: number; h
   return low <= high ? { low, high } : { low: 0, high: 1 }
 }
 
+/**
+ * The periods that every method forecasts, by their time codes: methods whose spans end apart forecast other ones.
+ *
+ * @returns null where there is none
+ */
+export function commonAhead(results: readonly Result[]): { from: number; to: number } | null {
+  const from = Math.max(...results.map(({ forecast }) => forecast.t[0]!))
+  const to = Math.min(...results.map(({ forecast }) => forecast.t.at(-1)!))
+  return from <= to ? { from, to } : null
+}
+
+/** Sum of a forecast over a stretch of its periods. */
+export function forecastSum(
+  { forecast }: Result,
+  { from, to }: { from: number; to: number },
+): number {
+  return forecast.forecast.reduce((sum, value, i) => {
+    const t = forecast.t[i]!
+    return t >= from && t <= to ? sum + value : sum
+  }, 0)
+}
+
 /** The choices of a method in words, by what they decide. */
 export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const { decompose, trend, forecast, missing, span } = result.method

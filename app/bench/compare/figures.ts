@@ -3,7 +3,7 @@ import type { DisplayScale } from '~/figures/displayScale'
 import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
-import { leftoverSpread, robustLeftoverSpread } from './comparison'
+import { commonAhead, forecastSum, leftoverSpread, robustLeftoverSpread } from './comparison'
 
 /** A figure of every method, and which of them is best. */
 export interface ComparedFigure {
@@ -35,6 +35,11 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
   const levels = [...new Set(results.flatMap(({ method }) => method.forecast.levels))].sort(
     (a, b) => a - b,
   )
+  const common = commonAhead(results)
+  const isAll =
+    common !== null &&
+    results.every(({ forecast: { t } }) => t[0] === common.from && t.at(-1) === common.to)
+  const periods = isAll ? 'all periods' : 'the periods that all have,'
   const all = [
     figure('leftover, standard deviation', 'spread', leftoverSpread, 'amount', 'low'),
     figure('leftover, robust spread', 'robustSpread', robustLeftoverSpread, 'amount', 'low'),
@@ -43,7 +48,12 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
     figure('strength of trend', 'strength', (one) => strengthOf(one).trend, 3, 'high'),
     figure('R² of the trend, deseasonalized', 'rSquared', trendR2, 3, 'high'),
     figure('mean absolute error, fitted', 'mae', (one) => one.accuracy.fitted.mae, 'amount', 'low'),
-    figure('forecast, all periods together', 'forecast', totalForecast, 'amount'),
+    figure(
+      `forecast, ${periods} together`,
+      'forecast',
+      (one) => common && forecastSum(one, common),
+      'amount',
+    ),
     ...levels.map((level) =>
       figure(
         `width of the ${level}% limits, on average`,
@@ -73,10 +83,6 @@ function firstAutocorrelation({ leftover }: Result): Value {
 
 function strengthOf({ strength }: Result) {
   return strength.withoutDistrusted ?? strength
-}
-
-function totalForecast({ forecast }: Result): Value {
-  return forecast.forecast.reduce((sum, value) => sum + value, 0)
 }
 
 /** Mean distance of the limits of a level; undefined without them. */

@@ -1,7 +1,7 @@
 import { formatDecimals } from '~/figures/format'
 import { withUnit, type DisplayScale } from '~/figures/displayScale'
 import type { Result } from '~~/core/result'
-import { methodName, robustLeftoverSpread } from './comparison'
+import { commonAhead, forecastSum, methodName, robustLeftoverSpread } from './comparison'
 
 /** Methods that leave within this share of each other leave about the same. */
 const ABOUT_THE_SAME = 0.1
@@ -33,14 +33,20 @@ function leftoverWords(results: readonly Result[], scale: DisplayScale): string 
 
 /** How far the sums of the forecasts are apart, over the periods that all of them have. */
 function forecastWords(results: readonly Result[]): string {
-  const horizon = Math.min(...results.map(({ forecast }) => forecast.forecast.length))
-  const totals = results.map(({ forecast }) =>
-    forecast.forecast.slice(0, horizon).reduce((sum, value) => sum + value, 0),
-  )
+  const common = commonAhead(results)
+  if (!common) return 'Their forecasts have no period in common.'
+  const totals = results.map((result) => forecastSum(result, common))
   const [low, high] = [Math.min(...totals), Math.max(...totals)]
   if (!(low > 0)) return ''
   const apart = 100 * (high / low - 1)
+  const count = common.to - common.from + 1
+  const beginsAlike = results.every(({ forecast }) => forecast.t[0] === common.from)
+  const periods = beginsAlike
+    ? `the next ${count} periods`
+    : count === 1
+      ? 'the one period that all of them forecast'
+      : `the ${count} periods that all of them forecast`
   return apart < 0.05
-    ? 'Their forecasts come to the same sum.'
-    : `Their forecasts for the next ${horizon} periods differ by ${formatDecimals(apart, apart < 10 ? 1 : 0)}% in all.`
+    ? `Their forecasts${beginsAlike ? '' : ` for ${periods}`} come to the same sum.`
+    : `Their forecasts for ${periods} differ by ${formatDecimals(apart, apart < 10 ? 1 : 0)}% in all.`
 }

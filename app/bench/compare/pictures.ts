@@ -3,89 +3,141 @@ import type { Value } from '~~/core/series/series'
 import type { SmallLine } from '../figures/SmallPicture.vue'
 import { boundsOf, comparableComponents } from './comparison'
 
-/** The same picture of every method, on one scale. */
+/** Time codes of the first and the last period of a picture. */
+export interface PictureAxis {
+  readonly from: number
+  readonly to: number
+}
+
+/** The same picture of every method, on one scale and one axis. */
 export interface ComparedPicture {
   readonly title: string
   readonly height: number
   readonly bounds: { readonly low: number; readonly high: number }
-  /** Codes of its first and last period; null where the picture below has the same. */
-  readonly ends: readonly [string, string] | null
-  /** For each method its lines. */
+  readonly axis: PictureAxis
+  /** Whether the ends of the axis are said below it; they are where the next picture has others. */
+  readonly showsEnds: boolean
+  /** For each method its lines, of a value for each period of the axis. */
   readonly lines: readonly (readonly SmallLine[])[]
 }
 
 /** Years of actual values before a forecast. */
 const YEARS_BEFORE = 2
 
+/** One kind of picture: its lines of a result, each with the time code it begins at. */
+interface Kind {
+  readonly title: string
+  readonly height: number
+  readonly axis: PictureAxis
+  readonly linesOf: (
+    result: Result,
+  ) => readonly (readonly [kind: SmallLine['kind'], from: number, values: readonly Value[]])[]
+}
+
 /** Components, fit and forecast of several results, each picture on one scale for all. */
 export function comparedPictures(results: readonly Result[]): ComparedPicture[] {
-  const ahead = Math.max(...results.map(({ forecast }) => forecast.t.length))
-  const parts: readonly (readonly [string, number, (result: Result) => SmallLine[]])[] = [
-    [
-      'Trend-cycle',
-      84,
-      (result) => [
-        { kind: 'sales', values: result.columns.value },
-        { kind: 'trendCycle', values: result.columns.trendCycle },
-      ],
-    ],
-    [
-      'What the season adds',
-      70,
-      (result) => [{ kind: 'season', values: comparableComponents(result).season }],
-    ],
-    [
-      'What is left over',
-      56,
-      (result) => [{ kind: 'irregular', values: comparableComponents(result).irregular }],
-    ],
-    [
-      'Fit',
-      84,
-      (result) => [
-        { kind: 'sales', values: result.columns.value },
-        { kind: 'fit', values: result.columns.fitted },
-      ],
-    ],
-    ['Forecast and limits', 84, (result) => forecastLines(result, ahead)],
-  ]
-  const [{ columns, series }] = results as [Result]
-  const longest = results.find(({ forecast }) => forecast.t.length === ahead)!
-  const before = columns.period.slice(-yearsBefore(series.seasons))
-  const ends: Readonly<Record<string, readonly [string, string]>> = {
-    Fit: [columns.period[0]!, columns.period.at(-1)!],
-    'Forecast and limits': [before[0]!, longest.forecast.period.at(-1)!],
-  }
-  return parts.map(([title, height, linesOf]) => {
-    const lines = results.map(linesOf)
+  const kinds = kindsOf(results)
+  return kinds.map(({ title, height, axis, linesOf }, i) => {
+    const lines = results.map((result) =>
+      linesOf(result).map(([kind, from, values]) => ({ kind, values: laidOn(axis, from, values) })),
+    )
     const bounds = boundsOf(lines.flatMap((own) => own.map(({ values }) => values)))
-    return { title, height, bounds, ends: ends[title] ?? null, lines }
+    return { title, height, bounds, axis, showsEnds: kinds[i + 1]?.axis !== axis, lines }
   })
 }
+
+function kindsOf(results: readonly Result[]): readonly Kind[] {
+  // Methods may look at other spans of the series: their periods stand under each other all the same.
+  const actual = {
+    from: Math.min(...results.map(firstOf)),
+    to: Math.max(...results.map(lastOf)),
+  }
+  const [{ series }] = results as [Result]
+  const ahead = {
+    from: Math.max(actual.from, Math.min(...results.map(lastOf)) - yearsBefore(series.seasons) + 1),
+    to: Math.max(...results.map(({ forecast }) => forecast.t.at(-1)!)),
+  }
+  return [
+    {
+      ...{ title: 'Trend-cycle', height: 84, axis: actual },
+      linesOf: (result) => [
+        sales(result),
+        ['trendCycle', firstOf(result), result.columns.trendCycle],
+      ],
+    },
+    {
+      ...{ title: 'What the season adds', height: 70, axis: actual },
+      linesOf: (result) => [['season', firstOf(result), comparableComponents(result).season]],
+    },
+    {
+      ...{ title: 'What is left over', height: 56, axis: actual },
+      linesOf: (result) => [['irregular', firstOf(result), comparableComponents(result).irregular]],
+    },
+    {
+      ...{ title: 'Fit', height: 84, axis: actual },
+      linesOf: (result) => [sales(result), ['fit', firstOf(result), result.columns.fitted]],
+    },
+    { ...{ title: 'Forecast and limits', height: 84, axis: ahead }, linesOf: forecastLines },
+  ]
+}
+
+const firstOf = ({ columns }: Result) => columns.t[0]!
+const lastOf = ({ columns }: Result) => columns.t.at(-1)!
+const sales = (result: Result) => ['sales', firstOf(result), result.columns.value] as const
 
 /** Periods of actual values before a forecast; of a series with few seasons some more. */
 function yearsBefore(seasons: number): number {
   return YEARS_BEFORE * Math.max(seasons, 4)
 }
 
-/** The last years and the forecast with its widest limits, as many periods ahead as any method has. */
-function forecastLines({ columns, forecast, series, method }: Result, ahead: number): SmallLine[] {
-  const before = columns.value.slice(-yearsBefore(series.seasons))
-  const nothing = (count: number) => Array<Value>(count).fill(null)
-  const after = (values: readonly Value[]) => [
-    ...nothing(before.length),
-    ...values,
-    ...nothing(ahead - values.length),
-  ]
+/** The forecast with its widest limits, and the actual values before it. */
+function forecastLines(result: Result): ReturnType<Kind['linesOf']> {
+  const { forecast, method } = result
+  const from = forecast.t[0]!
   const widest = forecast.limits[Math.max(...method.forecast.levels)]
   return [
-    { kind: 'sales', values: [...before, ...nothing(ahead)] },
+    sales(result),
     ...(widest
-      ? [
-          { kind: 'limit' as const, values: after(widest.lower) },
-          { kind: 'limit' as const, values: after(widest.upper) },
-        ]
+      ? [['limit', from, widest.lower] as const, ['limit', from, widest.upper] as const]
       : []),
-    { kind: 'forecast', values: after(forecast.forecast) },
+    ['forecast', from, forecast.forecast],
   ]
+}
+
+/** Values from a time code on, laid on an axis. */
+function laidOn({ from, to }: PictureAxis, first: number, values: readonly Value[]): Value[] {
+  return Array.from({ length: to - from + 1 }, (_, i) => values[from + i - first] ?? null)
+}
+
+/** What each kind of line is called where its figure is read; the sales by the noun of the series. */
+const READ: Readonly<Record<Exclude<SmallLine['kind'], 'sales'>, string>> = {
+  trendCycle: 'trend-cycle',
+  season: 'season',
+  irregular: 'left over',
+  fit: 'fit',
+  forecast: 'forecast',
+  limit: 'limit',
+}
+
+/**
+ * The figures of a method's lines at a period, in words.
+ *
+ * @param amount writes a figure
+ * @param noun what the values are
+ * @returns empty where there is none, and outside the axis
+ * @example `sales 55.1, fit 54.6`
+ */
+export function readingAt(
+  { axis }: ComparedPicture,
+  lines: readonly SmallLine[],
+  t: number,
+  amount: (value: number) => string,
+  noun: string,
+): string {
+  return lines
+    .flatMap(({ kind, values }) => {
+      const value = values[t - axis.from] ?? null
+      return value === null ? [] : [`${kind === 'sales' ? noun : READ[kind]} ${amount(value)}`]
+    })
+    .join(', ')
 }

@@ -17,7 +17,19 @@ const props = defineProps<{
   height: number
   /** What it shows, in words; a picture that is said beside it has none. */
   label?: string
+  /** Place of the value that is pointed at, from 0; it is marked. */
+  pointed?: number | null
 }>()
+/** The place under the pointer; null when it leaves. */
+const emit = defineEmits<{ point: [place: number | null] }>()
+
+const count = computed(() => props.lines[0]?.values.length ?? 0)
+
+function onMove(event: PointerEvent) {
+  const { left, width } = (event.currentTarget as Element).getBoundingClientRect()
+  const place = Math.floor(((event.clientX - left) / width) * count.value)
+  if (place >= 0 && place < count.value) emit('point', place)
+}
 
 const paths = computed(() =>
   props.lines.map(({ kind, values }) => ({
@@ -40,7 +52,17 @@ const zero = computed(() => {
     :role="label ? 'img' : undefined"
     :aria-label="label"
     :aria-hidden="label ? undefined : true"
+    @pointermove="onMove"
+    @pointerleave="emit('point', null)"
   >
+    <rect
+      v-if="pointed !== null && pointed !== undefined"
+      class="pointed"
+      :x="(pointed * width) / count"
+      y="0"
+      :width="Math.max(width / count, 1.5)"
+      :height="height"
+    />
     <line v-if="zero !== null" x1="0" :x2="width" :y1="zero" :y2="zero" class="zero" />
     <path v-for="({ kind, d }, i) in paths" :key="i" :d="d" :class="kind" />
   </svg>
@@ -55,6 +77,10 @@ svg {
 path {
   fill: none;
   vector-effect: non-scaling-stroke;
+}
+
+.pointed {
+  fill: var(--cursor-wash);
 }
 
 .zero {
