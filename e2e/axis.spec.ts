@@ -159,6 +159,15 @@ test('folded and unfolded again one is at the same period', async ({ page }) => 
   await page.keyboard.press('Home')
   await page.locator('[data-row=value] .cell[data-t="8"]').click()
   await page.keyboard.press('f')
+  await test.step('the pointer reads the years of its season, and leaves no trace', async () => {
+    const years = page.locator('.strip').first()
+    await years.hover({ position: { x: 520, y: 60 } })
+    await expect(years.locator('.values span')).toHaveText([
+      ...[2020, 2021, 2022, 2023, 2024, 2025].map((year) => new RegExp(`^${year} \\d+\\.\\d$`)),
+    ])
+    await page.mouse.move(0, 0)
+    await expect(years.locator('.values')).toHaveCount(0)
+  })
   await page.keyboard.press('f')
   await expect(page.locator('.cell.selected')).toHaveAttribute('data-t', '8')
 })

@@ -133,7 +133,12 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
     await page.keyboard.press('f')
     await page.keyboard.press('p')
     await page.keyboard.press('c')
-    await expect(page.getByRole('heading', { name: 'Methods side by side' })).toBeVisible()
+    const fit = page
+      .getByRole('region', { name: 'Methods side by side' })
+      .getByRole('row', { name: /^Fit / })
+    await expect(fit).toContainText('Jun 2024')
+    await page.keyboard.press('ArrowRight')
+    await expect(fit).toContainText(/Jul 2024.*sales [\d.]+, fit [\d.]+/)
     await page.keyboard.press('c')
     await reach(page, /^button Help$/)
     await page.keyboard.press('Enter')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { periodAt } from '~~/core/calendar/period'
 import { seasonColumn } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
@@ -9,7 +9,7 @@ import type { Value } from '~~/core/series/series'
 import { withinSeasonMean } from '~~/core/smoothing/rolling'
 import { useBeside } from '../../beside/besideStore'
 import NumberField from '../../figures/NumberField.vue'
-import { columnWidth, xOf, type TimeAxis } from '../axis/timeAxis'
+import { columnWidth, periodUnder, xOf, type TimeAxis } from '../axis/timeAxis'
 import { useBench } from '../../study/benchStore'
 import StripStack from '../StripStack.vue'
 import { useWindow } from '../windowStore'
@@ -107,6 +107,24 @@ const cursorLeft = computed(() =>
       columnWidth(axis.value) / 2,
 )
 
+/** The column under the pointer on a strip, from 1; the cursor goes to the last actual period of its season. */
+const pointed = ref<number | null>(null)
+function point(event: PointerEvent) {
+  const strip = (event.target as HTMLElement).closest('.strip')
+  const x = strip ? event.clientX - strip.getBoundingClientRect().left - time.gutter : -1
+  const column = periodUnder(axis.value, x)
+  const season = x < 0 ? undefined : folded.value.seasons[column - 1]?.season
+  if (season === undefined) return leave()
+  pointed.value = column
+  const m = series.value.calendar.seasons
+  const { season: last } = periodAt(series.value.start, ledger.lastActual, m)
+  selection.cursor = ledger.lastActual - ((last - season + m) % m)
+}
+function leave() {
+  pointed.value = null
+  selection.cursor = selection.selected?.t ?? null
+}
+
 /** The season that stands in a column. */
 function nameAt(x: number): string {
   return folded.value.seasons[Math.min(Math.max(x, 1), folded.value.seasons.length) - 1]!.label
@@ -114,12 +132,13 @@ function nameAt(x: number): string {
 </script>
 
 <template>
-  <div class="folded">
+  <div class="folded" @pointermove="point" @pointerleave="leave">
     <StripStack
       :strips="strips"
       :axis="axis"
       :height="height"
       :cursor-left="cursorLeft"
+      :pointed="pointed"
       :name-at="nameAt"
     />
     <div class="choices">

@@ -2,6 +2,8 @@ import type { Column } from '~~/core/column/column'
 import type { Layer, Point, Strip } from '../strips/strips'
 import type { FoldGrid } from './foldGrid'
 
+/** The latest years are read at the pointer; more would not fit. */
+const YEARS_READ = 6
 /** Share of a season's column that its own history takes up. */
 const HISTORY_WIDTH = 0.8
 
@@ -20,6 +22,7 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
       label: String(year),
       component: 'original',
       mark: i === grid.years.length - 1 ? 'line-thick' : 'line-thin',
+      unread: i < grid.years.length - YEARS_READ,
       opacity: i === grid.years.length - 1 ? 1 : 0.15 + (0.55 * (i + 1)) / grid.years.length,
       points: cells.map(({ value }, column) => ({ x: column + 1, y: value })),
     })),
@@ -52,6 +55,7 @@ export function historiesStrip(
     smoothed.push({ x: left + HISTORY_WIDTH, y: null })
     means.push(
       { x: left, y: mean },
+      { x: column + 1, y: mean },
       { x: left + HISTORY_WIDTH, y: mean },
       { x: left + HISTORY_WIDTH, y: null },
     )
