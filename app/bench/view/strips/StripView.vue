@@ -5,7 +5,14 @@ import { useTheme } from '~/theme/themeStore'
 import { xOf, type TimeAxis } from '../axis/timeAxis'
 import { captionHeight, isNamedOver, namesOf } from './caption'
 import MarkSample from './MarkSample.vue'
-import { Chart, figureLabel, redraw, stripConfiguration, type StripDrawing } from './stripChart'
+import {
+  Chart,
+  figureLabel,
+  keepsLayout,
+  redraw,
+  stripConfiguration,
+  type StripDrawing,
+} from './stripChart'
 import type { Point, Strip } from './strips'
 import { stripSummary } from './summary'
 
@@ -61,16 +68,16 @@ watch(
 onBeforeUnmount(() => clearTimeout(waiting))
 onBeforeUnmount(() => chart?.destroy())
 
-watch([() => props.strip, () => props.axis], ([, axis], [, oldAxis]) => {
-  if (!chart) return
-  if (axis.width !== oldAxis.width) make()
-  else {
-    const before = drawn
-    drawn = drawing()
-    redraw(chart, drawn, before)
-  }
-})
-watch([() => theme.palette, () => props.scale, chartHeight, () => props.gutter], make)
+watch(
+  [() => props.strip, () => props.axis, () => props.scale, () => theme.palette, chartHeight],
+  () => {
+    if (!chart) return
+    const [before, now] = [drawn, drawing()]
+    if (!keepsLayout(now, before)) return make()
+    drawn = now
+    redraw(chart, now, before)
+  },
+)
 
 /** What every named layer shows at the period under the pointer. */
 const values = computed(() => {

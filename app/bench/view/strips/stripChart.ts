@@ -72,6 +72,8 @@ export function stripConfiguration(
             padding: 8,
             // The gutter is wide enough: nothing to measure, turn or leave out.
             autoSkip: false,
+            // Where a scale is shared it ends anywhere: no figure for that.
+            includeBounds: false,
             minRotation: 0,
             maxRotation: 0,
             sampleSize: 1,
@@ -97,6 +99,17 @@ export function redraw(chart: StripChart, drawing: StripDrawing, before: StripDr
   Object.assign(y, verticalRange(drawing))
   Object.assign(y.ticks, { callback: tickLabel(drawing) })
   chart.update('none')
+}
+
+/** Whether a chart can stay; with another size, unit or colours it is made anew. */
+export function keepsLayout(now: StripDrawing, before: StripDrawing): boolean {
+  return (
+    now.axis.width === before.axis.width &&
+    now.gutter === before.gutter &&
+    now.height === before.height &&
+    now.scale === before.scale &&
+    now.palette === before.palette
+  )
 }
 
 /** What the scales and their figures go by. */
