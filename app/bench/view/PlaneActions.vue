@@ -44,6 +44,11 @@ const time = useWindow()
 </template>
 
 <style scoped>
+.one-scale {
+  flex: none;
+  white-space: nowrap;
+}
+
 .zoom {
   display: flex;
   gap: 6px;

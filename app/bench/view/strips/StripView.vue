@@ -8,8 +8,8 @@ import MarkSample from './MarkSample.vue'
 import {
   Chart,
   figureLabel,
-  keepsLayout,
   redraw,
+  sizeOf,
   stripConfiguration,
   type StripDrawing,
 } from './stripChart'
@@ -44,8 +44,8 @@ function drawing(): StripDrawing {
 function make() {
   chart?.destroy()
   drawn = drawing()
-  canvas.value!.width = props.gutter + props.axis.width
-  canvas.value!.height = drawn.height
+  const [width, height] = sizeOf(drawn)
+  Object.assign(canvas.value!, { width, height })
   chart = new Chart(canvas.value!, stripConfiguration(drawn, drawing))
 }
 onMounted(make)
@@ -73,7 +73,7 @@ watch(
   () => {
     if (!chart) return
     const [before, now] = [drawn, drawing()]
-    if (!keepsLayout(now, before)) return make()
+    if (now.scale !== before.scale || now.palette !== before.palette) return make()
     drawn = now
     redraw(chart, now, before)
   },
@@ -98,8 +98,8 @@ const values = computed(() => {
 /** Beside the pointer, on the side where there is room. */
 const valuesPlace = computed(() => {
   const left = props.gutter + xOf(props.axis, props.pointed ?? 0)
-  const room = props.gutter + props.axis.width - left
-  return room > 190
+  const toTheRight = props.gutter + props.axis.width - left
+  return toTheRight > 190
     ? { left: `${left + 12}px` }
     : { right: `calc(100% - ${left - 12}px)`, textAlign: 'right' as const }
 })

@@ -22,9 +22,8 @@ const INSET_PX = 24
 /** Between two words; and how much larger letters of the title are. */
 const BLANK_PX = 3.4
 const TITLE_SCALE = 1.15
-/** Of a chart with its caption over it, and of one that stands beside little. */
-const LEAST_CHART_PX = 110
-const LEAST_STRIP_PX = 74
+/** Of a chart, without the caption that stands over it. */
+const LEAST_CHART_PX = 74
 
 /** Whether a strip is named over its chart, since the gutter is too narrow for words. */
 export function isNamedOver({ gutter }: StripRoom): boolean {
@@ -70,7 +69,7 @@ export function namesOf({ layers }: Strip): string[] {
 export function heightsOf(strips: readonly Strip[], height: number, room: StripRoom): number[] {
   const least = strips.map((strip) => {
     const caption = captionHeight(strip, room)
-    return isNamedOver(room) ? caption + LEAST_CHART_PX : Math.max(caption, LEAST_STRIP_PX)
+    return isNamedOver(room) ? caption + LEAST_CHART_PX : Math.max(caption, LEAST_CHART_PX)
   })
   const isShort = strips.map(() => false)
   for (;;) {

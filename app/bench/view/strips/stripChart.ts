@@ -36,7 +36,7 @@ export function stripConfiguration(
   drawing: StripDrawing,
   present: () => StripDrawing,
 ): ChartConfiguration<'line', Point[]> {
-  const { palette, height, gutter } = drawing
+  const { palette } = drawing
   return {
     type: 'line',
     // The layers are drawn by the plugin: the chart keeps scales, grid and figures.
@@ -61,14 +61,14 @@ export function stripConfiguration(
           beginAtZero: false,
           ...verticalRange(drawing),
           afterFit: (fitted) => {
-            fitted.width = gutter
+            fitted.width = present().gutter
           },
           border: { display: false },
           grid: { color: palette.rule, drawTicks: false, lineWidth: 1 },
           ticks: {
             color: palette.muted,
             font: { family: 'Inter Variable', size: 11 },
-            maxTicksLimit: Math.min(MOST_FIGURES, Math.max(2, Math.floor(height / PX_A_FIGURE))),
+            ...figuresOf(drawing),
             padding: 8,
             // The gutter is wide enough: nothing to measure, turn or leave out.
             autoSkip: false,
@@ -77,7 +77,6 @@ export function stripConfiguration(
             minRotation: 0,
             maxRotation: 0,
             sampleSize: 1,
-            callback: tickLabel(drawing),
           },
         },
       },
@@ -86,30 +85,33 @@ export function stripConfiguration(
 }
 
 /**
- * Draws a strip again with other data, window or unit. The chart is kept: making it anew takes
+ * Draws a strip again with other data, window, size or measure. The chart is kept: making it anew takes
  * several times as long. Where both scales stay as they are, the layers alone are drawn: laying a
  * chart out takes longer than drawing it.
  *
  * @param before what it was drawn from last
  */
 export function redraw(chart: StripChart, drawing: StripDrawing, before: StripDrawing): void {
-  if (scalesOf(drawing) === scalesOf(before)) return chart.draw()
+  const [width, height] = sizeOf(drawing)
+  const isAsLarge = sizeOf(before).join() === `${width},${height}`
+  if (isAsLarge && scalesOf(drawing) === scalesOf(before)) return chart.draw()
   const { x, y } = chart.options.scales as { x: object; y: { ticks: object } }
   Object.assign(x, horizontalRange(drawing))
   Object.assign(y, verticalRange(drawing))
-  Object.assign(y.ticks, { callback: tickLabel(drawing) })
+  Object.assign(y.ticks, figuresOf(drawing))
+  if (!isAsLarge) chart.resize(width, height)
   chart.update('none')
 }
 
-/** Whether a chart can stay; with another size, unit or colours it is made anew. */
-export function keepsLayout(now: StripDrawing, before: StripDrawing): boolean {
-  return (
-    now.axis.width === before.axis.width &&
-    now.gutter === before.gutter &&
-    now.height === before.height &&
-    now.scale === before.scale &&
-    now.palette === before.palette
-  )
+/** Pixels of the whole picture, with the figures of its scale. */
+export function sizeOf({ gutter, axis, height }: StripDrawing): readonly [number, number] {
+  return [gutter + axis.width, height]
+}
+
+/** How many figures the vertical scale has, and how they are written. */
+function figuresOf(drawing: StripDrawing) {
+  const most = Math.max(2, Math.floor(drawing.height / PX_A_FIGURE))
+  return { maxTicksLimit: Math.min(MOST_FIGURES, most), callback: tickLabel(drawing) }
 }
 
 /** What the scales and their figures go by. */
