@@ -35,14 +35,16 @@ const horizon = (periods: number): MethodDocument => ({
   forecast: { horizon: periods },
 })
 
+function answer(status: number, body: unknown) {
+  return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
+}
+
 /** A server that keeps one study and refuses stale saves. */
 function fakeServer() {
   let stored = study(1)
   let steps: StudyStep[] = []
   let at: number | null = null
   const saves: number[] = []
-  const answer = (status: number, body: unknown) =>
-    Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
   const fetch = vi.fn((path: string, request: { method: string; body?: string }) => {
     if (path.endsWith('/desk')) return answer(200, { steps, at, view: null })
     if (request.method === 'GET') return answer(200, stored)
@@ -285,5 +287,23 @@ describe('what is on the screen', () => {
     time.setWindow({ from: 2.5, to: 8.5 })
     selection.chooseStage('trend')
     expect(time.window).toEqual({ from: 2.5, to: 8.5 })
+  })
+
+  it('shows a stage where it has figures, however few columns fit, and the latest periods when asked', async () => {
+    const years = Array.from({ length: 48 }, (_, i) => 60 + i + 20 * Math.sin((i * Math.PI) / 6))
+    const own = { frequency: 'monthly', start: '2020-01', values: years }
+    const monthly = { ...study(1), series: { ...study(1).series, ...own } }
+    vi.stubGlobal('fetch', (path: string) =>
+      path.endsWith('/desk') ? server.fetch(path, { method: 'GET' }) : answer(200, monthly),
+    )
+    await opened()
+    const time = useWindow()
+    const selection = useSelection()
+    time.plotWidth = 6 * time.numbersFrom
+    selection.reset()
+    // The last ratio stands at 42: six months are lost to the average.
+    expect(time.window).toEqual({ from: 39.5, to: 45.5 })
+    time.showRecent()
+    expect(time.window).toEqual({ from: 43.5, to: 49.5 })
   })
 })

@@ -59,20 +59,21 @@ export const useWindow = defineStore('bench-window', () => {
     if (t + 0.5 > to) setWindow({ from: t + 0.5 - (to - from), to: t + 0.5 })
   }
 
+  /** How many periods fit as numbers. */
+  const columns = computed(() => Math.floor(plotWidth.value / numbersFrom.value))
+
   /**
    * The latest periods that fit as numbers; of the forecast no more than what shows that it goes on, but for
    * the stage that is about it.
+   *
+   * @param last the period they end with at the latest
    */
-  function showRecent(): void {
-    const columns = Math.floor(plotWidth.value / numbersFrom.value)
-    const { seesForecast } = stageOf(ledger.stage)
-    const most = seesForecast
-      ? columns
-      : Math.min(AHEAD_ELSEWHERE, Math.floor(SHARE_AHEAD * columns))
-    const last = Math.min(ledger.lastT, ledger.lastActual + most)
-    // Where few columns fit, half of them at the least have a figure of what the stage is about.
-    const to = 0.5 + (seesForecast ? last : Math.min(last, lastOfFocus() + Math.floor(columns / 2)))
-    setWindow({ from: to - columns, to })
+  function showRecent(last = ledger.lastT): void {
+    const ahead = stageOf(ledger.stage).seesForecast
+      ? columns.value
+      : Math.min(AHEAD_ELSEWHERE, Math.floor(SHARE_AHEAD * columns.value))
+    const to = Math.min(last, ledger.lastT, ledger.lastActual + ahead) + 0.5
+    setWindow({ from: to - columns.value, to })
   }
 
   /** The last actual period in which the row that the stage is about has a figure. */
@@ -88,11 +89,15 @@ export const useWindow = defineStore('bench-window', () => {
     setWindow(whole.value)
   }
 
-  /** The window a stage is best seen in, as long as the analyst has not chosen one. */
+  /**
+   * The window a stage is best seen in, as long as the analyst has not chosen one. Where few columns fit, half of
+   * them at the least have a figure of what the stage is about.
+   */
   function showForStage(): void {
     if (isOwn.value) return
-    if (stageOf(ledger.stage).seesWhole) showWhole()
-    else showRecent()
+    const { seesWhole, seesForecast } = stageOf(ledger.stage)
+    if (seesWhole) showWhole()
+    else showRecent(seesForecast ? ledger.lastT : lastOfFocus() + Math.floor(columns.value / 2))
     isOwn.value = false
   }
 
