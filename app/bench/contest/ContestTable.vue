@@ -16,9 +16,8 @@ const FAR_BEHIND = 4
 const bench = useBench()
 const contest = useContest()
 
-const rows = computed(() => contest.contest?.rows ?? [])
-const ranked = computed(() => rows.value.filter(({ refused }) => refused === null))
-const refused = computed(() => rows.value.filter((row) => row.refused !== null))
+const ranked = computed(() => contest.rows.filter(({ refused }) => refused === null))
+const refused = computed(() => contest.rows.filter((row) => row.refused !== null))
 const levels = computed(() => Object.keys(ranked.value[0]?.coverage ?? {}))
 /** Right end of the dots: methods far behind would press all others into one. */
 const largest = computed(() => {
@@ -28,7 +27,6 @@ const largest = computed(() => {
 })
 const proposed = computed(() => ranked.value.find(({ name }) => name === contest.contest?.proposed))
 const plainer = computed(() => ranked.value.find(({ name }) => name === contest.contest?.plainer))
-const isDone = computed(() => contest.state === 'done')
 
 function figure(value: Value): string {
   return value === null ? '–' : formatDecimals(value, 2)
@@ -43,9 +41,9 @@ function off(row: ContestRow): string {
 function tags(row: ContestRow): string[] {
   return [
     ...(contest.isPresent(row) ? ['on the Bench'] : []),
-    ...(isDone.value && row === proposed.value ? ['nearest'] : []),
+    ...(contest.isDone && row === proposed.value ? ['nearest'] : []),
     ...(row.tiesWithBest ? ['not told apart from the nearest'] : []),
-    ...(isDone.value && row === plainer.value ? ['plainer'] : []),
+    ...(contest.isDone && row === plainer.value ? ['plainer'] : []),
   ]
 }
 </script>
@@ -69,7 +67,11 @@ function tags(row: ContestRow): string[] {
       </tr>
     </thead>
     <tbody>
-      <tr v-for="(row, i) in ranked" :key="row.name" :class="{ best: isDone && row === proposed }">
+      <tr
+        v-for="(row, i) in ranked"
+        :key="row.name"
+        :class="{ best: contest.isDone && row === proposed }"
+      >
         <td class="number">{{ i + 1 }}</td>
         <th scope="row">
           {{ row.name }}
@@ -91,7 +93,7 @@ function tags(row: ContestRow): string[] {
         <td>
           <v-btn
             v-if="!contest.isPresent(row)"
-            :color="isDone && row === proposed ? 'accent' : undefined"
+            :color="contest.isDone && row === proposed ? 'accent' : undefined"
             class="small"
             :aria-label="`Take this method: ${row.name}`"
             @click="contest.take(row)"

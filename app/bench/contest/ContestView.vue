@@ -13,9 +13,6 @@ const bench = useBench()
 const contest = useContest()
 const pins = usePins()
 
-const rows = computed(() => contest.contest?.rows ?? [])
-const isDone = computed(() => contest.state === 'done')
-
 const over = computed(() => {
   if (!contest.contest) return ''
   const { first, last, count, horizon } = contest.contest.origins
@@ -27,7 +24,7 @@ const over = computed(() => {
 /** What came out, in words; nothing is proposed before everyone is through. */
 const outcome = computed(() => {
   const { contest: held } = contest
-  return isDone.value && held?.proposed ? outcomeWords(held) : ''
+  return contest.isDone && held?.proposed ? outcomeWords(held) : ''
 })
 </script>
 
@@ -70,7 +67,7 @@ const outcome = computed(() => {
       decides. Nothing is changed unless you take one.
     </p>
     <div v-if="contest.state === 'running'" class="running" role="status">
-      <span> {{ rows.length }} of {{ contest.entrants.length }} methods through </span>
+      <span> {{ contest.rows.length }} of {{ contest.entrants.length }} methods through </span>
       <v-progress-linear
         :model-value="
           contest.progress ? (100 * contest.progress.done) / contest.progress.of : undefined
@@ -80,7 +77,7 @@ const outcome = computed(() => {
       />
     </div>
     <p v-if="contest.state === 'stopped'" role="status">
-      Stopped: {{ rows.length }} of {{ contest.entrants.length }} methods were through.
+      Stopped: {{ contest.rows.length }} of {{ contest.entrants.length }} methods were through.
     </p>
     <p
       v-if="contest.state === 'refused' || contest.state === 'failed'"
@@ -90,10 +87,10 @@ const outcome = computed(() => {
       {{ contest.because }}
     </p>
     <p v-if="outcome" class="outcome" role="status">{{ inReadersFigures(outcome) }}</p>
-    <p v-if="contest.isStale && contest.state === 'done'" class="muted small">
+    <p v-if="contest.isStale && contest.isDone" class="muted small">
       Others take part now than in what is shown; hold it again.
     </p>
-    <div v-if="rows.length > 0" class="scroll">
+    <div v-if="contest.rows.length > 0" class="scroll">
       <p class="muted small">{{ over }}</p>
       <ContestTable />
     </div>

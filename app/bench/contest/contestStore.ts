@@ -25,10 +25,13 @@ export const useContest = defineStore('contest', () => {
 
   const isOpen = ref(false)
   const state = ref<'none' | 'running' | 'done' | 'stopped' | 'refused' | 'failed'>('none')
+  const isDone = computed(() => state.value === 'done')
   const because = ref('')
   const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
   /** Rows as they come; of all methods once it is done. */
   const contest = shallowRef<Contest | null>(null)
+  /** Methods that are through, the nearest first. */
+  const rows = computed(() => contest.value?.rows ?? [])
   /** What the contest that is shown was held over. */
   const heldOver = ref('')
   /** Methods that were put in by hand, beside those that the series admits. */
@@ -226,7 +229,8 @@ export const useContest = defineStore('contest', () => {
   }
 
   return {
-    ...{ isOpen, state, because, progress, contest, candidates, entrants, isStale },
+    ...{ isOpen, state, isDone, because, progress, contest, rows },
+    ...{ candidates, entrants, isStale },
     ...{ show, hold, stop, isPresent, take, toggleEntrant, takesPart, addPinned, reset },
   }
 })
