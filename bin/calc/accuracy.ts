@@ -2,8 +2,15 @@ import { z } from 'zod'
 import { formatPeriod, periodAt } from '../../core/calendar/period'
 import { accuracyOf, forecastOf } from '../../core/check/accuracy'
 import { coverageOfModel, type Held } from '../../core/check/coverage'
-import { errorFigures, naiveScale, type ErrorFigures } from '../../core/check/errorFigures'
+import {
+  errorFigures,
+  meanChange,
+  naiveScale,
+  type ErrorFigures,
+} from '../../core/check/errorFigures'
 import { checkTask, roll, type CheckTask, type Try } from '../../core/check/rolling'
+import { calculate } from '../../core/calculate'
+import { completeCheck } from '../../core/checkPlan'
 import { WITHOUT_SEASON } from '../../core/decompose/ways'
 import { BENCHMARKS, type Benchmark } from '../../core/forecast/benchmarks'
 import { BACK_TRANSFORMS } from '../../core/forecast/commonOptions'
@@ -37,17 +44,25 @@ const ofModel = seriesInput.extend({
   backTransform: z.enum(BACK_TRANSFORMS).default('median'),
 })
 const holdout = ofModel.extend({ mode: z.literal('holdout'), holdout: z.int().min(1) })
-const accuracySchema = z.discriminatedUnion('mode', [given, holdout])
+const inSample = ofModel.extend({ mode: z.literal('in-sample') })
+const accuracySchema = z.discriminatedUnion('mode', [given, holdout, inSample])
 const rollingSchema = ofModel.extend({
-  first: z.int().min(1),
-  horizon: z.int().min(1),
-  step: z.int().min(1).default(1),
+  first: z.int().min(1).optional(),
+  horizon: z.int().min(1).optional(),
+  step: z.int().min(1).optional(),
 })
 
-/** Error figures of given forecasts, or of the last periods held out. */
+/** Error figures of given forecasts, of the last periods held out, or of the values that a model was fitted to. */
 export function calcAccuracy(input: unknown): unknown {
   const read = readInput(accuracySchema, input)
-  return read.mode === 'given' ? figuresOfGiven(read) : figuresOfHoldout(read)
+  switch (read.mode) {
+    case 'given':
+      return figuresOfGiven(read)
+    case 'holdout':
+      return figuresOfHoldout(read)
+    case 'in-sample':
+      return figuresOfFitted(read)
+  }
 }
 
 function figuresOfGiven({ m, training, actual, forecast }: z.infer<typeof given>): unknown {
@@ -57,8 +72,24 @@ function figuresOfGiven({ m, training, actual, forecast }: z.infer<typeof given>
       'forecast',
     )
   }
-  const maseScale = naiveScale(training, m)
-  return { ...described(errorFigures(actual, forecast, maseScale)), maseScale }
+  return {
+    ...described(errorFigures(actual, forecast, naiveScale(training, m))),
+    maseScale: meanChange(training, m),
+  }
+}
+
+/** Of the fitted values of the whole span, in units of the series whatever was fitted. */
+function figuresOfFitted(input: z.infer<typeof inSample>): unknown {
+  const { y, m } = input
+  const series = seriesOf(input)
+  const { columns, ahead } = calculate(series, documentOf(input, series))
+  // The column is the median; the point of a log model is what the back-transformation makes of it.
+  const factor = 'backTransform' in ahead.interval ? ahead.interval.backTransform : 1
+  const fitted = columns.fitted.map((value) => (value === null ? null : value * factor))
+  return {
+    ...described(errorFigures(y, fitted, naiveScale(y, m))),
+    maseScale: meanChange(y, m),
+  }
 }
 
 function figuresOfHoldout(input: z.infer<typeof holdout>): unknown {
@@ -82,7 +113,8 @@ function figuresOfHoldout(input: z.infer<typeof holdout>): unknown {
 /** Error figures by horizon and pooled, from every origin. */
 export function calcRolling(input: unknown): unknown {
   const read = readInput(rollingSchema, input)
-  const { first, horizon, step, levels } = read
+  const { levels } = read
+  const { first, horizon, step } = planOf(read)
   const tries = triesOf(read, { first, horizon, step })
   const [earliest] = tries
   if (!earliest) throw new Refusal('The model cannot be fitted from any origin.', 'model')
@@ -113,6 +145,16 @@ export function calcRolling(input: unknown): unknown {
       }),
     ),
   }
+}
+
+/** What is not named takes the defaults of a check. @throws Refusal when no origin is left */
+function planOf({ first, horizon, step, y, m }: z.infer<typeof rollingSchema>) {
+  const plan = completeCheck(
+    { rolling: { first, horizon, step } },
+    { periods: y.length, seasons: m },
+  )
+  if (!plan) throw new Refusal(`${y.length} periods are too few to be checked.`, 'first')
+  return plan.rolling
 }
 
 function described({ rmsePercentOfMean, ...figures }: ErrorFigures) {

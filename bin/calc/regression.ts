@@ -38,6 +38,7 @@ export const modelInput = z.object({
     .array(z.object({ name: z.string(), values: numbers, future: numbers.default([]) }))
     .default([]),
   time: numbers.optional(),
+  futureTime: numbers.optional(),
 })
 const schema = seriesInput.extend({
   model: modelInput,
@@ -79,9 +80,8 @@ function inReferenceWords(calculate: () => unknown): unknown {
 function fitOf({ y, m, start, model, unit }: Input) {
   const series = seriesOf({ y, m, start, unit })
   const calendar = designCalendar(series.calendar, start)
-  const time: TimeVariable = model.time
-    ? { ...TIME_CODE, at: (t) => model.time![t - 1] ?? NaN }
-    : TIME_CODE
+  const times = model.time && [...model.time, ...(model.futureTime ?? [])]
+  const time: TimeVariable = times ? { ...TIME_CODE, at: (t) => times[t - 1] ?? NaN } : TIME_CODE
   const { form, degree, breaks } = model.trend
   const trend = [
     ...powersOfTime(form === 'polynomial' ? (degree ?? 1) : DEGREES[form], time),
@@ -186,7 +186,17 @@ function describeTerm(ofLog: boolean) {
   })
 }
 
+/** @throws Refusal where the forecast periods are not told where they lie in time */
+function requireFutureTime({ model: { time, futureTime = [] }, horizon }: Input): void {
+  if (!time || futureTime.length >= horizon) return
+  throw new Refusal(
+    `The times are given, and of the ${horizon} periods ahead ${futureTime.length} have one. Give futureTime, one a period.`,
+    'model.futureTime',
+  )
+}
+
 function predictionsOf(input: Input): unknown {
+  requireFutureTime(input)
   const { fit, ofLog, calendar } = fitOf(input)
   const { horizon, levels, y } = input
   const df = fit.n - fit.p

@@ -1,11 +1,18 @@
 import { z } from 'zod'
+import { calculate } from '../../core/calculate'
+import { without } from '../../core/decompose/parts'
+import { METHOD_FORMAT } from '../../core/method'
 import { MODEL, MODELS } from '../../core/model'
 import { byYear } from '../../core/seasonality/byYear'
 import { movingSeason } from '../../core/seasonality/movingSeason'
 import { peakSpacing } from '../../core/seasonality/peakSpacing'
 import { kruskalWallis, stableSeason } from '../../core/seasonality/stableSeason'
 import { whichModel } from '../../core/seasonality/whichModel'
-import { readInput, seriesInput } from './input'
+import { testSeason } from '../../core/seasonality/seasonTests'
+import { stretchOf } from '../../core/series/stretch'
+import { centredAverage } from '../../core/smoothing/movingAverage'
+import { mean } from '../../core/statistics/average'
+import { readInput, seriesInput, seriesOf } from './input'
 
 /** How even the yearly swing is as an amount and as a share. */
 export function calcWhichModel(input: unknown): unknown {
@@ -47,6 +54,55 @@ export function calcPeakSpacing(input: unknown): unknown {
     gaps_between_peaks: got.gapsBetweenPeaks,
     gaps_between_troughs: got.gapsBetweenTroughs,
     verdict: got.verdict,
+  }
+}
+
+/** The same under the names of the topic of regression and tests; without a start, since gaps do not ask for one. */
+export function calcPeakSpacingTest(input: unknown): unknown {
+  const { y, m } = readInput(z.object({ y: seriesInput.shape.y, m: seriesInput.shape.m }), input)
+  const got = peakSpacing(y, m)
+  return {
+    peaks: got.peaks,
+    peakGaps: got.gapsBetweenPeaks,
+    troughs: got.troughs,
+    troughGaps: got.gapsBetweenTroughs,
+  }
+}
+
+/** Below this range in per cent a season is too small to matter. */
+const NEGLIGIBLE_PERCENT = 2
+
+const seasonSchema = seriesInput.extend({
+  decomposition: z.enum(MODELS),
+  m: z.int().min(2).max(1000),
+})
+
+/** Everything that is asked of a season, from the values: ratios to a moving average, their tests, the indices. */
+export function calcSeason(input: unknown): unknown {
+  const read = readInput(seasonSchema, input)
+  const { m, y, decomposition: model } = read
+  const series = seriesOf(read)
+  const stretch = stretchOf(series, 1, y.length)
+  const ratios = without(y, centredAverage(y, m), model)
+  const tests = testSeason(stretch, ratios, () => true, model)
+  const { decomposed } = calculate(series, { format: METHOD_FORMAT, decompose: { model } })
+  const indices = decomposed.season!.indices.map(({ index }) => index)
+  const range = Math.max(...indices) - Math.min(...indices)
+  const level = mean(y.filter((value) => value !== null))
+  const rangePercent =
+    model === 'multiplicative' ? 100 * range : level ? (100 * range) / Math.abs(level) : null
+  const { oneYear, twoYears } = tests.autocorrelation
+  return {
+    stable: tests.stable,
+    kruskalWallis: tests.kruskalWallis,
+    moving: tests.moving,
+    indices,
+    rangePercent,
+    autocorrelation: [
+      { lag: m, r: oneYear },
+      { lag: 2 * m, r: twoYears },
+    ],
+    negligible: !tests.found || (rangePercent !== null && rangePercent < NEGLIGIBLE_PERCENT),
   }
 }
 

@@ -7,13 +7,15 @@ import {
 import { ljungBox } from '../../core/autocorrelation/ljungBox'
 import { withoutGap } from '../../core/autocorrelation/withoutGap'
 import { detrend } from '../../core/trend/detrend'
-import { DETREND_FORMS } from '../../core/trend/forms'
+import { FITTED_FORM_NAMES } from '../../core/trend/forms'
 import { dickeyFuller } from '../../core/stationarity/dickeyFuller'
 import { difference, DIFFERENCES } from '../../core/stationarity/difference'
 import { kpss } from '../../core/stationarity/kpss'
+import { durbinWatson } from '../../core/regression/report'
+import { testResiduals } from '../../core/regression/residualTests'
 import { Refusal } from '../../core/refusal'
 import { readInput } from './input'
-import { calcSeasonality, calcWhichModelTest } from './seasonality'
+import { calcPeakSpacingTest, calcSeason, calcSeasonality, calcWhichModelTest } from './seasonality'
 
 const values = z.array(z.number().nullable())
 const detrendSchema = z.object({
@@ -21,7 +23,16 @@ const detrendSchema = z.object({
   m: z.int().min(1).max(1000),
   how: z.object({
     differences: z.array(z.enum(DIFFERENCES)).default([]),
-    trends: z.array(z.object({ form: z.enum(DETREND_FORMS) })).default([]),
+    trends: z
+      .array(
+        z.object({
+          form: z.enum(FITTED_FORM_NAMES),
+          breaks: z
+            .array(z.object({ t: z.int().min(1), level: z.boolean().default(false) }))
+            .default([]),
+        }),
+      )
+      .default([]),
   }),
 })
 
@@ -33,8 +44,8 @@ export function calcDetrend(input: unknown): unknown {
     ...(how.trends.length === 0
       ? {}
       : {
-          fits: how.trends.map(({ form }) => {
-            const { trend, detrended, detrendedLog } = detrend(y, form)
+          fits: how.trends.map(({ form, breaks }) => {
+            const { trend, detrended, detrendedLog } = detrend(y, form, breaks)
             return {
               trend: form,
               trendLine: trend,
@@ -67,9 +78,18 @@ export function calcAutocorrelation(input: unknown): unknown {
   return {
     n: y.length,
     limit: autocorrelationLimit(y.length),
-    r: r && r.slice(0, read.lags),
-    pacf: r && partialAutocorrelation(r.slice(0, read.lags)),
-    ljungBox: r && read.ljungBox.map((lag) => ljungBox(r, y.length, lag)),
+    ...(r
+      ? {
+          r: r.slice(0, read.lags),
+          pacf: partialAutocorrelation(r.slice(0, read.lags)),
+          ljungBox: read.ljungBox.map((lag) => ljungBox(r, y.length, lag)),
+        }
+      : // Nothing varies: as many undefined figures as were asked for.
+        {
+          r: Array(read.lags).fill(null),
+          pacf: Array(read.lags).fill(null),
+          ljungBox: read.ljungBox.map((lag) => ({ lag, q: null, df: lag, p: null })),
+        }),
   }
 }
 
@@ -78,6 +98,9 @@ const testSchema = z.discriminatedUnion('test', [
   z.object({ test: z.literal('kpss'), deterministic: z.enum(['level', 'trend']), y: values }),
   z.looseObject({ test: z.literal('seasonality') }),
   z.looseObject({ test: z.literal('which-model') }),
+  z.looseObject({ test: z.literal('season') }),
+  z.looseObject({ test: z.literal('peak-spacing') }),
+  z.object({ test: z.literal('residuals'), m: z.int().min(1).max(1000), residuals: values }),
 ])
 
 /** One of the tests. */
@@ -107,5 +130,20 @@ export function calcTest(input: unknown): unknown {
       return calcSeasonality(input)
     case 'which-model':
       return calcWhichModelTest(input)
+    case 'season':
+      return calcSeason(input)
+    case 'peak-spacing':
+      return calcPeakSpacingTest(input)
+    case 'residuals': {
+      const { ljungBox: boxes, jarqueBera } = testResiduals(read.residuals, read.m, 0)
+      return {
+        durbinWatson: durbinWatson(read.residuals),
+        ljungBox: boxes.map(({ lag, q, df, p }) => ({ lag, q, df, p })),
+        jarqueBera: jarqueBera && {
+          n: read.residuals.filter((value) => value !== null).length,
+          ...jarqueBera,
+        },
+      }
+    }
   }
 }

@@ -71,13 +71,22 @@ export function figuresOfErrors(forecasts: readonly Forecasted[]): ErrorFigures 
 }
 
 /**
+ * What errors are scaled by: {@link meanChange}, undefined where nothing changes, since nothing can be a multiple of 0.
+ *
+ * @param lag m; 1 without a season
+ */
+export function naiveScale(values: readonly Value[], lag: number): Value {
+  return meanChange(values, lag) || null
+}
+
+/**
  * Mean absolute change over a training span: from the same season of the year before, or without a season
  * from the period before.
  *
- * @param lag m; 1 without a season
- * @returns undefined when no such pair exists or the mean is 0
+ * @returns undefined when no such pair exists; 0 when nothing changes
+ * @example meanChange([1, 2, 4], 1) // 1.5
  */
-export function naiveScale(values: readonly Value[], lag: number): Value {
+export function meanChange(values: readonly Value[], lag: number): Value {
   // One pass without lists: a rolling check asks for this at every origin.
   let [sum, count] = [0, 0]
   for (let i = lag; i < values.length; i++) {
@@ -86,5 +95,5 @@ export function naiveScale(values: readonly Value[], lag: number): Value {
     sum += Math.abs(value - before)
     count++
   }
-  return count === 0 ? null : sum / count || null
+  return count === 0 ? null : sum / count
 }

@@ -1,10 +1,11 @@
 import { Refusal } from '../refusal'
 import { powersOfTime } from '../regression/design'
+import { breakColumns, type Break } from '../regression/events'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'
 import { fitTrend } from './fit'
-import { TREND_FORMS, type DetrendForm } from './forms'
+import { TREND_FORMS, type FittedFormName } from './forms'
 
 /** A series without its trend. One entry a period. */
 export interface Detrended {
@@ -20,10 +21,15 @@ export interface Detrended {
  * Takes the trend out of a series, and nothing else: what stays is season, cycle and irregular.
  *
  * @param values one a period, null = missing
+ * @param breaks of the form with breaks alone, by time code
  * @throws Refusal with too few values, and for a trend of the logarithm when a value is not above 0
  * @example detrend([1, 3, 5, 8], 'linear').detrended // [0.2, −0.1, −0.4, 0.3]
  */
-export function detrend(values: readonly Value[], form: DetrendForm): Detrended {
+export function detrend(
+  values: readonly Value[],
+  form: FittedFormName,
+  breaks: readonly Break[] = [],
+): Detrended {
   const { degree, ofLog } = TREND_FORMS[form]
   const at = ofLog ? values.findIndex((value) => value !== null && value <= 0) : -1
   if (at >= 0) {
@@ -33,7 +39,11 @@ export function detrend(values: readonly Value[], form: DetrendForm): Detrended 
       { t: at + 1 },
     )
   }
-  const trend = fitTrend(values, 1, { columns: powersOfTime(degree, TIME_CODE), ofLog })
+  const columns = [
+    ...powersOfTime(degree, TIME_CODE),
+    ...breaks.flatMap((at) => breakColumns(at, TIME_CODE, String(at.t))),
+  ]
+  const trend = fitTrend(values, 1, { columns, ofLog })
   const line = values.map((_, i) => trend.at(i + 1))
   if (!ofLog) {
     return {
