@@ -5,25 +5,18 @@ import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigure
 import { without } from './decompose/parts'
 import { wayOf } from './decompose/ways'
 import type { WeightSection } from './exponential/sections'
+import { examineTrend, type ExaminedTrend } from './examineTrend'
 import { examineLeftover, type Leftover } from './leftover/leftover'
+import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
 import type { Model } from './model'
-import { Refusal } from './refusal'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
 import type { RegressionReport } from './regression/fullReport'
-import { durbinWatson, regressionFigures } from './regression/report'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'
 import { whichModel, type WhichModel } from './seasonality/whichModel'
-import { nounOf } from './series/noun'
 import type { Value } from './series/series'
 import { centredAverage } from './smoothing/movingAverage'
-import type { StraightLine } from './trend/columns'
-import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
-import { phasesOf, type Phase } from './trend/phases'
-import { reportTrend, type TrendFit } from './trend/report'
-import { firstFitted, fittedTo, residualsInTime, type Trend } from './trend/trend'
-import { trendShare } from './trend/trendShare'
 import { readIndex } from './words/reading'
 
 /** One season's index and how it reads. */
@@ -66,14 +59,8 @@ export interface StepAt {
   readonly model: Model
 }
 
-/** A phase of the trend by its first and last period. */
-export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {
-  readonly from: number
-  readonly to: number
-}
-
 /** What can be judged of the figures of a method, without a word said yet. */
-export interface Examined {
+export interface Examined extends ExaminedTrend {
   /** Season 1 first; none for a series without a season. */
   readonly seasons: readonly SeasonRow[]
   readonly strength: Strengths
@@ -87,18 +74,7 @@ export interface Examined {
   readonly outliers: readonly OutlierAt[]
   /** Where the level jumps, if it does. */
   readonly step: StepAt | null
-  /** The trend read in phases: where it rises, falls and stays. */
-  readonly phases: readonly PhaseAt[]
   readonly leftover: Leftover
-  /** The line through the deseasonalized series, all periods of the span. */
-  readonly straightTrend: StraightLine
-  /** Whether that line rises or falls, and by how much its slope may be off. */
-  readonly straight: TrendLine
-  /** Its yearly rise or fall as a share of the level, where that matters and is no chance. */
-  readonly trendShare: Value
-  /** Durbin–Watson of what the trend leaves, outliers left aside. */
-  readonly residualLikeness: Value
-  readonly trendFit: TrendFit
   /** Of a forecast by regression; null where the trend's report is all there is. */
   readonly regression: RegressionReport | null
   /** Of a forecast by smoothing: how the criterion moves along each weight. */
@@ -112,7 +88,7 @@ export interface Examined {
  * @param figures as they were calculated
  */
 export function examine(figures: Figures): Examined {
-  const { prepared, decomposed, method, columns, trend, firstT, lastT, leftOut } = figures
+  const { prepared, decomposed, method, columns, firstT, leftOut } = figures
   const stretch = prepared.used
   const { model } = method.decompose
   const { values } = stretch
@@ -128,26 +104,18 @@ export function examine(figures: Figures): Examined {
     season &&
     testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
 
-  const straight =
-    (trend.by === 'least-squares' ? asLine(trend, firstT) : null) ??
-    trendLine(decomposed.deseasonalized, firstT)
+  const advisedModel = tests?.found ? adviseModel(ordinary.replaced, seasons) : null
   return {
     seasons: seasonRows(figures),
     strength: strengthOf(figures, weights, ordinary),
-    trendShare: trendShare(values, straight, seasons),
-    residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
+    ...examineTrend(figures, ordinary, advisedModel),
     regression: figures.report(),
     weightSections: figures.sections(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),
-    advisedModel: tests?.found ? adviseModel(ordinary.replaced, seasons) : null,
+    advisedModel,
     outliers: ordinary.outliers.map(({ at, ...outlier }) => ({ ...outlier, t: firstT + at })),
     step: stepAt(ordinary.step, firstT),
-    phases: phasesOf(without(ordinary.replaced, decomposed.index, model), seasons).map((phase) => ({
-      ...phase,
-      from: firstT + phase.from,
-      to: firstT + phase.to,
-    })),
     leftover: examineLeftover(
       stretch,
       decomposed.irregular,
@@ -155,17 +123,6 @@ export function examine(figures: Figures): Examined {
       season !== null,
       model === 'multiplicative' ? 1 : largestOf(values),
     ),
-    straightTrend: { intercept: straight.intercept, slope: straight.slope },
-    straight,
-    trendFit: reportTrend(trend, {
-      form: method.trend.form,
-      time: method.trend.time,
-      to: lastT,
-      r2Before: r2Before(figures),
-      name: fittedName(figures),
-      seasons,
-      periodLabel: (t) => stretch.periodOf(t - firstT).label,
-    }),
     accuracy: {
       fitted: errorFigures(
         values,
@@ -230,40 +187,9 @@ function strengthOf(
   return { ...over(kept), withoutDistrusted: distrusts ? over(believed) : null }
 }
 
-/** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
-function durbinWatsonWithout(trend: Trend, { isOutlier }: OutOfTheOrdinary, firstT: number): Value {
-  const from = firstFitted(trend)
-  return durbinWatson(
-    residualsInTime(trend).map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
-  )
-}
-
-/** R² of the same trend through the values as they are; undefined where they do not allow it, and of a smoothed one. */
-function r2Before({ prepared, firstT, method, series }: Figures): Value {
-  const { trend } = method
-  if (trend.form === 'smoothed') return null
-  try {
-    return regressionFigures(fitTrend(prepared.used.values, firstT, fittedTo(trend, series)).fit).r2
-  } catch (error) {
-    if (error instanceof Refusal) return null
-    throw error
-  }
-}
-
-/** `deseasonalized litres`; without a season `sales`, `litres`. */
-function fittedName({ decomposed, series }: Figures): string {
-  const what = series.unit || nounOf(series)
-  return decomposed.season ? `deseasonalized ${what}` : what
-}
-
 /** Which model fits; null where the comparison needs more full years than there are. */
 function compareModels({ prepared, series, firstT }: Figures): WhichModel | null {
   const { start, calendar } = series
-  try {
-    const first = periodAt(start, firstT, calendar.seasons)
-    return whichModel(prepared.used.values, first, calendar.seasons)
-  } catch (error) {
-    if (error instanceof Refusal) return null
-    throw error
-  }
+  const first = periodAt(start, firstT, calendar.seasons)
+  return orNull(() => whichModel(prepared.used.values, first, calendar.seasons))
 }

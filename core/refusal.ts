@@ -29,3 +29,13 @@ export class Refusal extends Error {
     super(because)
   }
 }
+
+/** What a calculation comes to; null where it is refused. Any other error stays one. */
+export function orNull<T>(calculation: () => T): T | null {
+  try {
+    return calculation()
+  } catch (error) {
+    if (error instanceof Refusal) return null
+    throw error
+  }
+}

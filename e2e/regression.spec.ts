@@ -167,7 +167,7 @@ test('from the deseasonalized series to a forecast by regression, with the flood
       forecast: result.forecast.forecast,
     })
     const totals = working.getByRole('table', { name: 'Totals of the forecast' })
-    await expect(totals).toContainText(thousands(year!.total))
+    await expect(totals).toContainText(thousands(year!.total!))
     await expect(totals).toContainText(`+${(100 * year!.change!).toFixed(1)}%`)
     await expectSaved(page)
     await page.reload()

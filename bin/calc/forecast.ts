@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { periodAt } from '../../core/calendar/period'
+import { formatPeriod, periodAt } from '../../core/calendar/period'
 import { forecastByDecomposition } from '../../core/forecast/byDecomposition/calculate'
 import { BACK_TRANSFORMS } from '../../core/forecast/commonOptions'
 import { MODEL } from '../../core/model'
@@ -34,11 +34,11 @@ export function calcForecast(input: unknown): unknown {
   const { form, breaks, last } = read.trend
   const { ofLog } = TREND_FORMS[form]
   const calendar = designCalendar(series.calendar, series.start)
-  const trend = fitTrend(decomposition.deseasonalized, firstT, {
-    columns: designOfTrend({ form, time: TIME_CODE, breaks }, calendar),
-    ofLog,
-    last: last ?? undefined,
-  })
+  const columns = designOfTrend({ form, time: TIME_CODE, breaks }, calendar)
+  const through = { columns, ofLog, last: last ?? undefined }
+  const trend = fitTrend(decomposition.deseasonalized, firstT, through, (t) =>
+    formatPeriod(periodAt(series.start, t, m), series.calendar),
+  )
   const seasonAt = (t: number) => periodAt(series.start, t, m).season
   const { model } = read.decomposition
   const { indices, cost } = decomposition.season!

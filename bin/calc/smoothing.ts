@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { brokenPass, WITHOUT_HORIZON } from '../../core/exponential/admissible'
 import {
   freeStates,
   SMOOTHING_ERRORS,
@@ -35,7 +36,7 @@ export function calcRecursion(input: unknown): unknown {
   const { y, m, model, weights, initial, horizon } = readInput(given, input)
   const states = statesOf(model, initial, m)
   const rows = smoothed(y, model, weights, states)
-  const runner = ran(y, model, m, weights, states)
+  const runner = ran(y, model, m, weights, states, horizon)
   const isRelative = model.error === 'proportional'
   return {
     N: runner.observed,
@@ -128,7 +129,7 @@ export function calcLimits(input: unknown): unknown {
     input,
   )
   const states = statesOf(model, initial, m)
-  const runner = ran(y, model, m, weights, states)
+  const runner = ran(y, model, m, weights, states, horizon)
   const isRelative = model.error === 'proportional'
   const sse = isRelative ? runner.sums.sseRelative : runner.sums.sse
   // Everything is given: only the variance is estimated.
@@ -176,13 +177,14 @@ function ran(
   m: number,
   weights: Weights,
   states: InitialStates,
+  horizon = 0,
 ) {
   for (const name of weightsOf(form)) {
     if (weights[name] === undefined) throw missingWeight(name)
   }
-  const runner = runnerOf(y, form, m)
+  const runner = runnerOf(y, form, m, horizon)
   if (!runner.run(packWeights(weights), packStates(states))) {
-    throw new Refusal('What must stay above 0 does not, with these weights and states.', 'weights')
+    throw brokenPass(runner, { ...WITHOUT_HORIZON, horizon })
   }
   return runner
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { WITHOUT_HORIZON } from '../../core/exponential/admissible'
 import { ALL_FORMS } from '../../core/exponential/forms'
 import { initialByRule } from '../../core/exponential/initial'
 import { projected, smoothed } from '../../core/exponential/recursion'
@@ -49,7 +50,8 @@ function bestOf(input: unknown) {
   requireAdmissible(y, model)
   const rule = initialByRule(y, model, start.season, m)
   const states = initial === 'rule' ? rule.states : initial && statesOf(model, initial, m)
-  const chosen = chooseSmoothing(y, model, m, rule, { weights, initial: states ?? 'chosen' })
+  const wished = { weights, initial: states ?? ('chosen' as const) }
+  const chosen = chooseSmoothing(y, model, m, rule, wished, { ...WITHOUT_HORIZON, horizon })
   const { end } = smoothed(y, model, chosen.weights, chosen.initial)
   return {
     chosen,

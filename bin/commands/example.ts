@@ -147,8 +147,8 @@ function totalLines(result: Result): string[] {
   return [
     `Totals in ${result.series.unit}, beside a year before`,
     ...rows.map(
-      ({ label, total, before, change }) =>
-        `  ${label.padEnd(10)}${fixed(total, 0, 12)}${fixed(before, 0, 12)}${change === null ? '' : `${change < 0 ? '' : '+'}${(100 * change).toFixed(1)}%`.padStart(9)}`,
+      ({ label, total, gap, before, change }) =>
+        `  ${label.padEnd(10)}${gap ? ` ${gap} has no value`.padStart(12) : fixed(total, 0, 12)}${fixed(before, 0, 12)}${change === null ? '' : `${change < 0 ? '' : '+'}${(100 * change).toFixed(1)}%`.padStart(9)}`,
     ),
   ]
 }

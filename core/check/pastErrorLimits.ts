@@ -1,7 +1,7 @@
 import type { Figures } from '../calculate'
 import type { CheckDocument } from '../checkPlan'
 import { forecastWayOf } from '../forecast/ways'
-import { halfWidths, limitsFrom, type PastErrors } from '../forecast/pastErrors'
+import { limitsFrom, widthsOfLevels, type PastErrors } from '../forecast/pastErrors'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import { errorsAt, scaleOfErrors } from './coverage'
@@ -43,9 +43,7 @@ function fromPastErrors(figures: Figures, document: MethodDocument): Figures {
   const errors = Array.from({ length: horizon }, (_, i) =>
     tries.flatMap((one) => errorsAt(one, i, scale)),
   )
-  const widths = Object.fromEntries(
-    levels.map((level) => [level, halfWidths(errors, level, horizon)]),
-  )
+  const widths = widthsOfLevels(errors, levels, horizon)
   const pastErrors: PastErrors = { scale, origins: tries.length, widths }
   return {
     ...figures,

@@ -79,10 +79,17 @@ export function checkTask(
     ...{ series, document: settled ?? document, isSettled: settled !== null },
     ...{ plan, origins, firstT, lastT },
     alongside: benchmarksFor(traitsOf(decompose).hasSeason ? seasons : 1),
-    actual: adjustedValues(series).map((value) =>
-      value === null && document.missing === 'zero' ? 0 : value,
-    ),
+    actual: actualValues(series, document),
   }
+}
+
+/** What came. A month that stands for no sale is 0 between others; one after the last has not come yet. */
+function actualValues(series: Series, { missing }: MethodDocument): readonly Value[] {
+  const values = adjustedValues(series)
+  if (missing !== 'zero') return values
+  const isThere = (value: Value) => value !== null
+  const [first, last] = [values.findIndex(isThere), values.findLastIndex(isThere)]
+  return values.map((value, i) => (value === null && i > first && i < last ? 0 : value))
 }
 
 /** The forecast of a task from one of its origins: everything is chosen anew from what was known then. */

@@ -61,14 +61,24 @@ export function formulaLimits(
 export type ErrorSource = { readonly sigma: number } | { readonly residuals: readonly number[] }
 
 export const PATHS = 5000
+/** A draw that is not admissible is drawn again this often; where none of so many is, the path has nowhere to go. */
+const MOST_REDRAWS = 50
+
+/** Simulated paths, period by period. */
+export interface SimulatedPaths {
+  /** One sorted list of {@link PATHS} values a period ahead; a path that has ended is −∞, below every limit. */
+  readonly sorted: readonly Float64Array[]
+  /** How many have ended by each period. */
+  readonly ended: readonly number[]
+}
 
 /**
- * Values of simulated paths.
+ * Values of simulated paths. A path whose level or mean leaves what its form asks for, or of which every draw does, ends
+ * there: no redrawing brings it back, and a limit must not be made of the paths that were lucky.
  *
  * @param end states at the end of the last observed period, the season of the next period first
  * @param missingAtEnd periods between that and the first forecast
  * @param uniform seeded random numbers from 0 to 1, neither end
- * @returns one sorted list of {@link PATHS} values a period ahead
  */
 export function simulatedPaths(
   form: SmoothingForm,
@@ -77,9 +87,10 @@ export function simulatedPaths(
   source: ErrorSource,
   { missingAtEnd, horizon }: { missingAtEnd: number; horizon: number },
   uniform: () => number,
-): Float64Array[] {
+): SimulatedPaths {
   const steps = missingAtEnd + horizon
   const paths = Array.from({ length: horizon }, () => new Float64Array(PATHS))
+  const ended = Array<number>(horizon).fill(0)
   const draw = drawerOf(source, uniform)
   const m = end.season?.length ?? 0
   const season = new Float64Array(Math.max(1, m))
@@ -101,8 +112,13 @@ export function simulatedPaths(
       const s = season[k]!
       const mu = factors ? u * s : adds ? u + s : u
       let [value, next, slope, index] = [mu, u, base, s]
+      let isKept = !(factors && !(u > 0)) && !(isRelative && !(mu > 0))
       // A draw that would make something negative that must not be is drawn again.
-      for (let tries = 0; tries < 1000; tries++) {
+      for (let tries = 0; isKept; tries++) {
+        if (tries === MOST_REDRAWS) {
+          isKept = false
+          break
+        }
         const drawn = draw()
         value = isRelative ? mu * (1 + drawn) : mu + drawn
         const e = value - mu
@@ -120,6 +136,13 @@ export function simulatedPaths(
         )
           break
       }
+      if (!isKept) {
+        for (let h = Math.max(0, step - missingAtEnd); h < horizon; h++) {
+          paths[h]![path] = -Infinity
+          ended[h]!++
+        }
+        break
+      }
       level = next
       if (hasTrend) trend = slope
       if (m > 0) season[k] = index
@@ -127,22 +150,25 @@ export function simulatedPaths(
     }
   }
   for (const one of paths) one.sort()
-  return paths
+  return { sorted: paths, ended }
 }
 
-/** Quantiles of simulated paths: by level (per cent) lower and upper limits, one entry a period ahead. */
+/**
+ * Quantiles of simulated paths: by level (per cent) lower and upper limits, one entry a period ahead; undefined where so
+ * many paths have ended that the quantile is one of them.
+ */
 export function limitsOfPaths(
-  paths: readonly Float64Array[],
+  { sorted }: SimulatedPaths,
   levels: readonly number[],
-): Record<string, { readonly lower: number[]; readonly upper: number[] }> {
+): Record<string, { readonly lower: Value[]; readonly upper: Value[] }> {
   return Object.fromEntries(
     levels.map((level) => {
       const tail = (1 - level / 100) / 2
       return [
         String(level),
         {
-          lower: paths.map((one) => quantileOf(one, tail)),
-          upper: paths.map((one) => quantileOf(one, 1 - tail)),
+          lower: sorted.map((one) => quantileOf(one, tail)),
+          upper: sorted.map((one) => quantileOf(one, 1 - tail)),
         },
       ]
     }),
@@ -169,10 +195,11 @@ function drawerOf(source: ErrorSource, uniform: () => number): () => number {
   }
 }
 
-/** Linear between the sorted values at 1 + (n − 1)p. */
-function quantileOf(sorted: Float64Array, p: number): number {
+/** Linear between the sorted values at 1 + (n − 1)p; undefined among paths that have ended. */
+function quantileOf(sorted: Float64Array, p: number): Value {
   const at = (sorted.length - 1) * p
   const below = Math.floor(at)
+  if (sorted[below] === -Infinity) return null
   const share = at - below
   return sorted[below]! + share * ((sorted[below + 1] ?? sorted[below]!) - sorted[below]!)
 }

@@ -1,5 +1,8 @@
 import type { Value } from '../series/series'
-import type { InitialStates, SmoothingForm, Weights } from './forms'
+import { needsPositive, type InitialStates, type SmoothingForm, type Weights } from './forms'
+
+/** What of a pass has left the conditions of its form: it must stay above 0. */
+export type Left = 'level' | 'growth' | 'index' | 'mean'
 
 /** A smoothing ready to be run again and again: a search does so thousands of times. */
 export interface Runner {
@@ -23,12 +26,14 @@ export interface Runner {
   readonly end: { level: number; trend: number; readonly season: Float64Array }
   /** Figures of the last run over observed periods: Σe², Σ(e/μ)², Σ ln|μ|. */
   readonly sums: { sse: number; sseRelative: number; logMu: number }
+  /** Where the last run broke off, entries from 0 and on into the periods ahead, and on what; its sums mean nothing then. */
+  readonly broke: { at: number; on: Left }
   /**
-   * One pass over the values.
+   * One pass over the values, and on over the periods ahead where something must stay above 0.
    *
    * @param weights α, β, γ, φ; those that the form does not have are not read
    * @param states level, trend, then the m seasons
-   * @returns false when something that must stay positive does not: the pass ends there
+   * @returns false when something that must stay above 0 does not: the pass ends there
    */
   run(weights: Float64Array, states: Float64Array): boolean
 }
@@ -40,10 +45,20 @@ export interface Runner {
  * what a search spends its time on.
  *
  * @param values one a period, null = missing: there the states move on as if the forecast had come true
+ * What must stay above 0: with a season that multiplies the level before and after each value, and every index; with a
+ * trend that multiplies level and growth; with errors in proportion the mean. Where any of these is asked for every value
+ * is above 0, so every forecast ahead must be too.
+ *
  * @param seasons m
+ * @param horizon periods ahead that have to be kept as well
  * @see Holt (1957), reprinted 2004, International Journal of Forecasting 20; Winters (1960), Management Science 6
  */
-export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons: number): Runner {
+export function runnerOf(
+  values: readonly Value[],
+  form: SmoothingForm,
+  seasons: number,
+  horizon = 0,
+): Runner {
   const n = values.length
   const y = Float64Array.from(values, (value) => value ?? NaN)
   const fitted = new Float64Array(n)
@@ -56,6 +71,8 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
   const season = new Float64Array(form.season === 'none' ? 1 : seasons)
   const end = { level: 0, trend: 0, season: new Float64Array(season.length) }
   const sums = { sse: 0, sseRelative: 0, logMu: 0 }
+  const broke: Runner['broke'] = { at: 0, on: 'level' }
+  const reach = needsPositive(form) ? horizon : 0
   const m = season.length
   const hasTrend = form.trend !== 'none'
   const damps = form.trend === 'damped'
@@ -63,6 +80,12 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
   const adds = form.season === 'additive'
   const factors = form.season === 'multiplicative'
   const isRelative = form.error === 'proportional'
+
+  function leave(at: number, on: Left): false {
+    broke.at = at
+    broke.on = on
+    return false
+  }
 
   function run(weights: Float64Array, states: Float64Array): boolean {
     // Held in local names: the loop is then one piece of machine code for each form, without a look outside.
@@ -83,6 +106,8 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
     let logMu = 0
     let product = 1
     let k = 0
+    if (isGrowing && !(level > 0)) return leave(0, 'level')
+    if (isGrowing && !(trend > 0)) return leave(0, 'growth')
     for (let t = 0; t < count; t++) {
       const base = phi * trend
       const u = isGrowing ? level * trend : isTrended ? level + base : level
@@ -91,8 +116,9 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
       trends[t] = trend
       seasonsUsed[t] = s
       const mu = isFactor ? u * s : isAdded ? u + s : u
-      if (isFactor && !(u > 0)) return false
-      if (isShare && !(mu > 0)) return false
+      if (isFactor && !(u > 0)) return leave(t, 'level')
+      if (isFactor && !(s > 0)) return leave(t, 'index')
+      if (isShare && !(mu > 0)) return leave(t, 'mean')
       out[t] = mu
       const value = own[t]!
       const e = value - mu
@@ -115,10 +141,12 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
         level = next
         if (isFactor) {
           const index = (gamma * value) / level + (1 - gamma) * s
-          if (!(level > 0 && index > 0)) return false
+          if (!(level > 0)) return leave(t, 'level')
+          if (!(index > 0)) return leave(t, 'index')
           indices[k] = index
         } else if (isAdded) indices[k] = gamma * (value - level) + (1 - gamma) * s
-        if (isGrowing && !(level > 0 && trend > 0)) return false
+        if (isGrowing && !(level > 0)) return leave(t, 'level')
+        if (isGrowing && !(trend > 0)) return leave(t, 'growth')
       } else {
         level = u
         if (!isGrowing) trend = base
@@ -132,11 +160,22 @@ export function runnerOf(values: readonly Value[], form: SmoothingForm, seasons:
     sums.sse = sse
     sums.sseRelative = sseRelative
     sums.logMu = logMu + Math.log(product)
-    return Number.isFinite(sse)
+    if (!Number.isFinite(sse)) return leave(count - 1, 'level')
+    for (let h = 0; h < reach; h++) {
+      const base = phi * trend
+      level = isGrowing ? level * trend : isTrended ? level + base : level
+      if (!isGrowing) trend = base
+      const s = indices[k]!
+      if (isFactor && !(level > 0)) return leave(count + h, 'level')
+      const mu = isFactor ? level * s : isAdded ? level + s : level
+      if (!(mu > 0)) return leave(count + h, 'mean')
+      if (++k === length) k = 0
+    }
+    return true
   }
 
   const observed = values.reduce<number>((count, value) => count + Number(value !== null), 0)
-  return { form, n, seasons, observed, values: y, before, fitted, error, end, sums, run }
+  return { form, n, seasons, observed, values: y, before, fitted, error, end, sums, broke, run }
 }
 
 /** The weights of a form as a pass takes them. */

@@ -1,4 +1,5 @@
 import type { Value } from '../series/series'
+import { brokenPass, WITHOUT_HORIZON, type Reach } from './admissible'
 import { exactStates } from './exactStates'
 import {
   BOUNDS,
@@ -61,6 +62,8 @@ const START_WEIGHTS: Readonly<Record<WeightName, readonly number[]>> = {
  * are followed to the end. A weight that ends within 0.005 of a bound is put on it if the criterion is no worse.
  *
  * @param rule initial states by the rule, which every search starts from
+ * @param reach how far ahead the conditions of the form must be kept
+ * @throws Refusal where they cannot be kept: with what is given, or wherever the search looked
  */
 export function chooseSmoothing(
   values: readonly Value[],
@@ -68,8 +71,9 @@ export function chooseSmoothing(
   seasons: number,
   rule: RuleStates,
   { weights: fixed, initial }: Wished,
+  reach: Reach = WITHOUT_HORIZON,
 ): ChosenSmoothing {
-  const runner = runnerOf(values, form, seasons)
+  const runner = runnerOf(values, form, seasons, reach.horizon)
   const names = weightsOf(form)
   const free = names.filter((name) => fixed[name] === undefined)
   const given = initial === 'chosen' ? null : initial
@@ -78,6 +82,7 @@ export function chooseSmoothing(
   const settled = ontoBounds(space, free, found)
   const { weights, states } = space.unpack(settled)
   const exact = given === null ? exactStates(values, form, seasons, weights, states) : states
+  if (!runner.run(packWeights(weights), packStates(exact))) throw brokenPass(runner, reach)
   return report(runner, form, weights, exact, names, free, given === null)
 }
 
@@ -156,6 +161,7 @@ function ontoBounds(space: Space, free: readonly WeightName[], found: Float64Arr
   return x
 }
 
+/** @param runner after the pass with these weights and states */
 function report(
   runner: Runner,
   form: SmoothingForm,
@@ -165,7 +171,6 @@ function report(
   free: readonly WeightName[],
   chosenStates: boolean,
 ): ChosenSmoothing {
-  runner.run(packWeights(weights), packStates(initial))
   const { sums, observed, seasons } = runner
   const likelihood = likelihoodOf(runner)
   const k = 1 + free.length + (chosenStates ? freeStates(form, seasons) : 0)

@@ -27,13 +27,15 @@ const PLACES = 61
  * The choice is the lowest point of each section, since it is the lowest of all.
  *
  * @param chosen with every weight free
+ * @param horizon periods ahead that must keep the conditions of the form too
  */
 export function weightSections(
   values: readonly Value[],
   seasons: number,
   { form, weights, initial }: ChosenSmoothing,
+  horizon = 0,
 ): WeightSection[] {
-  const runner = runnerOf(values, form, seasons)
+  const runner = runnerOf(values, form, seasons, horizon)
   const states = packStates(initial)
   return weightsOf(form).map((name) => {
     const [least, most] = BOUNDS[name]

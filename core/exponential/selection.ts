@@ -1,5 +1,6 @@
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
+import { WITHOUT_HORIZON, type Reach } from './admissible'
 import {
   ALL_FORMS,
   freeStates,
@@ -52,12 +53,10 @@ export function selectForm(
 }
 
 /** What a selection leaves to be chosen, form by form. */
-export interface SelectionWished {
+export interface SelectionWished extends Reach {
   /** Fixed ones; what a form does not have it passes over. */
   readonly weights: Weights
   readonly initial: 'chosen' | 'rule'
-  /** How a period (from 0) is called in a refusal. */
-  nameOf(i: number): string
   /** Hears of every form as it is through. */
   readonly hear?: ((so: SelectionSoFar) => void) | undefined
 }
@@ -71,7 +70,7 @@ export interface SelectionSoFar {
 const EVERYTHING: SelectionWished = {
   weights: {},
   initial: 'chosen',
-  nameOf: (i) => `period ${i + 1}`,
+  ...WITHOUT_HORIZON,
 }
 
 /** One form with everything chosen, or why not. */
@@ -80,7 +79,7 @@ export function contend(
   form: SmoothingForm,
   firstSeason: number,
   seasons: number,
-  { weights, initial, nameOf }: SelectionWished = EVERYTHING,
+  { weights, initial, ...reach }: SelectionWished = EVERYTHING,
 ): Contender {
   const own = weightsOf(form)
   const fixed = Object.fromEntries(
@@ -90,7 +89,7 @@ export function contend(
   const k = 1 + own.length - Object.keys(fixed).length + states
   const observed = values.filter((value) => value !== null).length
   try {
-    requireAdmissible(values, form, nameOf)
+    requireAdmissible(values, form, reach.nameOf)
     if (observed <= k + 1) {
       return { form, k, because: `${k} numbers are too many for ${observed} values.` }
     }
@@ -99,7 +98,7 @@ export function contend(
       weights: fixed,
       initial: initial === 'chosen' ? initial : rule.states,
     } as const
-    return { form, k, chosen: chooseSmoothing(values, form, seasons, rule, wished) }
+    return { form, k, chosen: chooseSmoothing(values, form, seasons, rule, wished, reach) }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
     return { form, k, because: error.because }

@@ -15,7 +15,7 @@ import { trendFindings, type TrendUse } from './trendFindings'
 
 /** Every sentence that there is to say of a result, what sways the others first. */
 export function findingsOf(figures: Figures, examined: Examined): Finding[] {
-  const { prepared, decomposed, method, series, ahead, trend } = figures
+  const { prepared, decomposed, method, series, ahead } = figures
   const stretch = prepared.used
   const { decompose } = method
   const { model } = decompose
@@ -42,7 +42,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       examined.trendShare,
     ),
     ...way.findings(stretch, decompose, decomposed, hasSeason),
-    ...trendFindings(stretch, examined, trend, method.trend, { unit, uses: useOfTrend(method) }),
+    ...trendFindings(stretch, examined, method.trend, { unit, uses: useOfTrend(method) }),
     ...spanFindings(
       stretch,
       exclusionsOf(method),

@@ -17,3 +17,14 @@ export function requireNumbers(forecast: readonly number[]): void {
     'trend.form',
   )
 }
+
+/**
+ * Why a figure on the scale of a power has no value that it comes from: powers above 0 end below, powers below 0 end above.
+ *
+ * @example noWayBack(-0.5) // 'On the scale of the power this lies above every value: it is beyond any number.'
+ */
+export function noWayBack(lambda: number): string {
+  return lambda > 0
+    ? 'On the scale of the power this lies below every value: it would be under 0.'
+    : 'On the scale of the power this lies above every value: it is beyond any number.'
+}

@@ -114,6 +114,8 @@ function widthWords({ count, origin }: HalfWidth, areShares: boolean, per: strin
       return `t × root mean square of ${count} ${errors} × √(1 + 1/${count})`
     case 'before':
       return `half-width at ${origin.from} ${per}${origin.from === 1 ? '' : 's'} ahead`
+    case 'level':
+      return `half-width of the ${origin.level}% limits`
     case 'grown':
       return origin.factor === 1
         ? `half-width at ${origin.from} ${per}s ahead`

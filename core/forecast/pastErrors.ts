@@ -11,6 +11,8 @@ export type WidthOrigin =
   | { readonly how: 'spread'; readonly quantile: number; readonly rms: number }
   /** Never less than at a horizon before: that one's. */
   | { readonly how: 'before'; readonly from: number }
+  /** Never less than at a lower level: that one's. */
+  | { readonly how: 'level'; readonly level: number }
   /** Fewer than four errors: that of another horizon, times √(h/h′), or as it is for a shorter one. */
   | { readonly how: 'grown'; readonly from: number; readonly factor: number }
 
@@ -89,6 +91,32 @@ export function halfWidths(
     }
   }
   return widths
+}
+
+/**
+ * Half-widths of several levels, none nearer than that of a lower one: with few errors the t interval of 95% can fall inside
+ * the rank of 80%.
+ *
+ * @param levels in per cent
+ * @returns keyed by level
+ */
+export function widthsOfLevels(
+  errors: readonly (readonly number[])[],
+  levels: readonly number[],
+  horizon: number,
+): Record<string, HalfWidth[]> {
+  let lower: { readonly level: number; readonly widths: readonly HalfWidth[] } | null = null
+  const byLevel: Record<string, HalfWidth[]> = {}
+  for (const level of [...levels].sort((a, b) => a - b)) {
+    const widths: HalfWidth[] = halfWidths(errors, level, horizon).map((own, i) => {
+      const below = lower?.widths[i]
+      if (!below || own.reach >= below.reach) return own
+      return { reach: below.reach, count: own.count, origin: { how: 'level', level: lower!.level } }
+    })
+    byLevel[level] = widths
+    lower = { level, widths }
+  }
+  return byLevel
 }
 
 /** The last of the half-widths so far, which is the widest, and the horizon that it was made at. */

@@ -11,8 +11,10 @@ export interface Total {
   /** Time codes of its first and last period. */
   readonly from: number
   readonly to: number
-  /** In units of the series; actual values where there are some, the forecast for the others. */
-  readonly total: number
+  /** In units of the series; actual values where there are some, the forecast for the others. Undefined over a gap. */
+  readonly total: Value
+  /** The first period of it that has no value; null where all have one. */
+  readonly gap: string | null
   /** Periods of it that are forecast. */
   readonly forecast: number
   /** The same periods one year earlier; undefined where one of them is not there. */
@@ -95,11 +97,11 @@ function totals(
     const [from, to] = [members[0]!, members.at(-1)!]
     if (to <= lastT) return []
     const total = sumOf(members, at)
-    if (total === null) return []
     const before = sumOf(
       members.map((t) => t - seasons),
       at,
     )
+    const gap = members.find((t) => at(t) === null)
     const label = (t: number) => periodLabel(periodAt(start, t, seasons), calendar)
     const isWhole = members.length === size
     return [
@@ -110,8 +112,9 @@ function totals(
             ? label(from)
             : `${label(from)} to ${label(to)}`,
         ...{ from, to, total, before },
+        gap: gap === undefined ? null : label(gap),
         forecast: members.filter((t) => t > lastT).length,
-        change: before !== null && before > 0 ? total / before - 1 : null,
+        change: total !== null && before !== null && before > 0 ? total / before - 1 : null,
       },
     ]
   })

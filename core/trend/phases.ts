@@ -11,6 +11,8 @@ export interface Phase {
   /** Of the line, per period, and its value in the middle of the stretch. */
   readonly slope: number
   readonly middle: number
+  /** Standard error of the slope, allowing for neighbours that are alike. */
+  readonly error: number
 }
 
 const MOST_PHASES = 6
@@ -37,9 +39,24 @@ const ROUNDING = 1e-18
  * @example a series that rises for six years and stays for four: two phases
  */
 export function phasesOf(values: readonly Value[], seasons: number): Phase[] {
+  return readPhases(values, seasons).phases
+}
+
+/** A series read in phases. */
+export interface PhaseReading {
+  /** Neighbours that say the same are one. */
+  readonly phases: Phase[]
+  /** The lines as they were fitted, before any were joined: a step leaves two that are level. */
+  readonly pieces: readonly Phase[]
+  /** What those lines leave, one entry a period, null where there is no value. */
+  readonly residuals: readonly Value[]
+}
+
+/** The same with what its lines were before neighbours were joined. */
+export function readPhases(values: readonly Value[], seasons: number): PhaseReading {
   const shortest = Math.max(seasons, SHORTEST)
   const n = values.filter((value) => value !== null).length
-  if (n < 3 || values.length < shortest) return []
+  if (n < 3 || values.length < shortest) return { phases: [], pieces: [], residuals: [] }
   const lines = lineSums(values)
   const { ends, best, from } = bestBreaks(values.length, shortest, lines.sse)
   const most = best.length
@@ -56,12 +73,13 @@ export function phasesOf(values: readonly Value[], seasons: number): Phase[] {
     const price = n * Math.log(Math.max(sse, size) / n) + f * (6 * k - 1) * Math.log(n)
     if (price < least) [least, chosen] = [price, k]
   }
-  const phases = stretchesOf(ends, from, chosen).map((stretch) => phaseOf(stretch, lines, f))
-  return merged(phases, (stretch) => phaseOf(stretch, lines, f)).map(
-    ({ from: first, to, direction, slope, middle }) => ({
-      ...{ from: first, to, direction, slope, middle },
-    }),
-  )
+  const phase = (stretch: Stretch) => phaseOf(stretch, lines, f)
+  const pieces = stretchesOf(ends, from, chosen).map(phase)
+  return {
+    phases: merged(pieces, phase),
+    pieces,
+    residuals: residualsOf(values, pieces, lines),
+  }
 }
 
 interface Stretch {
@@ -189,7 +207,7 @@ function residualsOf(
   return residuals
 }
 
-function phaseOf({ from, to }: Stretch, lines: Lines, f: number): Phase & { error: number } {
+function phaseOf({ from, to }: Stretch, lines: Lines, f: number): Phase {
   const line = lines.line(from, to)
   if (!line) return { from, to, direction: 'level', slope: 0, middle: 0, error: 0 }
   const { slope, n } = line
@@ -199,11 +217,8 @@ function phaseOf({ from, to }: Stretch, lines: Lines, f: number): Phase & { erro
   return { from, to, direction, slope, middle: line.at((from + to) / 2), error }
 }
 
-/** Neighbours that say the same are one. */
-function merged(
-  phases: readonly (Phase & { error: number })[],
-  phaseAgain: (stretch: Stretch) => Phase & { error: number },
-): (Phase & { error: number })[] {
+/** Neighbours that say the same are one; two that are level stay level, whatever a line through both of them would say. */
+function merged(phases: readonly Phase[], phaseAgain: (stretch: Stretch) => Phase): Phase[] {
   for (let k = 1; k < phases.length; k++) {
     const [before, after] = [phases[k - 1]!, phases[k]!]
     if (before.direction !== after.direction) continue
@@ -211,7 +226,8 @@ function merged(
       before.direction === 'level' ||
       Math.abs(before.slope - after.slope) <= Math.hypot(before.error, after.error)
     if (!isAlike) continue
-    const both = phaseAgain({ from: before.from, to: after.to })
+    const again = phaseAgain({ from: before.from, to: after.to })
+    const both: Phase = before.direction === 'level' ? { ...again, direction: 'level' } : again
     return merged([...phases.slice(0, k - 1), both, ...phases.slice(k + 1)], phaseAgain)
   }
   return [...phases]

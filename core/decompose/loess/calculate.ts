@@ -145,7 +145,8 @@ function indicesOf(
 }
 
 /** @throws Refusal naming every season without a value to fit to */
-function requireEverySeason({ calendar, seasonOf, seasonName }: Stretch, values: readonly Value[]) {
+function requireEverySeason(stretch: Stretch, values: readonly Value[]) {
+  const { calendar, seasonOf, seasonName } = stretch
   const present = new Set(seasonOf.filter((_, i) => values[i] !== null))
   const empty = Array.from({ length: calendar.seasons }, (_, k) => k + 1).filter(
     (season) => !present.has(season),
@@ -153,7 +154,7 @@ function requireEverySeason({ calendar, seasonOf, seasonName }: Stretch, values:
   if (empty.length === 0) return
   throw new Refusal(
     `No value is left to fit to for ${empty.map(seasonName).join(', ')}: every season needs at least one that is neither missing nor left out.`,
-    'decompose.exclude',
+    stretch.values.every((value, i) => value === values[i]) ? 'series.values' : 'decompose.exclude',
     { seasons: empty },
   )
 }

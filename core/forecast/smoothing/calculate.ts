@@ -5,6 +5,7 @@ import {
   formulaLimits,
   hasFormula,
   limitsOfPaths,
+  PATHS,
   simulatedPaths,
   varianceFactors,
 } from '../../exponential/limits'
@@ -19,6 +20,7 @@ import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
 import { seededUniform } from '../../statistics/random'
 import { standardDeviation } from '../../statistics/spread'
+import { figure } from '../../words/figure'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
 import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
@@ -43,6 +45,8 @@ export interface SmoothingForecast extends CommonAhead, SmoothingFigures {
   readonly states: Pick<Smoothed, 'level' | 'trend' | 'season'>
   /** Variance ahead as a multiple of σ²; null where it has no formula and is simulated. */
   readonly factors: readonly number[] | null
+  /** Share of the simulated paths that have ended by each period, where any have. */
+  readonly pathsEnded?: readonly number[]
   /** The scale that is smoothed on; null for the values as they are. */
   readonly transform: Transform | null
   /** What stands on that scale; null likewise. */
@@ -86,6 +90,13 @@ export function forecastBySmoothing(
   const meanOver = meanFor
     ? ahead.map((z, i) => meanOverMedian(z, meanFor.lambda, spread.standardErrors?.[i] ?? 0))
     : null
+  const noMean = meanOver?.findIndex((factor) => !(factor > 0)) ?? -1
+  if (noMean >= 0) {
+    throw new Refusal(
+      `In ${nameOf(values.length + noMean)} the mean cannot be told from the median: the limits are so wide that its correction is ${figure(meanOver![noMean]!)}, and must be above 0. Take the median.`,
+      'forecast.backTransform',
+    )
+  }
   const forecast = ahead.map((z, i) => (back(z) ?? Infinity) * (meanOver?.[i] ?? 1))
   requireNumbers(forecast)
   const { level, trend, season } = rows
@@ -100,6 +111,7 @@ export function forecastBySmoothing(
       ...figures,
       states: { level, trend, season },
       factors: spread.factors,
+      ...(spread.ended?.some((share) => share > 0) ? { pathsEnded: spread.ended } : {}),
       transform,
       scaled: transform && { values, fitted: rows.fitted, forecast: ahead, meanOver },
       limits: Object.fromEntries(
@@ -120,7 +132,7 @@ export function forecastBySmoothing(
     estimated: chosen.k + (transform?.chosen ? 1 : 0),
     inProportion: isPower || form.season === 'multiplicative' || form.error === 'proportional',
     report: () => null,
-    sections: () => weightSections(values, seasons, withEveryWeightFree()),
+    sections: () => weightSections(values, seasons, withEveryWeightFree(), horizon),
   }
 
   /** What would be chosen if no weight of the form were fixed. */
@@ -137,6 +149,8 @@ interface SpreadAhead {
   readonly limits: Readonly<Record<string, Limits>>
   /** Of each forecast, where it is asked for; undefined without values to spare. */
   readonly standardErrors: readonly number[] | null
+  /** Share of the simulated paths that have ended by each period. */
+  readonly ended?: readonly number[]
 }
 
 /** Limits, and standard errors where a mean needs them: by formula where there is one, else from simulated paths. */
@@ -186,7 +200,10 @@ function spreadAhead(
   return {
     factors: null,
     limits: limitsOfPaths(paths, levels),
-    standardErrors: needsErrors ? paths.map((one) => standardDeviation([...one])!) : null,
+    standardErrors: needsErrors
+      ? paths.sorted.map((one) => standardDeviation([...one].filter(Number.isFinite)) ?? 0)
+      : null,
+    ended: paths.ended.map((count) => count / PATHS),
   }
 }
 
@@ -202,7 +219,7 @@ function choose(
 ): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
   const { calendar, seasonOf } = stretch
   const { seasons } = calendar
-  const { weights, initial } = options
+  const { weights, initial, horizon } = options
   const forms = formsOf(options, seasons)
   const nameOf = (i: number) => stretch.periodOf(i).label
   requireBounded(
@@ -216,13 +233,13 @@ function choose(
     requireAdmissible(values, form, nameOf)
     const rule = initialByRule(values, form, seasonOf[0]!, seasons)
     const wished = { weights, initial: initial === 'rule' ? rule.states : initial }
-    return { chosen: chooseSmoothing(values, form, seasons, rule, wished), table: null }
+    const reach = { horizon, nameOf }
+    return { chosen: chooseSmoothing(values, form, seasons, rule, wished, reach), table: null }
   }
   const { winner, table } = selectForm(values, seasonOf[0]!, seasons, forms, {
     weights,
     initial: initial === 'rule' ? 'rule' : 'chosen',
-    nameOf,
-    hear,
+    ...{ horizon, nameOf, hear },
   })
   if (!winner) {
     throw new Refusal(

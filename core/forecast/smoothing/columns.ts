@@ -5,6 +5,7 @@ import { slopeWords, smoothingArithmetic } from '../../column/smoothingStates'
 import { fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import type { Value } from '../../series/series'
 import { backFrom } from '../../transform/boxCox'
+import { noWayBack } from '../beyondNumbers'
 import type { ForecastParts } from '../way'
 import type { SmoothingForecast } from './calculate'
 import type { SmoothingOptions } from './options'
@@ -15,7 +16,8 @@ type Parts = ForecastParts<SmoothingOptions, SmoothingForecast>
 /** States over time, one-step forecasts and their errors, the forecast and its limits. */
 export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
   const { options, ahead } = parts
-  const { form, states, weights, initial, transform, scaled } = ahead
+  const { form, states, weights, initial, transform, scaled, pathsEnded } = ahead
+  const noWay = () => noWayBack(transform?.lambda ?? 0)
   const adds = form.season === 'additive'
   const hasSeason = form.season !== 'none'
   const level = transform ? 'scaledLevel' : 'smoothedLevel'
@@ -57,7 +59,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       stages: transform ? ['deseasonalize'] : ['deseasonalize', 'trend'],
       actual: transform ? states.level.map((z) => backFrom(z, transform.lambda)) : states.level,
       arithmetic: transform ? (t) => back(run.cell(level, t)) : cells.level,
-      whyUndefined: () => NO_WAY_BACK,
+      whyUndefined: noWay,
     }),
     ...(states.trend
       ? [
@@ -99,7 +101,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       arithmetic: (t) =>
         back(cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null)),
       whyUndefined: (t) =>
-        run.value('value', t) === null ? 'This period has no value to compare with.' : NO_WAY_BACK,
+        run.value('value', t) === null ? 'This period has no value to compare with.' : noWay(),
     }),
     ...(hasSeason
       ? [
@@ -128,8 +130,10 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
         ahead.interval.s === null
           ? 'There are no limits: too few values for the numbers estimated.'
           : transform
-            ? NO_WAY_BACK
-            : null,
+            ? noWay()
+            : pathsEnded
+              ? 'So many of the simulated paths have fallen to 0 by then that this limit is one of them: it is under every figure.'
+              : null,
     }),
   ]
 
@@ -145,8 +149,6 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
     return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
   }
 }
-
-const NO_WAY_BACK = 'The figure on the transformed scale is too low to come back from.'
 
 /** The values on the scale that is smoothed on. */
 function transformedColumn(run: Run, lambda: number, values: readonly Value[]): Column {

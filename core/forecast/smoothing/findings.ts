@@ -2,7 +2,8 @@ import type { WeightName } from '../../exponential/forms'
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import { countPeriods } from '../../calendar/labels'
-import { figure } from '../../words/figure'
+import { backFrom } from '../../transform/boxCox'
+import { figure, percent } from '../../words/figure'
 import { LEAST_POWER, MOST_POWER } from '../../transform/guerrero'
 import type { SmoothingForecast } from './calculate'
 import type { Transform } from './transform'
@@ -11,10 +12,9 @@ import type { Transform } from './transform'
 const FAR_OUT = 1
 
 /** What weights at their bounds mean, and what the limits leave out. */
-export function findingsOfSmoothing(
-  { calendar }: Stretch,
-  { form, weights, atBound, interval, t, transform }: SmoothingForecast,
-): Finding[] {
+export function findingsOfSmoothing(stretch: Stretch, ahead: SmoothingForecast): Finding[] {
+  const { calendar } = stretch
+  const { form, weights, atBound, interval, t, transform } = ahead
   const bounds = atBound.map((name): Finding => ({
     code: 'weight-at-bound',
     severity: 'note',
@@ -28,6 +28,8 @@ export function findingsOfSmoothing(
   return [
     ...bounds,
     ...powerFinding(transform),
+    ...withoutWayBack(ahead),
+    ...endedPaths(stretch, ahead),
     ...(runsAway
       ? [
           {
@@ -111,6 +113,54 @@ function powerFinding(transform: Transform | null): Finding[] {
       text: `The power chosen is ${lambda === LEAST_POWER ? '−1' : '2'}, an end of what is searched: the spread goes with the level in a way that no usual power makes even.`,
       period: null,
       figure: lambda,
+    },
+  ]
+}
+
+/** Figures on the scale of a power that no value comes from: they take no part in errors and limits. */
+function withoutWayBack({ transform, scaled, limits, interval }: SmoothingForecast): Finding[] {
+  if (!transform || !scaled || interval.s === null) return []
+  const { lambda } = transform
+  const fitted = scaled.fitted.filter((z) => backFrom(z, lambda) === null).length
+  const bounds = Object.values(limits)
+    .flatMap(({ lower, upper }) => [...lower, ...upper])
+    .filter((limit) => limit === null).length
+  if (fitted + bounds === 0) return []
+  const side = lambda > 0 ? 'below' : 'above'
+  const parts = [
+    ...(fitted > 0
+      ? [`${fitted} fitted ${fitted === 1 ? 'value' : 'values'}, left out of the error figures`]
+      : []),
+    ...(bounds > 0 ? [`${bounds} ${bounds === 1 ? 'limit' : 'limits'}`] : []),
+  ]
+  return [
+    {
+      code: 'no-way-back',
+      severity: 'caution',
+      stage: 'project',
+      text: `On the scale of the power some figures lie ${side} every value and cannot come back: ${parts.join(', and ')}. The logarithm always comes back.`,
+      period: null,
+      figure: fitted + bounds,
+      actions: [{ label: 'Take the logarithm', change: { forecast: { transform: 'ln' } } }],
+    },
+  ]
+}
+
+/** Beyond this share of simulated paths that fall to 0 it is said. */
+const MANY_ENDED = 0.05
+
+function endedPaths(stretch: Stretch, { pathsEnded = [], t }: SmoothingForecast): Finding[] {
+  const at = pathsEnded.findIndex((share) => share > MANY_ENDED)
+  if (at < 0) return []
+  const { code, label } = stretch.periodOf(t[at]! - stretch.firstT)
+  return [
+    {
+      code: 'paths-end',
+      severity: 'caution',
+      stage: 'project',
+      text: `By ${label} ${percent(pathsEnded[at]!)} of the simulated paths have fallen to 0, where this form ends. They count as below every limit; additive errors, or a shorter horizon, know no such end.`,
+      period: code,
+      figure: pathsEnded[at]!,
     },
   ]
 }

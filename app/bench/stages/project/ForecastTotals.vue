@@ -24,8 +24,9 @@ const groups = computed(() => {
   ].filter(({ rows }) => rows.length > 0)
 })
 
-/** `4 of 12 forecast`; nothing where all of it is. */
-function partly({ from, to, forecast }: Total): string {
+/** `4 of 12 forecast`, or what keeps it from a total; nothing where all of it is forecast. */
+function partly({ from, to, forecast, gap }: Total): string {
+  if (gap) return `${gap} has no value`
   const periods = to - from + 1
   return forecast === periods ? '' : `${forecast} of ${periods} forecast`
 }

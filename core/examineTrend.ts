@@ -1,0 +1,214 @@
+import type { Figures } from './calculate'
+import { without } from './decompose/parts'
+import { wayOf } from './decompose/ways'
+import type { OutOfTheOrdinary } from './outliers/outliers'
+import type { Model } from './model'
+import { orNull } from './refusal'
+import { durbinWatson, regressionFigures } from './regression/report'
+import type { AdvisedModel } from './seasonality/advisedModel'
+import { seasonOfRatios } from './seasonality/seasonOfRatios'
+import { nounOf } from './series/noun'
+import type { Value } from './series/series'
+import { centredAverage } from './smoothing/movingAverage'
+import type { StraightLine } from './trend/columns'
+import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
+import { judgeFit, judgeLevel, type JudgedLevel, type TrendFits } from './trend/judged'
+import type { Phase } from './trend/phases'
+import { reportTrend, type TrendFit } from './trend/report'
+import { firstFitted, fittedTo, residualsInTime, type Trend } from './trend/trend'
+import { trendShare } from './trend/trendShare'
+
+/** A phase of the trend by its first and last period. */
+export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {
+  readonly from: number
+  readonly to: number
+}
+
+/** What can be judged of where the level goes, and of the trend that follows it. */
+export interface ExaminedTrend {
+  /** The trend read in phases: where it rises, falls and stays. */
+  readonly phases: readonly PhaseAt[]
+  /** How the level goes beside its phases. */
+  readonly level: Pick<JudgedLevel, 'evenGrowth' | 'wanders' | 'lineLikeness'> & {
+    /** The phases before neighbours that say the same were joined. */
+    readonly pieces: readonly PhaseAt[]
+  }
+  /** Whether a trend by least squares fits; null for one that follows the values. */
+  readonly trendFits: TrendFits | null
+  /** Where it does not: which other trends by least squares would. */
+  readonly wouldFit: readonly OtherTrend[]
+  /** The line through the deseasonalized series, all periods of the span. */
+  readonly straightTrend: StraightLine
+  /** Whether that line rises or falls, and by how much its slope may be off. */
+  readonly straight: TrendLine
+  /** Its yearly rise or fall as a share of the level, where that matters and is no chance. */
+  readonly trendShare: Value
+  /** Durbin–Watson of what the trend leaves, outliers left aside. */
+  readonly residualLikeness: Value
+  readonly trendFit: TrendFit
+}
+
+/** What a trend by least squares can be instead: even growth, or a line through the latest years alone. */
+export type OtherTrend = 'growth' | 'latest-years'
+/** Years that a line through the latest values takes. */
+const LATEST_YEARS = 3
+
+/** Periods of the latest years, for a line through them alone. */
+export function latestPeriods(seasons: number): number {
+  return LATEST_YEARS * Math.max(seasons, 4)
+}
+
+/**
+ * Where the level goes, read without asking how the trend is fitted; whether the trend fits; its report.
+ *
+ * @param ordinary the outliers, which take no part
+ * @param advised the model that fits, where one is advised
+ */
+export function examineTrend(
+  figures: Figures,
+  ordinary: OutOfTheOrdinary,
+  advised: AdvisedModel | null,
+): ExaminedTrend {
+  const { prepared, decomposed, method, trend, firstT, lastT } = figures
+  const stretch = prepared.used
+  const { seasons } = stretch.calendar
+  const own = levelTaken(figures, advised)
+  const level = levelToJudge(figures, ordinary.replaced, own)
+  const judged = judgeLevel(level, seasons)
+  const located = (phase: Phase): PhaseAt => ({
+    ...phase,
+    from: firstT + phase.from,
+    to: firstT + phase.to,
+  })
+  const straight =
+    (trend.by === 'least-squares' ? asLine(trend, firstT) : null) ??
+    trendLine(decomposed.deseasonalized, firstT)
+  const trendFits = judgeTrend(figures, ordinary, own.isOwn ? null : level)
+  return {
+    phases: judged.phases.map(located),
+    level: {
+      ...{ evenGrowth: judged.evenGrowth, wanders: judged.wanders },
+      ...{ lineLikeness: judged.lineLikeness, pieces: judged.pieces.map(located) },
+    },
+    trendFits,
+    wouldFit:
+      trendFits?.verdict === 'does-not-fit' ? othersThatFit(figures, level, judged.evenGrowth) : [],
+    trendShare: trendShare(stretch.values, straight, seasons),
+    residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
+    straightTrend: { intercept: straight.intercept, slope: straight.slope },
+    straight,
+    trendFit: reportTrend(trend, {
+      form: method.trend.form,
+      time: method.trend.time,
+      to: lastT,
+      r2Before: r2Before(figures),
+      name: fittedName(figures),
+      seasons,
+      periodLabel: (t) => stretch.periodOf(t - firstT).label,
+    }),
+  }
+}
+
+/** How the level is taken that is judged: whether by the method's own season, else by which model. */
+interface LevelTaken {
+  readonly isOwn: boolean
+  readonly model: Model
+}
+
+/**
+ * By the method's own season, unless it has none, its indices hold a part of the trend, or its model is not the one that
+ * fits: a yearly wave would hide a slope, a staircase would bend a line, and what a wrong model leaves of the season would
+ * pass for a level that wanders. None of that is the trend's fault.
+ */
+function levelTaken({ decomposed, method }: Figures, advised: AdvisedModel | null): LevelTaken {
+  const { by, model } = method.decompose
+  const better = advised && !advised.close ? advised.better : model
+  const isOwn = decomposed.season !== null && wayOf(by).traits.followsLevel && better === model
+  return { isOwn, model: better }
+}
+
+/** The level that is read for phases: outliers replaced, the season taken out, where it is not the method's own that which the ratios say. */
+function levelToJudge(
+  { prepared, decomposed, method }: Figures,
+  replaced: readonly Value[],
+  { isOwn, model }: LevelTaken,
+): readonly Value[] {
+  const { seasonOf, calendar } = prepared.used
+  const own = () => without(replaced, decomposed.index, method.decompose.model)
+  if (isOwn) return own()
+  const ratios = without(replaced, centredAverage(replaced, calendar.seasons), model)
+  const season = seasonOfRatios(ratios, seasonOf, calendar.seasons, model)
+  return season ? without(replaced, season, model) : own()
+}
+
+/**
+ * Whether the trend fits.
+ *
+ * @param level that the same form is judged on; null for what the trend itself is fitted to
+ */
+function judgeTrend(
+  { trend, method, series, firstT, prepared }: Figures,
+  { isOutlier }: OutOfTheOrdinary,
+  level: readonly Value[] | null,
+): TrendFits | null {
+  const { trend: options } = method
+  if (trend.by === 'smoothing' || options.form === 'smoothed') return null
+  const columns = fittedTo(options, series)
+  const { fit } = (level && orNull(() => fitTrend(level, firstT, columns))) ?? trend
+  const residuals = fit.residualsInTime.map((value, i) =>
+    isOutlier(fit.from - firstT + i) ? null : value,
+  )
+  return judgeFit(fit.sse === 0 ? [] : residuals, fit.p, prepared.used.calendar.seasons)
+}
+
+/** The other trends whose own residuals are dull: what is offered must mend. */
+function othersThatFit(
+  { method: { trend: options }, series, firstT }: Figures,
+  level: readonly Value[],
+  evenGrowth: Value,
+): OtherTrend[] {
+  if (options.form === 'smoothed') return []
+  const { seasons } = series.calendar
+  const last = latestPeriods(seasons)
+  const fits = (form: 'linear' | 'exponential', through: number | undefined) => {
+    const columns = fittedTo(
+      { form, time: options.time, ...(through && { last: through }) },
+      series,
+    )
+    const other = orNull(() => fitTrend(level, firstT, columns))
+    if (!other) return false
+    const { residualsInTime, p } = other.fit
+    return judgeFit(residualsInTime, p, seasons).verdict !== 'does-not-fit'
+  }
+  return [
+    ...(evenGrowth !== null && options.form !== 'exponential' && fits('exponential', undefined)
+      ? (['growth'] as const)
+      : []),
+    ...((options.last ?? level.length) > last && fits('linear', last)
+      ? (['latest-years'] as const)
+      : []),
+  ]
+}
+
+/** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
+function durbinWatsonWithout(trend: Trend, { isOutlier }: OutOfTheOrdinary, firstT: number): Value {
+  const from = firstFitted(trend)
+  return durbinWatson(
+    residualsInTime(trend).map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
+  )
+}
+
+/** R² of the same trend through the values as they are; undefined where they do not allow it, and of a smoothed one. */
+function r2Before({ prepared, firstT, method, series }: Figures): Value {
+  const { trend } = method
+  if (trend.form === 'smoothed') return null
+  return orNull(
+    () => regressionFigures(fitTrend(prepared.used.values, firstT, fittedTo(trend, series)).fit).r2,
+  )
+}
+
+/** `deseasonalized litres`; without a season `sales`, `litres`. */
+function fittedName({ decomposed, series }: Figures): string {
+  const what = series.unit || nounOf(series)
+  return decomposed.season ? `deseasonalized ${what}` : what
+}
