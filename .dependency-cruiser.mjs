@@ -4,11 +4,12 @@
  */
 const CORE_LAYERS = [
   ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside'],
+  ['begin.ts'],
   ['sentence'],
   ['ledger'],
   ['result.ts'],
   ['findings'],
-  ['examine.ts'],
+  ['examine.ts', 'examineTrend.ts'],
   ['check'],
   ['calculate.ts'],
   ['completeMethod.ts'],

@@ -187,6 +187,29 @@ describe('example', () => {
   })
 })
 
+describe('begin', () => {
+  it('prints the method that a series begins with, and why', () => {
+    const { status, stdout, stderr } = elvant('begin', '--data', 'demo/files/masonry-paint.csv')
+    expect(status).toBe(0)
+    expect(JSON.parse(stdout)).toEqual({
+      format: 'elvant-begin/1',
+      method: {
+        format: 'elvant-method/1',
+        decompose: { by: 'ratio-to-moving-average', model: 'multiplicative' },
+        trend: { form: 'smoothed', smoothing: 'damped' },
+      },
+      because: [
+        'the swing grows with the level',
+        'the trend turns, so a smoothed level is carried on',
+      ],
+    })
+    expect(stderr).toBe(
+      'Begun by rule: the swing grows with the level; the trend turns, so a smoothed level is carried on.\n',
+    )
+    expect(elvant('begin', '--data', 'demo/files/exterior-paint-by-region.csv').status).toBe(2)
+  })
+})
+
 describe('contest', () => {
   it('ranks the usual methods, and those that are named', () => {
     const data = 'demo/files/masonry-paint.csv'
@@ -195,9 +218,13 @@ describe('contest', () => {
     const held = JSON.parse(stdout) as Contest
     expect(held).toMatchObject({ format: 'elvant-contest/1', series: 'Masonry paint' })
     expect(held.origins).toMatchObject({ first: '2022-12', count: 36, horizon: 12 })
-    expect(held.proposed).toBe(held.rows[0]!.name)
-    expect(held.proposed).toMatch(/^The mean of \(1\) .* and \(2\) /)
-    expect(stderr).toContain(`Nearest: ${held.proposed}.`)
+    expect(held.nearest).toBe(held.rows[0]!.name)
+    expect(held.nearest).toMatch(/^The mean of \(1\) .* and \(2\) /)
+    // The nearest of many is nearest by luck as well; the method begun with ties with it.
+    expect(held.proposed).toBe(
+      'Ratio to a 2×12 moving average, multiplicative; a smoothed level with a damped slope',
+    )
+    expect(stderr).toContain(`Nearest: ${held.nearest}. Proposed: ${held.proposed}, the method`)
 
     const one = file('whole.json', { format: 'elvant-method/1' })
     const other = file('last-year.json', {
@@ -218,7 +245,7 @@ describe('help', () => {
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
     expect(refusalOf(elvant()).because).toBe(
-      'A command is needed: read, run, contest, calc or example.',
+      'A command is needed: read, run, begin, contest, calc or example.',
     )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
   })

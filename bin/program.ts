@@ -1,5 +1,6 @@
 import { Command, CommanderError } from 'commander'
 import { Refusal } from '../core/refusal'
+import { beginOf } from './commands/begin'
 import { calc } from './commands/calc'
 import { contestOf } from './commands/contest'
 import { example } from './commands/example'
@@ -37,6 +38,13 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .option('--values <file>', 'series document with frequency, start and values')
     .option('--table', 'print the ledger as CSV instead of the result document')
     .action(run)
+  program
+    .command('begin')
+    .description('print the method that a series begins with, and why')
+    .requiredOption('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
+    .option('--series <name>', 'which series of the file, when it holds several')
+    .action(beginOf)
   program
     .command('contest')
     .description('let methods forecast from the same origins, and rank them')
@@ -100,7 +108,7 @@ function refuse({ because, where }: Refusal): number {
 
 function usageSentence(error: CommanderError): string {
   if (error.code === 'commander.help')
-    return 'A command is needed: read, run, contest, calc or example.'
+    return 'A command is needed: read, run, begin, contest, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

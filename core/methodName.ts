@@ -14,10 +14,12 @@ function uncapitalizedName(
   { decompose, forecast, trend }: MemberMethod,
   calendar: Calendar,
 ): string {
-  const says = wayOf(decompose.by).says(calendar, decompose.model).text
+  const way = wayOf(decompose.by)
+  const says = way.says(calendar, decompose.model).text
+  const apart = way.distinguishes?.(decompose) || null
   const options = forecast as ForecastOptions
   return forecastWayOf(options.by).label(options, {
-    decomposition: `${says}, ${decompose.model}`,
+    decomposition: [says, decompose.model, ...(apart ? [apart] : [])].join(', '),
     trend: trendWords(trend, calendar),
     nameOf: (member) => uncapitalizedName(member, calendar),
   })

@@ -34,6 +34,8 @@ export const contestSchema = z.strictObject({
       }),
     )
     .max(MOST_ROWS),
+  /** Not there in contests that were kept before the two were told apart: the first was what was proposed. */
+  nearest: z.string().max(500).nullable(),
   proposed: z.string().max(500).nullable(),
   plainer: z.string().max(500).nullable(),
 }) satisfies z.ZodType<Contest>

@@ -1,6 +1,7 @@
 import { concludeCheck } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
-import { concludeContest, contestPlan, enter, type Contestant } from '~~/core/contest/contest'
+import { concludeContest, contestPlan, enter } from '~~/core/contest/contest'
+import type { Contestant } from '~~/core/contest/contestant'
 import { Refusal } from '~~/core/refusal'
 import type { TriesAnswer, TriesRequest } from './messages'
 

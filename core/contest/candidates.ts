@@ -1,23 +1,31 @@
 import { calculate } from '../calculate'
 import { completeMethod, spanOf } from '../completeMethod'
-import { waysFor } from '../decompose/ways'
+import { begin } from '../begin'
+import { MOVING_WAY, waysFor } from '../decompose/ways'
 import { examine } from '../examine'
 import type { MethodChange } from '../finding'
-import { FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
+import { DAMPED_SMOOTHING, FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import { methodName } from '../methodName'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
+import { smoothedChange } from '../trend/formChange'
+import { meanOf } from './meanOf'
 
 /** A method that takes part in a contest. */
 export interface Candidate {
   readonly name: string
   readonly document: MethodDocument
+  /** Whether it is the method that the series begins with. */
+  readonly begins?: boolean
+  /** Of a mean of two others that take part: their names. It forecasts what they have forecast. */
+  readonly madeOf?: readonly [string, string]
 }
 
 /**
- * The methods that a series admits, in the order in which the ways offer them: each way adds its own lines.
+ * The methods that a series admits: the one it begins with, then the lines of the ways in their order, then the means of a
+ * method that follows the deseasonalized series and of one that smooths the values, which are wrong in different ways.
  *
  * @param document gives what is not in question: span, missing values, values left out, horizon, limits and check
  * @throws Refusal for a span or check that the series does not have
@@ -30,10 +38,33 @@ export function candidatesFor(series: Series, document: MethodDocument): Candida
   const decompositions = waysFor(calendar)
     .filter((way) => way.entersContest(calendar))
     .map(({ name }): MethodChange => ({ decompose: { by: name, model } }))
+  const own = { ...candidate(series, begin(series, base).method), begins: true }
   const facts = { seasons: calendar.seasons, periods: lastT - firstT + 1, model, decompositions }
-  return FORECAST_WAYS.flatMap(({ name }) => forecastWayOf(name).candidates(facts)).map((change) =>
-    candidate(series, changed(base, change)),
+  const lines = FORECAST_WAYS.flatMap(({ name }) => forecastWayOf(name).candidates(facts)).map(
+    (change) => candidate(series, changed(base, change)),
   )
+  const all = [own, ...lines.filter(({ name }) => name !== own.name)]
+  const [usual = {}] = decompositions
+  const nameOf = (change: MethodChange) => candidate(series, changed(base, change)).name
+  const find = (change: MethodChange) => all.find(({ name }) => name === nameOf(change))
+  const damped = find({ ...usual, ...DAMPED_SMOOTHING })
+  const moving = {
+    decompose: { ...MOVING_WAY.change.decompose, model },
+    ...smoothedChange('damped'),
+  }
+  return [
+    ...all,
+    ...[own, find(moving)].flatMap((one) =>
+      one && damped ? meanCandidate(series, one, damped) : [],
+    ),
+  ]
+}
+
+/** The mean of two of the candidates as one more; none of one with itself. */
+function meanCandidate(series: Series, one: Candidate, other: Candidate): Candidate[] {
+  if (one.name === other.name) return []
+  const both = candidate(series, meanOf([one.document, other.document]))
+  return [{ ...both, madeOf: [one.name, other.name] }]
 }
 
 /** A method as a candidate, under a name that says what it is; of a refused method no more than its way. */

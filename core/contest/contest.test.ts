@@ -24,13 +24,15 @@ const turning: Series = {
 describe('candidates', () => {
   it('are what the series admits, in the order of the ways', () => {
     expect(candidatesFor(turning, FORMAT).map(({ name }) => name)).toEqual([
+      // The one that it begins with.
+      'Ratio to a 2×4 moving average, multiplicative; a smoothed level with a damped slope',
       'Ratio to a 2×4 moving average, multiplicative; a straight line',
       'Ratio to a 2×4 moving average, multiplicative; a straight line through the last 12 quarters',
       'Ratio to a 2×4 moving average, multiplicative; a straight line through the last 20 quarters',
       'Robust loess, multiplicative; a straight line',
       'Robust loess, multiplicative; a straight line through the last 12 quarters',
       'Robust loess, multiplicative; a straight line through the last 20 quarters',
-      'Ratio to a 2×4 moving average, multiplicative; a smoothed level with a damped slope',
+      'Robust loess, multiplicative; a smoothed level with a damped slope',
       'Regression, multiplicative, with every season against the average; a straight line',
       'Smoothing with a damped trend, a multiplicative season, errors in proportion',
       'Smoothing in the form with the lowest AICc',
@@ -38,6 +40,8 @@ describe('candidates', () => {
       'Repeating last year',
       'The mean of all values',
       'The last value with its drift',
+      'The mean of (1) ratio to a 2×4 moving average, multiplicative; a smoothed level with a damped slope and (2) smoothing with a damped trend, a multiplicative season, errors in proportion',
+      'The mean of (1) robust loess, multiplicative; a smoothed level with a damped slope and (2) smoothing with a damped trend, a multiplicative season, errors in proportion',
     ])
   })
 
@@ -61,9 +65,11 @@ describe('candidates', () => {
       decompose: { by: 'stl', exclude: [{ period: '2015-Q1', reason: 'strike' }] },
       forecast: { horizon: 3, levels: [90], limits: 'past-errors' },
     }
-    for (const { document } of candidatesFor(turning, given)) {
+    for (const { document, madeOf } of candidatesFor(turning, given)) {
       expect(document.span).toEqual({ from: '2012-Q1' })
-      expect(document.forecast).toMatchObject({ horizon: 3, levels: [90], limits: 'past-errors' })
+      expect(document.forecast).toMatchObject({ horizon: 3, levels: [90] })
+      // A combination has no limits but these.
+      if (!madeOf) expect(document.forecast!.limits).toBe('past-errors')
       expect(document.decompose).toMatchObject({ exclude: [{ period: '2015-Q1' }] })
     }
   })
@@ -72,9 +78,11 @@ describe('candidates', () => {
 describe('a contest', () => {
   const held = contest(turning, FORMAT)
 
-  it('puts a line through all years behind one through the last three, and proposes what comes first', () => {
+  it('puts a line through all years behind one through the last three, and tells nearest and proposed apart', () => {
     const names = held.rows.map(({ name }) => name)
-    expect(held.proposed).toBe(names[0])
+    expect(held.nearest).toBe(names[0])
+    const begun = held.rows.find(({ name }) => name === candidatesFor(turning, FORMAT)[0]!.name)!
+    expect(held.proposed).toBe(begun.tiesWithBest ? begun.name : names[0])
     const at = (end: string) => names.findIndex((name) => name.endsWith(end))
     expect(at('last 12 quarters')).toBeLessThan(at('multiplicative; a straight line'))
     const whole = held.rows.find(({ name }) => name.endsWith('multiplicative; a straight line'))!

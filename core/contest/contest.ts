@@ -4,17 +4,17 @@ import { spanOf } from '../completeMethod'
 import { formatPeriod, periodAt } from '../calendar/period'
 import { accuracyOf } from '../check/accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from '../check/coverage'
-import { checkTask, roll, type CheckTask, type Rolled, type Try } from '../check/rolling'
+import { checkTask, roll, type CheckTask, type Try } from '../check/rolling'
 import { compare } from '../check/tie'
 import { offBy, scaledError, type Off } from '../check/verdict'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series, Value } from '../series/series'
 import { mean, median } from '../statistics/average'
-import { combined } from '../forecast/combination/calculate'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
-import { candidate, candidatesFor, type Candidate } from './candidates'
-import { meanOf } from './members'
+import { candidatesFor, type Candidate } from './candidates'
+import type { Contestant, Judged, Taking } from './contestant'
+import { madeOfTwo, meanOfFirstTwo } from './meanTries'
 
 export const CONTEST_FORMAT = 'elvant-contest/1'
 
@@ -54,16 +54,11 @@ export interface Contest {
   }
   readonly rows: readonly ContestRow[]
   /** Name of the first, a benchmark too; null when all were refused. */
+  readonly nearest: string | null
+  /** The method that the series begins with, unless the nearest is nearer beyond chance; then that. */
   readonly proposed: string | null
-  /** The simplest of those that tie with it; null where that is the first itself. */
+  /** The simplest of those that tie with the nearest; null where that is the one proposed. */
   readonly plainer: string | null
-}
-
-/** Who takes part, and the forecasts that each made, or why none. */
-export interface Contestant {
-  readonly candidate: Candidate
-  readonly estimated: number | null
-  readonly outcome: { readonly rolled: Rolled } | { readonly refused: string }
 }
 
 /** Beyond this share of refused origins a method takes no part. */
@@ -107,6 +102,8 @@ export type Entry =
 
 /** Whether a candidate can take part at all, and what it would have to do. */
 export function enter(series: Series, entrant: Candidate, check: CheckDocument | undefined): Entry {
+  const { madeOf } = entrant
+  if (madeOf) return { candidate: entrant, estimated: null, outcome: { madeOf } }
   try {
     const { estimated } = calculate(series, entrant.document)
     const task = checkTask(series, entrant.document, check)
@@ -135,8 +132,15 @@ export function concludeContest(
   isWhole = true,
 ): Contest {
   const plan = { horizon, step }
-  const judged = contestants.map((one) => ({ one, tries: triesOf(one) }))
-  const taking = judged.flatMap(({ one, tries }) => (tries ? [{ one, tries }] : []))
+  const alone = contestants.flatMap((one): Judged[] =>
+    'madeOf' in one.outcome ? [] : [{ one, tries: triesOf(one) }],
+  )
+  const judged = contestants.flatMap((one): Judged[] => {
+    const { outcome } = one
+    if (!('madeOf' in outcome)) return alone.filter((own) => own.one === one)
+    return isWhole ? [madeOfTwo(one, outcome.madeOf, alone)] : []
+  })
+  const taking = judged.flatMap(({ one, tries }): Taking[] => (tries ? [{ one, tries }] : []))
   const shared = sharedOrigins(taking.map(({ tries }) => tries))
   const rank = (all: readonly Taking[]) =>
     all
@@ -147,9 +151,9 @@ export function concludeContest(
         ),
       )
       .sort((a, b) => (a.mean ?? Infinity) - (b.mean ?? Infinity))
-  const alone = rank(taking)
-  const together = isWhole ? meanOfFirstTwo(series, alone, taking, shared) : null
-  const ranked = together ? rank([...taking, together]) : alone
+  const before = rank(taking)
+  const together = isWhole ? meanOfFirstTwo(series, before, taking) : null
+  const ranked = together ? rank([...taking, together]) : before
   const [best] = ranked
   const rows = ranked.map((row) => ({
     ...row,
@@ -173,64 +177,32 @@ export function concludeContest(
       ...plan,
     },
     rows: [...rows, ...refused],
-    proposed: best?.name ?? null,
-    plainer: best
-      ? plainerThan(best, rows, together ? [...contestants, together.one] : contestants)
-      : null,
+    nearest: best?.name ?? null,
+    ...(best
+      ? choices(best, rows, together ? [...contestants, together.one] : contestants)
+      : { proposed: null, plainer: null }),
   }
 }
 
-/** A method in the ranking, with the tries that are compared. */
-interface Taking {
-  readonly one: Contestant
-  readonly tries: readonly Try[]
-}
-
-/**
- * The mean of the first two methods as one more, from the forecasts that those have made; null with fewer than two, and
- * where it takes part already.
- */
-function meanOfFirstTwo(
-  series: Series,
-  ranked: readonly ContestRow[],
-  taking: readonly Taking[],
-  shared: ReadonlySet<number>,
-): Taking | null {
-  const isCombination = ({ method }: ContestRow) =>
-    forecastWayOf(method.forecast?.by ?? DEFAULT_FORECAST.name).members
-  const firstTwo = ranked.filter((row) => !isCombination(row)).slice(0, 2)
-  const own = firstTwo.map(({ name }) => taking.find(({ one }) => one.candidate.name === name)!)
-  const [a, b] = own
-  if (!a || !b) return null
-  const document = meanOf([a.one.candidate.document, b.one.candidate.document])
-  const together = candidate(series, document)
-  if (ranked.some(({ name }) => name === together.name)) return null
-  const others = new Map(b.tries.map((one) => [one.origin, one]))
-  const tries = a.tries
-    .filter(({ origin }) => shared.has(origin))
-    .map((one): Try => {
-      const other = others.get(one.origin)!
-      const nothing = one.forecast.map(() => null)
-      const none = { lower: nothing, upper: nothing }
-      return {
-        ...one,
-        forecast: one.forecast.map((value, i) => combined([value, other.forecast[i]!], 'mean')),
-        limits: Object.fromEntries(Object.keys(one.limits).map((level) => [level, none])),
-        inProportion: one.inProportion && other.inProportion,
-      }
-    })
-  const estimated = own.reduce((sum, { one }) => sum + (one.estimated ?? 0), 0)
-  return {
-    one: { candidate: together, estimated, outcome: { rolled: { tries, passedOver: [] } } },
-    tries,
-  }
+/** What is proposed, and what is plainer and not worse beyond chance. */
+function choices(
+  best: ContestRow,
+  rows: readonly ContestRow[],
+  contestants: readonly Contestant[],
+): Pick<Contest, 'proposed' | 'plainer'> {
+  const begins = contestants.find(({ candidate }) => candidate.begins)?.candidate.name
+  // What ranks first of many is often first by luck; the method begun with needs no luck.
+  const isAsGood = rows.some(({ name, tiesWithBest }) => name === begins && tiesWithBest)
+  const proposed = isAsGood ? begins! : best.name
+  const plainest = plainestOf(best, rows, contestants)
+  return { proposed, plainer: plainest === proposed ? null : plainest }
 }
 
 type Steps = Pick<CheckPlan['rolling'], 'horizon' | 'step'>
 
 /** The tries that can be compared; null where the method takes no part. */
 function triesOf({ outcome }: Contestant): readonly Try[] | null {
-  if ('refused' in outcome) return null
+  if (!('rolled' in outcome)) return null
   const { tries, passedOver } = outcome.rolled
   if (passedOver.length > MOST_REFUSED * (tries.length + passedOver.length)) return null
   return tries.filter((one) => scaledError(one, one.forecast) !== null)
@@ -238,6 +210,7 @@ function triesOf({ outcome }: Contestant): readonly Try[] | null {
 
 function whyRefused({ outcome }: Contestant): string {
   if ('refused' in outcome) return outcome.refused
+  if ('madeOf' in outcome) return TOO_SHORT
   const { tries, passedOver } = outcome.rolled
   return `From ${passedOver.length} of ${tries.length + passedOver.length} origins: ${passedOver[0]!.because}`
 }
@@ -288,11 +261,11 @@ function ties(row: ContestRow, best: ContestRow, { horizon, step }: Steps): bool
 }
 
 /** The simplest of the first and those that tie with it: fewest estimated numbers, then the order of the list. */
-function plainerThan(
+function plainestOf(
   best: ContestRow,
   rows: readonly ContestRow[],
   contestants: readonly Contestant[],
-): string | null {
+): string {
   const order = contestants.map(({ candidate }) => candidate.name)
   const tied = rows.filter(({ name, tiesWithBest }) => tiesWithBest || name === best.name)
   const [plainest] = [...tied].sort(
@@ -300,5 +273,5 @@ function plainerThan(
       (a.estimated ?? Infinity) - (b.estimated ?? Infinity) ||
       order.indexOf(a.name) - order.indexOf(b.name),
   )
-  return plainest && plainest.name !== best.name ? plainest.name : null
+  return plainest?.name ?? best.name
 }

@@ -5,37 +5,13 @@ import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
 import { candidate, candidatesFor } from './candidates'
+import { memberOf } from './meanOf'
 
 /** A method that a combination could have, and whether it has it. */
 export interface MemberChoice {
   readonly name: string
   readonly member: MemberDocument
   readonly chosen: boolean
-}
-
-/** A method as a part of a combination, which says horizon and limits for all. */
-export function memberOf({ decompose, trend, forecast = {} }: MethodDocument): MemberDocument {
-  const { horizon: _, levels: __, limits: ___, ...own } = forecast
-  return {
-    ...(decompose ? { decompose } : {}),
-    ...(trend ? { trend } : {}),
-    ...(Object.keys(own).length > 0 ? { forecast: own } : {}),
-  }
-}
-
-/** The mean of methods as a method: span, missing values, horizon, levels and check are those of the first. */
-export function meanOf(methods: readonly [MethodDocument, ...MethodDocument[]]): MethodDocument {
-  const [{ trend: _, forecast = {}, ...around }] = methods
-  const { horizon, levels } = forecast
-  return {
-    ...around,
-    forecast: {
-      ...COMBINING.members.are(methods.map(memberOf)),
-      average: 'mean',
-      ...(horizon === undefined ? {} : { horizon }),
-      ...(levels === undefined ? {} : { levels }),
-    },
-  }
 }
 
 /**

@@ -99,6 +99,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
     calendar: Calendar,
     model: Model,
   ): { readonly lead: string; readonly text: string; readonly means: string }
+  /** What tells a method of this way from its usual one, in its short name: `by median`; nothing where nothing does. */
+  distinguishes?(options: Options): string
   /** Its own words of the sentence, behind that. */
   words(options: Options, calendar: Calendar): Piece[]
   /** What Smooth came to, in a few words. */

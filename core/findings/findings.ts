@@ -11,7 +11,8 @@ import { modelFinding, peakFindings } from './lookFindings'
 import { outlierFindings } from './outlierFindings'
 import { seasonFindings } from './seasonFindings'
 import { spanFindings } from './spanFindings'
-import { trendFindings, type TrendUse } from './trendFindings'
+import type { TrendUse } from './levelFindings'
+import { trendFindings } from './trendFindings'
 
 /** Every sentence that there is to say of a result, what sways the others first. */
 export function findingsOf(figures: Figures, examined: Examined): Finding[] {

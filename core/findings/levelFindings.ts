@@ -7,7 +7,9 @@ import type { Stretch } from '../series/stretch'
 import { breakChange, formChange, smoothedChange } from '../trend/formChange'
 import type { TrendOptions } from '../trend/options'
 import { figure, inUnit, percent } from '../words/figure'
-import type { TrendUse } from './trendFindings'
+
+/** What the forecast makes of the trend: it goes on with it, fits it itself, or leaves it alone. */
+export type TrendUse = 'extends' | 'fits' | 'nothing'
 
 /** A strength below this is no more than the outliers around it let it be. */
 const TELLING = 0.2

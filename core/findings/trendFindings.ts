@@ -9,10 +9,7 @@ import { WAVES_BELOW } from '../trend/judged'
 import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
 import { figure } from '../words/figure'
-import { growthChange, levelFindings, lineThroughLast } from './levelFindings'
-
-/** What the forecast makes of the trend: it goes on with it, fits it itself, or leaves it alone. */
-export type TrendUse = 'extends' | 'fits' | 'nothing'
+import { growthChange, levelFindings, lineThroughLast, type TrendUse } from './levelFindings'
 
 /**
  * Where the level goes, and whether the trend that is projected fits it.

@@ -56,6 +56,9 @@ export type ForecastDocument = NamedDocument | UnnamedDocument
 /** The way that is taken when none is named. */
 export const DEFAULT_FORECAST = byDecomposition
 
+/** A method with this smooths the values, with a trend that dies away. */
+export const DAMPED_SMOOTHING = { forecast: { by: smoothing.name, trend: 'damped' } } as const
+
 /** The way that is made of other methods. */
 export const COMBINING = combination
 

@@ -15,7 +15,7 @@ export interface Growth {
  * 100(y(t) ÷ y(t−m) − 1).
  *
  * Each loses its first period or year and ends at the same last period. Over a base that is missing, zero or
- * negative there is no growth to speak of, and it is undefined; so is the compounded rate of what has fallen to 0 or below,
+ * negative there is no growth to speak of, and it is undefined; so is the compounded rate of what has fallen below 0,
  * since a negative ratio to an even power would be a rise.
  *
  * @param values one a period, in any unit, null = missing
@@ -35,7 +35,7 @@ export function growth(values: readonly Value[], seasons: number): Growth {
     periodOnPeriod: per(fromBefore, (ratio) => 100 * (ratio - 1)),
     annualizedSimple: per(fromBefore, (ratio) => 100 * seasons * (ratio - 1)),
     annualizedCompounded: per(fromBefore, (ratio) =>
-      ratio > 0 ? 100 * (ratio ** seasons - 1) : null,
+      ratio >= 0 ? 100 * (ratio ** seasons - 1) : null,
     ),
     yearOnYear: per(ratioTo(seasons), (ratio) => 100 * (ratio - 1)),
   }

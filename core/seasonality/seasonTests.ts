@@ -70,6 +70,14 @@ export function testSeason(
   }
 }
 
+/** With the many values of a season, only a clear movement is worth a word. */
+const MOVES = 0.01
+
+/** Whether a season that is there changes over the years: its shape, or its size. */
+export function isMoving({ found, drifting, moving }: SeasonTests): boolean {
+  return found && [drifting.p, moving.p].some((p) => p !== null && p <= MOVES)
+}
+
 function isSure(p: Value): boolean {
   return p !== null && p <= SEASON_LEVEL
 }

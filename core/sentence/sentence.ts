@@ -1,5 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import { wayOf } from '../decompose/ways'
+import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
 import { capitalized, nounOf } from '../series/noun'
 import type { Series } from '../series/series'
@@ -31,8 +32,7 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     wayWord(method, calendar),
     ...way.words(decompose, calendar),
     ...exclusionPieces(method),
-    '; trend ',
-    ...trendPieces(method, series),
+    ...(usesTrend(method) ? ['; trend ', ...trendPieces(method, series)] : []),
     '; project ',
     horizonWord(forecast.horizon, calendar),
     ' ',
@@ -43,6 +43,12 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     limitsWord(forecast),
     '.',
   ]
+}
+
+/** Whether the forecast makes anything of the trend: a word that changes nothing has no place in the sentence. */
+function usesTrend({ forecast }: Method): boolean {
+  const { extendsTrend, fitsTrend } = forecastWayOf(forecast.by)
+  return extendsTrend || fitsTrend
 }
 
 /** The pieces as plain text. */

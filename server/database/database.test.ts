@@ -508,6 +508,7 @@ describe('a contest', () => {
       series: 'Primer',
       origins: { first: '', last: '', count: 0, horizon: 12, step: 1 },
       rows: [],
+      nearest: null,
       proposed: null,
       plainer: null,
     }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, inArray, isNotNull, isNull, notInArray } from 'drizzle-orm'
 import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { METHOD_FORMAT, type MethodDocument } from '../../core/method'
 import type {
   NewSeries,
   SeriesAct,
@@ -19,13 +20,18 @@ import { writeVintage } from './vintageStore'
 /**
  * Keeps new series with their original values, each with a first study.
  *
+ * @param methods that the studies begin with, in the same order; the smallest document where there is none
  * @returns the ids in the order given
  * @throws Refusal for a document that describes no series; then none is kept
  */
-export function keepSeries(db: Database, incoming: readonly NewSeries[]): string[] {
+export function keepSeries(
+  db: Database,
+  incoming: readonly NewSeries[],
+  methods: readonly (MethodDocument | undefined)[] = [],
+): string[] {
   const read = incoming.map((item) => ({ ...item, read: seriesFromDocument(item.series) }))
   return db.transaction((tx) =>
-    read.map(({ series: document, source, fileId, read: { calendar } }) => {
+    read.map(({ series: document, source, fileId, read: { calendar } }, i) => {
       const id = randomUUID()
       const now = new Date()
       tx.insert(series)
@@ -44,7 +50,7 @@ export function keepSeries(db: Database, incoming: readonly NewSeries[]): string
         .run()
       writeVintage(tx, id, { series: document, source, fileId }, now)
       writeAdjustments(tx, id, document.adjustments ?? [])
-      startStudy(tx, id)
+      startStudy(tx, id, methods[i] ?? { format: METHOD_FORMAT })
       return id
     }),
   )

@@ -8,7 +8,9 @@ export function findContest(db: Database, studyId: string): HeldContest | null |
   const study = db.select({ id: studies.id }).from(studies).where(eq(studies.id, studyId)).get()
   if (!study) return undefined
   const kept = db.select().from(contests).where(eq(contests.studyId, studyId)).get()
-  return kept ? ({ of: kept.of, contest: kept.contest } as HeldContest) : null
+  // One that was kept before nearest and proposed were told apart says neither: it is held again.
+  if (!kept || !('nearest' in (kept.contest as object))) return null
+  return { of: kept.of, contest: kept.contest } as HeldContest
 }
 
 /** Keeps a contest with a study, in the place of the one before. @returns false where there is no such study */

@@ -1,8 +1,9 @@
 import { analyse } from '../../core/analyse'
+import { begin } from '../../core/begin'
 import type { ExportKind } from '../../shared/api/series'
-import { analysisRequestSchema } from '../../shared/api/studies'
+import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
-import { seriesFromDocument } from '../../shared/seriesSchema'
+import { seriesFromDocument, type SeriesDocument } from '../../shared/seriesSchema'
 import { backUp, requireBackup } from '../backup/backup'
 import { withReader } from '../database/reader'
 import { exportSeries, type ExportedFile } from '../handover/exportSeries'
@@ -19,6 +20,16 @@ export const TASKS = {
   analyse(body: Uint8Array): Uint8Array {
     const { series, method } = check(analysisRequestSchema, parseJson(body), 400)
     return Buffer.from(JSON.stringify(documentOf(analyse(seriesFromDocument(series), method))))
+  },
+  /** The method that a series begins with. @param body of the request, JSON @returns the answer, JSON */
+  begin(body: Uint8Array): Uint8Array {
+    const { series } = check(beginRequestSchema, parseJson(body), 400)
+    return Buffer.from(JSON.stringify(begin(seriesFromDocument(series))))
+  },
+  /** The methods that several begin with, in their order. @param documents of the series, JSON @returns JSON */
+  beginAll(documents: string): string {
+    const all = JSON.parse(documents) as SeriesDocument[]
+    return JSON.stringify(all.map((one) => begin(seriesFromDocument(one)).method))
   },
   /** Kept series as a file; null when none of them is there. @param path of the database */
   exportSeries(

@@ -40,6 +40,9 @@ export const analysisRequestSchema = z.strictObject({
   method: methodSchema,
 })
 
+/** A series whose beginning is asked for. */
+export const beginRequestSchema = z.strictObject({ series: seriesDocumentSchema })
+
 /** A contest with what it was held over: another series, other candidates, and it says nothing any more. */
 export const heldContestSchema = z.strictObject({
   /** Digest of the values, the method's span and fillings, and the candidates. */

@@ -25,6 +25,7 @@ const largest = computed(() => {
   const near = ranked.value.filter(({ mean }) => (mean ?? 0) <= far)
   return Math.max(0, ...near.flatMap(({ byOrigin }) => byOrigin))
 })
+const nearest = computed(() => ranked.value.find(({ name }) => name === contest.contest?.nearest))
 const proposed = computed(() => ranked.value.find(({ name }) => name === contest.contest?.proposed))
 const plainer = computed(() => ranked.value.find(({ name }) => name === contest.contest?.plainer))
 
@@ -41,7 +42,8 @@ function off(row: ContestRow): string {
 function tags(row: ContestRow): string[] {
   return [
     ...(contest.isPresent(row) ? ['on the Bench'] : []),
-    ...(contest.isDone && row === proposed.value ? ['nearest'] : []),
+    ...(contest.isDone && row === nearest.value ? ['nearest'] : []),
+    ...(contest.isDone && row === proposed.value ? ['proposed'] : []),
     ...(row.tiesWithBest ? ['not told apart from the nearest'] : []),
     ...(contest.isDone && row === plainer.value ? ['plainer'] : []),
   ]

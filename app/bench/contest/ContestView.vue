@@ -24,7 +24,7 @@ const over = computed(() => {
 /** What came out, in words; nothing is proposed before everyone is through. */
 const outcome = computed(() => {
   const { contest: held } = contest
-  return contest.isDone && held?.proposed ? outcomeWords(held) : ''
+  return contest.isDone && held?.nearest ? outcomeWords(held) : ''
 })
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { inReadersFigures } from '~/figures/format'
 import { useBench } from '../study/benchStore'
 import { useSentence } from './sentenceStore'
 import WordMenu from './WordMenu.vue'
@@ -29,6 +30,9 @@ function markOf(piece: (typeof sentence.pieces)[number] | undefined): string {
         >
         <template v-else>{{ text }}</template>
       </template>
+      <span v-if="sentence.begun.length > 0" class="muted small">
+        Begun by rule: {{ inReadersFigures(sentence.begun.join('; ')) }}; change any word.
+      </span>
       <span v-if="bench.calculating" class="calculating muted small" role="status">
         calculating…
       </span>

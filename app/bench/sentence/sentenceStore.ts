@@ -5,6 +5,7 @@ import type { Method } from '~~/core/method'
 import { methodSentence } from '~~/core/sentence/sentence'
 import type { Word } from '~~/core/word'
 import { useBench } from '../study/benchStore'
+import { beginningTeller } from './begun'
 
 /** The method sentence of the study on the Bench. */
 export const useSentence = defineStore('bench-sentence', () => {
@@ -21,10 +22,16 @@ export const useSentence = defineStore('bench-sentence', () => {
   })
   const pieces = computed(() => (method.value ? methodSentence(method.value, bench.series!) : []))
 
+  const becauseOf = beginningTeller()
+  /** Why the method is what it is, while it is the one that the series begins with. */
+  const begun = computed(() =>
+    method.value && bench.series ? becauseOf(bench.series, method.value) : [],
+  )
+
   /** A word by its id; undefined when a change has ended it. */
   function wordOf(id: string): Word | undefined {
     return pieces.value.find((piece): piece is Word => typeof piece !== 'string' && piece.id === id)
   }
 
-  return { method, pieces, wordOf }
+  return { method, pieces, begun, wordOf }
 })

@@ -26,9 +26,12 @@ const COMMON = {
   columns: columnsOfAverages,
   findings: (stretch, _, decomposed) => findingsOfAverages(stretch, decomposed),
   whyNoSeason: () => null,
+  distinguishes: ({ average }) => AVERAGE_SAYS[average],
   words: wordsOfAverages,
   indexSteps: indexStepsOfAverages,
 } satisfies Partial<AveragesWay>
+
+const AVERAGE_SAYS = { mean: '', median: 'by median', 'trimmed-mean': 'by trimmed mean' } as const
 
 /** What is formed of a value and its level. */
 function departureWords(model: Model): string {

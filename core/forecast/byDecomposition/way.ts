@@ -39,7 +39,7 @@ export const byDecomposition = {
         .filter((last) => last === undefined || last < periods)
         .map((last) => ({ ...decomposition, trend: { form: 'linear', last } })),
     ),
-    { ...decompositions[0], trend: { form: 'smoothed' } },
+    ...decompositions.map((decomposition) => ({ ...decomposition, trend: { form: 'smoothed' } })),
   ],
 } as const satisfies ForecastWay<
   ByDecompositionDocument,
