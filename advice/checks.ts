@@ -229,7 +229,7 @@ function followed(say: Say, count: number): void {
       const { known, came } = parted(made(1700 + seed, truth))
       const result = analyse(known, FORMAT)
       const [smooth] = misfitOf(result)?.actions ?? []
-      if (!smooth || !('change' in smooth)) continue
+      if (!smooth?.change) continue
       told++
       const off = (points: readonly number[]) =>
         came.reduce<number>((sum, y, i) => sum + Math.abs(y! - points[i]!), 0)

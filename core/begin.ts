@@ -6,7 +6,7 @@ import { defaultWay, MOVING_WAY, WITHOUT_SEASON } from './decompose/ways'
 import { examine, type Examined } from './examine'
 import { changed, METHOD_FORMAT, type MethodDocument } from './method'
 import { orNull } from './refusal'
-import { isMoving } from './seasonality/seasonTests'
+import { movementOf } from './seasonality/seasonTests'
 import type { Series } from './series/series'
 import { formChange, smoothedChange } from './trend/formChange'
 import { figure } from './words/figure'
@@ -62,7 +62,7 @@ export function begin(
   const model = isAdvised ? advisedModel.better : usual
   const underModel = changed(given, { decompose: { by: defaultWay(calendar), model } })
   const examined = model === usual ? withSeason : (examinedOf(series, underModel) ?? withSeason)
-  const moves = examined.seasonTests !== null && isMoving(examined.seasonTests)
+  const moves = examined.seasonTests !== null && movementOf(examined.seasonTests) !== null
   const average = outliers.length > 0 && !moves ? { average: 'median' } : {}
   const method = changed(given, {
     decompose: moves

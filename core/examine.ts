@@ -3,12 +3,13 @@ import { periodAt } from './calendar/period'
 import type { Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
-import { wayOf } from './decompose/ways'
+import { defaultWay, wayOf } from './decompose/ways'
 import type { WeightSection } from './exponential/sections'
 import { examineTrend, type ExaminedTrend } from './examineTrend'
 import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
+import type { MethodChange } from './finding'
 import type { Model } from './model'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
 import type { RegressionReport } from './regression/fullReport'
@@ -56,6 +57,8 @@ export interface StepAt {
   readonly t: number
   /** A share of the level before (multiplicative), or an amount. */
   readonly size: number
+  /** In units of the series. */
+  readonly amount: number
   readonly model: Model
 }
 
@@ -75,6 +78,8 @@ export interface Examined extends ExaminedTrend {
   /** Where the level jumps, if it does. */
   readonly step: StepAt | null
   readonly leftover: Leftover
+  /** A season that the tests find and a method without one leaves: the lag it comes back at, and what takes it out. */
+  readonly seasonLeft: { readonly lag: number; readonly change: MethodChange } | null
   /** Of a forecast by regression; null where the trend's report is all there is. */
   readonly regression: RegressionReport | null
   /** Of a forecast by smoothing: how the criterion moves along each weight. */
@@ -99,15 +104,20 @@ export function examine(figures: Figures): Examined {
     !leftOut.has(firstT + i) && weights?.[i] !== 0 && !ordinary.isOutlier(i)
   const { seasons } = stretch.calendar
   // A season smoothed by loess fits noise; so seasons are tested on the ratios to a moving average.
-  const ratios = without(ordinary.replaced, centredAverage(ordinary.replaced, seasons), model)
-  const tests =
-    season &&
-    testSeason(stretch, ratios, (i) => !leftOut.has(firstT + i) && !ordinary.isOutlier(i), model)
+  const tested = seasons > 1 ? testsOf(figures, ordinary) : null
+  const tests = season && tested
 
   const advisedModel = tests?.found ? adviseModel(ordinary.replaced, seasons) : null
+  const leftover = examineLeftover(
+    stretch,
+    decomposed.irregular,
+    counts,
+    season !== null,
+    model === 'multiplicative' ? 1 : largestOf(values),
+  )
   return {
-    seasons: seasonRows(figures),
-    strength: strengthOf(figures, weights, ordinary),
+    seasons: seasonRows(figures, leftover.isNothing),
+    strength: leftover.isNothing ? NO_STRENGTHS : strengthOf(figures, weights, ordinary),
     ...examineTrend(figures, ordinary, advisedModel),
     regression: figures.report(),
     weightSections: figures.sections(),
@@ -116,13 +126,11 @@ export function examine(figures: Figures): Examined {
     advisedModel,
     outliers: ordinary.outliers.map(({ at, ...outlier }) => ({ ...outlier, t: firstT + at })),
     step: stepAt(ordinary.step, firstT),
-    leftover: examineLeftover(
-      stretch,
-      decomposed.irregular,
-      counts,
-      season !== null,
-      model === 'multiplicative' ? 1 : largestOf(values),
-    ),
+    leftover,
+    seasonLeft:
+      !season && tested?.found
+        ? { lag: seasons, change: { decompose: { by: defaultWay(stretch.calendar) } } }
+        : null,
     accuracy: {
       fitted: errorFigures(
         values,
@@ -133,6 +141,20 @@ export function examine(figures: Figures): Examined {
   }
 }
 
+/** Where nothing is left over a share of it is a share of rounding. */
+const NO_STRENGTHS: Strengths = { trend: null, season: null, withoutDistrusted: null }
+
+/** Tests of the season on the ratios to a moving average, outliers and what is left out aside. */
+function testsOf(
+  { prepared, method, firstT, leftOut }: Figures,
+  { replaced, isOutlier }: OutOfTheOrdinary,
+): SeasonTests {
+  const { used } = prepared
+  const { model } = method.decompose
+  const ratios = without(replaced, centredAverage(replaced, used.calendar.seasons), model)
+  return testSeason(used, ratios, (i) => !leftOut.has(firstT + i) && !isOutlier(i), model)
+}
+
 /** Outliers and a step, searched around the average that the method smooths by, a year where it has a season. */
 function ordinaryOf({ prepared, method, decomposed, series }: Figures): OutOfTheOrdinary {
   const { values, seasonOf, calendar } = prepared.used
@@ -141,11 +163,12 @@ function ordinaryOf({ prepared, method, decomposed, series }: Figures): OutOfThe
   const order = decomposed.season || own?.kind !== 'centred' ? calendar.seasons : own.order
   const half = Math.floor(order / 2)
   const searched = { values, order, seasonOf: decomposed.season ? seasonOf : values.map(() => 1) }
-  return outOfTheOrdinary(searched, decompose.model, half)
+  const filled = new Set(prepared.filled.map(({ t }) => t - prepared.used.firstT))
+  return outOfTheOrdinary(searched, decompose.model, half, (entry) => !filled.has(entry))
 }
 
 function stepAt(step: OutOfTheOrdinary['step'], firstT: number): StepAt | null {
-  return step && { t: firstT + step.at, size: step.size, model: step.model }
+  return step && { t: firstT + step.at, size: step.size, amount: step.amount, model: step.model }
 }
 
 function largestOf(values: readonly Value[]): number {
@@ -153,7 +176,10 @@ function largestOf(values: readonly Value[]): number {
 }
 
 /** Each season's index with its spread over the years, how it hangs on either end, and its reading. */
-function seasonRows({ prepared, decomposed, method, series, leftOut }: Figures): SeasonRow[] {
+function seasonRows(
+  { prepared, decomposed, method, series, leftOut }: Figures,
+  isExact: boolean,
+): SeasonRow[] {
   const { season } = decomposed
   if (!season) return []
   const stretch = prepared.used
@@ -162,8 +188,8 @@ function seasonRows({ prepared, decomposed, method, series, leftOut }: Figures):
   return season.indices.map((row, k) => ({
     ...row,
     label: seasonLabel(row.season, stretch.calendar),
-    withoutFirst: stability?.withoutFirst?.[k] ?? null,
-    withoutLast: stability?.withoutLast?.[k] ?? null,
+    withoutFirst: isExact ? null : (stability?.withoutFirst?.[k] ?? null),
+    withoutLast: isExact ? null : (stability?.withoutLast?.[k] ?? null),
     standardError: stability?.standardErrors[k] ?? null,
     reading: readIndex(row.index, decompose.model, series.unit),
   }))

@@ -12,7 +12,7 @@ import type { Value } from './series/series'
 import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
 import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
-import { judgeFit, judgeLevel, type JudgedLevel, type TrendFits } from './trend/judged'
+import { judgeFit, judgeLevel, sizeOf, type JudgedLevel, type TrendFits } from './trend/judged'
 import type { Phase } from './trend/phases'
 import { reportTrend, type TrendFit } from './trend/report'
 import { firstFitted, fittedTo, residualsInTime, type Trend } from './trend/trend'
@@ -154,11 +154,12 @@ function judgeTrend(
   const { trend: options } = method
   if (trend.by === 'smoothing' || options.form === 'smoothed') return null
   const columns = fittedTo(options, series)
-  const { fit } = (level && orNull(() => fitTrend(level, firstT, columns))) ?? trend
+  const { fit, ofLog } = (level && orNull(() => fitTrend(level, firstT, columns))) ?? trend
   const residuals = fit.residualsInTime.map((value, i) =>
     isOutlier(fit.from - firstT + i) ? null : value,
   )
-  return judgeFit(fit.sse === 0 ? [] : residuals, fit.p, prepared.used.calendar.seasons)
+  const size = ofLog ? 1 : sizeOf(prepared.used.values)
+  return judgeFit(residuals, fit.p, prepared.used.calendar.seasons, size)
 }
 
 /** The other trends whose own residuals are dull: what is offered must mend. */
@@ -178,7 +179,8 @@ function othersThatFit(
     const other = orNull(() => fitTrend(level, firstT, columns))
     if (!other) return false
     const { residualsInTime, p } = other.fit
-    return judgeFit(residualsInTime, p, seasons).verdict !== 'does-not-fit'
+    const size = other.ofLog ? 1 : sizeOf(level)
+    return judgeFit(residualsInTime, p, seasons, size).verdict !== 'does-not-fit'
   }
   return [
     ...(evenGrowth !== null && options.form !== 'exponential' && fits('exponential', undefined)

@@ -7,8 +7,14 @@ export type Severity = 'note' | 'caution'
 export type MethodChange = Readonly<Record<string, unknown>>
 
 /** Something that can be done about what was said, with one click: to the method, or to single values. */
-export type Action =
-  MethodAction | { readonly label: string; readonly adjust: readonly ValueChange[] }
+export type Action = MethodAction | ValueAction
+
+/** A change of single values, and of the method with them where one needs the other. */
+export interface ValueAction {
+  readonly label: string
+  readonly adjust: readonly ValueChange[]
+  readonly change?: MethodChange
+}
 
 /** A change of the method. */
 export interface MethodAction {

@@ -1,8 +1,8 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import { prepareStretch } from './care/prepare'
 import { spanOf } from './completeMethod'
-import { careFindings } from './findings/careFindings'
-import { missingFindings } from './findings/spanFindings'
+import { careFindings, leftOutByHand } from './findings/careFindings'
+import { missingFindings } from './findings/missingFindings'
 import { peakFindings } from './findings/lookFindings'
 import type { MethodDocument } from './method'
 import { Refusal } from './refusal'
@@ -61,7 +61,10 @@ export function lookAt(series: Series, document: MethodDocument): Looked {
     findings: [
       ...peakFindings(used),
       ...careFindings(used, series.adjustments ?? [], filled, missing, series.unit),
-      ...missingFindings(used),
+      ...missingFindings(used, {
+        leftOut: leftOutByHand(series.adjustments ?? []),
+        hasSeason: false,
+      }),
     ],
   }
 }

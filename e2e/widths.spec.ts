@@ -117,7 +117,7 @@ for (const { name, width, height, zoom } of SCREENS) {
         await expect.poll(() => faultsOf(page), { message: `${stage}, regression` }).toEqual([])
       }
       await page.keyboard.press('t')
-      await expect(page.getByText(/^Nearest: /)).toBeVisible({ timeout: 60_000 })
+      await expect(page.getByText(/^Nearest[:,] /)).toBeVisible({ timeout: 60_000 })
       await expect.poll(() => faultsOf(page), { message: 'Contest' }).toEqual([])
     })
   })

@@ -23,6 +23,9 @@ describe('figures in the reader’s locale', () => {
     expect(formatDecimals(-0.04, 1)).toBe('0.0')
     expect(formatChange(-0.31)).toBe('−0.3%')
     expect(formatChange(4)).toBe('+4.0%')
+    expect(formatChange(0.04)).toBe('0.0%')
+    expect(formatChange(0)).toBe('0%')
+    expect(formatFigure(3e-13)).toBe('0')
   })
 
   it('do not print a small p as 0', () => {

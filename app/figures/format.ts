@@ -3,8 +3,13 @@ import { periodLabel } from '~~/core/calendar/labels'
 import { parsePeriod } from '~~/core/calendar/period'
 import { locale } from './locale'
 
+/** Below this no figure of a business is anything but what rounding left of 0. */
+const ROUNDING = 1e-11
+
 /** A figure with as many decimals as its size asks for: four or five significant digits. */
 export function formatFigure(value: number): string {
+  // What is left of a 0 by rounding is one: twelve decimals of nothing say nothing.
+  if (Math.abs(value) < ROUNDING) return '0'
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
   const decimals = magnitude >= 0 ? 4 - magnitude : 3 - magnitude
   return formatDecimals(value, Number.isInteger(value) ? 0 : Math.min(Math.max(decimals, 0), 12))
@@ -42,8 +47,10 @@ export function formatDecimals(value: number, decimals: number): string {
   return formatter(decimals, decimals).format(shown).replace('-', '−')
 }
 
-/** The same with its sign in any case: `+12.3`, `−12.3`. */
+/** The same with its sign: `+12.3`, `−12.3`; of what is 0, or rounds to it, none. */
 export function formatSigned(value: number, decimals: number): string {
+  if (value === 0) return '0'
+  if (Math.abs(value) < 0.5 * 10 ** -decimals) return formatDecimals(0, decimals)
   return `${value < 0 ? '−' : '+'}${formatDecimals(Math.abs(value), decimals)}`
 }
 

@@ -1,5 +1,6 @@
 import { periodLabel } from '../calendar/labels'
 import { parsePeriod } from '../calendar/period'
+import { traitsOf } from '../decompose/ways'
 import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
@@ -19,12 +20,15 @@ export interface Distance {
 
 /** The periods furthest over and under the trend, the furthest first. */
 export interface Furthest {
+  /** What they are measured from: the trend, or where that does not fit the trend-cycle. */
+  readonly from: 'trend' | 'trend-cycle'
   readonly over: readonly Distance[]
   readonly under: readonly Distance[]
 }
 
 /**
- * Which periods were really good or bad: the deseasonalized value against the trend, in both directions.
+ * Which periods were really good or bad: the deseasonalized value against the trend, in both directions; where the trend
+ * does not fit, against the trend-cycle, since a period is not good for lying over a line that has left the series.
  *
  * @param result with a trend through the deseasonalized series
  * @param count periods in either direction
@@ -35,8 +39,10 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
   const { model } = method.decompose
   const { takeOut, neutral } = MODEL[model]
   const calendar = calendarOfResult(result)
+  const from = levelOf(result)
+  const levels = from === 'trend' ? columns.trend : columns.trendCycle
   const all = columns.deseasonalized.flatMap((value, i) => {
-    const trend = columns.trend[i]!
+    const trend = levels[i]!
     // A share of a trend that is not above 0 would turn its sign.
     if (value === null || trend === null || (model === 'multiplicative' && trend <= 0)) return []
     return [{ i, distance: takeOut(value, trend) - neutral }]
@@ -59,16 +65,28 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
         }
         const unit = model === 'multiplicative' ? null : series.unit
         const { noun } = series
-        return { ...one, words: wordsOf(one, place, sign, { unit, noun, count: all.length }) }
+        return { ...one, words: wordsOf(one, place, sign, { unit, noun, count: all.length, from }) }
       })
-  return { over: side(1), under: side(-1) }
+  return { from, over: side(1), under: side(-1) }
+}
+
+/** A trend that does not fit says nothing of single periods, where there is a trend-cycle of its own to ask. */
+function levelOf({ trendFits, columns, method }: Result): Furthest['from'] {
+  const hasCycle = columns.trendCycle.some((value) => value !== null)
+  const isLine = traitsOf(method.decompose).trendIsLine
+  return trendFits?.verdict === 'does-not-fit' && hasCycle && !isLine ? 'trend-cycle' : 'trend'
 }
 
 function wordsOf(
   { label, distance, salesRank }: Omit<Distance, 'words'>,
   place: number,
   sign: 1 | -1,
-  { unit, noun, count }: { unit: string | null; noun: string; count: number },
+  {
+    unit,
+    noun,
+    count,
+    from,
+  }: { unit: string | null; noun: string; count: number; from: Furthest['from'] },
 ): string {
   const size = unit === null ? percent(distance) : inUnit(Math.abs(distance), unit)
   const side = sign > 0 ? 'over' : 'under'
@@ -81,5 +99,5 @@ function wordsOf(
       : salesRank > count / 2
         ? `though it was in the ${sign > 0 ? 'lower' : 'upper'} half in ${noun}`
         : `though only ${ordinal(salesRank)} ${highest} in ${noun}`
-  return `${really}${size} ${side} trend, ${rank}.`
+  return `${really}${size} ${side} ${from}, ${rank}.`
 }

@@ -212,17 +212,18 @@ describe('compare', () => {
 describe('accuracy in words', () => {
   const words = (actual: number[], forecast: number[], scale: number | null) =>
     new Map(
-      accuracyWords(errorFigures(actual, forecast, scale), 'litres', 'repeating last year').map(
-        ({ key, says }) => [key, says],
-      ),
+      accuracyWords(errorFigures(actual, forecast, scale), 'litres', true).map(({ key, says }) => [
+        key,
+        says,
+      ]),
     )
 
   it.each([
-    [4.3, 'errors are less than half of those of repeating last year'],
-    [2.5, 'errors are 20% smaller than those of repeating last year'],
-    [2, 'errors are about as large as those of repeating last year'],
-    [1.25, 'errors are 60% larger than those of repeating last year'],
-    [0.5, 'errors are 4 times as large as those of repeating last year'],
+    [4.3, 'errors are less than half of what changed from year to year in what was known'],
+    [2.5, 'errors are 20% smaller than what changed from year to year in what was known'],
+    [2, 'errors are about as large as what changed from year to year in what was known'],
+    [1.25, 'errors are 60% larger than what changed from year to year in what was known'],
+    [0.5, 'errors are 4 times as large as what changed from year to year in what was known'],
   ])('MASE with a scale of %s', (scale, says) => {
     expect(words([10, 20], [8, 18], scale).get('mase')).toBe(says)
   })

@@ -18,6 +18,9 @@ export interface ErrorFigures {
   readonly rmsePercentOfMean: Value
 }
 
+/** A mean error below this share of the largest value is rounding. */
+const ROUNDING = 1e-14
+
 /** A forecast, what came, and the scale of its training span; null = undefined. */
 export interface Forecasted {
   readonly actual: Value
@@ -52,9 +55,12 @@ export function figuresOfErrors(forecasts: readonly Forecasted[]): ErrorFigures 
   const squared = over(({ e }) => e * e)
   const rmse = squared === null ? null : Math.sqrt(squared)
   const level = over(({ a }) => a)
+  const me = over(({ e }) => e)
+  const largest = pairs.reduce((most, { a }) => Math.max(most, Math.abs(a)), 0)
   return {
     count: pairs.length,
-    me: over(({ e }) => e),
+    // Errors that cancel leave what rounding leaves, which is no bias.
+    me: me !== null && Math.abs(me) <= ROUNDING * largest ? 0 : me,
     mae: over(({ e }) => Math.abs(e)),
     rmse,
     mape: pairs.some(({ a }) => a === 0)

@@ -44,10 +44,14 @@ export interface SaidFigure {
 /**
  * What each error figure says.
  *
- * @param repeats what MASE compares with: `repeating last year`
- * @example { key: 'mase', says: 'errors are less than half of those of repeating last year' }
+ * @param hasSeason whether MASE is scaled by changes from the year before, else by those from the period before
+ * @example { key: 'mase', says: 'errors are less than half of what changed from year to year in what was known' }
  */
-export function accuracyWords(figures: ErrorFigures, unit: string, repeats: string): SaidFigure[] {
+export function accuracyWords(
+  figures: ErrorFigures,
+  unit: string,
+  hasSeason: boolean,
+): SaidFigure[] {
   const { me, mae, rmse, mape, smape, mase, rmsePercentOfMean } = figures
   return [
     { key: 'me', says: me === null ? NOTHING : biasWords(me, mae!, unit) },
@@ -76,7 +80,10 @@ export function accuracyWords(figures: ErrorFigures, unit: string, repeats: stri
     },
     {
       key: 'mase',
-      says: mase === null ? `there is no ${repeats} to compare with` : maseWords(mase, repeats),
+      says:
+        mase === null
+          ? 'undefined, since nothing changed in what was known'
+          : maseWords(mase, hasSeason ? 'from year to year' : 'from period to period'),
     },
     {
       key: 'rmsePercentOfMean',
@@ -98,8 +105,9 @@ function biasWords(me: number, mae: number, unit: string): string {
   return `${share} ${me > 0 ? 'too low' : 'too high'}, by ${inUnit(Math.abs(me), unit)}`
 }
 
-function maseWords(mase: number, repeats: string): string {
-  const those = `those of ${repeats}`
+/** The scale is the training span's own changes, not the errors of a benchmark over what came: those stand in the table. */
+function maseWords(mase: number, from: string): string {
+  const those = `what changed ${from} in what was known`
   if (mase < 0.5) return `errors are less than half of ${those}`
   if (mase < 0.95) return `errors are ${Math.round(100 * (1 - mase))}% smaller than ${those}`
   if (mase <= 1.05) return `errors are about as large as ${those}`

@@ -4,6 +4,8 @@ import type { Calendar } from '../calendar/calendar'
 import type { Adjustment } from '../series/series'
 import type { FilledValue, MissingRule } from '../care/fillMissing'
 import { suspiciousValues, type SuspiciousValue } from '../care/suspicious'
+import { eventAt, withoutEvent } from '../forecast/regression/eventChange'
+import type { ForecastOptions } from '../forecast/ways'
 import type { Stretch } from '../series/stretch'
 import { figure, inUnit } from '../words/figure'
 import type { Action, Finding } from '../finding'
@@ -97,4 +99,35 @@ function filledIn(filled: readonly FilledValue[], stretch: Stretch, missing: Mis
     period: first.code,
     figure: filled.length,
   }
+}
+
+/** Codes of the periods that the analyst left out. */
+export function leftOutByHand(adjustments: readonly Adjustment[]): ReadonlySet<string> {
+  return new Set(adjustments.filter(({ value }) => value === null).map(({ period }) => period))
+}
+
+/** Values that are replaced and explained by an event as well: the event then takes out what is no longer there. */
+export function bothFindings(
+  { calendar }: Stretch,
+  adjustments: readonly Adjustment[],
+  forecast: ForecastOptions,
+): Finding[] {
+  return adjustments.flatMap(({ period, value }): Finding[] => {
+    const event = value === null ? undefined : eventAt(forecast, period)
+    if (!event) return []
+    const label = periodLabel(parsePeriod(period, calendar)!, calendar)
+    return [
+      {
+        code: 'replaced-and-event',
+        severity: 'caution',
+        stage: 'look',
+        text: `${label} is replaced, and the event ${event.name} takes it out as well: what the event is said to have done is then no more than chance. One of them is enough.`,
+        period,
+        figure: value,
+        actions: [
+          { label: `Take the event ${event.name} out`, change: withoutEvent(forecast, event) },
+        ],
+      },
+    ]
+  })
 }

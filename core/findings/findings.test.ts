@@ -34,10 +34,15 @@ describe('findings of a first look', () => {
     expect(told.text).toMatch(/^Mar 2020, 2,1\d\d litres: \d+% over what trend and season say/)
     expect(told).toMatchObject({ stage: 'look', severity: 'caution', period: '2020-03' })
     expect(told.actions!.map(({ label }) => label)).toEqual([
-      'Leave it out',
       expect.stringMatching(/^Replace it by 1,0\d\d/) as string,
+      'Leave it out, and 13 averages with it',
+      'Leave it out and fill it',
       'Make it an event',
     ])
+    // What is kept says how the value came about.
+    expect(told.actions![0]).toMatchObject({
+      adjust: [{ reason: expect.stringMatching(/, level [\d.,]+ × season 1\.\d+$/) as string }],
+    })
   })
 
   it('a step of the level, with the periods from it on as what to analyse', () => {

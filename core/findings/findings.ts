@@ -4,7 +4,9 @@ import type { Examined } from '../examine'
 import type { Finding } from '../finding'
 import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf, type Method } from '../method'
-import { careFindings } from './careFindings'
+import type { SeasonTold } from '../seasonality/peakWords'
+import type { AverageKind } from '../smoothing/averageKinds'
+import { bothFindings, careFindings, leftOutByHand } from './careFindings'
 import { leftoverFindings } from './leftoverFindings'
 import { limitFindings } from './limitFindings'
 import { modelFinding, peakFindings } from './lookFindings'
@@ -26,40 +28,82 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
   const care = careFindings(stretch, adjustments, prepared.filled, method.missing, unit)
   const told = new Set(care.map(({ period }) => period))
   const hasSeason = examined.seasonTests?.found ?? false
-  return [
-    ...care,
-    ...outlierFindings(stretch, examined, told, model, unit, method.forecast),
-    ...modelFinding(examined, model),
-    ...peakFindings(stretch, hasSeason),
-    ...seasonFindings(examined, { model, traits: way.traits, stretch, filled }),
-    ...leftoverFindings(
-      examined,
-      model,
-      {
-        followsLevel: way.traits.followsLevel,
-        swaysAverage: way.average(decompose, series.calendar) !== null,
-        advice: way.advice,
-      },
-      examined.trendShare,
-    ),
-    ...way.findings(stretch, decompose, decomposed, hasSeason),
-    ...trendFindings(stretch, examined, method.trend, { unit, uses: useOfTrend(method) }),
-    ...spanFindings(
-      stretch,
-      exclusionsOf(method),
-      decomposed.trendCycle,
-      decomposed.season?.seasonalIrregular ?? [],
-      ahead.t.length,
-      lastCame(figures),
-    ),
-    ...limitFindings(figures, examined),
-    ...forecastWayOf(method.forecast.by).findings(
-      stretch,
-      ahead,
-      { seasonCost: decomposed.season?.cost ?? 0, report: examined.regression, unit },
-      method.forecast,
-    ),
-  ]
+  return withoutContradiction(
+    [
+      ...care,
+      ...outlierFindings(stretch, examined, told, {
+        ...{ model, unit, missing: method.missing, hasSeason: decomposed.season !== null },
+        averagesLost: averagesLost(way.average(decompose, series.calendar)),
+        ...{ forecast: method.forecast, trend: method.trend, uses: useOfTrend(method) },
+      }),
+      ...bothFindings(stretch, adjustments, method.forecast),
+      ...modelFinding(examined, model),
+      ...peakFindings(stretch, seasonTold(examined)),
+      ...seasonFindings(examined, { model, traits: way.traits, stretch, filled }),
+      ...leftoverFindings(
+        examined,
+        model,
+        {
+          followsLevel: way.traits.followsLevel,
+          swaysAverage: way.average(decompose, series.calendar) !== null,
+          advice: way.advice,
+        },
+        examined.trendShare,
+      ),
+      ...way.findings(stretch, decompose, decomposed, hasSeason),
+      ...trendFindings(stretch, examined, method.trend, { unit, uses: useOfTrend(method) }),
+      ...spanFindings(
+        stretch,
+        exclusionsOf(method),
+        decomposed.trendCycle,
+        decomposed.season?.seasonalIrregular ?? [],
+        ahead.t.length,
+        lastCame(figures),
+        { leftOut: leftOutByHand(adjustments), hasSeason: decomposed.season !== null },
+      ),
+      ...limitFindings(figures, examined),
+      ...forecastWayOf(method.forecast.by).findings(
+        stretch,
+        ahead,
+        { seasonCost: decomposed.season?.cost ?? 0, report: examined.regression, unit },
+        method.forecast,
+      ),
+    ],
+    way.traits.trendIsLine,
+  )
+}
+
+/** Sentences that name a pattern in what is left over, or a model that leaves one. */
+const PATTERNS = [
+  'level-step',
+  'season-moves',
+  'season-left',
+  'indices-hold-trend',
+  'residuals-wave',
+]
+
+/** What is left over does not look random where another sentence names a pattern in it, or calls the model wrong. */
+function withoutContradiction(findings: readonly Finding[], trendIsLine: boolean): Finding[] {
+  const names = findings.some(
+    ({ code, severity }) =>
+      PATTERNS.includes(code) ||
+      (code === 'which-model' && severity === 'caution') ||
+      (trendIsLine && (code === 'line-does-not-fit' || code === 'level-wanders')),
+  )
+  return findings.filter(({ code }) => !names || code !== 'leftover-dull')
+}
+
+/** What the tests say of a season; of a method without one what it leaves. */
+function seasonTold({ seasonTests, seasonLeft }: Examined): SeasonTold {
+  if (seasonLeft) return 'found'
+  if (!seasonTests || seasonTests.stable.p === null) return seasonTests?.found ? 'found' : null
+  return seasonTests.found || seasonTests.hidden ? 'found' : 'none'
+}
+
+/** Averages that stand over a period: those that a gap there takes away. */
+function averagesLost(average: AverageKind | null): number {
+  if (average?.kind !== 'centred') return 0
+  return average.order % 2 === 0 ? average.order + 1 : average.order
 }
 
 /** The last period with a value, where the analysed span ends before it. */

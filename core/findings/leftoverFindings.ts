@@ -1,6 +1,6 @@
 import type { Traits } from '../decompose/way'
 import type { Examined } from '../examine'
-import type { Finding } from '../finding'
+import type { Action, Finding } from '../finding'
 import type { Leftover } from '../leftover/leftover'
 import type { Model } from '../model'
 import { figure, percent, probability } from '../words/figure'
@@ -21,7 +21,12 @@ export interface WayOfLeftover extends Pick<Traits, 'followsLevel'> {
  * @param trendShare yearly rise or fall as a share of the level, where it can be told from chance; else null
  */
 export function leftoverFindings(
-  { leftover, advisedModel, outliers }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers'>,
+  {
+    leftover,
+    advisedModel,
+    outliers,
+    seasonLeft,
+  }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers' | 'seasonLeft'>,
   model: Model,
   { followsLevel, swaysAverage, advice }: WayOfLeftover,
   trendShare: number | null,
@@ -38,6 +43,22 @@ export function leftoverFindings(
   // An average that outliers sway leaves a patch of noise around each, which is no fan.
   const isPatchy = swaysAverage && outliers.length > 0
   const findings: Finding[] = []
+  // Under the model that does not fit what is left over has a pattern of its own: the model is what to change first.
+  const better = advisedModel && !advisedModel.close ? advisedModel.better : model
+  const isContrary = better !== model
+  const takeModel: Action = {
+    label: `Take the ${better} model`,
+    change: { decompose: { model: better } },
+  }
+  if (seasonLeft) {
+    const own = r?.[seasonLeft.lag - 1] ?? null
+    const text = `What is left over still holds a season${own === null ? '' : ` (autocorrelation one year back ${figure(own)})`}: the tests find one, and this method takes none out.`
+    findings.push({
+      ...caution('season-left', text, own ?? 0),
+      actions: [{ label: 'Take the season out', change: seasonLeft.change }],
+    })
+    return findings
+  }
   if (!followsLevel) {
     if (trendShare !== null) {
       const text = `The indices hold part of the trend: simple averages take its ${percent(trendShare)} a year for season, from the first season to the last. ${advice('slowly')}`
@@ -46,16 +67,26 @@ export function leftoverFindings(
   } else if (waves !== null) {
     const own = r![lag! - 1]!
     const swayed = waves === 'slowly' && isPatchy
-    const what = swayed ? 'The outliers named at Look sway the average around them.' : advice(waves)
+    const what = isContrary
+      ? `The ${better} model fits better: take that first.`
+      : swayed
+        ? 'The outliers named at Look sway the average around them.'
+        : advice(waves)
     const text = `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${what}`
-    findings.push(caution('leftover-waves', text, own))
+    findings.push({
+      ...caution('leftover-waves', text, own),
+      ...(isContrary ? { actions: [takeModel] } : {}),
+    })
   }
   if (fan !== null && fan.verdict !== 'even' && !isPatchy) {
     const suited = fan.verdict === 'out' ? 'multiplicative' : 'additive'
     // One rule says which model; a fan only agrees with it.
-    const agrees = suited !== model && advisedModel?.better === suited && !advisedModel.close
+    const agrees = isContrary && better === suited
     const text = `What is left over fans ${fan.verdict}: its spread goes from ${figure(fan.first)} in the first third to ${figure(fan.last)} in the last (p ${probability(fan.p)}). ${agrees ? `The ${suited} model expects that.` : 'Look at which years are noisy, and why.'}`
-    findings.push(caution('leftover-fans', text, fan.last))
+    findings.push({
+      ...caution('leftover-fans', text, fan.last),
+      ...(agrees ? { actions: [takeModel] } : {}),
+    })
   }
   if (findings.length > 0 || r === null) return findings
   const first = r[0]!

@@ -1,9 +1,9 @@
-import { seasonLabel } from '../calendar/labels'
 import type { Examined } from '../examine'
 import type { Finding } from '../finding'
 import type { Model } from '../model'
-import { gapWords, peakWords } from '../seasonality/peakWords'
+import { peaksTold, type SeasonTold } from '../seasonality/peakWords'
 import { peakSpacing } from '../seasonality/peakSpacing'
+import { standingTurns } from '../seasonality/standingTurns'
 import type { Stretch } from '../series/stretch'
 import { percent } from '../words/figure'
 
@@ -44,36 +44,21 @@ export function modelFinding(
 }
 
 /**
- * How far apart peaks and troughs stand, and what that says. A series with a season whose peaks come in
- * different months has wandering peaks, not a cycle.
+ * How far apart peaks and troughs that stand out stand, and what that says beside the tests of the season.
  *
- * @param hasSeason whether the tests find one
+ * @param season what the tests find; null where they are not asked
  */
-export function peakFindings(
-  { values, calendar, seasonOf }: Stretch,
-  hasSeason = false,
-): Finding[] {
-  const spacing = peakSpacing(values, calendar.seasons)
-  if (spacing.verdict === null) return []
-  const wanders =
-    hasSeason && (spacing.verdict === 'cyclical' || spacing.verdict === 'another-season')
-  // Zeros and gaps can leave a series with troughs alone.
-  const [turns, places] =
-    spacing.peaks.length > 0 ? ['Peaks', spacing.peaks] : ['Troughs', spacing.troughs]
-  const months = [...new Set(places.map((place) => seasonOf[place - 1]!))]
-    .sort((a, b) => a - b)
-    .map((season) => seasonLabel(season, calendar))
-  const text = wanders
-    ? months.length === 1
-      ? `${turns} come in ${months[0]}, though not in every year.`
-      : `${turns} wander: they come in ${months.slice(0, -1).join(', ')} or ${months.at(-1)}.`
-    : `${gapWords(spacing, calendar)}: ${peakWords(spacing.verdict, calendar)}.`
+export function peakFindings(stretch: Stretch, season: SeasonTold = null): Finding[] {
+  const { values, calendar, seasonOf } = stretch
+  const turns = standingTurns(values, peakSpacing(values, calendar.seasons))
+  const told = peaksTold(turns, seasonOf, calendar, season, values.length)
+  if (!told) return []
   return [
     {
-      code: wanders ? 'peaks-wander' : `peaks-${spacing.verdict}`,
+      code: `peaks-${told.kind}`,
       severity: 'note',
       stage: 'look',
-      text,
+      text: told.text,
       period: null,
       figure: null,
     },

@@ -3,7 +3,7 @@ import type { Traits } from '../decompose/way'
 import { MOVING_WAY, WITHOUT_SEASON } from '../decompose/ways'
 import type { Examined, SeasonRow, Strengths } from '../examine'
 import type { Action, Finding } from '../finding'
-import type { SeasonTests } from '../seasonality/seasonTests'
+import { movementOf, type SeasonTests } from '../seasonality/seasonTests'
 import type { FTest } from '../seasonality/stableSeason'
 import type { Strength } from '../seasonality/strength'
 import type { Value } from '../series/series'
@@ -13,8 +13,6 @@ import { figure, percent, probability } from '../words/figure'
 
 /** An index resting on fewer values than this moves with every single one of them. */
 const ENOUGH_VALUES = 3
-/** With the many values of a season, only a clear movement is worth a caution. */
-const MOVES = 0.01
 /** An index that moves by more than this share of the whole swing hangs on one year. */
 const UNSTEADY = 0.1
 /** A season whose indices range over less than this share of the level is too small to matter. */
@@ -129,18 +127,20 @@ function notFound(tests: SeasonTests, { outliers }: Examined, stretch: Stretch):
 }
 
 /** A season that changes over the years, under a method that takes it to be the same. */
-function moves({ moving, drifting }: SeasonTests, seasons: readonly SeasonRow[]): Finding[] {
-  const caution = (text: string, p: number): Finding => ({
+function moves(tests: SeasonTests, seasons: readonly SeasonRow[]): Finding[] {
+  const { moving, drifting } = tests
+  const movement = movementOf(tests)
+  const caution = (text: string, p: Value): Finding => ({
     ...about('season-moves', `${text} ${MOVING_WAY.says} lets it change.`, p),
     severity: 'caution',
     actions: [{ label: `Take ${MOVING_WAY.says.toLowerCase()}`, change: MOVING_WAY.change }],
   })
-  if (drifting.p !== null && drifting.p <= MOVES && drifting.most) {
-    const { season, from, to } = drifting.most
-    const text = `The season moves over the years, ${seasons[season - 1]!.label} most of all: from ${figure(from)} in the first year to ${figure(to)} in the last (F(${drifting.df.join(', ')}) = ${figure(drifting.f!)}, p ${probability(drifting.p)}).`
+  if (movement === 'shape') {
+    const { season, from, to } = drifting.most!
+    const text = `The season moves over the years, ${seasons[season - 1]!.label} most of all: from ${figure(from)} in the first year to ${figure(to)} in the last (F(${drifting.df.join(', ')}) = ${figure(drifting.f!)}, p ${probability(drifting.p!)}).`
     return [caution(text, drifting.p)]
   }
-  if (moving.p === null || moving.p > MOVES) return []
+  if (movement === null) return []
   const text = `The size of the season changes over the years (moving seasonality ${testWords(moving)}).`
   return [caution(text, moving.p)]
 }

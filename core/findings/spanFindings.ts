@@ -5,6 +5,7 @@ import type { Exclusion } from '../decompose/commonOptions'
 import type { Finding } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
+import { missingFindings, type Gaps } from './missingFindings'
 
 /**
  * What is in the data and what is not: missing periods, values left out, where the trend-cycle
@@ -14,6 +15,7 @@ import type { Stretch } from '../series/stretch'
  * @param trendCycle one entry a period of the stretch, undefined where no average reaches
  * @param seasonalIrregular likewise; where it is undefined, nothing is left out by leaving out
  * @param horizon periods that are forecast
+ * @param gaps how periods came to be without a value
  * @param lastCame label of the last period with a value, where the span ends before it; null where it does not
  */
 export function spanFindings(
@@ -23,6 +25,7 @@ export function spanFindings(
   seasonalIrregular: readonly Value[],
   horizon: number,
   lastCame: string | null,
+  gaps: Gaps,
 ): Finding[] {
   const { calendar, values } = stretch
   const findings: Finding[] = []
@@ -58,30 +61,13 @@ export function spanFindings(
       figure: without,
     })
   }
-  findings.push(...missingFindings(stretch))
+  findings.push(...missingFindings(stretch, gaps))
   const hasRatio = (period: string) =>
     seasonalIrregular[values.findIndex((_, i) => stretch.periodOf(i).code === period)] !== null
   findings.push(
     ...exclusions.map((exclusion) => leftOut(exclusion, calendar, hasRatio(exclusion.period))),
   )
   return findings
-}
-
-/** Periods without a value. */
-export function missingFindings({ values, calendar, periodOf }: Stretch): Finding[] {
-  const missing = values.flatMap((value, i) => (value === null ? [i] : []))
-  if (missing.length === 0) return []
-  const at = periodOf(missing[0]!)
-  return [
-    {
-      code: 'missing-values',
-      severity: 'caution',
-      stage: 'look',
-      text: `${countPeriods(missing.length, calendar)} without a value, the first in ${at.label}. No average is taken over a gap.`,
-      period: at.code,
-      figure: missing.length,
-    },
-  ]
 }
 
 function leftOut({ period, reason }: Exclusion, calendar: Calendar, hasRatio: boolean): Finding {

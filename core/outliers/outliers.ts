@@ -18,8 +18,10 @@ export interface Outlier {
   readonly at: number
   /** By how much it departs from what they say: a share (multiplicative) or an amount. */
   readonly size: number
-  /** What they say. */
+  /** What they say: the level there, and what its season makes of it (a factor, or an amount). */
   readonly expected: number
+  readonly level: number
+  readonly season: number
 }
 
 /** What was found out of the ordinary, before anything else is judged. */
@@ -45,8 +47,14 @@ const PASSES = 3
  *
  * @param model the one in use: it says sizes
  * @param half half a year in periods, or half the order of the average without a season
+ * @param cameIn whether the value of an entry came in, and was not filled
  */
-export function outOfTheOrdinary(searched: Searched, model: Model, half: number): OutOfTheOrdinary {
+export function outOfTheOrdinary(
+  searched: Searched,
+  model: Model,
+  half: number,
+  cameIn: (entry: number) => boolean = () => true,
+): OutOfTheOrdinary {
   const isPositive = searched.values.every((value) => value === null || value > 0)
   const possible: readonly Model[] = isPositive ? ['additive', 'multiplicative'] : ['additive']
   const looks = possible.map((name) => firstLook(name, searched))
@@ -68,7 +76,7 @@ export function outOfTheOrdinary(searched: Searched, model: Model, half: number)
   const withoutBoth = replaceAll(both)
   const advised = adviseModel(withoutBoth, searched.order)
   const fitting = searchOf(possible.find((name) => advised?.better === name) ?? inUse)
-  const jump = levelStep(searched.values, fitting, half)
+  const jump = levelStep(searched.values, fitting, half, cameIn)
   const step = jump && { ...jump, model: fitting.model }
   const found = both.filter((at) => !step || Math.abs(at - step.at) > half).sort((x, y) => x - y)
   const replaced = step ? replaceAll(found) : withoutBoth
@@ -80,7 +88,8 @@ export function outOfTheOrdinary(searched: Searched, model: Model, half: number)
     if (level === null || usual === null) return []
     const expected = putBack(level, usual)
     const value = searched.values[at]!
-    return [{ at, expected, size: takeOut(value, expected) - neutral }]
+    const size = takeOut(value, expected) - neutral
+    return [{ at, expected, size, level, season: usual }]
   })
   const isFound = new Set(found)
   return { outliers, step, replaced, isOutlier: (entry) => isFound.has(entry) }

@@ -1,3 +1,4 @@
+import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 import { fTest, type FTest } from './stableSeason'
 
@@ -10,6 +11,8 @@ export interface YearOfSeasons {
 /** Moving seasonality, with the complete years it was tested on. */
 export interface MovingSeason extends FTest {
   readonly years: readonly number[]
+  /** The size of the season in its largest year less that in its smallest, as a share of the usual; undefined without a size. */
+  readonly change: Value
 }
 
 /**
@@ -40,6 +43,7 @@ export function movingSeason(years: readonly YearOfSeasons[], base: number): Mov
   const df = Math.max(0, complete.length - 1)
   return {
     years: complete.map(({ year }) => year),
+    change: centre > 0 ? (Math.max(...ofYears) - Math.min(...ofYears)) / centre : null,
     ...fTest(between, left, df, df * (seasons - 1)),
   }
 }

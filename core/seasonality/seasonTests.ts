@@ -3,6 +3,7 @@ import { withoutEnds } from '../autocorrelation/withoutGap'
 import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
+import { mean } from '../statistics/average'
 import { byYear } from './byYear'
 import { driftingSeason, type DriftingSeason } from './driftingSeason'
 import { movingSeason, type MovingSeason } from './movingSeason'
@@ -18,6 +19,8 @@ export interface SeasonTests {
   readonly found: boolean
   /** Whether ranks find a season that freak values hide from F. */
   readonly hidden: boolean
+  /** The highest average of a season less the lowest: what a movement is measured by. */
+  readonly swing: Value
   /** Autocorrelation one and two years back; undefined with a gap inside, or when nothing varies. */
   readonly autocorrelation: {
     readonly oneYear: Value
@@ -66,16 +69,33 @@ export function testSeason(
         ),
       ),
     ),
+    swing: swingOf(groups),
     autocorrelation: yearsBack(seasonalIrregular, calendar.seasons),
   }
 }
 
+function swingOf(groups: readonly (readonly number[])[]): Value {
+  const levels = groups.flatMap((group) => mean(group) ?? [])
+  return levels.length === 0 ? null : Math.max(...levels) - Math.min(...levels)
+}
+
 /** With the many values of a season, only a clear movement is worth a word. */
 const MOVES = 0.01
+/** Of a season that hardly varies the tests see the tenth decimal move: it must be this share of the swing. */
+const MATTERS = 0.05
 
-/** Whether a season that is there changes over the years: its shape, or its size. */
-export function isMoving({ found, drifting, moving }: SeasonTests): boolean {
-  return found && [drifting.p, moving.p].some((p) => p !== null && p <= MOVES)
+/** How a season that is there changes over the years: its shape drifts, or its size changes; null where it stays. */
+export function movementOf({
+  found,
+  drifting,
+  moving,
+  swing,
+}: SeasonTests): 'shape' | 'size' | null {
+  const isSureAndLarge = (p: Value, share: number) => p !== null && p <= MOVES && share > MATTERS
+  if (!found || !swing) return null
+  const { most } = drifting
+  if (most && isSureAndLarge(drifting.p, Math.abs(most.to - most.from) / swing)) return 'shape'
+  return isSureAndLarge(moving.p, moving.change ?? 0) ? 'size' : null
 }
 
 function isSure(p: Value): boolean {

@@ -24,6 +24,16 @@ export function adjustedValues(series: Series): Value[] {
   return used
 }
 
+/** Adjustments with others put in, in the order of time; a period has one at the most, the later one. */
+export function withAdjustments(
+  before: readonly Adjustment[],
+  more: readonly Adjustment[],
+): Adjustment[] {
+  const periods = new Set(more.map(({ period }) => period))
+  const others = before.filter(({ period }) => !periods.has(period))
+  return [...others, ...more].sort((a, b) => (a.period < b.period ? -1 : 1))
+}
+
 /**
  * The adjustments of periods that a series has. Other values of it can be without a period that was adjusted; the adjustment
  * then waits for them.

@@ -25,6 +25,8 @@ const WANDERS_BELOW = 0.4
 /** …and does, where the lines of its phases leave neighbours as alike as this too. */
 const PHASES_WANDER_BELOW = 0.8
 const SIGNIFICANT = 0.01
+/** Residuals with a spread under this share of the level matter to nobody, whatever pattern they have. */
+const IMMATERIAL = 0.002
 /** The most that neighbouring residuals are taken to be alike. */
 const MOST_ALIKE = 0.95
 
@@ -60,12 +62,18 @@ export function judgeLevel(level: readonly Value[], seasons: number): JudgedLeve
     evenGrowth: even?.rate ?? null,
     wanders:
       !even &&
+      Math.sqrt(fit.sse / fit.n) > IMMATERIAL * sizeOf(level) &&
       lineLikeness !== null &&
       lineLikeness < WANDERS_BELOW &&
       ofPhases !== null &&
       ofPhases < PHASES_WANDER_BELOW,
     lineLikeness,
   }
+}
+
+/** How large values are: the mean of their distance from 0. */
+export function sizeOf(values: readonly Value[]): number {
+  return mean(values.flatMap((value) => (value === null ? [] : Math.abs(value)))) ?? 0
 }
 
 /** One phase of growth by the same share, where the logarithms have one that is not level. */
@@ -113,12 +121,18 @@ const OFF_AT_THE_END = 2
  *
  * @param residuals one a period from the first fitted on, outliers and missing ones null
  * @param fitted numbers that the trend was estimated with
+ * @param size of what was fitted, as its residuals are to be measured by: its mean distance from 0, of logarithms 1
  */
-export function judgeFit(residuals: readonly Value[], fitted: number, seasons: number): TrendFits {
+export function judgeFit(
+  residuals: readonly Value[],
+  fitted: number,
+  seasons: number,
+  size: number,
+): TrendFits {
   const present = residuals.filter((value) => value !== null)
   const latest = Math.max(2, Math.ceil(seasons / 2))
   const squares = present.reduce((sum, value) => sum + value * value, 0)
-  if (present.length <= fitted || squares === 0) {
+  if (present.length <= fitted || Math.sqrt(squares / present.length) <= IMMATERIAL * size) {
     return { likeness: null, offAtEnd: null, latest, verdict: 'fits' }
   }
   const likeness = durbinWatson(residuals)

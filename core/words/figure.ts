@@ -16,6 +16,13 @@ export function inUnit(value: number, unit: string): string {
   return unit ? `${figure(value)} ${unit}` : figure(value)
 }
 
+const PER_CENT = /^(%|per ?cent|percent|percentage|pct\.?|prozent)$/i
+
+/** Whether figures in a unit are per cent already: differences of such are points, not shares. */
+export function isPerCent(unit: string): boolean {
+  return PER_CENT.test(unit.trim())
+}
+
 /** A share as a whole per cent, with one decimal below 10%: `32%`, `4.1%`. */
 export function percent(share: number): string {
   const value = Math.abs(share * 100)

@@ -3,9 +3,9 @@ import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
 import { changed, type MethodDocument } from '~~/core/method'
-import type { MethodChange } from '~~/core/finding'
+import type { Action, MethodChange } from '~~/core/finding'
 import type { Series } from '~~/core/series/series'
-import { adjustmentsWithin } from '~~/core/series/adjusted'
+import { adjustmentsWithin, withAdjustments } from '~~/core/series/adjusted'
 import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
 import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
@@ -127,10 +127,17 @@ export const useBench = defineStore('bench', () => {
 
   /** Replaces values, or leaves them out, for a reason; a period has one adjustment at the most. */
   function adjust(adjustments: readonly Adjustment[]): Promise<void> {
-    const periods = new Set(adjustments.map(({ period }) => period))
-    const others = content.value.adjustments.filter(({ period }) => !periods.has(period))
-    const all = [...others, ...adjustments].sort((a, b) => (a.period < b.period ? -1 : 1))
-    return changeContent({ adjustments: all })
+    return act({ label: '', adjust: adjustments })
+  }
+
+  /** Does what a finding offers, in one step. */
+  function act(action: Action): Promise<void> {
+    return changeContent({
+      ...(action.change ? { method: changed(method.value, action.change) } : {}),
+      ...('adjust' in action
+        ? { adjustments: withAdjustments(content.value.adjustments, action.adjust) }
+        : {}),
+    })
   }
 
   /** Uses a period's value as it came in again. */
@@ -205,6 +212,7 @@ export const useBench = defineStore('bench', () => {
     change,
     changePart,
     adjust,
+    act,
     takeBack,
     changeAbout,
     bringBack,

@@ -20,7 +20,7 @@ const ordered = computed(() =>
 
 /** Does what is proposed; undo takes it back. */
 function act(action: Action) {
-  void ('change' in action ? bench.changePart(action.change) : bench.adjust(action.adjust))
+  void bench.act(action)
 }
 
 function goTo({ period }: Finding) {

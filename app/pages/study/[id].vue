@@ -64,7 +64,7 @@ const about = computed(() => {
     series.unit || 'no unit stated',
     calendar.frequency === 'seasons' ? `${calendar.seasons} seasons a year` : calendar.frequency,
     `${label(1)} – ${label(values.length)}`,
-    `${countPeriods(values.length, calendar)}, ${missing === 0 ? 'none missing' : `${missing} missing`}`,
+    `${countPeriods(values.length, calendar)}${missing > 0 ? `, ${missing} missing` : leftOut[0] > 0 ? '' : ', none missing'}`,
     ...(leftOut[0] > 0 ? [`${leftOut[0]} left out`] : []),
     ...(leftOut[1] > 0 ? [`${leftOut[1]} left out of the indices`] : []),
   ].join(' · ')

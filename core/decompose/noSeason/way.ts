@@ -29,7 +29,7 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   ],
   findings: () => [],
   advice: (waves) =>
-    waves === 'slowly' ? 'Try an average of fewer terms.' : 'That is a season: decompose with one.',
+    waves === 'slowly' ? 'Try an average of fewer terms.' : 'Look at which years it comes back in.',
   // Of a series with seasons it is for the analyst to say that they are none.
   entersContest: ({ seasons }) => seasons < 2,
   says: () => ({

@@ -21,6 +21,12 @@ export function eventChange(forecast: WithEvents, event: EventAt): MethodChange 
   return { forecast: { by: 'regression', indicators: [...before, { ...event, name }] } }
 }
 
+/** What takes an event out again. */
+export function withoutEvent(forecast: WithEvents, event: EventAt): MethodChange {
+  const indicators = indicatorsOf(forecast).filter(({ name }) => name !== event.name)
+  return { forecast: { indicators } }
+}
+
 /** Codes of periods sort as the periods do once their numbers are read as numbers. */
 const IN_TIME = new Intl.Collator('en', { numeric: true })
 

@@ -5,7 +5,6 @@ import TermWord from '~/shell/TermWord.vue'
 import { traitsOf } from '~~/core/decompose/ways'
 import type { ErrorFigures } from '~~/core/check/errorFigures'
 import { accuracyWords, type SaidFigure } from '~~/core/check/words'
-import { BENCHMARK_SAYS } from '~~/core/forecast/benchmarks'
 import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -25,7 +24,6 @@ const NAMES: Readonly<Record<SaidFigure['key'], readonly [term: TermName, name: 
 const rows = computed(() => {
   const { method, series } = props.result
   const { hasSeason } = traitsOf(method.decompose)
-  const repeats = BENCHMARK_SAYS[hasSeason ? 'lastYear' : 'lastValue']
   const value = (key: SaidFigure['key'], figure: Value) => {
     if (figure === null) return '–'
     switch (key) {
@@ -39,7 +37,7 @@ const rows = computed(() => {
         return `${formatFigure(figure)} ${series.unit}`
     }
   }
-  return accuracyWords(props.figures, series.unit, repeats).map(({ key, says }) => ({
+  return accuracyWords(props.figures, series.unit, hasSeason).map(({ key, says }) => ({
     ...{ key, says, term: NAMES[key][0], name: NAMES[key][1] },
     text: value(key, props.figures[key]),
   }))

@@ -8,17 +8,24 @@ import { useSelection } from '../../view/selectionStore'
 /** The periods furthest over and under the trend, once the season is out. */
 const props = defineProps<{ result: Result }>()
 const selection = useSelection()
+/** Why it is not the trend that they are measured from. */
+const whyCycle = computed(() =>
+  furthestFromTrend(props.result, 1).from === 'trend-cycle'
+    ? 'The trend does not fit, so single periods are measured from the trend-cycle.'
+    : '',
+)
 const COUNT = 5
 const sides = computed(() => {
-  const { over, under } = furthestFromTrend(props.result, COUNT)
+  const { from, over, under } = furthestFromTrend(props.result, COUNT)
   return [
-    { title: 'Furthest over trend', list: over },
-    { title: 'Furthest under trend', list: under },
+    { title: `Furthest over ${from}`, list: over },
+    { title: `Furthest under ${from}`, list: under },
   ].filter(({ list }) => list.length > 0)
 })
 </script>
 
 <template>
+  <p v-if="whyCycle" class="muted small">{{ whyCycle }}</p>
   <section v-for="side in sides" :key="side.title" class="furthest working-part">
     <h3>{{ side.title }}</h3>
     <ol>

@@ -5,7 +5,7 @@ import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/forms'
 import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
-import { gapWords, peakWords } from '~~/core/seasonality/peakWords'
+import { apartWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useBeside } from '../../beside/besideStore'
@@ -53,10 +53,11 @@ function takeOut(choice: string) {
 
 const spacing = computed(() => {
   if (!props.peaks) return ''
-  const words = gapWords(props.peaks, calendar.value)
-  return props.peaks.verdict === null
-    ? `${words}: no verdict with fewer than two gaps.`
-    : `${words}: ${peakWords(props.peaks.verdict, calendar.value)}.`
+  const { gapsBetweenPeaks, gapsBetweenTroughs } = props.peaks
+  const [peaks, troughs] = [gapsBetweenPeaks, gapsBetweenTroughs].map((gaps) =>
+    apartWords(gaps, calendar.value),
+  )
+  return `Peaks stand ${peaks}, troughs ${troughs}.`
 })
 const problems = computed(() =>
   ledger.inspected.flatMap(({ problem }) => (problem === null ? [] : [problem])),

@@ -26,7 +26,13 @@ export const look: SeriesStage = {
   strips: lookStrips,
   line: (shown) => {
     const { periods, missing } = shown.series
-    return `${countPeriods(periods, calendarOfResult(shown))}, ${missing === 0 ? 'none' : missing} missing`
+    const leftOut = shown.adjustments.filter(({ value }) => value === null).length
+    const parts = [
+      countPeriods(periods, calendarOfResult(shown)),
+      ...(missing > 0 || leftOut === 0 ? [`${missing === 0 ? 'none' : missing} missing`] : []),
+      ...(leftOut > 0 ? [`${leftOut} left out`] : []),
+    ]
+    return parts.join(', ')
   },
 }
 

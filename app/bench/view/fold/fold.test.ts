@@ -44,8 +44,9 @@ describe('the summary of the season folded', () => {
       ['standard error', '0.0'],
       ['index', '20.0'],
       ['reads', '+20.0'],
-      ['without first year', '20.0'],
-      ['without last year', '20.0'],
+      // Of a season that repeats to the digit there is no telling what hangs on a year.
+      ['without first year', ''],
+      ['without last year', ''],
     ])
     expect(words).toBe(
       'Mean of the 4 raw indices 0.00 tins; it is taken from each, so that they sum to 0.',
