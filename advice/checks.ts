@@ -4,6 +4,7 @@ import { compare } from '../core/check/tie'
 import { contest } from '../core/contest/contest'
 import { changed, type MethodDocument } from '../core/method'
 import type { Series, Value } from '../core/series/series'
+import type { Say } from './say'
 import { makeSeries, randomFrom, type Recipe } from './series'
 
 const FORMAT = { format: 'elvant-method/1' } as const
@@ -11,8 +12,6 @@ const MONTHS = 120
 const AHEAD = 12
 /** A contest takes about as long as dozens of analyses. */
 const CONTESTS_FOR = 8
-
-type Say = (what: string, rate: number, limits: { least?: number; most?: number }) => void
 
 /** What a level does while noise of 5% lies on it. */
 const TRUTHS: readonly (readonly [string, Partial<Recipe>])[] = [

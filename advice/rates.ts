@@ -5,7 +5,10 @@ import type { Result } from '../core/result'
 import type { Series } from '../core/series/series'
 import { calendarOf } from '../core/calendar/calendar'
 import { residualWords } from '../core/regression/residualWords'
+import { beginnings } from './beginnings'
 import { checks } from './checks'
+import { levels } from './levels'
+import { offers } from './offers'
 import { makeSeries, randomFrom, type Recipe } from './series'
 
 /**
@@ -397,6 +400,9 @@ moves()
 regressions()
 limits()
 checks(say, SERIES)
+levels(say, SERIES)
+beginnings(say, Math.ceil(SERIES / 2))
+offers(say, SERIES)
 contradictions()
 process.exitCode = rates.some(
   ({ rate, least = -Infinity, most = Infinity }) => rate < least || rate > most,

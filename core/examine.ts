@@ -1,6 +1,6 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import type { Figures } from './calculate'
+import { calculate, type Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
@@ -10,6 +10,7 @@ import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
 import type { MethodChange } from './finding'
+import { changed, type MethodDocument } from './method'
 import type { Model } from './model'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
 import type { RegressionReport } from './regression/fullReport'
@@ -79,6 +80,8 @@ export interface Examined extends ExaminedTrend {
   readonly step: StepAt | null
   readonly leftover: Leftover
   /** A season that the tests find and a method without one leaves: the lag it comes back at, and what takes it out. */
+  /** Whether what is left over stops waving under the model that is advised in place of the one in use. */
+  readonly modelMends: boolean
   readonly seasonLeft: { readonly lag: number; readonly change: MethodChange } | null
   /** Of a forecast by regression; null where the trend's report is all there is. */
   readonly regression: RegressionReport | null
@@ -127,6 +130,7 @@ export function examine(figures: Figures): Examined {
     outliers: ordinary.outliers.map(({ at, ...outlier }) => ({ ...outlier, t: firstT + at })),
     step: stepAt(ordinary.step, firstT),
     leftover,
+    modelMends: leftover.waves !== null && modelMends(figures, advisedModel, counts),
     seasonLeft:
       !season && tested?.found
         ? { lag: seasons, change: { decompose: { by: defaultWay(stretch.calendar) } } }
@@ -139,6 +143,25 @@ export function examine(figures: Figures): Examined {
       ),
     },
   }
+}
+
+/** Whether the other model, where it is advised, leaves no wave: only then is the wave the model's. */
+function modelMends(
+  { series, method, prepared }: Figures,
+  advised: AdvisedModel | null,
+  counts: (entry: number) => boolean,
+): boolean {
+  if (!advised || advised.close || advised.better === method.decompose.model) return false
+  const { check: _, ...document } = method
+  const other = orNull(() =>
+    calculate(
+      series,
+      changed(document as MethodDocument, { decompose: { model: advised.better } }),
+    ),
+  )
+  if (!other) return false
+  const { decomposed } = other
+  return examineLeftover(prepared.used, decomposed.irregular, counts).waves === null
 }
 
 /** Where nothing is left over a share of it is a share of rounding. */

@@ -91,6 +91,47 @@ test('masonry paint: the verdict on its straight line, the contest, and the prop
   })
 })
 
+test('a flood and a turn: the first forecast is nearer than last year repeated, and one click mends the flood', async ({
+  page,
+}) => {
+  await bringIn(page, 'wall.csv', floodAndTurn())
+  await expect(page.getByText(/^\s*Begun by rule: .*medians; the trend turns/)).toBeVisible()
+  const path = page.getByRole('navigation', { name: 'Path' })
+  const offs = async () => {
+    const line = await path.getByRole('button', { name: /^Check/ }).textContent()
+    return /off by ([\d.]+)%; repeating last year ([\d.]+)%/.exec(line!)!.slice(1).map(Number)
+  }
+  await expect(path.getByRole('button', { name: /^Check/ })).toContainText('repeating last year')
+  const [before, lastYear] = await offs()
+  expect(before!).toBeLessThan(lastYear!)
+
+  await path.getByRole('button', { name: /^Look/ }).click()
+  const working = page.getByRole('complementary', { name: 'Working' })
+  const outliers = working.getByRole('listitem').filter({ hasText: 'what trend and season say' })
+  await expect(outliers).toHaveCount(2)
+  await outliers
+    .first()
+    .getByRole('button', { name: /^Replace it by/ })
+    .click()
+  await expect(outliers).toHaveCount(1)
+  await expect(async () => {
+    const [after, repeated] = await offs()
+    expect(after!).toBeLessThan(repeated!)
+  }).toPass()
+})
+
+/** Seven years of months: the level rises, turns after four and a half, and in two months a flood closes the shop. */
+function floodAndTurn(): string {
+  const season = [0.62, 0.72, 0.95, 1.18, 1.34, 1.28, 1.18, 1.14, 1, 0.93, 0.88, 0.78]
+  const rows = Array.from({ length: 84 }, (_, t) => {
+    const level = t < 54 ? 9000 + 110 * t : 9000 + 110 * 54 - 150 * (t - 54)
+    const flood = t === 40 || t === 41 ? 0.45 : 1
+    const value = level * season[t % 12]! * flood * (1 + 0.03 * Math.sin(t * t * 1.7))
+    return `${2018 + Math.floor(t / 12)}-${String((t % 12) + 1).padStart(2, '0')},${value.toFixed(0)}`
+  })
+  return ['month,Wall paint (litres)', ...rows].join('\n')
+}
+
 test('limits from past errors, and last year repeated', async ({ page }) => {
   await openSeries(page, 'Wood stain')
   await page.keyboard.press('6')

@@ -180,6 +180,10 @@ test('a series too short for the method is shown with the reason', async ({ page
   // Look needs only the series, and is there with its tests; so is Smooth.
   expect(await rowFigures(page, 'value')).toEqual({ '1': '4', '2': '6', '4': '5' })
   const working = page.getByRole('complementary', { name: 'Working' })
+  await page
+    .getByRole('navigation', { name: 'Path' })
+    .getByRole('button', { name: /^Look/ })
+    .click()
   await expect(working.getByText('Does it stay where it is?')).toBeVisible()
   await expect(working.getByText('1 quarter without a value')).toBeVisible()
   const path = page.getByRole('navigation', { name: 'Path' })
@@ -234,7 +238,7 @@ test('a yearly file goes from intake to forecast without a word of a season', as
   const forecast = result.forecast.forecast.map((value) => Math.round(value).toLocaleString('en'))
   expect(Object.values(await rowFigures(page, 'forecast'))).toEqual(forecast)
   await stage('Check')
-  await expect(working.getByText(/those of repeating the last value/).first()).toBeVisible()
+  await expect(working.getByText(/what changed from period to period/).first()).toBeVisible()
   const words = await page.locator('main').innerText()
   expect(words.replace(/Season\n|Deseasonalize|no season in it|none in a yearly/g, '')).not.toMatch(
     /season|index|year year|1-term/i,

@@ -28,7 +28,8 @@ export interface Furthest {
 
 /**
  * Which periods were really good or bad: the deseasonalized value against the trend, in both directions; where the trend
- * does not fit, against the trend-cycle, since a period is not good for lying over a line that has left the series.
+ * does not fit, or follows the values, against the trend-cycle: a period is not good for lying over a line that has left the
+ * series.
  *
  * @param result with a trend through the deseasonalized series
  * @param count periods in either direction
@@ -70,11 +71,15 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
   return { from, over: side(1), under: side(-1) }
 }
 
-/** A trend that does not fit says nothing of single periods, where there is a trend-cycle of its own to ask. */
+/**
+ * A trend that does not fit says nothing of single periods, nor does a smoothed one, which a flood pulls down and the month
+ * after it then stands far above; where there is a trend-cycle of its own that is asked.
+ */
 function levelOf({ trendFits, columns, method }: Result): Furthest['from'] {
   const hasCycle = columns.trendCycle.some((value) => value !== null)
   const isLine = traitsOf(method.decompose).trendIsLine
-  return trendFits?.verdict === 'does-not-fit' && hasCycle && !isLine ? 'trend-cycle' : 'trend'
+  const fits = trendFits !== null && trendFits.verdict !== 'does-not-fit'
+  return !fits && hasCycle && !isLine ? 'trend-cycle' : 'trend'
 }
 
 function wordsOf(

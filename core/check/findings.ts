@@ -58,10 +58,10 @@ function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
     label: `Forecast by ${says}`,
     change: { forecast: { by: 'benchmark', which: best.which } },
   }
-  const actions = (wanted: boolean) =>
-    nearer
-      .filter(({ off }) => off.by < best.off.by === wanted)
-      .map(({ label, change }): Action => ({ label, change }))
+  // What is nearer than the method, and still further off than no method, mends nothing.
+  const mending = nearer
+    .filter(({ off }) => off.by < best.off.by)
+    .map(({ label, change }): Action => ({ label, change }))
   const others = nearer.map(
     ({ words, off }, i) =>
       `${words}${i === 0 ? ' it would have been off' : ''} by ${offWords(off, unit)}`,
@@ -77,7 +77,7 @@ function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
         'The contest tries the other methods.',
       period: null,
       figure: verdict.method.by,
-      actions: [...actions(true), repeat, ...actions(false)],
+      actions: [...mending, repeat],
     },
   ]
 }
@@ -92,7 +92,9 @@ function coverageFinding({ coverage, limits, horizon, verdict }: Judged): Findin
     .map(({ level, inUse }) => `the ${level}% limits held ${share(inUse.pooled.share!)}`)
     .join(', ')
   const could = first.pastErrors.pooled.share
-  const offers = isBelow && limits === 'model'
+  const isMended = wrong.every(({ level, pastErrors }) => agrees(level, pastErrors.pooled, horizon))
+  const isAsked = isBelow && limits === 'model' && could !== null
+  const offers = isAsked && isMended
   return [
     {
       code: 'limits-do-not-hold',
@@ -100,7 +102,7 @@ function coverageFinding({ coverage, limits, horizon, verdict }: Judged): Findin
       stage: 'check',
       text:
         `Over ${countTries(verdict.tries)} ${held} of what came: they are ${isBelow ? 'too narrow' : 'wider than they need be'}.` +
-        (offers && could !== null
+        (isAsked
           ? ` Limits from past errors, judged the same way, held ${share(could)} at ${first.level}%.`
           : ''),
       period: null,

@@ -7,6 +7,7 @@ import { exclusionsOf, type Method } from '../method'
 import type { SeasonTold } from '../seasonality/peakWords'
 import type { AverageKind } from '../smoothing/averageKinds'
 import { bothFindings, careFindings, leftOutByHand } from './careFindings'
+import { withoutTaken } from './offers'
 import { leftoverFindings } from './leftoverFindings'
 import { limitFindings } from './limitFindings'
 import { modelFinding, peakFindings } from './lookFindings'
@@ -28,7 +29,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
   const care = careFindings(stretch, adjustments, prepared.filled, method.missing, unit)
   const told = new Set(care.map(({ period }) => period))
   const hasSeason = examined.seasonTests?.found ?? false
-  return withoutContradiction(
+  const all = withoutContradiction(
     [
       ...care,
       ...outlierFindings(stretch, examined, told, {
@@ -71,6 +72,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
     ],
     way.traits.trendIsLine,
   )
+  return withoutTaken(all, method)
 }
 
 /** Sentences that name a pattern in what is left over, or a model that leaves one. */

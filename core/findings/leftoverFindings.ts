@@ -26,7 +26,8 @@ export function leftoverFindings(
     advisedModel,
     outliers,
     seasonLeft,
-  }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers' | 'seasonLeft'>,
+    modelMends,
+  }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers' | 'seasonLeft' | 'modelMends'>,
   model: Model,
   { followsLevel, swaysAverage, advice }: WayOfLeftover,
   trendShare: number | null,
@@ -68,14 +69,14 @@ export function leftoverFindings(
     const own = r![lag! - 1]!
     const swayed = waves === 'slowly' && isPatchy
     const what = isContrary
-      ? `The ${better} model fits better: take that first.`
+      ? `The ${better} model fits better${modelMends ? ' and leaves no wave' : ''}: take that first.`
       : swayed
         ? 'The outliers named at Look sway the average around them.'
         : advice(waves)
     const text = `What is left over still waves ${waves} (autocorrelation at lag ${lag} ${figure(own)}, noise stays below ${figure(limit!)}). ${what}`
     findings.push({
       ...caution('leftover-waves', text, own),
-      ...(isContrary ? { actions: [takeModel] } : {}),
+      ...(modelMends ? { actions: [takeModel] } : {}),
     })
   }
   if (fan !== null && fan.verdict !== 'even' && !isPatchy) {

@@ -1,6 +1,5 @@
 import type { Examined } from '../examine'
 import type { PhaseAt } from '../examineTrend'
-import { countPeriods } from '../calendar/labels'
 import type { Action, Finding, MethodChange } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
@@ -61,7 +60,7 @@ export function levelFindings(
     return said(
       'level-stretches',
       `The level stays within each stretch and differs between them: ${list(heights)}.`,
-      turns(stretch, level.pieces, options, true),
+      isFitted ? turns(stretch, level.pieces, options, true) : {},
     )
   }
   const words = phases.map(
@@ -71,7 +70,7 @@ export function levelFindings(
   return said(
     isOne ? 'trend' : 'trend-phases',
     `The trend ${list(words)}${isOne ? ' throughout' : ''}${both}.`,
-    isOne ? {} : turns(stretch, phases, options, false),
+    isOne || !isFitted ? {} : turns(stretch, phases, options, false),
   )
 }
 
@@ -120,28 +119,21 @@ function list(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')}, ${words.at(-1)}`
 }
 
-/** With turns behind it, the trend can break where they are, or be fitted to what came after the last. */
+/** With turns behind it, the trend can break where they are. */
 function turns(
   stretch: Stretch,
   phases: readonly PhaseAt[],
   { last }: TrendOptions,
   level: boolean,
 ): Pick<Finding, 'period' | 'actions'> {
-  const { calendar, values, firstT } = stretch
-  const periods = firstT + values.length - phases.at(-1)!.from
+  const { firstT } = stretch
   const at = phases.slice(1).map(({ from }) => stretch.periodOf(from - firstT))
   const breaks = breakChange(at.map(({ code }) => ({ period: code, level })))
-  const actions: Action[] = [
-    {
-      label: `Break the trend at ${list(at.map(({ label }) => label))}`,
-      change: withLast(breaks, undefined),
-    },
-  ]
-  if (!level && periods >= calendar.seasons + 3 && periods !== last) {
-    actions.push({
-      label: `Fit a line to the last ${countPeriods(periods, calendar)}`,
-      change: lineThroughLast(periods),
-    })
+  const action: Action = {
+    label: `Break the trend at ${list(at.map(({ label }) => label))}`,
+    change: withLast(breaks, undefined),
   }
-  return { period: at.at(-1)!.code, actions }
+  // A line through what came after the last turn needs no break.
+  const isBeyond = last !== undefined && last <= phases.at(-1)!.to - phases.at(-1)!.from + 1
+  return { period: at.at(-1)!.code, ...(isBeyond ? {} : { actions: [action] }) }
 }

@@ -80,8 +80,8 @@ function outlierFinding(
     actions: [
       replaceIt(code, words, outlier, model),
       ...leaveItOut(stretch, code, words, t, context),
-      // An event makes a regression of the forecast, which is no mending where it follows the level.
-      ...(context.uses !== 'nothing' && context.trend.form !== 'smoothed'
+      // An event belongs to a regression; making one of another forecast would change more than this value.
+      ...(context.uses === 'fits'
         ? [
             {
               label: 'Make it an event',

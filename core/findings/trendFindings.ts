@@ -75,7 +75,8 @@ function misfit(
           },
         ]
       : []),
-    ...(wouldFit.includes('latest-years')
+    // Beside a smoothed level, which keeps to the latest values by itself, a shorter line is nearer too seldom.
+    ...(uses === 'fits' && wouldFit.includes('latest-years')
       ? [
           {
             says: 'a line through the latest years',

@@ -112,8 +112,8 @@ export interface TrendFits {
 
 /** Neighbouring residuals are alike beyond chance below this Durbin–Watson. */
 export const WAVES_BELOW = 1.4
-/** Standard errors that the mean of the last residuals may lie off. */
-const OFF_AT_THE_END = 2
+/** Standard errors that the mean of the last residuals may lie off; at two, white noise around a right line leaves it in 5%. */
+const OFF_AT_THE_END = 2.5
 
 /**
  * Whether a least-squares trend fits: its residuals must not go their own way. They do where Durbin–Watson is under 0.4,

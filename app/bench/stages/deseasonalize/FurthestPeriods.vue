@@ -11,7 +11,9 @@ const selection = useSelection()
 /** Why it is not the trend that they are measured from. */
 const whyCycle = computed(() =>
   furthestFromTrend(props.result, 1).from === 'trend-cycle'
-    ? 'The trend does not fit, so single periods are measured from the trend-cycle.'
+    ? props.result.trendFits
+      ? 'The trend does not fit, so single periods are measured from the trend-cycle.'
+      : 'A smoothed level is pulled along by the values, so single periods are measured from the trend-cycle.'
     : '',
 )
 const COUNT = 5
