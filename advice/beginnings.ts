@@ -9,7 +9,7 @@ import type { Say } from './say'
 const FORMAT = { format: 'elvant-method/1' } as const
 const LINE: MethodDocument = { ...FORMAT, trend: { form: 'linear' } }
 /** A contest takes about as long as hundreds of forecasts. */
-const CONTESTS_FOR = 16
+const CONTESTS_FOR = 8
 
 /** How far off the method that a series begins with is over a further year, beside what else could be taken. */
 export function beginnings(say: Say, count: number): void {

@@ -27,8 +27,10 @@ export interface Clicked {
 /** Clicks every offer of a result, one at a time. */
 export function clicksOf(series: Series, method: MethodDocument): Clicked[] {
   const own = { ...method, check: {} }
+  // Too short a series cannot be checked, and what the method cannot do at all offers nothing here.
   const document = orNull(() => analyse(series, own)) ? own : method
-  const before = analyse(series, document)
+  const before = orNull(() => analyse(series, document))
+  if (!before) return []
   return before.findings.flatMap((finding) =>
     (finding.actions ?? []).map((action) => click(series, document, before, finding, action)),
   )

@@ -107,7 +107,9 @@ test('a flood and a turn: the first forecast is nearer than last year repeated, 
 
   await path.getByRole('button', { name: /^Look/ }).click()
   const working = page.getByRole('complementary', { name: 'Working' })
-  const outliers = working.getByRole('listitem').filter({ hasText: 'what trend and season say' })
+  const outliers = working
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /^Replace it by/ }) })
   await expect(outliers).toHaveCount(2)
   await outliers
     .first()

@@ -22,7 +22,7 @@ import { seededUniform } from '../../statistics/random'
 import { standardDeviation } from '../../statistics/spread'
 import { figure } from '../../words/figure'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
-import { limitOf, requireNumbers } from '../beyondNumbers'
+import { limitOf, noWayBack, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted, Hear } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
@@ -97,7 +97,16 @@ export function forecastBySmoothing(
       'forecast.backTransform',
     )
   }
-  const forecast = ahead.map((z, i) => (back(z) ?? Infinity) * (meanOver?.[i] ?? 1))
+  const forecast = ahead.map((z, i) => {
+    const median = back(z)
+    if (median === null && transform) {
+      throw new Refusal(
+        `The forecast of ${nameOf(values.length + i)} cannot come back. ${noWayBack(transform.lambda)} Take the logarithm, or a shorter horizon.`,
+        'forecast.transform',
+      )
+    }
+    return (median ?? Infinity) * (meanOver?.[i] ?? 1)
+  })
   requireNumbers(forecast)
   const { level, trend, season } = rows
   const figures = smoothingFigures(chosen, rows.end, options.weights, table)
