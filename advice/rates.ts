@@ -350,6 +350,16 @@ const CONTRADICTIONS: readonly (readonly [string, string])[] = [
   ['nothing-left-over', 'swings-around-line'],
   ['line-does-not-fit', 'swings-around-line'],
   ['trend-phases', 'swings-around-line'],
+  ['level-wanders', 'swings-around-line'],
+  ['level-wanders', 'no-trend'],
+  ['level-wanders', 'trend-phases'],
+  ['even-growth', 'trend-phases'],
+  ['even-growth', 'no-trend'],
+  ['level-step', 'leftover-dull'],
+  ['season-moves', 'leftover-dull'],
+  ['season-left', 'leftover-dull'],
+  ['no-stable-season', 'peaks-seasonal'],
+  ['forecast-below-zero', 'limit-below-zero'],
 ]
 
 function contradictions(): void {

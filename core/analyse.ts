@@ -9,7 +9,6 @@ import type { Hear } from './forecast/way'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
 import { changed, type MethodDocument } from './method'
-import { Refusal } from './refusal'
 import { RESULT_FORMAT, type Result } from './result'
 import type { Series } from './series/series'
 
@@ -70,7 +69,8 @@ function numbersOf({ series, method, prepared, columns, decomposed, ahead }: Fig
  * A result with the numbers of other weights, while a hand moves one: nothing is chosen anew, and what was judged stays
  * until the hand is still.
  *
- * @returns null for a way of forecasting without weights, and where these cannot be carried out
+ * @returns null for a way of forecasting without weights
+ * @throws Refusal for weights that leave what the form asks for
  */
 export function previewOf(
   result: Result,
@@ -80,15 +80,10 @@ export function previewOf(
 ): Result | null {
   const change = forecastWayOf(result.forecast.by).withWeights?.(result.forecast, weights)
   if (!change) return null
-  try {
-    return {
-      ...result,
-      ...numbersOf(
-        calculate(series, changed({ ...document, check: undefined }, { forecast: change })),
-      ),
-    }
-  } catch (error) {
-    if (error instanceof Refusal) return null
-    throw error
+  return {
+    ...result,
+    ...numbersOf(
+      calculate(series, changed({ ...document, check: undefined }, { forecast: change })),
+    ),
   }
 }

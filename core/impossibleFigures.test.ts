@@ -122,8 +122,13 @@ describe('a smoothing', () => {
 
   it('of a square is refused where its mean, or its point, would be below 0', () => {
     const square = {
-      ...{ by: 'smoothing', trend: 'additive', season: 'none', error: 'additive' },
-      ...{ transform: 2, horizon: 18, weights: { alpha: 0.2, beta: 0 } },
+      by: 'smoothing',
+      trend: 'additive',
+      season: 'none',
+      error: 'additive',
+      transform: 2,
+      horizon: 18,
+      weights: { alpha: 0.2, beta: 0 },
     } as const
     const values = (level: number, slope: number, noise: number) =>
       Array.from({ length: 36 }, (_, t) => level - slope * t + noise * Math.sin(t * t * 1.3))
@@ -143,8 +148,13 @@ describe('a smoothing', () => {
     const { findings } = analyse(made(values), {
       ...FORMAT,
       forecast: {
-        ...{ by: 'smoothing', trend: 'additive', season: 'none', error: 'additive' },
-        ...{ transform: 2, horizon: 18, weights: { alpha: 0.2, beta: 0 } },
+        by: 'smoothing',
+        trend: 'additive',
+        season: 'none',
+        error: 'additive',
+        transform: 2,
+        horizon: 18,
+        weights: { alpha: 0.2, beta: 0 },
       },
     })
     const told = findings.find(({ code }) => code === 'no-way-back')!

@@ -34,6 +34,10 @@ export function differenceOf(
       return lag(t, 1)
     case 'second':
       return operation(lag(t, 1), '−', lag(t - 1, 1))
+    case 'third': {
+      const second = (at: number) => operation(lag(at, 1), '−', lag(at - 1, 1))
+      return operation(second(t), '−', second(t - 1))
+    }
     case 'seasonal':
       return lag(t, seasons)
     case 'seasonal-first':

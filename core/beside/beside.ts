@@ -46,6 +46,7 @@ export function detrendWords(form: DetrendForm): string {
 export const DIFFERENCE_WORDS: Record<Difference, string> = {
   first: 'first difference',
   second: 'second difference',
+  third: 'third difference',
   seasonal: 'seasonal difference',
   'seasonal-first': 'seasonal, then first',
 }

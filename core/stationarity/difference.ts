@@ -1,17 +1,17 @@
 import type { Value } from '../series/series'
 
 /** Ways to take differences. */
-export const DIFFERENCES = ['first', 'second', 'seasonal', 'seasonal-first'] as const
+export const DIFFERENCES = ['first', 'second', 'third', 'seasonal', 'seasonal-first'] as const
 export type Difference = (typeof DIFFERENCES)[number]
 
 /**
  * Differences of a series: what is added from one period to the next (`first`), the change of that
- * (`second`), the change from the same season last year (`seasonal`), and the first difference of those.
+ * (`second`), the change of that in turn (`third`), the change from the same season last year (`seasonal`), and the first difference of those.
  *
  * @param values one a period, null = missing
  * @param seasons m
  * @returns one entry a period; undefined in the first periods and wherever a value it needs is
- * @example difference([1, 4, 9], 'first', 12) // [null, 3, 5]
+ * @example difference([1, 4, 9, 16], 'third', 12) // [null, null, null, 0]
  */
 export function difference(values: readonly Value[], how: Difference, seasons: number): Value[] {
   switch (how) {
@@ -19,6 +19,8 @@ export function difference(values: readonly Value[], how: Difference, seasons: n
       return lagged(values, 1)
     case 'second':
       return lagged(lagged(values, 1), 1)
+    case 'third':
+      return lagged(lagged(lagged(values, 1), 1), 1)
     case 'seasonal':
       return lagged(values, seasons)
     case 'seasonal-first':

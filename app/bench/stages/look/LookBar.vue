@@ -19,7 +19,9 @@ const calendar = computed(() => bench.series!.calendar)
 const per = computed(() => onePeriod(calendar.value))
 /** Of a yearly series a seasonal difference is a first one. */
 const differences = computed(() =>
-  calendar.value.seasons < 2 ? DIFFERENCES.slice(0, 2) : DIFFERENCES,
+  calendar.value.seasons < 2
+    ? DIFFERENCES.filter((how) => !how.startsWith('seasonal'))
+    : DIFFERENCES,
 )
 
 const chosen = computed(() => {

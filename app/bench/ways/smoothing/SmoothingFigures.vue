@@ -1,11 +1,26 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { formatDecimals, formatFigure } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import type { SmoothingFigures } from '~~/core/exponential/figures'
 import FormTable from './FormTable.vue'
 
 /** Where a smoothing starts, what it was chosen by, and the forms that it was chosen from. */
-defineProps<{ figures: SmoothingFigures; unit: string }>()
+const props = defineProps<{
+  figures: SmoothingFigures
+  unit: string
+  /** In the order of the first periods; none without a season. */
+  seasonNames?: readonly string[]
+}>()
+const seasons = computed(() =>
+  (props.figures.initial.season ?? []).map((state, i) => ({
+    name: props.seasonNames?.[i] ?? String(i + 1),
+    text:
+      props.figures.form.season === 'multiplicative'
+        ? formatDecimals(state, 3)
+        : formatFigure(state),
+  })),
+)
 </script>
 
 <template>
@@ -16,6 +31,10 @@ defineProps<{ figures: SmoothingFigures; unit: string }>()
       <template v-if="figures.initial.trend !== undefined">
         <dt>slope at the start</dt>
         <dd>{{ formatFigure(figures.initial.trend) }}</dd>
+      </template>
+      <template v-for="season in seasons" :key="season.name">
+        <dt>season at the start, {{ season.name }}</dt>
+        <dd>{{ season.text }}</dd>
       </template>
       <dt>
         <TermWord of="s">σ</TermWord>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals } from '~/figures/format'
+import { formatDecimals, inReadersFigures } from '~/figures/format'
 import type { SmoothingForecast } from '~~/core/forecast/smoothing/calculate'
 import { transformWords } from '~~/core/forecast/smoothing/transform'
 import { formWords } from '~~/core/forecast/smoothing/words'
+import { seasonLabel } from '~~/core/calendar/labels'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
 import SmoothingFigures from './SmoothingFigures.vue'
@@ -38,6 +40,15 @@ function holdStart() {
   void bench.changePart({ forecast: { initial: ahead.value.initial } })
 }
 
+/** Names of the seasons in the order of the first periods, which is that of the start. */
+const seasonNames = computed(() => {
+  const calendar = calendarOfResult(props.result)
+  const first = props.result.columns.season[0]!
+  return Array.from({ length: calendar.seasons }, (_, i) =>
+    seasonLabel(((first - 1 + i) % calendar.seasons) + 1, calendar),
+  )
+})
+
 /** The scale that is smoothed on, and how its power was chosen. */
 const power = computed(() => {
   const { transform } = ahead.value
@@ -67,10 +78,17 @@ const power = computed(() => {
       @still="hand.take(weight.name, $event)"
       @choose="hand.choose(weight.name)"
     />
+    <p v-if="hand.refused.value" class="small" role="status">
+      {{ inReadersFigures(hand.refused.value) }}
+    </p>
     <p v-if="canHold" class="small">
       <v-btn class="small" color="accent" @click="holdStart()">hold the start where it is</v-btn>
     </p>
     <p v-if="power" class="small">{{ power }}</p>
-    <SmoothingFigures :figures="ahead" :unit="ahead.transform ? '' : result.series.unit" />
+    <SmoothingFigures
+      :figures="ahead"
+      :unit="ahead.transform ? '' : result.series.unit"
+      :season-names="seasonNames"
+    />
   </section>
 </template>

@@ -1,11 +1,14 @@
-import { onScopeDispose } from 'vue'
+import { onScopeDispose, ref } from 'vue'
 import { previewOf } from '~~/core/analyse'
 import type { WeightName, Weights } from '~~/core/exponential/forms'
+import { Refusal } from '~~/core/refusal'
 import { useBench } from '../../study/benchStore'
 
 /** A weight in the hand: what it makes of the series is shown at every frame, and kept once the hand is still. */
 export function useWeightHand() {
   const bench = useBench()
+  /** Why the weights in the hand cannot be carried out; empty where they can. */
+  const refused = ref('')
   let frame: number | null = null
   let wanted: Weights | null = null
 
@@ -23,10 +26,18 @@ export function useWeightHand() {
   function draw(): void {
     frame = null
     if (!wanted || !bench.result || !bench.series) return
-    bench.preview = previewOf(bench.result, bench.series, bench.method, wanted) ?? bench.preview
+    try {
+      bench.preview = previewOf(bench.result, bench.series, bench.method, wanted)
+      refused.value = ''
+    } catch (error) {
+      // What was shown stays; why these weights show nothing is said.
+      if (!(error instanceof Refusal)) throw error
+      refused.value = error.because
+    }
   }
 
   function forget(): void {
+    refused.value = ''
     if (frame !== null) cancelAnimationFrame(frame)
     frame = wanted = null
   }
@@ -47,5 +58,5 @@ export function useWeightHand() {
     forget()
     bench.preview = null
   })
-  return { move, take, choose }
+  return { move, take, choose, refused }
 }
