@@ -34,6 +34,24 @@ describe('what was really good and bad', () => {
     )
   })
 
+  it('is measured from the trend-cycle where the trend does not fit, and a flood makes no good neighbours', () => {
+    const turning = Array.from({ length: 96 }, (_, t) => {
+      const level = 1000 + 12 * (t < 60 ? t : 120 - t)
+      const flood = t === 40 || t === 41 ? 0.4 : 1
+      return level * flood * (1 + 0.2 * Math.cos((t * Math.PI) / 6)) * (1 + 0.01 * Math.sin(t * t))
+    })
+    const series = {
+      ...{ name: 'Varnish', unit: 'litres', calendar: calendarOf('monthly') },
+      ...{ start: { year: 2016, season: 1 }, values: turning },
+    }
+    const told = furthestFromTrend(analyse(series, { format: 'elvant-method/1' }), 2)
+    expect(told.from).toBe('trend-cycle')
+    expect(told.under.map(({ t }) => t).sort()).toEqual([41, 42])
+    // The indices still hold a little of the flood; the average does not.
+    expect(told.over[0]!.distance).toBeLessThan(0.12)
+    expect(told.over[0]!.words).toMatch(/% over trend-cycle, /)
+  })
+
   it('speaks in units for an additive model', () => {
     const [worst] = furthestFromTrend(result('additive'), 1).under
     expect(worst!.words).toMatch(/^2021 Q1 was really the worst: [\d.]+ litres under trend/)

@@ -1,9 +1,11 @@
 import { periodLabel } from '../calendar/labels'
 import { parsePeriod } from '../calendar/period'
-import { traitsOf } from '../decompose/ways'
+import { traitsOf, wayOf } from '../decompose/ways'
 import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'
 import type { Result } from '../result'
+import type { Value } from '../series/series'
+import { centredAverage } from '../smoothing/movingAverage'
 import { ordinal } from '../words/ordinal'
 import { inUnit, percent } from '../words/figure'
 
@@ -41,7 +43,7 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
   const { takeOut, neutral } = MODEL[model]
   const calendar = calendarOfResult(result)
   const from = levelOf(result)
-  const levels = from === 'trend' ? columns.trend : columns.trendCycle
+  const levels = from === 'trend' ? columns.trend : cycleWithoutOutliers(result)
   const all = columns.deseasonalized.flatMap((value, i) => {
     const trend = levels[i]!
     // A share of a trend that is not above 0 would turn its sign.
@@ -69,6 +71,16 @@ export function furthestFromTrend(result: Result, count: number): Furthest {
         return { ...one, words: wordsOf(one, place, sign, { unit, noun, count: all.length, from }) }
       })
   return { from, over: side(1), under: side(-1) }
+}
+
+/** The trend-cycle as it would be without the outliers: an average that a flood pulls down makes its neighbours good months. */
+function cycleWithoutOutliers(result: Result): readonly Value[] {
+  const { columns, outliers, method } = result
+  const average = wayOf(method.decompose.by).average(method.decompose, calendarOfResult(result))
+  if (outliers.length === 0 || average?.kind !== 'centred') return columns.trendCycle
+  const replaced = [...columns.value]
+  for (const { t, expected } of outliers) replaced[t - columns.t[0]!] = expected
+  return centredAverage(replaced, average.order)
 }
 
 /**

@@ -27,9 +27,9 @@ const sides = computed(() => {
 </script>
 
 <template>
-  <p v-if="whyCycle" class="muted small">{{ whyCycle }}</p>
   <section v-for="side in sides" :key="side.title" class="furthest working-part">
     <h3>{{ side.title }}</h3>
+    <p v-if="whyCycle && side === sides[0]" class="muted small">{{ whyCycle }}</p>
     <ol>
       <li v-for="(one, place) in side.list" :key="one.t">
         <span class="muted">{{ place + 1 }}</span>
