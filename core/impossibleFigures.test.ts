@@ -34,6 +34,17 @@ function refusal(series: Series, forecast: MethodDocument['forecast']): string |
   }
 }
 
+/** A smoothing of the square of the values, with weights that let a slope go on. */
+const square = {
+  by: 'smoothing',
+  trend: 'additive',
+  season: 'none',
+  error: 'additive',
+  transform: 2,
+  horizon: 18,
+  weights: { alpha: 0.2, beta: 0 },
+} as const
+
 describe('a smoothing', () => {
   it('keeps the conditions of its form to the end of the horizon, or is refused by name', () => {
     const weight = fc.double({ min: 0, max: 1, noNaN: true })
@@ -121,15 +132,6 @@ describe('a smoothing', () => {
   })
 
   it('of a square is refused where its mean, or its point, would be below 0', () => {
-    const square = {
-      by: 'smoothing',
-      trend: 'additive',
-      season: 'none',
-      error: 'additive',
-      transform: 2,
-      horizon: 18,
-      weights: { alpha: 0.2, beta: 0 },
-    } as const
     const values = (level: number, slope: number, noise: number) =>
       Array.from({ length: 36 }, (_, t) => level - slope * t + noise * Math.sin(t * t * 1.3))
     const wide = made(values(60, 1.2, 14))
@@ -147,15 +149,7 @@ describe('a smoothing', () => {
     )
     const { findings } = analyse(made(values), {
       ...FORMAT,
-      forecast: {
-        by: 'smoothing',
-        trend: 'additive',
-        season: 'none',
-        error: 'additive',
-        transform: 2,
-        horizon: 18,
-        weights: { alpha: 0.2, beta: 0 },
-      },
+      forecast: square,
     })
     const told = findings.find(({ code }) => code === 'no-way-back')!
     expect(told.text).toMatch(/lie below every value and cannot come back: \d+ limits\./)

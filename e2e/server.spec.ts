@@ -3,6 +3,8 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { request as httpRequest } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { begin } from '../core/begin'
+import { seriesFromDocument } from '../shared/seriesSchema'
 import { expect, startServer, test } from './ownServer'
 
 const PORT = 4392
@@ -174,6 +176,8 @@ test('bad input is answered with problem details, never with a 500', async ({ re
     ['get', '/api/v1/studies/6b1f4f0e-8f0e-4c55-9d6e-000000000000/contest', undefined, 404],
     ['put', '/api/v1/studies/6b1f4f0e-8f0e-4c55-9d6e-000000000000/contest', { of: 'x' }, 400],
     ['post', '/api/v1/series', {}, 400],
+    ['post', '/api/v1/beginnings', {}, 400],
+    ['post', '/api/v1/beginnings', { series: { ...series('a').series, start: '2020-Q9' } }, 422],
     ['post', '/api/v1/series', { series: [] }, 400],
     ['post', '/api/v1/series', { series: [{ ...series('a'), source: {} }] }, 400],
     ['post', '/api/v1/analyses', { series: series('a').series, method: { format: 'x' } }, 400],
@@ -205,4 +209,14 @@ test('HTTP calculates what the core calculates', async ({ request }) => {
   })
   const result = (await answer.json()) as { forecast: { forecast: number[] } }
   expect(result.forecast.forecast[0]!.toFixed(3)).toBe('57.826')
+
+  const jobs = {
+    name: 'jobs',
+    unit: 'jobs',
+    frequency: 'quarterly',
+    start: '2020-Q1',
+    values,
+  } as const
+  const begun = await request.post('/api/v1/beginnings', { data: { series: jobs } })
+  expect(await begun.json()).toEqual(begin(seriesFromDocument(jobs)))
 })
