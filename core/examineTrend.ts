@@ -83,7 +83,7 @@ export function examineTrend(
   const straight =
     (trend.by === 'least-squares' ? asLine(trend, firstT) : null) ??
     trendLine(decomposed.deseasonalized, firstT)
-  const trendFits = judgeTrend(figures, ordinary, own.isOwn ? null : level)
+  const trendFits = judgeTrend(figures, ordinary, own.isOwn ? null : level, judged.phases)
   return {
     phases: judged.phases.map(located),
     level: {
@@ -144,12 +144,17 @@ function levelToJudge(
 /**
  * Whether the trend fits.
  *
+ * A straight trend that neighbours swing around is still wrong where the level is told to turn under it: the phases are read
+ * with outliers replaced, the residuals without them, and the two must not be said together.
+ *
  * @param level that the same form is judged on; null for what the trend itself is fitted to
+ * @param phases of the level, entries from 0
  */
 function judgeTrend(
   { trend, method, series, firstT, prepared }: Figures,
   { isOutlier }: OutOfTheOrdinary,
   level: readonly Value[] | null,
+  phases: readonly Phase[],
 ): TrendFits | null {
   const { trend: options } = method
   if (trend.by === 'smoothing' || options.form === 'smoothed') return null
@@ -159,7 +164,12 @@ function judgeTrend(
     isOutlier(fit.from - firstT + i) ? null : value,
   )
   const size = ofLog ? 1 : sizeOf(prepared.used.values)
-  return judgeFit(residuals, fit.p, prepared.used.calendar.seasons, size)
+  const judged = judgeFit(residuals, fit.p, prepared.used.calendar.seasons, size)
+  const isStraight = options.form === 'linear' || options.form === 'none'
+  const turns = phases.filter(({ to }) => firstT + to > fit.from).length > 1
+  return judged.verdict === 'swings' && isStraight && turns
+    ? { ...judged, verdict: 'does-not-fit' }
+    : judged
 }
 
 /** The other trends whose own residuals are dull: what is offered must mend. */
