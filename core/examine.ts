@@ -1,6 +1,6 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import { calculate, type Figures } from './calculate'
+import type { Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
@@ -10,7 +10,6 @@ import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
 import type { MethodChange } from './finding'
-import { changed, type MethodDocument } from './method'
 import type { Model } from './model'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
 import type { RegressionReport } from './regression/fullReport'
@@ -79,9 +78,9 @@ export interface Examined extends ExaminedTrend {
   /** Where the level jumps, if it does. */
   readonly step: StepAt | null
   readonly leftover: Leftover
-  /** A season that the tests find and a method without one leaves: the lag it comes back at, and what takes it out. */
   /** Whether what is left over stops waving under the model that is advised in place of the one in use. */
   readonly modelMends: boolean
+  /** A season that the tests find and a method without one leaves: the lag it comes back at, and what takes it out. */
   readonly seasonLeft: { readonly lag: number; readonly change: MethodChange } | null
   /** Of a forecast by regression; null where the trend's report is all there is. */
   readonly regression: RegressionReport | null
@@ -147,21 +146,18 @@ export function examine(figures: Figures): Examined {
 
 /** Whether the other model, where it is advised, leaves no wave: only then is the wave the model's. */
 function modelMends(
-  { series, method, prepared }: Figures,
+  { method, prepared, leftOut }: Figures,
   advised: AdvisedModel | null,
   counts: (entry: number) => boolean,
 ): boolean {
-  if (!advised || advised.close || advised.better === method.decompose.model) return false
-  const { check: _, ...document } = method
-  const other = orNull(() =>
-    calculate(
-      series,
-      changed(document as MethodDocument, { decompose: { model: advised.better } }),
-    ),
+  const { decompose } = method
+  if (!advised || advised.close || advised.better === decompose.model) return false
+  const other = { ...decompose, model: advised.better }
+  const decomposed = orNull(() => wayOf(decompose.by).decompose(prepared.used, other, leftOut))
+  return (
+    decomposed !== null &&
+    examineLeftover(prepared.used, decomposed.irregular, counts).waves === null
   )
-  if (!other) return false
-  const { decomposed } = other
-  return examineLeftover(prepared.used, decomposed.irregular, counts).waves === null
 }
 
 /** Where nothing is left over a share of it is a share of rounding. */

@@ -6,7 +6,7 @@ import type { Benchmark } from '../forecast/benchmarks'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import type { Series } from '../series/series'
-import { smoothedChange } from '../trend/formChange'
+import { SMOOTH } from '../trend/formChange'
 import { accuracyOf, type Accuracy } from './accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
 import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
@@ -111,9 +111,8 @@ function followingTrends(
     ...(extendsTrend && trend?.form !== 'smoothed'
       ? [
           {
-            change: smoothedChange(),
+            ...SMOOTH,
             words: 'with a smoothed level',
-            label: 'Smooth the deseasonalized series',
           },
         ]
       : []),

@@ -1,13 +1,10 @@
-import { calculate } from '../calculate'
 import { completeMethod, spanOf } from '../completeMethod'
 import { begin } from '../begin'
 import { MOVING_WAY, waysFor } from '../decompose/ways'
-import { examine } from '../examine'
 import type { MethodChange } from '../finding'
 import { DAMPED_SMOOTHING, FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import { methodName } from '../methodName'
-import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
 import { smoothedChange } from '../trend/formChange'
@@ -34,11 +31,13 @@ export function candidatesFor(series: Series, document: MethodDocument): Candida
   const base = givenBy(document)
   const { firstT, lastT } = spanOf(base, series)
   const { calendar } = series
-  const model = modelToTake(series, base)
+  const begun = begin(series, base).method
+  // The beginning has asked which model fits already; without a season it has no need to, and the usual one is taken.
+  const model = begun.decompose?.model ?? completeMethod(base, series).decompose.model
   const decompositions = waysFor(calendar)
     .filter((way) => way.entersContest(calendar))
     .map(({ name }): MethodChange => ({ decompose: { by: name, model } }))
-  const own = { ...candidate(series, begin(series, base).method), begins: true }
+  const own = { ...candidate(series, begun), begins: true }
   const facts = { seasons: calendar.seasons, periods: lastT - firstT + 1, model, decompositions }
   const lines = FORECAST_WAYS.flatMap(({ name }) => forecastWayOf(name).candidates(facts)).map(
     (change) => candidate(series, changed(base, change)),
@@ -95,17 +94,5 @@ function givenBy({
     ...(exclude ? { decompose: { exclude } } : {}),
     forecast: { horizon, levels, limits },
     ...(check ? { check } : {}),
-  }
-}
-
-/** The model that is advised; without advice, or where either will do, the one that is taken by itself. */
-function modelToTake(series: Series, base: MethodDocument): Model {
-  const usual = completeMethod(base, series).decompose.model
-  try {
-    const { advisedModel } = examine(calculate(series, base))
-    return advisedModel && !advisedModel.close ? advisedModel.better : usual
-  } catch (error) {
-    if (error instanceof Refusal) return usual
-    throw error
   }
 }

@@ -1,9 +1,9 @@
 import type { Examined } from '../examine'
 import type { PhaseAt } from '../examineTrend'
-import type { Action, Finding, MethodChange } from '../finding'
+import type { Action, Finding } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
-import { breakChange, formChange, smoothedChange } from '../trend/formChange'
+import { breakChange, GROW, SMOOTH, withLast } from '../trend/formChange'
 import type { TrendOptions } from '../trend/options'
 import { figure, inUnit, percent } from '../words/figure'
 
@@ -72,23 +72,6 @@ export function levelFindings(
     `The trend ${list(words)}${isOne ? ' throughout' : ''}${both}.`,
     isOne || !isFitted ? {} : turns(stretch, phases, options, false),
   )
-}
-
-const SMOOTH: Action = { label: 'Smooth the deseasonalized series', change: smoothedChange() }
-const GROW: Action = { label: 'Take exponential growth', change: growthChange() }
-
-/** What makes the trend grow by the same share every period, all of it. */
-export function growthChange(): MethodChange {
-  return withLast(formChange('exponential'), undefined)
-}
-
-/** A straight line through the latest periods alone. */
-export function lineThroughLast(periods: number): MethodChange {
-  return withLast(formChange('linear'), periods)
-}
-
-function withLast(change: MethodChange, last: number | undefined): MethodChange {
-  return { ...change, trend: { ...(change.trend as object), last } }
 }
 
 function strengthWords(strength: Value): string {

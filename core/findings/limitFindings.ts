@@ -5,7 +5,7 @@ import type { Finding } from '../finding'
 import { forecastWayOf } from '../forecast/ways'
 import { durbinWatson } from '../regression/report'
 import { figure, inUnit } from '../words/figure'
-import { growthChange } from './levelFindings'
+import { GROW } from '../trend/formChange'
 
 /** Residuals pass for independent between these Durbin–Watson figures. */
 const INDEPENDENT = [1.5, 2.5] as const
@@ -45,7 +45,7 @@ function forecastBelowZero(figures: Figures): Finding[] {
       period: code,
       figure: ahead.forecast[at]!,
       actions: [
-        ...(canGrow ? [{ label: 'Take exponential growth', change: growthChange() }] : []),
+        ...(canGrow ? [GROW] : []),
         ...(at > 0
           ? [
               {

@@ -4,12 +4,12 @@ import { latestPeriods } from '../examineTrend'
 import type { Action, Finding } from '../finding'
 import { capitalized } from '../series/noun'
 import type { Stretch } from '../series/stretch'
-import { smoothedChange } from '../trend/formChange'
+import { formChange, GROW, SMOOTH, withLast } from '../trend/formChange'
 import { WAVES_BELOW } from '../trend/judged'
 import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
 import { figure } from '../words/figure'
-import { growthChange, levelFindings, lineThroughLast, type TrendUse } from './levelFindings'
+import { levelFindings, type TrendUse } from './levelFindings'
 
 /**
  * Where the level goes, and whether the trend that is projected fits it.
@@ -63,7 +63,7 @@ function misfit(
       ? [
           {
             says: 'even growth',
-            action: { label: 'Take exponential growth', change: growthChange() },
+            action: GROW,
           },
         ]
       : []),
@@ -71,7 +71,7 @@ function misfit(
       ? [
           {
             says: 'a smoothed level',
-            action: { label: 'Smooth the deseasonalized series', change: smoothedChange() },
+            action: SMOOTH,
           },
         ]
       : []),
@@ -82,7 +82,7 @@ function misfit(
             says: 'a line through the latest years',
             action: {
               label: `Fit a line to the last ${countPeriods(latestPeriods(calendar.seasons), calendar)}`,
-              change: lineThroughLast(latestPeriods(calendar.seasons)),
+              change: withLast(formChange('linear'), latestPeriods(calendar.seasons)),
             },
           },
         ]

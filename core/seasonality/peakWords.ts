@@ -24,7 +24,7 @@ export interface PeaksTold {
 }
 
 /** The distance between the turns of one kind, in periods. */
-export function gapsOf(places: readonly number[]): number[] {
+function gapsOf(places: readonly number[]): number[] {
   return places.slice(1).map((place, i) => place - places[i]!)
 }
 

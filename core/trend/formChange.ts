@@ -1,4 +1,4 @@
-import type { MethodChange } from '../finding'
+import type { MethodAction, MethodChange } from '../finding'
 import type { FittedFormName } from './forms'
 import type { BreakAt } from './options'
 import type { TrendSmoothing } from './smoothed'
@@ -20,3 +20,20 @@ export function smoothedChange(smoothing?: TrendSmoothing): MethodChange {
 
 const NOTHING = { breaks: undefined, smoothing: undefined } as const
 const FORECAST = { forecast: { backTransform: undefined } } as const
+
+/** The click that makes the trend follow the latest values. */
+export const SMOOTH: MethodAction = {
+  label: 'Smooth the deseasonalized series',
+  change: smoothedChange(),
+}
+
+/** The click that makes the trend grow by the same share every period, all of it. */
+export const GROW: MethodAction = {
+  label: 'Take exponential growth',
+  change: withLast(formChange('exponential'), undefined),
+}
+
+/** A change of the trend that is fitted to so many of the latest periods; to all where none are named. */
+export function withLast(change: MethodChange, last: number | undefined): MethodChange {
+  return { ...change, trend: { ...(change.trend as object), last } }
+}

@@ -1,6 +1,6 @@
 import { begin, type Beginning } from '~~/core/begin'
 import { completeMethod } from '~~/core/completeMethod'
-import type { Method, MethodDocument } from '~~/core/method'
+import type { Method } from '~~/core/method'
 import { orNull } from '~~/core/refusal'
 import type { Series } from '~~/core/series/series'
 
@@ -24,7 +24,7 @@ export function beginningTeller() {
   return (series: Series, method: Method): readonly string[] => {
     const beginning = beginningOf(series)
     if (!beginning) return []
-    const own = orNull(() => completeMethod(beginning.method as MethodDocument, series))
+    const own = orNull(() => completeMethod(beginning.method, series))
     const { check: _, ...rest } = method
     return own && JSON.stringify(own) === JSON.stringify(rest) ? beginning.because : []
   }

@@ -127,7 +127,7 @@ export const useBench = defineStore('bench', () => {
 
   /** Replaces values, or leaves them out, for a reason; a period has one adjustment at the most. */
   function adjust(adjustments: readonly Adjustment[]): Promise<void> {
-    return act({ label: '', adjust: adjustments })
+    return changeContent({ adjustments: withAdjustments(content.value.adjustments, adjustments) })
   }
 
   /** Does what a finding offers, in one step. */

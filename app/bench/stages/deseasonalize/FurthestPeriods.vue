@@ -8,21 +8,22 @@ import { useSelection } from '../../view/selectionStore'
 /** The periods furthest over and under the trend, once the season is out. */
 const props = defineProps<{ result: Result }>()
 const selection = useSelection()
-/** Why it is not the trend that they are measured from. */
-const whyCycle = computed(() =>
-  furthestFromTrend(props.result, 1).from === 'trend-cycle'
-    ? props.result.trendFits
-      ? 'The trend does not fit, so single periods are measured from the trend-cycle.'
-      : 'A smoothed level is pulled along by the values, so single periods are measured from the trend-cycle.'
-    : '',
-)
 const COUNT = 5
+const furthest = computed(() => furthestFromTrend(props.result, COUNT))
 const sides = computed(() => {
-  const { from, over, under } = furthestFromTrend(props.result, COUNT)
+  const { from, over, under } = furthest.value
   return [
     { title: `Furthest over ${from}`, list: over },
     { title: `Furthest under ${from}`, list: under },
   ].filter(({ list }) => list.length > 0)
+})
+/** Why it is not the trend that they are measured from. */
+const whyCycle = computed(() => {
+  if (furthest.value.from === 'trend') return ''
+  const because = props.result.trendFits
+    ? 'The trend does not fit'
+    : 'A smoothed level is pulled along by the values'
+  return `${because}, so single periods are measured from the trend-cycle.`
 })
 </script>
 
