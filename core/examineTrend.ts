@@ -1,15 +1,13 @@
 import type { Figures } from './calculate'
 import { without } from './decompose/parts'
-import { wayOf } from './decompose/ways'
+import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
 import type { OutOfTheOrdinary } from './outliers/outliers'
 import type { Model } from './model'
 import { orNull } from './refusal'
 import { durbinWatson, regressionFigures } from './regression/report'
 import type { AdvisedModel } from './seasonality/advisedModel'
-import { seasonOfRatios } from './seasonality/seasonOfRatios'
 import { nounOf } from './series/noun'
 import type { Value } from './series/series'
-import { centredAverage } from './smoothing/movingAverage'
 import type { StraightLine } from './trend/columns'
 import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
 import { judgeFit, judgeLevel, sizeOf, type JudgedLevel, type TrendFits } from './trend/judged'
@@ -127,18 +125,22 @@ function levelTaken({ decomposed, method }: Figures, advised: AdvisedModel | nul
   return { isOwn, model: better }
 }
 
-/** The level that is read for phases: outliers replaced, the season taken out, where it is not the method's own that which the ratios say. */
+/** The level that is read for phases: outliers replaced, the season taken out, where it is not the method's own by the usual way. */
 function levelToJudge(
   { prepared, decomposed, method }: Figures,
   replaced: readonly Value[],
   { isOwn, model }: LevelTaken,
 ): readonly Value[] {
-  const { seasonOf, calendar } = prepared.used
   const own = () => without(replaced, decomposed.index, method.decompose.model)
   if (isOwn) return own()
-  const ratios = without(replaced, centredAverage(replaced, calendar.seasons), model)
-  const season = seasonOfRatios(ratios, seasonOf, calendar.seasons, model)
-  return season ? without(replaced, season, model) : own()
+  const stretch = { ...prepared.used, values: replaced }
+  const { calendar } = stretch
+  const by = defaultWay(calendar)
+  const usual = orNull(() => {
+    const facts = { model, periods: replaced.length, seasons: calendar.seasons }
+    return wayOf(by).decompose(stretch, completeDecomposition({ by, model }, facts), new Set())
+  })
+  return usual ? without(replaced, usual.index, model) : own()
 }
 
 /**
