@@ -33,7 +33,7 @@ const seasons = computed(() =>
         <dd>{{ formatFigure(figures.initial.trend) }}</dd>
       </template>
       <template v-for="season in seasons" :key="season.name">
-        <dt>season at the start, {{ season.name }}</dt>
+        <dt>{{ season.name }} at the start</dt>
         <dd>{{ season.text }}</dd>
       </template>
       <dt>
