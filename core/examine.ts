@@ -25,8 +25,8 @@ export interface SeasonRow {
   /** 1..m */
   readonly season: number
   readonly label: string
-  /** Values behind the index. */
-  readonly count: number
+  /** Values behind the index; null for one that is given. */
+  readonly count: number | null
   /** Before adjustment; by loess, the mean over the years. */
   readonly raw: number
   /** By loess, that of the last year, which the forecast repeats. */

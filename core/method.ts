@@ -8,6 +8,7 @@ import {
   type DecompositionOptions,
 } from './decompose/ways'
 import type { MethodChange } from './finding'
+import type { Model } from './model'
 import {
   forecastBy,
   type ForecastDocument,
@@ -58,7 +59,8 @@ export function exclusionsOf({ decompose }: Pick<Method, 'decompose'>): readonly
 
 /**
  * A method with a part of it changed. A key that is undefined takes its default again; another way of
- * decomposing, or of forecasting, leaves behind what it does not know.
+ * decomposing, or of forecasting, leaves behind what it does not know; another model the indices that are given,
+ * which are factors of the one and amounts of the other.
  *
  * @example changed({ format, decompose: { by: 'stl', robust: false } }, { decompose: { by: 'none' } })
  *   // { format, decompose: { by: 'none' } }
@@ -68,11 +70,19 @@ export function changed(document: MethodDocument, change: MethodChange): MethodD
   for (const [part, value] of Object.entries(change)) {
     next[part] = isPlain(value) ? merged(next[part], value) : value
   }
-  const by = (change.decompose as { by?: DecompositionName } | undefined)?.by
+  const { by, model, indices } = (change.decompose ?? {}) as DecompositionChange
+  const isOther = model !== undefined && model !== document.decompose?.model
+  if (isOther && !indices) next.decompose = merged(next.decompose, { indices: undefined })
   if (by) next.decompose = decomposeBy(by, next.decompose as DecompositionDocument)
   const forecast = (change.forecast as { by?: ForecastName } | undefined)?.by
   if (forecast) next.forecast = forecastBy(forecast, next.forecast as ForecastDocument)
   return next as unknown as MethodDocument
+}
+
+interface DecompositionChange {
+  readonly by?: DecompositionName
+  readonly model?: Model
+  readonly indices?: unknown
 }
 
 /** One object over another, the objects within them too; what is undefined goes. */

@@ -19,7 +19,10 @@ const choices = z.discriminatedUnion('method', [
   }),
   z.object({ method: z.literal('spencer') }),
   z.object({ method: z.literal('henderson'), length: z.int() }),
-  z.object({ method: z.literal('weights'), weights: z.array(z.number()).min(1) }),
+  z.object({
+    method: z.enum(['weights', 'trailing-weights']),
+    weights: z.array(z.number()).min(1),
+  }),
 ])
 const schema = z.intersection(seriesInput, choices)
 

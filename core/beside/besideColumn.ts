@@ -12,6 +12,7 @@ import { detrend } from '../trend/detrend'
 import { TREND_FORMS } from '../trend/forms'
 import { triedOverSpan } from './tried'
 import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
+import { figure } from '../words/figure'
 import { besideName, detrendWords, DIFFERENCE_WORDS, growthWords, type Beside } from './beside'
 
 /** What only this column says of itself; the rest all columns beside have in common. */
@@ -200,12 +201,23 @@ function average(run: SeriesRun, value: readonly Value[], by: AverageKind): Own 
   const { values, weights, reach, offset } = smoothBy(value, by, run.calendar.seasons)
   return {
     label: averageName(by),
-    means: by.kind === 'off-centre' ? `between ${run.per}s` : 'moving average',
+    means: averageMeans(by, run.per),
     measure: 'level',
     component: 'trendCycle',
     mark: 'line-thick',
     offset,
     values,
     arithmetic: (t) => weightedCells(weights, t + reach, (at) => run.cell('value', at)),
+  }
+}
+
+function averageMeans(by: AverageKind, per: string): string {
+  switch (by.kind) {
+    case 'off-centre':
+      return `between ${per}s`
+    case 'trailing-weights':
+      return `${by.weights.map(figure).join(', ')}, newest first`
+    default:
+      return 'moving average'
   }
 }

@@ -5,12 +5,12 @@ import type { Value } from '../series/series'
 export interface SeasonalIndex {
   /** 1..m */
   readonly season: number
-  /** Values behind the index. */
-  readonly count: number
+  /** Values of the series behind the index; null for one that is given. */
+  readonly count: number | null
   readonly raw: number
   /** What a forecast takes. */
   readonly index: number
-  /** Variance of the index as a share of that of a single value: 1 ÷ count for an average. */
+  /** Variance of the index as a share of that of a single value: 1 ÷ count for an average, 0 for what is given. */
   readonly uncertainty: number
 }
 

@@ -4,15 +4,20 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { figure } from '../words/figure'
 
+/** @throws Refusal when the calendar has no season at all */
+export function requireSeasons({ calendar }: Pick<Stretch, 'calendar'>): void {
+  if (calendar.seasons >= 2) return
+  throw new Refusal(
+    'A yearly series has no season to take out: a decomposition needs at least two seasons a year.',
+    'series.frequency',
+  )
+}
+
 /** @throws Refusal when the stretch is shorter than two full years, or has no season at all */
-export function requireTwoYears({ calendar, values }: Stretch): void {
+export function requireTwoYears(stretch: Stretch): void {
+  requireSeasons(stretch)
+  const { calendar, values } = stretch
   const needed = 2 * calendar.seasons
-  if (calendar.seasons < 2) {
-    throw new Refusal(
-      'A yearly series has no season to take out: a decomposition needs at least two seasons a year.',
-      'series.frequency',
-    )
-  }
   if (values.length < needed) {
     throw new Refusal(
       `Too short: a decomposition needs at least two full years (${countPeriods(needed, calendar)}); there are ${values.length}.`,

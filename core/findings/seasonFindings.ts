@@ -146,9 +146,9 @@ function moves(tests: SeasonTests, seasons: readonly SeasonRow[]): Finding[] {
 }
 
 function thin(seasons: readonly SeasonRow[]): Finding[] {
-  const few = seasons.filter((row) => row.count < ENOUGH_VALUES)
+  const few = seasons.filter(({ count }) => count !== null && count < ENOUGH_VALUES)
   if (few.length === 0) return []
-  const fewest = Math.min(...few.map((row) => row.count))
+  const fewest = Math.min(...few.map(({ count }) => count!))
   const which =
     few.length === seasons.length ? 'Every index' : few.map((row) => row.label).join(', ')
   const text = `${which}: unreliable, ${few.length === 1 ? 'it rests' : 'resting'} on fewer than three values (${figure(fewest)} at the least). One odd year moves it.`

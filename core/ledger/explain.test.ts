@@ -45,6 +45,11 @@ const CASES: readonly (readonly [name: string, series: Series, method: MethodDoc
     series(quarters),
     decompose({ by: 'simple-averages', model: 'additive' }),
   ],
+  [
+    'indices given, adjusted',
+    series(quarters),
+    decompose({ indices: { given: [80, 120, 141, 61], source: 'the group' } }),
+  ],
   ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
   ['no season', series(quarters), decompose({ by: 'none' })],
   [

@@ -102,6 +102,7 @@ describe('any moving average', () => {
     [{ kind: 'composite', p: 3, q: 5 }, '3×5'],
     [{ kind: 'trailing', order: 3 }, 'last 3'],
     [{ kind: 'weights', weights: [0.2, 0.6, 0.2] }, 'own 3 weights'],
+    [{ kind: 'trailing-weights', weights: [3, 2, 1] }, 'last 3, own weights'],
   ])('%j is called %s', (kind, name) => expect(averageName(kind)).toBe(name))
 
   it.each<[AverageKind, RegExp]>([
@@ -111,6 +112,9 @@ describe('any moving average', () => {
     [{ kind: 'henderson', length: 3 }, /at least 5 terms, not 3/],
     [{ kind: 'weights', weights: [0.5, 0.5] }, /an odd number is needed/],
     [{ kind: 'weights', weights: [0.3, 0.3, 0.3] }, /sum to 0\.9/],
+    [{ kind: 'trailing-weights', weights: [1, -1] }, /sum to 0; to average/],
+    [{ kind: 'trailing-weights', weights: [] }, /No weight is given/],
+    [{ kind: 'trailing-weights', weights: [1, NaN] }, /no number/],
   ])('%j is refused', (kind, words) => {
     expect(() => smoothBy(line(9), kind, 4)).toThrow(words)
   })

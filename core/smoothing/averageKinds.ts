@@ -4,7 +4,13 @@ import { compositeAverage, compositeWeights } from './compositeAverage'
 import { centredAverage, offCentreAverages } from './movingAverage'
 import { trailingAverage } from './rolling'
 import { centredWeights, leavesSeason, seasonalGain } from './seasonalGain'
-import { henderson, requireWeights, SPENCER, weightedAverage } from './weightedAverage'
+import {
+  henderson,
+  requireWeights,
+  SPENCER,
+  trailingWeights,
+  weightedAverage,
+} from './weightedAverage'
 
 /** Any moving average an analyst can choose. Orders are in periods. */
 export type AverageKind =
@@ -16,6 +22,8 @@ export type AverageKind =
   | { readonly kind: 'spencer' }
   | { readonly kind: 'henderson'; readonly length: number }
   | { readonly kind: 'weights'; readonly weights: readonly number[] }
+  /** Of the last periods, the newest first, as they were typed; what does not sum to 1 is brought to it. */
+  | { readonly kind: 'trailing-weights'; readonly weights: readonly number[] }
 
 /** A series smoothed by one moving average, with what that average costs and leaves. */
 export interface Smoothed {
@@ -39,8 +47,8 @@ export interface Smoothed {
  * @param values one a period, null = missing
  * @param seasons m, for the gain
  * @throws Refusal for an order that is not a whole number from 1, for a p×q that cannot be centred, for an
- *   even or too short Henderson average, and for weights that are even in number, not symmetric or do not
- *   sum to 1
+ *   even or too short Henderson average, for centred weights that are even in number, not symmetric or do not
+ *   sum to 1, and for trailing ones that sum to 0 or less
  * @example smoothBy([1, 3, 5, 7, 9], { kind: 'centred', order: 4 }, 4).values // [null, null, 5, null, null]
  */
 export function smoothBy(values: readonly Value[], kind: AverageKind, seasons: number): Smoothed {
@@ -49,14 +57,14 @@ export function smoothBy(values: readonly Value[], kind: AverageKind, seasons: n
   const { length } = weights
   const half = (length - 1) / 2
   const { reach, offset, lost } =
-    kind.kind === 'trailing'
+    kind.kind === 'trailing' || kind.kind === 'trailing-weights'
       ? { reach: 1 - length, offset: 0, lost: { start: length - 1, end: 0 } }
       : kind.kind === 'off-centre'
         ? { reach: 0, offset: half, lost: { start: Math.floor(half), end: Math.floor(half) } }
         : { reach: -half, offset: 0, lost: { start: half, end: half } }
   const gain = seasonalGain(weights, seasons)
   return {
-    values: averageBy(values, kind, weights),
+    values: averageBy(values, kind, weights, reach),
     weights,
     reach,
     offset,
@@ -70,6 +78,7 @@ function averageBy(
   values: readonly Value[],
   kind: AverageKind,
   weights: readonly number[],
+  reach: number,
 ): Value[] {
   switch (kind.kind) {
     case 'centred':
@@ -81,7 +90,7 @@ function averageBy(
     case 'trailing':
       return trailingAverage(values, kind.order)
     default:
-      return weightedAverage(values, weights)
+      return weightedAverage(values, weights, reach)
   }
 }
 
@@ -101,6 +110,8 @@ function weightsOf(kind: AverageKind): readonly number[] {
     case 'weights':
       requireWeights(kind.weights)
       return kind.weights
+    case 'trailing-weights':
+      return trailingWeights(kind.weights)
   }
 }
 
@@ -131,5 +142,7 @@ export function averageName(kind: AverageKind): string {
       return `Henderson’s ${kind.length}`
     case 'weights':
       return `own ${kind.weights.length} weights`
+    case 'trailing-weights':
+      return `last ${kind.weights.length}, own weights`
   }
 }

@@ -1,30 +1,59 @@
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
+import { figure } from '../words/figure'
 
 /** Typed weights may miss a sum of 1 by no more than this. */
 const SUM_TOLERANCE = 1e-9
 
 /**
- * Weighted moving average with an odd number of weights, centred.
+ * Weighted moving average, centred where nothing else is said.
  *
  * A missing value under a weight of 0 still leaves the average undefined: the window is the window.
  *
  * @param values one a period, null = missing
- * @param weights odd number of weights, the middle one for the period itself
- * @returns one entry a period, undefined in the first and last ⌊number of weights / 2⌋
+ * @param weights in the order of time; for a centred average an odd number, the middle one for the period itself
+ * @param reach periods from a value's own to the one under the first weight
+ * @returns one entry a period, undefined where the window leaves the values
  * @example weightedAverage([2, 4, 10], [0.25, 0.5, 0.25]) // [null, 5, null]
+ * @example weightedAverage([2, 4, 10], [0.25, 0.75], -1) // [null, 3.5, 8.5]
  */
-export function weightedAverage(values: readonly Value[], weights: readonly number[]): Value[] {
-  const half = (weights.length - 1) / 2
+export function weightedAverage(
+  values: readonly Value[],
+  weights: readonly number[],
+  reach = -(weights.length - 1) / 2,
+): Value[] {
   return values.map((_, t) => {
     let sum = 0
     for (const [j, weight] of weights.entries()) {
-      const value = values[t - half + j]
+      const value = values[t + reach + j]
       if (value === null || value === undefined) return null
       sum += weight * value
     }
     return sum
   })
+}
+
+/**
+ * Weights of the last periods as a person typed them, the newest first, in the order of time and summing to 1:
+ * what sums to something else is divided by it, since `3 2 1` is how such weights are written.
+ *
+ * @throws Refusal when they sum to 0 or less, which nothing can be divided by
+ * @example trailingWeights([3, 2, 1]) // [1/6, 2/6, 3/6]
+ */
+export function trailingWeights(newestFirst: readonly number[]): number[] {
+  const sum = newestFirst.reduce((total, weight) => total + weight, 0)
+  if (!(sum > SUM_TOLERANCE)) {
+    throw new Refusal(
+      newestFirst.length === 0
+        ? 'No weight is given. Write one for each period, the newest first.'
+        : newestFirst.every(Number.isFinite)
+          ? `The weights sum to ${figure(sum)}; to average, they must sum to more than 0.`
+          : 'One of the weights is no number.',
+      'weights',
+    )
+  }
+  const divisor = Math.abs(sum - 1) <= SUM_TOLERANCE ? 1 : sum
+  return newestFirst.map((weight) => weight / divisor).reverse()
 }
 
 /**

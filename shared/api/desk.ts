@@ -38,6 +38,7 @@ export const trailSaveSchema = z.strictObject({
 export type TrailSave = z.infer<typeof trailSaveSchema>
 
 const order = z.int().min(1).max(10_000)
+const weights = z.array(z.number()).max(1000)
 const averageSchema: z.ZodType<AverageKind> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('centred'), order }),
   z.strictObject({ kind: z.literal('off-centre'), order }),
@@ -45,7 +46,8 @@ const averageSchema: z.ZodType<AverageKind> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('trailing'), order }),
   z.strictObject({ kind: z.literal('spencer') }),
   z.strictObject({ kind: z.literal('henderson'), length: order }),
-  z.strictObject({ kind: z.literal('weights'), weights: z.array(z.number()).max(1000) }),
+  z.strictObject({ kind: z.literal('weights'), weights }),
+  z.strictObject({ kind: z.literal('trailing-weights'), weights }),
 ])
 
 /** How the Bench of a study was left: none of it changes a result. */

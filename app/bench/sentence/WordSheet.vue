@@ -8,6 +8,7 @@ const BreakList = later(() => import('./BreakList.vue'))
 const EventList = later(() => import('./EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
+const GivenIndices = later(() => import('./GivenIndices.vue'))
 const MemberList = later(() => import('./MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill. */
@@ -15,6 +16,7 @@ const OWN = {
   exclude: ExclusionList,
   breaks: BreakList,
   events: EventList,
+  indices: GivenIndices,
   members: MemberList,
 } as const
 

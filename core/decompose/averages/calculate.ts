@@ -2,9 +2,9 @@ import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { trendLine } from '../../trend/fit'
 import { partsOf, without, type Decomposed } from '../parts'
-import { requirePositive, requireTwoYears } from '../requirements'
+import { requirePositive, requireSeasons, requireTwoYears } from '../requirements'
 import { departure, type OwnOfAverages } from './departure'
-import type { AveragesOptions } from './options'
+import { areGiven, type AveragesOptions } from './options'
 import { adjustIndices, averageOfEverySeason } from './seasonalIndices'
 
 /** What a decomposition by averages finds beside the parts. */
@@ -28,10 +28,12 @@ export type AveragesTaken = OwnOfAverages & {
  * - *Simple averages*: a season's average against the mean of the m season averages; the trend-cycle is the
  *   line through the deseasonalized series.
  *
+ * Indices that are given stand in place of the averages; two years are then not needed.
+ *
  * @param stretch values, seasons and names of the periods
  * @param options complete
  * @param leftOut time codes whose value is left out of its season's average
- * @throws Refusal below two years, for a value not above 0 in a multiplicative model, for a trend
+ * @throws Refusal below two years without given indices, for a value not above 0 in a multiplicative model, for a trend
  *   line that is not above 0 in ratio to trend, for a season left without a value
  * @see Macaulay, F. R. (1931), The Smoothing of Time Series, NBER (ratio to moving average)
  * @see Croxton, F. E. & Cowden, D. J. (1955), Applied General Statistics, 2nd ed., ch. 14
@@ -44,13 +46,16 @@ export function decomposeByAverages(
   leftOut: ReadonlySet<number> = new Set(),
 ): Decomposed<AveragesTaken> {
   const { values, firstT, seasonOf, calendar } = stretch
-  const { model, average, adjust } = options
-  requireTwoYears(stretch)
+  const { model, adjust } = options
+  if (areGiven(options)) requireSeasons(stretch)
+  else requireTwoYears(stretch)
   if (model === 'multiplicative') requirePositive(stretch)
 
   const { level, isTrendCycle, own } = departure(stretch, options, leftOut)
   const seasonalIrregular = without(values, level, model)
-  const raw = averageOfEverySeason(stretch, seasonalIrregular, average, leftOut)
+  const raw = areGiven(options)
+    ? { averages: options.indices.given, counts: null, untrimmed: [] }
+    : averageOfEverySeason(stretch, seasonalIrregular, options.average, leftOut)
   const { index: bySeason, rawIndexMean } = adjustIndices(raw.averages, model, adjust)
   const index = seasonOf.map((season) => bySeason[season - 1]!)
 
@@ -59,12 +64,13 @@ export function decomposeByAverages(
     seasonalIrregular,
     indices: bySeason.map((value, k) => ({
       season: k + 1,
-      count: raw.counts[k]!,
+      count: raw.counts?.[k] ?? null,
       raw: raw.averages[k]!,
       index: value,
-      uncertainty: 1 / raw.counts[k]!,
+      uncertainty: raw.counts ? 1 / raw.counts[k]! : 0,
     })),
-    cost: calendar.seasons - 1,
+    // Indices that are given take nothing from what the series can tell.
+    cost: raw.counts ? calendar.seasons - 1 : 0,
   }
   return {
     ...partsOf(values, model, { trendCycle, index, season }),

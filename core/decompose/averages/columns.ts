@@ -14,7 +14,8 @@ import {
 } from '../columns'
 import type { DecompositionRun } from '../way'
 import type { AveragesTaken } from './calculate'
-import type { AveragesOptions } from './options'
+import type { GivenIndices } from './given'
+import { areGiven, type AveragesOptions } from './options'
 
 type AveragesRun = DecompositionRun<AveragesOptions, AveragesTaken>
 
@@ -80,14 +81,17 @@ function levelOf(run: AveragesRun): {
 }
 
 /** How the indices are formed: `mean, adjusted`. */
-function indexWords({ average, adjust }: AveragesOptions): string {
-  return `${average.replace('-', ' ')}, ${adjust ? 'adjusted' : 'not adjusted'}`
+function indexWords(options: AveragesOptions): string {
+  const from = areGiven(options) ? 'given' : options.average.replace('-', ' ')
+  return `${from}, ${options.adjust ? 'adjusted' : 'not adjusted'}`
 }
 
-/** The average of a season's included values, adjusted by the mean of all raw indices. */
+/** The average of a season's included values, or what is given, adjusted by the mean of all raw indices. */
 function indexArithmetic(run: AveragesRun): (t: number) => Expression {
   const { options, calendar, model, taken } = run
-  const raw = averagesOfSeasons(run, 'seasonalIrregular', taken.seasonalIrregular)
+  const raw = areGiven(options)
+    ? givenOfSeasons(options.indices)
+    : averagesOfSeasons(run, 'seasonalIrregular', taken.seasonalIrregular)
   const mean = once(() =>
     figureOf(
       `mean of the ${calendar.seasons} raw indices`,
@@ -113,6 +117,11 @@ function overallMean(run: AveragesRun, value: number): () => Expression {
   )
 }
 
+/** What is given for a season, with where it comes from. */
+function givenOfSeasons({ given, source }: GivenIndices): (season: number) => Expression {
+  return (season) => figureOf(`index given (${source})`, given[season - 1]!)
+}
+
 /** The average of a season's cells that are not left out. */
 function averagesOfSeasons(
   run: AveragesRun,
@@ -122,7 +131,7 @@ function averagesOfSeasons(
   const { columns, leftOut, options } = run
   return (season) => ({
     kind: 'average',
-    how: options.average,
+    how: areGiven(options) ? 'mean' : options.average,
     terms: columns.t.flatMap((t, i) =>
       columns.season[i] === season && values[i] !== null && !leftOut.has(t)
         ? [run.cell(column, t)]

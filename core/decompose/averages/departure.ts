@@ -5,7 +5,7 @@ import { mean } from '../../statistics/average'
 import type { StraightLine } from '../../trend/columns'
 import { trendLine } from '../../trend/fit'
 import { requirePositiveLine } from '../requirements'
-import type { AveragesOptions } from './options'
+import { areGiven, type AveragesOptions } from './options'
 import { averageOfEverySeason } from './seasonalIndices'
 
 /** What each value is compared with to see its season, with what only one way finds on the way. */
@@ -47,10 +47,11 @@ export type OwnOfAverages =
  */
 export function departure(
   stretch: Stretch,
-  { by, model, average }: AveragesOptions,
+  options: AveragesOptions,
   leftOut: ReadonlySet<number>,
 ): Departure {
   const { values, firstT, calendar } = stretch
+  const { by, model } = options
   switch (by) {
     case 'ratio-to-moving-average': {
       const averages = offCentreAverages(values, calendar.seasons)
@@ -65,6 +66,7 @@ export function departure(
       return { level, isTrendCycle: true, own: { by, line: { intercept, slope } } }
     }
     case 'simple-averages': {
+      const average = areGiven(options) ? 'mean' : options.average
       const { averages } = averageOfEverySeason(stretch, values, average, leftOut)
       const overallMean = mean(averages)!
       return {

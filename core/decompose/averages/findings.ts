@@ -2,12 +2,16 @@ import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import type { Decomposed } from '../parts'
 import type { AveragesTaken } from './calculate'
+import type { GivenIndices } from './given'
+import { areGiven, type AveragesOptions } from './options'
 
-/** Seasons with too few values to trim. */
+/** Where indices come from that are given; seasons with too few values to trim. */
 export function findingsOfAverages(
   { seasonName }: Stretch,
+  options: AveragesOptions,
   { taken }: Decomposed<AveragesTaken>,
 ): Finding[] {
+  if (areGiven(options)) return [indicesGiven(options.indices)]
   const { untrimmed } = taken
   if (untrimmed.length === 0) return []
   return [
@@ -20,4 +24,15 @@ export function findingsOfAverages(
       figure: untrimmed.length,
     },
   ]
+}
+
+function indicesGiven({ given, source }: GivenIndices): Finding {
+  return {
+    code: 'indices-given',
+    severity: 'note',
+    stage: 'season',
+    text: `The ${given.length} indices are given (${source}), not formed from this series: they have no standard error, and limits of a forecast by them know nothing of how far they may be off.`,
+    period: null,
+    figure: given.length,
+  }
 }

@@ -4,7 +4,7 @@ import { standardErrorOfMean } from '../../statistics/spread'
 import type { Decomposed } from '../parts'
 import type { Stability } from '../way'
 import type { AveragesTaken } from './calculate'
-import type { AveragesOptions } from './options'
+import { areGiven, type AveragesOptions } from './options'
 import { adjustIndices, AVERAGE, valuesOfSeasons } from './seasonalIndices'
 
 /**
@@ -12,13 +12,16 @@ import { adjustIndices, AVERAGE, valuesOfSeasons } from './seasonalIndices'
  * are formed again; and the standard error of each average.
  *
  * @param leftOut time codes that are left out anyway
+ * @returns null for indices that are given, which no year moves
  */
 export function stabilityOfAverages(
   stretch: Stretch,
-  { average, model, adjust }: AveragesOptions,
+  options: AveragesOptions,
   leftOut: ReadonlySet<number>,
   { taken }: Decomposed<AveragesTaken>,
-): Stability {
+): Stability | null {
+  if (areGiven(options)) return null
+  const { average, model, adjust } = options
   // Simple averages are read against the mean of all seasons, which is another one without a year.
   const isOfOverallMean = taken.by === 'simple-averages'
   const lists = valuesOfSeasons(stretch, taken.seasonalIrregular, leftOut)

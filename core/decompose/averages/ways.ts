@@ -4,6 +4,7 @@ import { decomposeByAverages, type AveragesTaken } from './calculate'
 import { columnsOfAverages } from './columns'
 import { findingsOfAverages } from './findings'
 import {
+  areGiven,
   averagesDocument,
   completeAverages,
   type AveragesDocument,
@@ -24,9 +25,10 @@ const COMMON = {
   weights: () => null,
   stability: stabilityOfAverages,
   columns: columnsOfAverages,
-  findings: (stretch, _, decomposed) => findingsOfAverages(stretch, decomposed),
+  findings: findingsOfAverages,
   whyNoSeason: () => null,
-  distinguishes: ({ average }) => AVERAGE_SAYS[average],
+  distinguishes: (options) =>
+    areGiven(options) ? 'by given indices' : AVERAGE_SAYS[options.average],
   words: wordsOfAverages,
   indexSteps: indexStepsOfAverages,
 } satisfies Partial<AveragesWay>

@@ -1,10 +1,11 @@
 import type { Calendar } from '../../calendar/calendar'
 import { MODEL, type Model } from '../../model'
-import type { Choice, Piece } from '../../word'
+import type { Choice, Piece, Word } from '../../word'
 import type { SeasonalIndex } from '../parts'
 import type { IndexStep } from '../way'
 import type { AveragesTaken } from './calculate'
-import type { AveragesOptions, IndexAverage } from './options'
+import type { GivenIndices } from './given'
+import { areGiven, type AveragesOptions, type IndexAverage } from './options'
 
 /** `2×12` or `7-term`, the average over one year of seasons. */
 export function yearAverage({ seasons }: Calendar): string {
@@ -17,11 +18,29 @@ const AVERAGE_MEANS: Record<IndexAverage, string> = {
   'trimmed-mean': 'The mean without the highest and the lowest value.',
 }
 
-/** `; indices by mean, adjusted to average 1` */
+/** `; indices by mean, adjusted to average 1`, or `; indices given (the group, 2025), not adjusted` */
 export function wordsOfAverages(options: AveragesOptions, calendar: Calendar): Piece[] {
-  const { average, adjust, model } = options
+  const { adjust, model } = options
   return [
-    '; indices by ',
+    '; ',
+    ...(areGiven(options) ? [givenWord(options.indices)] : averagedWords(options.average)),
+    ', ',
+    {
+      id: 'adjust',
+      text: adjustWords(adjust, model),
+      ask: { kind: 'pick', choices: adjustChoices(options, calendar) },
+    },
+  ]
+}
+
+function givenWord({ source }: GivenIndices): Word {
+  return { id: 'indices', text: `indices given (${source})`, ask: { kind: 'own' } }
+}
+
+function averagedWords(average: IndexAverage): Piece[] {
+  return [
+    { id: 'indices', text: 'indices', ask: { kind: 'own' } },
+    ' by ',
     {
       id: 'average',
       text: spoken(average),
@@ -34,12 +53,6 @@ export function wordsOfAverages(options: AveragesOptions, calendar: Calendar): P
           change: { decompose: { average: one } },
         })),
       },
-    },
-    ', ',
-    {
-      id: 'adjust',
-      text: adjustWords(adjust, model),
-      ask: { kind: 'pick', choices: adjustChoices(options, calendar) },
     },
   ]
 }
@@ -56,7 +69,7 @@ function adjustChoices({ adjust, model }: AveragesOptions, { seasons }: Calendar
       true,
       `The ${seasons} indices together leave the level as it is (${MODEL[model].neutral}).`,
     ),
-    choice(false, 'The raw averages, as they are.'),
+    choice(false, 'The raw indices, as they are.'),
   ]
 }
 
@@ -65,16 +78,19 @@ function adjustWords(adjust: boolean, model: Model): string {
   return model === 'multiplicative' ? 'adjusted to average 1' : 'adjusted to sum to 0'
 }
 
-/** `mean of 9`, then `÷ mean of the 12 raw indices`. */
+/** `mean of 9` or `given (the group, 2025)`, then `÷ mean of the 12 raw indices`. */
 export function indexStepsOfAverages(
-  { average, adjust, model }: AveragesOptions,
+  options: AveragesOptions,
   { rawIndexMean }: AveragesTaken,
   { count, raw }: SeasonalIndex,
   { seasons }: Calendar,
 ): IndexStep[] {
-  const own = { what: `${spoken(average)} of ${count}`, value: raw }
-  if (!adjust) return [own]
-  const mean = `${MODEL[model].remove} mean of the ${seasons} raw indices`
+  const from = areGiven(options)
+    ? `given (${options.indices.source})`
+    : `${spoken(options.average)} of ${count}`
+  const own = { what: from, value: raw }
+  if (!options.adjust) return [own]
+  const mean = `${MODEL[options.model].remove} mean of the ${seasons} raw indices`
   return [own, { what: mean, value: rawIndexMean }]
 }
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { formatFigure } from '~/figures/format'
+import { figuresIn } from '~/figures/typedFigures'
 import { besideColumn } from '~~/core/beside/besideColumn'
 import { Refusal } from '~~/core/refusal'
 import { averageName } from '~~/core/smoothing/averageKinds'
@@ -20,6 +22,7 @@ const p = ref<number | string>(3)
 const q = ref<number | string>(3)
 const length = ref<number | string>(13)
 const weights = ref('1/4 1/2 1/4')
+const trailing = ref('3 2 1')
 const problem = ref('')
 const KINDS: readonly { value: Written['by']; title: string }[] = [
   { value: 'order', title: 'a centred average of' },
@@ -27,7 +30,8 @@ const KINDS: readonly { value: Written['by']; title: string }[] = [
   { value: 'trailing', title: 'a trailing average of' },
   { value: 'spencer', title: 'Spencer’s 15 terms' },
   { value: 'henderson', title: 'Henderson’s average of' },
-  { value: 'weights', title: 'own weights' },
+  { value: 'weights', title: 'own weights, centred' },
+  { value: 'trailing-weights', title: 'own weights, trailing' },
 ]
 
 function written(): Written {
@@ -41,17 +45,31 @@ function written(): Written {
       return { by: by.value, length: String(length.value) }
     case 'weights':
       return { by: by.value, weights: weights.value }
+    case 'trailing-weights':
+      return { by: by.value, weights: trailing.value }
     case 'spencer':
       return { by: by.value }
   }
 }
 
-/** Why an even number of terms takes a second average, said before it is added. */
-const centring = computed(() => {
+/** What is done with what was written, said before it is added. */
+const hint = computed(() => (by.value === 'trailing-weights' ? dividing() : centring()))
+
+/** The newest period's weight stands first; a sum other than 1 is divided by. */
+function dividing(): string {
+  const sum = figuresIn(trailing.value).reduce((total, weight) => total + weight, 0)
+  const order = 'The newest period’s weight stands first'
+  return sum > 0 && Math.abs(sum - 1) > 1e-9
+    ? `${order}; they sum to ${formatFigure(sum)}, and each is divided by that.`
+    : `${order}.`
+}
+
+/** Why an even number of terms takes a second average. */
+function centring(): string {
   const terms = Number(order.value)
   if (by.value !== 'order' || !(terms >= 2) || terms % 2 !== 0) return ''
   return `${terms} terms have no middle period, so a second average of two centres them: 2×${terms}.`
-})
+}
 
 function add() {
   const kind = averageFrom(written())
@@ -92,8 +110,15 @@ function add() {
         aria-label="Weights, separated by spaces; they sum to 1"
       />
     </span>
+    <span v-if="by === 'trailing-weights'" class="pair">
+      <v-text-field
+        v-model="trailing"
+        class="weights"
+        aria-label="Weights, the newest period’s first, separated by spaces"
+      />
+    </span>
     <v-btn color="accent" type="submit">add</v-btn>
-    <span v-for="kind in beside.averages" :key="averageName(kind)" class="chosen">
+    <span v-for="kind in beside.averages" :key="JSON.stringify(kind)" class="chosen">
       {{ averageName(kind) }}
       <v-btn
         variant="plain"
@@ -113,7 +138,7 @@ function add() {
     </v-btn>
   </form>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-  <p v-else-if="centring" class="muted small full">{{ centring }}</p>
+  <p v-else-if="hint" class="muted small full">{{ hint }}</p>
   <p v-else-if="beside.averages.length === MOST_AVERAGES" class="muted small full">
     {{ MOST_AVERAGES }} at the most: the next takes the place of the oldest.
   </p>

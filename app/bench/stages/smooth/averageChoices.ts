@@ -1,3 +1,4 @@
+import { figureIn, figuresIn } from '~/figures/typedFigures'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 
 /** The usual first average of a yearly series. */
@@ -17,38 +18,26 @@ export type Written =
   | { readonly by: 'trailing'; readonly order: string }
   | { readonly by: 'spencer' }
   | { readonly by: 'henderson'; readonly length: string }
-  | { readonly by: 'weights'; readonly weights: string }
+  | { readonly by: 'weights' | 'trailing-weights'; readonly weights: string }
 
 /** Reads what was written; what is no number is NaN, which the core refuses by name. */
 export function averageFrom(written: Written): AverageKind {
   switch (written.by) {
     case 'order':
-      return { kind: 'centred', order: numberIn(written.order) }
+      return { kind: 'centred', order: figureIn(written.order) }
     case 'composite':
-      return { kind: 'composite', p: numberIn(written.p), q: numberIn(written.q) }
+      return { kind: 'composite', p: figureIn(written.p), q: figureIn(written.q) }
     case 'trailing':
-      return { kind: 'trailing', order: numberIn(written.order) }
+      return { kind: 'trailing', order: figureIn(written.order) }
     case 'spencer':
       return { kind: 'spencer' }
     case 'henderson':
-      return { kind: 'henderson', length: numberIn(written.length) }
+      return { kind: 'henderson', length: figureIn(written.length) }
     case 'weights':
+    case 'trailing-weights':
       return {
-        kind: 'weights',
-        weights: written.weights
-          .split(/[;\s]+/)
-          .filter((word) => word !== '')
-          .map(weightIn),
+        kind: written.by,
+        weights: figuresIn(written.weights),
       }
   }
-}
-
-function numberIn(text: string): number {
-  return text.trim() === '' ? NaN : Number(text)
-}
-
-/** `0.25`, `0,25`, `1/4` or `-3/320`. */
-function weightIn(text: string): number {
-  const [over, under] = text.replace(',', '.').split('/')
-  return numberIn(over!) / (under === undefined ? 1 : numberIn(under))
 }

@@ -37,6 +37,13 @@ export function seasonSummary(result: Result, { name }: Column): readonly Summar
   }
   const indexOf = (row: SeasonRow) => row.index
   const rawOf = (row: SeasonRow) => row.raw
+  if ('indices' in decompose) {
+    return [
+      { name: 'given', kind: 'plain', of: rawOf },
+      { name: 'index', kind: 'index', of: indexOf },
+      reads,
+    ]
+  }
   if (seasonMayChange || !('average' in decompose)) {
     return [
       { name: 'mean of the years', kind: 'plain', of: rawOf },
@@ -74,9 +81,9 @@ export function summaryWords(
   { measure }: Column,
   scale: DisplayScale,
 ): string {
-  if (traitsOf(decompose).seasonMayChange || !('average' in decompose))
+  if (traitsOf(decompose).seasonMayChange)
     return 'The season may change from year to year; the forecast repeats that of the last year.'
-  if (!('rawIndexMean' in decomposition)) return ''
+  if (!('adjust' in decompose) || !('rawIndexMean' in decomposition)) return ''
   const raw = decomposition.rawIndexMean
   const isFactor = measure === 'factor'
   const figure = isFactor
