@@ -17,6 +17,7 @@ import { SEASON_FORMS } from './regression/seasonForms'
 import type { Result } from './result'
 import type { Series, Value } from './series/series'
 import { testStationarity } from './stationarity/stationarity'
+import { WHOLE } from './beside/rest'
 import { TREND_FORM_NAMES } from './trend/forms'
 
 /** What series of real life look like, and some that do not: each value from its place and a random share. */
@@ -163,10 +164,22 @@ describe('any series under any method', () => {
 
   it('can be looked at in every way, or says why not', () => {
     const ways: readonly Beside[] = [
-      { kind: 'rolling-deviation', order: 3 },
-      { kind: 'detrended', form: 'cubic' },
-      { kind: 'detrended', form: 'exponential' },
-      { kind: 'differenced', how: 'seasonal-first' },
+      { kind: 'rolling-deviation', order: 3, of: WHOLE },
+      {
+        kind: 'rolling-mean',
+        order: 3,
+        of: { scale: { by: 'ln' }, takenOut: { by: 'trend', form: 'linear' } },
+      },
+      { kind: 'rest', of: { ...WHOLE, takenOut: { by: 'trend', form: 'cubic' } } },
+      { kind: 'rest', of: { ...WHOLE, takenOut: { by: 'trend', form: 'exponential' } } },
+      { kind: 'taken-out', of: { ...WHOLE, takenOut: { by: 'trend', form: 'quadratic' } } },
+      {
+        kind: 'rest',
+        of: {
+          scale: { by: 'power', power: 0.3 },
+          takenOut: { by: 'difference', how: 'seasonal-first' },
+        },
+      },
       { kind: 'growth', rate: 'annualizedCompounded', on: 'deseasonalized' },
       { kind: 'average', by: { kind: 'henderson', length: 7 } },
     ]

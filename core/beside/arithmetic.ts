@@ -3,7 +3,7 @@ import type { Difference } from '../stationarity/difference'
 import type { GrowthKind } from './beside'
 
 /** A cell of the column that a figure beside the ledger is made from, at a time code. */
-type CellAt = (t: number) => Expression
+export type CellAt = (t: number) => Expression
 
 /** The last cells up to a period, the earliest first. */
 export function lastCells(order: number, t: number, cell: CellAt): Expression[] {

@@ -4,10 +4,13 @@ import { calendarOf } from '../calendar/calendar'
 import { evaluate } from '../column/expression'
 import type { Series } from '../series/series'
 import type { AverageKind } from '../smoothing/averageKinds'
+import { DIFFERENCES } from '../stationarity/difference'
+import { DETREND_FORMS } from '../trend/forms'
 import { explainColumn } from '../ledger/explain'
 import { ledgerOf } from '../ledger/ledger'
 import { besideName, GROWTH_KINDS, type Beside } from './beside'
 import { besideColumn } from './besideColumn'
+import { restOf, WHOLE, type Rest } from './rest'
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, null, 45, 55, 86, 95, 48, 60, 90, 101, 52]
 const series: Series = {
@@ -28,17 +31,24 @@ const AVERAGES: readonly AverageKind[] = [
   { kind: 'trailing', order: 4 },
   { kind: 'henderson', length: 5 },
   { kind: 'weights', weights: [0.25, 0.5, 0.25] },
+  { kind: 'trailing-weights', weights: [3, 2, 1] },
+]
+const RESTS: readonly Rest[] = [
+  WHOLE,
+  ...DETREND_FORMS.map((form): Rest => ({ ...WHOLE, takenOut: { by: 'trend', form } })),
+  ...DIFFERENCES.map((how): Rest => ({ ...WHOLE, takenOut: { by: 'difference', how } })),
+  { scale: { by: 'ln' }, takenOut: { by: 'nothing' } },
+  { scale: { by: 'square-root' }, takenOut: { by: 'trend', form: 'linear' } },
+  { scale: { by: 'power', power: 0.3 }, takenOut: { by: 'difference', how: 'seasonal' } },
 ]
 const ALL: readonly Beside[] = [
   ...AVERAGES.map((by): Beside => ({ kind: 'average', by })),
-  { kind: 'rolling-mean', order: 3 },
-  { kind: 'rolling-deviation', order: 4 },
-  { kind: 'detrended', form: 'quadratic' },
-  { kind: 'detrended', form: 'exponential' },
-  ...(['first', 'second', 'seasonal', 'seasonal-first'] as const).map((how): Beside => ({
-    kind: 'differenced',
-    how,
-  })),
+  ...RESTS.flatMap((of): Beside[] => [
+    { kind: 'rest', of },
+    { kind: 'rolling-mean', order: 3, of },
+    { kind: 'rolling-deviation', order: 4, of },
+    ...(of.takenOut.by === 'trend' ? [{ kind: 'taken-out', of } as const] : []),
+  ]),
   ...GROWTH_KINDS.flatMap((rate): Beside[] => [
     { kind: 'growth', rate, on: 'value' },
     { kind: 'growth', rate, on: 'deseasonalized' },
@@ -90,6 +100,50 @@ describe('what came after a span that ends early', () => {
     expect(explainColumn(earlyRun, error, 20, null)).toMatchObject({
       because: 'Nothing came in 2024 Q4, or it is not known yet.',
     })
+  })
+})
+
+describe('what is left of a series', () => {
+  const squares = [1, 4, 9, 16, 25].map((value) => 100 * value)
+
+  it('is looked at on its scale, without its trend or as differences', () => {
+    const root = { by: 'square-root' } as const
+    const first = { by: 'difference', how: 'first' } as const
+    const line = { by: 'trend', form: 'linear' } as const
+    const left = (rest: Partial<Rest>) => restOf(squares, { ...WHOLE, ...rest }, 4).left
+    expect(left({ scale: root })).toEqual([10, 20, 30, 40, 50])
+    expect(left({ scale: root, takenOut: first })).toEqual([null, 10, 10, 10, 10])
+    for (const value of left({ scale: root, takenOut: line })) expect(value).toBeCloseTo(0, 10)
+    expect(left({ scale: { by: 'power', power: 2 } })[1]).toBe(160_000)
+    expect(left({ scale: { by: 'ln' } })[0]).toBe(Math.log(100))
+  })
+
+  it('has a trend taken out that makes the series again with it', () => {
+    for (const form of DETREND_FORMS) {
+      const { trend, left } = restOf(squares, { ...WHOLE, takenOut: { by: 'trend', form } }, 4)
+      squares.forEach((value, i) => {
+        const back = form === 'exponential' ? trend![i]! * left[i]! : trend![i]! + left[i]!
+        expect(back).toBeCloseTo(value, 8)
+      })
+    }
+  })
+
+  it('has rolling figures of its own: a line in differences stands still', () => {
+    const rising = { ...result, columns: { ...result.columns, value: values.map((_, i) => 5 * i) } }
+    const of: Rest = { ...WHOLE, takenOut: { by: 'difference', how: 'first' } }
+    const rolling = (kind: 'rolling-mean' | 'rolling-deviation') =>
+      besideColumn(rising, { kind, order: 4, of }).actual!.slice(4)
+    expect(new Set(rolling('rolling-mean'))).toEqual(new Set([5]))
+    expect(new Set(rolling('rolling-deviation'))).toEqual(new Set([0]))
+  })
+
+  it.each([
+    [{ by: 'ln' }, /logarithm needs every value above 0; value 2 is 0/],
+    [{ by: 'square-root' }, /square root needs/],
+    [{ by: 'power', power: 0.5 }, /power needs/],
+    [{ by: 'power', power: 0 }, /For 0 take the logarithm/],
+  ] as const)('is refused on %j where a value has no place on it', (scale, because) => {
+    expect(() => restOf([3, 0, 5], { ...WHOLE, scale }, 4)).toThrow(because)
   })
 })
 

@@ -1,6 +1,7 @@
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Value } from '../series/series'
 import type { Difference } from '../stationarity/difference'
+import type { Rest } from './rest'
 import type { Tried } from './tried'
 import { TREND_FORMS, type DetrendForm } from '../trend/forms'
 
@@ -15,9 +16,13 @@ export type GrowthKind = (typeof GROWTH_KINDS)[number]
 /** What can be laid beside a result to look at it, without being part of its method. */
 export type Beside =
   | { readonly kind: 'average'; readonly by: AverageKind }
-  | { readonly kind: 'rolling-mean' | 'rolling-deviation'; readonly order: number }
-  | { readonly kind: 'detrended'; readonly form: DetrendForm }
-  | { readonly kind: 'differenced'; readonly how: Difference }
+  /** The series on another scale, without a trend or as differences; and the trend that was taken out. */
+  | { readonly kind: 'rest' | 'taken-out'; readonly of: Rest }
+  | {
+      readonly kind: 'rolling-mean' | 'rolling-deviation'
+      readonly order: number
+      readonly of: Rest
+    }
   | {
       readonly kind: 'growth'
       readonly rate: GrowthKind

@@ -1,4 +1,4 @@
-import { declare, type Column, type Declaration } from '../column/column'
+import { declare, type Column } from '../column/column'
 import { figureOf, operation } from '../column/expression'
 import type { SeriesRun } from '../column/run'
 import { growth } from '../growth/growth'
@@ -6,21 +6,12 @@ import { ledgerOf } from '../ledger/ledger'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
 import { averageName, smoothBy, type AverageKind } from '../smoothing/averageKinds'
-import { rollingDeviation, trailingAverage } from '../smoothing/rolling'
-import { difference } from '../stationarity/difference'
-import { detrend } from '../trend/detrend'
-import { TREND_FORMS } from '../trend/forms'
 import { triedOverSpan } from './tried'
-import { differenceOf, growthOf, lastCells, weightedCells } from './arithmetic'
+import { growthOf, weightedCells } from './arithmetic'
 import { figure } from '../words/figure'
-import { besideName, detrendWords, DIFFERENCE_WORDS, growthWords, type Beside } from './beside'
-
-/** What only this column says of itself; the rest all columns beside have in common. */
-type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'ahead' | 'whyUndefined'> & {
-  readonly values: readonly Value[]
-  /** Over the forecast instead of the span. */
-  readonly isAhead?: boolean
-}
+import { besideName, growthWords, type Beside } from './beside'
+import type { Own } from './own'
+import { restColumn, rollingColumn, takenOutColumn } from './restColumns'
 
 /**
  * Calculates a column that is looked at beside a result, or beside a series whose method is refused.
@@ -61,59 +52,13 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
   switch (beside.kind) {
     case 'average':
       return average(run, value, beside.by)
+    case 'rest':
+      return restColumn(run, value, beside.of)
+    case 'taken-out':
+      return takenOutColumn(run, value, beside.of)
     case 'rolling-mean':
-      return {
-        label: 'Rolling mean',
-        means: `of the last ${beside.order}`,
-        measure: 'level',
-        component: 'trendCycle',
-        mark: 'line-thick',
-        values: trailingAverage(value, beside.order),
-        arithmetic: (t) => ({
-          kind: 'average',
-          how: 'mean',
-          terms: lastCells(beside.order, t, cell),
-        }),
-      }
     case 'rolling-deviation':
-      return {
-        label: 'Rolling st. dev.',
-        means: `of the last ${beside.order}`,
-        measure: 'level',
-        component: 'irregular',
-        mark: 'line-thick',
-        values: rollingDeviation(value, beside.order),
-        arithmetic: (t) => ({
-          kind: 'average',
-          how: 'standard-deviation',
-          terms: lastCells(beside.order, t, cell),
-        }),
-      }
-    case 'detrended': {
-      const { trend, detrended } = detrend(value, beside.form)
-      const isFactor = TREND_FORMS[beside.form].ofLog
-      const sign = isFactor ? '÷' : '−'
-      return {
-        label: 'Detrended',
-        means: `${run.noun} ${sign} ${detrendWords(beside.form)}`,
-        measure: isFactor ? 'factor' : 'difference',
-        component: 'deseasonalized',
-        mark: 'stems',
-        values: detrended,
-        arithmetic: (t) =>
-          operation(cell(t), sign, figureOf(`${beside.form} trend`, trend[t - run.firstT]!)),
-      }
-    }
-    case 'differenced':
-      return {
-        label: 'Difference',
-        means: DIFFERENCE_WORDS[beside.how],
-        measure: 'difference',
-        component: 'deseasonalized',
-        mark: 'stems',
-        values: difference(value, beside.how, seasons),
-        arithmetic: (t) => differenceOf(beside.how, t, seasons, cell),
-      }
+      return rollingColumn(run, value, beside)
     case 'tried': {
       const { tried } = beside
       const from = `from ${run.label(tried.origin)}`

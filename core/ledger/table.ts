@@ -82,7 +82,7 @@ export function forecastTable(result: Result): FigureTable {
 }
 
 /** A heading with what is said of it in brackets; none around nothing. */
-function inBrackets(heading: string, ...notes: readonly string[]): string {
+export function inBrackets(heading: string, ...notes: readonly string[]): string {
   const said = notes.filter((note) => note !== '')
   return said.length === 0 ? heading : `${heading} (${said.join('; ')})`
 }

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { WHOLE } from '~~/core/beside/rest'
 import { evaluate } from '~~/core/column/expression'
 import { useBench } from '../study/benchStore'
 import { usePins } from '../compare/pinStore'
@@ -82,7 +83,7 @@ describe('what is looked at beside the method', () => {
   it('is explained with its sources like any other cell', async () => {
     const { selection, ledger, beside } = await opened()
     selection.chooseStage('look')
-    beside.takenOut = { by: 'difference', how: 'seasonal' }
+    beside.rest = { ...WHOLE, takenOut: { by: 'difference', how: 'seasonal' } }
     const column = ledger.everyRow.find(({ label }) => label === 'Difference')!.name
     selection.select({ column, t: 5 })
     const told = selection.explanation!

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { growthKinds, type GrowthKind } from '~~/core/beside/beside'
 import { besideColumn } from '~~/core/beside/besideColumn'
+import { WHOLE, type Rest } from '~~/core/beside/rest'
 import { traitsOf } from '~~/core/decompose/ways'
 import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
@@ -10,7 +11,7 @@ import { MOST_AVERAGES } from '~~/shared/api/desk'
 import { useCheck } from '../stages/check/checkStore'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
-import type { BesideChoices, Inspected, TakenOut } from './choices'
+import type { BesideChoices, Inspected } from './choices'
 
 /** Years of the rolling figures of a yearly series. */
 const YEARLY_WIDTH = 5
@@ -36,7 +37,8 @@ export const useBeside = defineStore('beside', () => {
     get: () => ownHalfWidth.value ?? Math.max(1, Math.floor(seasons.value / 2)),
     set: (width) => (ownHalfWidth.value = width),
   })
-  const takenOut = shallowRef<TakenOut>({ by: 'nothing' })
+  /** On which scale the series is looked at, and without what. */
+  const rest = shallowRef<Rest>(WHOLE)
   const averages = shallowRef<readonly AverageKind[]>([])
   const showsMultiples = ref(false)
   const growthRate = ref<GrowthKind>('periodOnPeriod')
@@ -51,7 +53,7 @@ export const useBeside = defineStore('beside', () => {
 
   function reset(): void {
     ownRolling.value = ownHalfWidth.value = null
-    takenOut.value = { by: 'nothing' }
+    rest.value = WHOLE
     averages.value = []
     showsMultiples.value = false
     growthRate.value = 'periodOnPeriod'
@@ -94,7 +96,7 @@ export const useBeside = defineStore('beside', () => {
 
   const choices = computed<BesideChoices>(() => ({
     rolling: rolling.value,
-    takenOut: takenOut.value,
+    rest: rest.value,
     averages: averages.value,
     growthRates:
       secondRate.value === null || secondRate.value === rateShown.value
@@ -124,7 +126,7 @@ export const useBeside = defineStore('beside', () => {
   return {
     rolling,
     halfWidth,
-    takenOut,
+    rest,
     averages,
     showsMultiples,
     growthRate,

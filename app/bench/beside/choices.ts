@@ -1,22 +1,16 @@
+import type { Rest } from '~~/core/beside/rest'
 import type { Tried } from '~~/core/beside/tried'
 import type { Beside, GrowthKind } from '~~/core/beside/beside'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
-import type { Difference } from '~~/core/stationarity/difference'
-import type { DetrendForm } from '~~/core/trend/forms'
-
-/** What is taken out of the series to look at the rest: a trend, or differences. */
-export type TakenOut =
-  | { readonly by: 'nothing' }
-  | { readonly by: 'trend'; readonly form: DetrendForm }
-  | { readonly by: 'difference'; readonly how: Difference }
 
 /** What the analyst chose to look at beside the method; a stage makes columns of it. */
 export interface BesideChoices {
   /** Periods of the rolling mean and deviation. */
   readonly rolling: number
-  readonly takenOut: TakenOut
+  /** The series on another scale, and without what was taken out. */
+  readonly rest: Rest
   /** Averages compared at Smooth. */
   readonly averages: readonly AverageKind[]
   /** One growth rate, or two in one picture. */

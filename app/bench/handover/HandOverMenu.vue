@@ -1,27 +1,58 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useNotices } from '~/shell/noticeStore'
+import { besideTable } from '~~/core/beside/besideTable'
+import type { Result } from '~~/core/result'
+import { forecastTable, ledgerTable } from '~~/core/ledger/table'
+import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
-import { copyTable, saveAsCsv, TABLES, type TableName } from './takeAway'
+import { useLedger } from '../view/ledgerStore'
+import { copyTable, saveAsCsv, type TableToTake } from './takeAway'
 
 const bench = useBench()
+const ledger = useLedger()
 const notices = useNotices()
 const open = ref(false)
 /** Whether figures leave with a decimal comma, as spreadsheets of some locales read them. */
 const withComma = ref(false)
 const decimal = computed(() => (withComma.value ? 'comma' : 'point'))
-const NAMES = Object.keys(TABLES) as TableName[]
+const tables = computed<TableToTake[]>(() => [
+  ...(bench.result ? tablesOf(bench.result) : []),
+  ...besideTables(),
+])
 
-function save(name: TableName) {
-  open.value = false
-  saveAsCsv(bench.result!, name, decimal.value)
+function tablesOf(result: Result): TableToTake[] {
+  return [
+    { name: 'ledger', label: 'the ledger', make: () => ledgerTable(result) },
+    { name: 'forecast', label: 'the forecast', make: () => forecastTable(result) },
+  ]
 }
 
-async function copy(name: TableName) {
+/** The rows that were put beside the ledger at this stage: what was taken out, averages to compare. */
+function besideTables(): TableToTake[] {
+  const { shown } = bench
+  const columns = ledger.inspected.flatMap(({ column }) => (column ? [column] : []))
+  if (!shown || columns.length === 0) return []
+  const { label } = stageOf(ledger.stage)
+  return [
+    {
+      name: `rows added at ${label}`,
+      label: `the rows added at ${label}`,
+      make: () => besideTable(shown, columns),
+    },
+  ]
+}
+
+function save(table: TableToTake) {
+  open.value = false
+  saveAsCsv(table, bench.series!.name, decimal.value)
+}
+
+async function copy(table: TableToTake) {
   open.value = false
   try {
-    await copyTable(bench.result!, name, decimal.value)
-    notices.show({ text: `Copied ${TABLES[name].label}; paste it into a spreadsheet.` })
+    await copyTable(table, decimal.value)
+    notices.show({ text: `Copied ${table.label}; paste it into a spreadsheet.` })
   } catch {
     notices.show({ text: 'The browser did not allow copying. Save as CSV instead.' })
   }
@@ -31,14 +62,16 @@ async function copy(name: TableName) {
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <v-btn :disabled="!bench.result" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
+      <v-btn :disabled="tables.length === 0" v-bind="activator" :aria-owns="undefined">
+        Hand over
+      </v-btn>
     </template>
     <div class="choices" @keydown.enter.stop>
-      <v-btn v-for="name in NAMES" :key="`save-${name}`" @click="save(name)">
-        Save {{ TABLES[name].label }} as CSV
+      <v-btn v-for="table in tables" :key="`save-${table.name}`" @click="save(table)">
+        Save {{ table.label }} as CSV
       </v-btn>
-      <v-btn v-for="name in NAMES" :key="`copy-${name}`" @click="copy(name)">
-        Copy {{ TABLES[name].label }} as a table
+      <v-btn v-for="table in tables" :key="`copy-${table.name}`" @click="copy(table)">
+        Copy {{ table.label }} as a table
       </v-btn>
       <v-checkbox-btn v-model="withComma" label="figures with a decimal comma" />
     </div>

@@ -1,18 +1,17 @@
-import { forecastTable, ledgerTable, type FigureTable } from '~~/core/ledger/table'
-import type { Result } from '~~/core/result'
+import type { FigureTable } from '~~/core/ledger/table'
 import { tableAsCsv, tableAsTabs, type DecimalMark } from '~~/handover/tableText'
 
-/** The tables that can be taken from the Bench. */
-export const TABLES = {
-  ledger: { label: 'the ledger', of: ledgerTable },
-  forecast: { label: 'the forecast', of: forecastTable },
-} as const satisfies Record<string, { label: string; of: (result: Result) => FigureTable }>
-export type TableName = keyof typeof TABLES
+/** A table that can be taken from the Bench; it is made when it is taken. */
+export interface TableToTake {
+  readonly name: string
+  /** In a button: `Save the ledger as CSV`. */
+  readonly label: string
+  make(): FigureTable
+}
 
 /** Hands a table to the browser as a CSV file; a byte-order mark tells spreadsheets its encoding. */
-export function saveAsCsv(result: Result, name: TableName, decimal: DecimalMark): void {
-  const text = tableAsCsv(TABLES[name].of(result), decimal)
-  saveText(text, `${fileName(result.series.name)} - ${name}.csv`)
+export function saveAsCsv(table: TableToTake, series: string, decimal: DecimalMark): void {
+  saveText(tableAsCsv(table.make(), decimal), `${fileName(series)} - ${table.name}.csv`)
 }
 
 /** Hands CSV to the browser as a file. */
@@ -31,8 +30,8 @@ export function saveBlob(blob: Blob, name: string): void {
 }
 
 /** Puts a table on the clipboard, ready to be pasted into a spreadsheet. */
-export function copyTable(result: Result, name: TableName, decimal: DecimalMark): Promise<void> {
-  return navigator.clipboard.writeText(tableAsTabs(TABLES[name].of(result), decimal))
+export function copyTable(table: TableToTake, decimal: DecimalMark): Promise<void> {
+  return navigator.clipboard.writeText(tableAsTabs(table.make(), decimal))
 }
 
 /** A series name without what a file name cannot hold. */

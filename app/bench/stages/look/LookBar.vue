@@ -1,6 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { detrendWords, DIFFERENCE_WORDS } from '~~/core/beside/beside'
+import {
+  LEAST_LOOK_POWER,
+  MOST_LOOK_POWER,
+  type LookScale,
+  type TakenOut,
+} from '~~/core/beside/rest'
 import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/forms'
@@ -25,7 +31,7 @@ const differences = computed(() =>
 )
 
 const chosen = computed(() => {
-  const { takenOut } = beside
+  const { takenOut } = beside.rest
   if (takenOut.by === 'trend') return `trend:${takenOut.form}`
   return takenOut.by === 'difference' ? `difference:${takenOut.how}` : 'nothing'
 })
@@ -45,12 +51,31 @@ const forms = computed(() => [
 
 function takeOut(choice: string) {
   const [by, what] = choice.split(':')
-  beside.takenOut =
+  const takenOut: TakenOut =
     by === 'trend'
       ? { by, form: what as DetrendForm }
       : by === 'difference'
         ? { by, how: what as Difference }
         : { by: 'nothing' }
+  beside.rest = { ...beside.rest, takenOut }
+}
+
+const SCALES: readonly { value: LookScale['by']; title: string }[] = [
+  { value: 'as-is', title: 'the values as they are' },
+  { value: 'ln', title: 'the logarithm' },
+  { value: 'square-root', title: 'the square root' },
+  { value: 'power', title: 'the power' },
+]
+/** The power that is asked for first, and again when the scale comes back to one. */
+const power = ref(0.3)
+
+function lookOn(by: LookScale['by']) {
+  const scale = by === 'power' ? { by, power: power.value } : { by }
+  beside.rest = { ...beside.rest, scale }
+}
+function raiseTo(to: number) {
+  power.value = to
+  lookOn('power')
 }
 
 const spacing = computed(() => {
@@ -90,6 +115,24 @@ const problems = computed(() =>
         :items="forms"
         :model-value="chosen"
         @update:model-value="takeOut"
+      />
+    </span>
+    <span class="pair">
+      on the scale of
+      <v-select
+        aria-label="on the scale of"
+        :items="SCALES"
+        :model-value="beside.rest.scale.by"
+        @update:model-value="lookOn"
+      />
+      <NumberField
+        v-if="beside.rest.scale.by === 'power'"
+        :model-value="power"
+        label="power"
+        :least="LEAST_LOOK_POWER"
+        :most="MOST_LOOK_POWER"
+        :step="0.05"
+        @update:model-value="raiseTo"
       />
     </span>
   </p>

@@ -21,11 +21,7 @@ const ledger = useLedger()
 
 const FEWEST_LAGS = 24
 
-const rest = computed(() =>
-  ledger.inspected.find(
-    ({ beside }) => beside.kind === 'detrended' || beside.kind === 'differenced',
-  ),
-)
+const rest = computed(() => ledger.inspected.find(({ beside }) => beside.kind === 'rest'))
 const looked = computed<{ name: string; values: readonly Value[] }>(() =>
   rest.value && rest.value.problem === null
     ? {

@@ -1,10 +1,10 @@
+import { isWhole } from '~~/core/beside/rest'
 import { countPeriods } from '~~/core/calendar/labels'
 import { capitalized } from '~~/core/series/noun'
 import type { Column } from '~~/core/column/column'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Looked } from '~~/core/result'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import type { BesideChoices } from '../../beside/choices'
 import { stripUnit } from '../../view/strips/components'
 import { mainStrip, pointsOf, salesLayers } from '../../view/strips/salesLayers'
 import type { StripSources } from '../../view/strips/sources'
@@ -18,10 +18,11 @@ export const look: SeriesStage = {
   focus: ['value'],
   seesWhole: true,
   barHeight: 54,
-  beside: ({ rolling, takenOut }) => [
-    { kind: 'rolling-mean', order: rolling },
-    { kind: 'rolling-deviation', order: rolling },
-    ...restOf(takenOut),
+  beside: ({ rolling, rest }) => [
+    ...(isWhole(rest) ? [] : [{ kind: 'rest', of: rest } as const]),
+    ...(rest.takenOut.by === 'trend' ? [{ kind: 'taken-out', of: rest } as const] : []),
+    { kind: 'rolling-mean', order: rolling, of: rest },
+    { kind: 'rolling-deviation', order: rolling, of: rest },
   ],
   strips: lookStrips,
   line: (shown) => {
@@ -36,28 +37,21 @@ export const look: SeriesStage = {
   },
 }
 
-function restOf(takenOut: BesideChoices['takenOut']) {
-  switch (takenOut.by) {
-    case 'nothing':
-      return []
-    case 'trend':
-      return [{ kind: 'detrended', form: takenOut.form } as const]
-    case 'difference':
-      return [{ kind: 'differenced', how: takenOut.how } as const]
-  }
-}
-
 function lookStrips(shown: Looked, sources: StripSources): Strip[] {
   const { inspected, peaks, scale } = sources
-  const of = (kind: string) => inspected.find(({ beside }) => beside.kind === kind)?.column ?? null
-  const rest = of('detrended') ?? of('differenced')
-  const deviation = of('rolling-deviation')
   const drawn = (column: Column | null, label: string) =>
     column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
+  const of = (kind: string) => inspected.find(({ beside }) => beside.kind === kind)?.column ?? null
+  const rest = of('rest')
+  const takenOut = of('taken-out')
+  const mean = drawn(of('rolling-mean'), 'rolling mean')
+  const deviation = of('rolling-deviation')
   const strips = [
     mainStrip(capitalized(sources.noun), sources, [
       ...salesLayers(shown, sources),
-      ...drawn(of('rolling-mean'), 'rolling mean'),
+      // Only what is in the unit of the series has a place beside it.
+      ...(takenOut?.measure === 'level' ? drawn(takenOut, 'trend taken out') : []),
+      ...(rest ? [] : mean),
       ...(peaks ? turnLayers(shown, peaks) : []),
     ]),
   ]
@@ -66,10 +60,10 @@ function lookStrips(shown: Looked, sources: StripSources): Strip[] {
       id: 'rest',
       title: rest.label,
       share: 2.2,
-      unit: `${stripUnit(rest, scale)}; ${rest.means}`,
+      unit: [stripUnit(rest, scale), rest.means].filter((words) => words !== '').join('; '),
       baseline: rest.baseline,
       measure: rest.measure,
-      layers: drawn(rest, ''),
+      layers: [...drawn(rest, ''), ...mean],
     })
   }
   if (deviation) {
@@ -77,9 +71,9 @@ function lookStrips(shown: Looked, sources: StripSources): Strip[] {
       id: 'deviation',
       title: deviation.label,
       share: 1.4,
-      unit: scale.unit,
+      unit: stripUnit(deviation, scale),
       baseline: null,
-      measure: 'level',
+      measure: deviation.measure,
       layers: drawn(deviation, ''),
     })
   }
