@@ -110,16 +110,20 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   }
 }
 
-/** A method within a method: what it comes to, without limits. @throws Refusal as it does by itself */
-function memberFigures(
+/** A method within a method by itself: over the same span, as far ahead, without limits of its own. */
+export function memberAlone(
   { decompose, trend, forecast }: MemberMethod,
   { format, span, missing, forecast: { horizon } }: Method,
-  series: Series,
-): MemberFigures {
-  const document = {
+): MethodDocument {
+  return {
     ...{ format, span, missing, decompose, trend },
     forecast: { ...forecast, horizon, levels: [] },
   } as MethodDocument
+}
+
+/** What a method within a method comes to. @throws Refusal as it does by itself */
+function memberFigures(member: MemberMethod, around: Method, series: Series): MemberFigures {
+  const document = memberAlone(member, around)
   const { ahead, columns, estimated, inProportion, method } = calculate(series, document)
   return {
     name: methodName(method, series.calendar),

@@ -1,7 +1,7 @@
 import type { Figures } from '../calculate'
 import type { CheckDocument } from '../checkPlan'
 import { forecastWayOf } from '../forecast/ways'
-import { limitsFrom, widthsOfLevels, type PastErrors } from '../forecast/pastErrors'
+import { limitsFrom, widthsOfLevels, type PastError, type PastErrors } from '../forecast/pastErrors'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import { errorsAt, scaleOfErrors } from './coverage'
@@ -41,10 +41,16 @@ function fromPastErrors(figures: Figures, document: MethodDocument): Figures {
   const { tries } = roll(task)
   const scale = scaleOfErrors(tries, inProportion, ahead.forecast)
   const errors = Array.from({ length: horizon }, (_, i) =>
-    tries.flatMap((one) => errorsAt(one, i, scale)),
+    tries.flatMap((one) =>
+      errorsAt(one, i, scale).map((error): PastError => ({ origin: one.origin, error })),
+    ),
   )
-  const widths = widthsOfLevels(errors, levels, horizon)
-  const pastErrors: PastErrors = { scale, origins: tries.length, widths }
+  const widths = widthsOfLevels(
+    errors.map((own) => own.map(({ error }) => error)),
+    levels,
+    horizon,
+  )
+  const pastErrors: PastErrors = { scale, origins: tries.length, errors, widths }
   return {
     ...figures,
     ahead: {

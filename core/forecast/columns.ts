@@ -10,6 +10,21 @@ import type { CommonAhead } from './way'
 
 export type Side = 'lower' | 'upper'
 
+/** The row of a limit. */
+function limitName(side: Side, level: number): string {
+  return `${side}:${level}`
+}
+
+/**
+ * Which limit a row holds; null for any other row.
+ *
+ * @example limitNamed('upper:95') // { side: 'upper', level: 95 }
+ */
+export function limitNamed(column: string): { readonly side: Side; readonly level: number } | null {
+  const [, side, level] = /^(lower|upper):(.+)$/.exec(column) ?? []
+  return side === undefined ? null : { side: side as Side, level: Number(level) }
+}
+
 /** What a way says of its limits. */
 export interface LimitWords {
   readonly explains: string
@@ -71,7 +86,7 @@ export function limitColumns(
   return levels.flatMap((level) =>
     (['lower', 'upper'] as const).map((side) =>
       declare(run.unit, {
-        name: `${side}:${level}`,
+        name: limitName(side, level),
         label: `${level}% ${side}`,
         means: pastErrors ? 'limit from past errors' : 'prediction limit',
         explains,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tQuantile } from '../statistics/distributions'
-import { halfWidths, limitsFrom } from './pastErrors'
+import { errorsBehind, halfWidths, limitsFrom, widthsOfLevels } from './pastErrors'
 
 const upTo = (count: number) => Array.from({ length: count }, (_, i) => (i % 2 ? -1 : 1) * (i + 1))
 
@@ -54,4 +54,27 @@ it('limits are a factor to either side of a forecast where errors are shares', (
   expect(limitsFrom([100], 'shares', widths).lower[0]).toBeCloseTo(50, 12)
   expect(limitsFrom([100], 'shares', widths).upper[0]).toBeCloseTo(200, 12)
   expect(limitsFrom([1], 'amounts', widths).lower[0]).toBeCloseTo(1 - Math.log(2), 12)
+})
+
+describe('the errors behind a limit', () => {
+  const sizes = [upTo(9), [5, -5, 5, -5, 5], [9, 9, 9]]
+  const errors = sizes.map((own) => own.map((error, i) => ({ origin: 40 + i, error })))
+  const past = { errors, widths: widthsOfLevels(sizes, [80, 95], 3) }
+
+  it('are those of its horizon, the smallest first, up to the one that makes it', () => {
+    const behind = errorsBehind(past, 80, 1)!
+    expect(behind.horizon).toBe(1)
+    expect(behind.errors.map(({ error }) => Math.abs(error))).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9])
+    expect(behind.errors[0]!.origin).toBe(40)
+    expect(behind.origin).toEqual({ how: 'rank', rank: 8 })
+    expect(past.widths['80']![0]!.reach).toBe(8)
+  })
+
+  it('are those of another horizon or level where the limit is', () => {
+    expect(errorsBehind(past, 80, 2)!.horizon).toBe(1)
+    expect(errorsBehind(past, 80, 3)!.horizon).toBe(1)
+    expect(errorsBehind(past, 95, 1)!.origin.how).toBe('spread')
+    expect(errorsBehind(past, 80, 9)).toBeNull()
+    expect(errorsBehind(past, 50, 1)).toBeNull()
+  })
 })

@@ -25,12 +25,22 @@ export interface HalfWidth {
   readonly origin: WidthOrigin
 }
 
+/** How far off a forecast from an earlier origin was. */
+export interface PastError {
+  /** Time code of the last period that was known. */
+  readonly origin: number
+  /** ln y − ln ŷ where errors are shares, else y − ŷ. */
+  readonly error: number
+}
+
 /** What limits from past errors were made of. */
 export interface PastErrors {
   /** Whether errors are ln y − ln ŷ, or y − ŷ. */
   readonly scale: 'shares' | 'amounts'
   /** Origins that forecasts were made from. */
   readonly origins: number
+  /** One list a horizon, that of one period first, in the order of the origins. */
+  readonly errors: readonly (readonly PastError[])[]
   /** Keyed by level, one entry a horizon. */
   readonly widths: Readonly<Record<string, readonly HalfWidth[]>>
 }
@@ -117,6 +127,45 @@ export function widthsOfLevels(
     lower = { level, widths }
   }
   return byLevel
+}
+
+/** The errors that a half-width rests on, in the end. */
+export interface ErrorsBehind {
+  /** The horizon that they are of, which need not be the one that was asked for. */
+  readonly horizon: number
+  /** The smallest first, whatever their sign. */
+  readonly errors: readonly PastError[]
+  /** How the half-width is taken from them. */
+  readonly origin: WidthOrigin & { readonly how: 'rank' | 'spread' }
+}
+
+/**
+ * The errors behind the limits of a horizon: where those are of another horizon or level, the errors of that one.
+ *
+ * @param horizon from 1
+ * @returns null for a level or horizon that there are no limits of
+ */
+export function errorsBehind(
+  past: Pick<PastErrors, 'widths' | 'errors'>,
+  level: number,
+  horizon: number,
+): ErrorsBehind | null {
+  const origin = past.widths[level]?.[horizon - 1]?.origin
+  switch (origin?.how) {
+    case undefined:
+      return null
+    case 'level':
+      return errorsBehind(past, origin.level, horizon)
+    case 'before':
+    case 'grown':
+      return errorsBehind(past, level, origin.from)
+    case 'rank':
+    case 'spread': {
+      const own = [...(past.errors[horizon - 1] ?? [])]
+      own.sort((a, b) => Math.abs(a.error) - Math.abs(b.error))
+      return { horizon, errors: own, origin }
+    }
+  }
 }
 
 /** The last of the half-widths so far, which is the widest, and the horizon that it was made at. */

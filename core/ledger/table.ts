@@ -49,8 +49,8 @@ export function forecastTable(result: Result): FigureTable {
   const { levels } = method.forecast
   const { find } = ledgerOf(result)
   const plain = find('forecastDeseasonalized')
-  // What the season adds: the effect by a regression, else the index of the decomposition.
-  const season = find('seasonEffect') ?? find('index')
+  // What the season adds: the effect by a regression, the season of a smoothing, else the index of the decomposition.
+  const season = find('seasonEffect') ?? find('seasonState') ?? find('index')
   const inSeason = (...cells: readonly (string | Value)[]) => (plain && season ? cells : [])
   return {
     header: [
@@ -58,9 +58,7 @@ export function forecastTable(result: Result): FigureTable {
       't',
       ...inSeason(
         inBrackets(plain?.symbol ?? '', series.unit),
-        season?.name === 'index'
-          ? 'seasonal index'
-          : inBrackets(season?.symbol ?? '', season?.unit ?? ''),
+        season?.name === 'seasonEffect' ? inBrackets(season.symbol, season.unit) : 'seasonal index',
       ),
       inBrackets('forecast', series.unit),
       ...levels.flatMap((level) => [
@@ -81,8 +79,8 @@ export function forecastTable(result: Result): FigureTable {
   }
 }
 
-/** A heading with what is said of it in brackets; none around nothing. */
+/** A heading with what is said of it in brackets, each once; none around nothing. */
 export function inBrackets(heading: string, ...notes: readonly string[]): string {
-  const said = notes.filter((note) => note !== '')
+  const said = [...new Set(notes)].filter((note) => note !== '')
   return said.length === 0 ? heading : `${heading} (${said.join('; ')})`
 }

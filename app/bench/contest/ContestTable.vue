@@ -7,6 +7,8 @@ import type { ContestRow } from '~~/core/contest/contest'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
 import { useContest } from './contestStore'
+import ContestOrigin from './ContestOrigin.vue'
+import { useOpenedRow } from './openedStore'
 import OriginDots from './OriginDots.vue'
 
 /** A method with this many times the error of the nearest may lie off its picture. */
@@ -15,6 +17,7 @@ const FAR_BEHIND = 4
 /** How every method did, the nearest first, and what was refused. */
 const bench = useBench()
 const contest = useContest()
+const opened = useOpenedRow()
 
 const ranked = computed(() => contest.rows.filter(({ refused }) => refused === null))
 const refused = computed(() => contest.rows.filter((row) => row.refused !== null))
@@ -68,15 +71,19 @@ function tags(row: ContestRow): string[] {
         <th scope="col"><span class="visually-hidden">take</span></th>
       </tr>
     </thead>
-    <tbody>
-      <tr
-        v-for="(row, i) in ranked"
-        :key="row.name"
-        :class="{ best: contest.isDone && row === proposed }"
-      >
+    <tbody v-for="(row, i) in ranked" :key="row.name">
+      <tr :class="{ best: contest.isDone && row === proposed }">
         <td class="number">{{ i + 1 }}</td>
         <th scope="row">
-          {{ row.name }}
+          <v-btn
+            variant="plain"
+            class="name"
+            :aria-expanded="opened.row?.name === row.name"
+            data-tip="Its forecasts, origin by origin"
+            @click="opened.toggle(row)"
+          >
+            {{ row.name }}
+          </v-btn>
           <span v-for="tag in tags(row)" :key="tag" class="tag">{{ tag }}</span>
         </th>
         <td class="number">{{ off(row) }}</td>
@@ -104,6 +111,12 @@ function tags(row: ContestRow): string[] {
           </v-btn>
         </td>
       </tr>
+      <tr v-if="opened.row?.name === row.name" class="opened">
+        <td />
+        <td :colspan="8 + levels.length"><ContestOrigin /></td>
+      </tr>
+    </tbody>
+    <tbody v-if="refused.length > 0">
       <tr v-for="row in refused" :key="row.name" class="refused">
         <td class="number">–</td>
         <th scope="row">{{ row.name }}</th>
@@ -142,6 +155,14 @@ th.number {
 
 tbody tr {
   border-top: 1px solid var(--rule);
+}
+
+.name {
+  padding: 0;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  white-space: normal;
 }
 
 .dots {

@@ -16,12 +16,14 @@ import { adjustedValues } from '~~/core/series/adjusted'
 import type { KeptContest } from '~~/shared/api/studies'
 import { usePins } from '../compare/pinStore'
 import { useBench } from '../study/benchStore'
+import { useOpenedRow } from './openedStore'
 
 /** A contest of methods over the series on the Bench: who takes part, how far it has come, how it came out. */
 export const useContest = defineStore('contest', () => {
   const bench = useBench()
   const pins = usePins()
   const notices = useNotices()
+  const opened = useOpenedRow()
 
   const isOpen = ref(false)
   const state = ref<'none' | 'running' | 'done' | 'stopped' | 'refused' | 'failed'>('none')
@@ -110,6 +112,7 @@ export const useContest = defineStore('contest', () => {
 
   /** Holds the contest among those who take part. */
   function hold(): void {
+    opened.close()
     contest.value = progress.value = null
     because.value = heldOver.value = ''
     isStale.value = false
@@ -219,6 +222,7 @@ export const useContest = defineStore('contest', () => {
   }
 
   function reset(): void {
+    opened.close()
     worker.stop()
     isOpen.value = isStale.value = false
     state.value = 'none'

@@ -1,4 +1,5 @@
 import { later } from '~/shell/later'
+import { memberNamed } from '~~/core/forecast/combination/columns'
 import type { ForecastName } from '~~/core/forecast/ways'
 import type { Panel } from '../stages/panel'
 
@@ -26,6 +27,13 @@ export const WAY_PANELS: Readonly<Partial<Record<ForecastName, readonly Panel[]>
       component: later(() => import('./regression/InfluentialPeriods.vue')),
       shows: ({ stage }, { regression }) =>
         stage === 'trend' && (regression?.influence.length ?? 0) > 0,
+    },
+  ],
+  combination: [
+    {
+      needs: 'result',
+      component: later(() => import('./combination/MemberWorking.vue')),
+      shows: ({ column }) => column !== undefined && memberNamed(column) !== null,
     },
   ],
   smoothing: [

@@ -1,19 +1,6 @@
-import { z } from 'zod'
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { figure } from '../../words/figure'
-
-/** More seasons than any calendar has. */
-const MOST_SEASONS = 1000
-
-/** Indices from elsewhere, and where that is. */
-export const givenOption = z
-  .strictObject({
-    given: z.array(z.number()).min(2).max(MOST_SEASONS).readonly(),
-    source: z.string().trim().min(1).max(200),
-  })
-  .readonly()
-  .optional()
 
 /** Indices of a season that are taken from elsewhere: of a group of products, or of an older study. */
 export interface GivenIndices {

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { excludeOption, modelOption, type Exclusion, type Facts } from '../commonOptions'
-import { givenOption, requireUsableGiven, type GivenIndices } from './given'
+import { requireUsableGiven, type GivenIndices } from './given'
 
 /** The three ways to find what the season departs from. */
 export const AVERAGES_WAYS = [
@@ -15,6 +15,18 @@ export type AveragesName = (typeof AVERAGES_WAYS)[number]
 /** How one season's values over the years become one index. */
 export const INDEX_AVERAGES = ['mean', 'median', 'trimmed-mean'] as const
 export type IndexAverage = (typeof INDEX_AVERAGES)[number]
+
+/** More seasons than any calendar has. */
+const MOST_SEASONS = 1000
+
+/** Indices from elsewhere, and where that is. */
+const givenOption = z
+  .strictObject({
+    given: z.array(z.number()).min(2).max(MOST_SEASONS).readonly(),
+    source: z.string().trim().min(1).max(200),
+  })
+  .readonly()
+  .optional()
 
 /** Decomposition by averages, as a person or a script writes it. */
 export const averagesDocument = z.strictObject({

@@ -69,6 +69,16 @@ export function memberName(i: number): string {
   return `member:${i + 1}`
 }
 
+/**
+ * Which member a row is of, the first 0; null for any other row.
+ *
+ * @example memberNamed('member:2') // 1
+ */
+export function memberNamed(column: string): number | null {
+  const [, place] = /^member:(\d+)$/.exec(column) ?? []
+  return place === undefined ? null : Number(place) - 1
+}
+
 /** Words that a row has room for. */
 function shortened(name: string): string {
   return name.length > MOST ? `${name.slice(0, MOST - 1)}…` : name

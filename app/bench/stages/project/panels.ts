@@ -1,9 +1,16 @@
 import { later } from '~/shell/later'
+import { limitNamed } from '~~/core/forecast/columns'
 import { useBeside } from '../../beside/besideStore'
 import type { Parts } from '../panel'
 
 export const project: Parts = {
   panels: [
+    {
+      needs: 'result',
+      component: later(() => import('./PastErrorList.vue')),
+      shows: ({ column }, { forecast }) =>
+        forecast.pastErrors !== undefined && column !== undefined && limitNamed(column) !== null,
+    },
     {
       needs: 'result',
       component: later(() => import('./CameAfter.vue')),

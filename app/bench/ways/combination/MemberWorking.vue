@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { analyseApart } from '~/workers/analyseInWorker'
+import { inReadersFigures } from '~/figures/format'
+import { memberAlone } from '~~/core/calculate'
+import { memberNamed } from '~~/core/forecast/combination/columns'
+import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
+import type { Result } from '~~/core/result'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../../view/ledgerStore'
+import { useSelection } from '../../view/selectionStore'
+import CellTrail from './CellTrail.vue'
+
+/** A method of a combination by itself: what it is, and how its figure at the selected period came about. */
+const props = defineProps<{ result: Result }>()
+const bench = useBench()
+const ledger = useLedger()
+const selection = useSelection()
+
+const place = computed(() => memberNamed(selection.selected!.column)!)
+const alone = computed(() => {
+  const { method } = props.result
+  const member = 'of' in method.forecast ? method.forecast.of[place.value] : undefined
+  return member ? memberAlone(member, method) : null
+})
+const own = shallowRef<Result | null>(null)
+const failed = shallowRef('')
+// Calculated beside the page, and only when it is looked at: a member can be a choice of many forms.
+watch(
+  alone,
+  async (document) => {
+    own.value = null
+    failed.value = ''
+    if (!document) return
+    try {
+      const outcome = await analyseApart(bench.series!, document)
+      if (document !== alone.value) return
+      if (outcome.kind === 'result') own.value = outcome.result
+      else failed.value = outcome.because
+    } catch (error) {
+      if (document === alone.value) failed.value = (error as Error).message
+    }
+  },
+  { immediate: true },
+)
+/** What it does, without what is the combination's. */
+const sentence = computed(() =>
+  own.value ? inReadersFigures(sentenceText(methodSentence(own.value.method, bench.series!))) : '',
+)
+const start = computed(() => {
+  const { t } = selection.selected!
+  return { column: t > ledger.lastActual ? 'forecast' : 'fitted', t }
+})
+</script>
+
+<template>
+  <section class="working-part">
+    <h3>How method {{ place + 1 }} got there</h3>
+    <p v-if="failed" class="refused" role="alert">{{ inReadersFigures(failed) }}</p>
+    <p v-else-if="!own" class="muted small">Calculating…</p>
+    <template v-else>
+      <p class="small">{{ sentence }}</p>
+      <CellTrail :result="own" :start="start" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.refused {
+  color: var(--danger);
+}
+</style>
