@@ -109,6 +109,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly extendsTrend: boolean
   /** Whether it fits the trend itself, so that the trend must have columns of time. */
   readonly fitsTrend: boolean
+  /** Whether it follows a level and slope of its own, so that the trend of the decomposition says nothing of it. */
+  readonly hasOwnTrend: boolean
   /** Whether it takes long enough to be done beside the page. */
   readonly heavy: boolean
   /** What its limits can be made of, the default first. */

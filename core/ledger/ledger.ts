@@ -97,6 +97,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
       design,
       ahead: forecastWay.extendsTrend ? trendAhead(result, design) : null,
       hasCycle: !trendIsLine,
+      stages: forecastWay.hasOwnTrend ? [] : ['trend'],
     }),
     ...forecastWay.columns(run, {
       options: method.forecast,

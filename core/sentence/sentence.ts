@@ -19,6 +19,19 @@ import { exclusionPieces, missingPieces, spanWord } from './values'
  *   *12 months* *by decomposition*, with *80% and 95%* limits *of the model*.
  */
 export function methodSentence(method: Method, series: Series): Piece[] {
+  const { forecast } = method
+  return [
+    ...sentenceWithoutLimits(method, series),
+    ', with ',
+    levelsWord(forecast.levels),
+    ' limits ',
+    limitsWord(forecast),
+    '.',
+  ]
+}
+
+/** The same up to the forecast itself, of a method whose limits are those of another around it. */
+export function sentenceWithoutLimits(method: Method, series: Series): Piece[] {
   const { decompose, forecast } = method
   const { calendar } = series
   const way = wayOf(decompose.by)
@@ -37,16 +50,11 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     horizonWord(forecast.horizon, calendar),
     ' ',
     ...forecastPieces(method, calendar),
-    ', with ',
-    levelsWord(forecast.levels),
-    ' limits ',
-    limitsWord(forecast),
-    '.',
   ]
 }
 
 /** Whether the forecast makes anything of the trend: a word that changes nothing has no place in the sentence. */
-function usesTrend({ forecast }: Method): boolean {
+export function usesTrend({ forecast }: Method): boolean {
   const { extendsTrend, fitsTrend } = forecastWayOf(forecast.by)
   return extendsTrend || fitsTrend
 }

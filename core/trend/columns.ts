@@ -9,6 +9,7 @@ import {
 import { powersOfTime, type DesignColumn } from '../regression/design'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
+import type { Stage } from '../stage'
 import { TREND_FORMS } from './forms'
 import type { FittedTrendReport, SmoothedTrendReport, TrendFit } from './report'
 
@@ -27,22 +28,24 @@ export interface TrendColumns {
   readonly ahead: readonly number[] | null
   /** A trend-cycle that is itself a line has no cycle to show against one. */
   readonly hasCycle: boolean
+  /** Where its rows are shown; with all steps alone under a forecast that follows a level of its own. */
+  readonly stages: readonly Stage[]
 }
 
 /** The trend, what it was made of where it was smoothed, and the cycle that the trend-cycle makes around it. */
 export function trendColumns(run: Run, parts: TrendColumns): Column[] {
-  const { fit, hasCycle } = parts
-  const cycle = hasCycle ? [cycleColumn(run)] : []
+  const { fit, hasCycle, stages } = parts
+  const cycle = hasCycle ? [cycleColumn(run, stages)] : []
   if (fit.form !== 'smoothed')
     return [trendColumn(run, parts, lineArithmetic(run, fit, parts.design)), ...cycle]
   const cells = smoothedCells(run, fit)
   const arithmetic = (t: number) => (t > run.lastT ? cells.reached(t) : cells.before(t))
-  return [...stateColumns(run, fit), trendColumn(run, parts, arithmetic), ...cycle]
+  return [...stateColumns(run, fit, stages), trendColumn(run, parts, arithmetic), ...cycle]
 }
 
 function trendColumn(
   run: Run,
-  { fit, ahead }: TrendColumns,
+  { fit, ahead, stages }: TrendColumns,
   arithmetic: (t: number) => Expression,
 ): Column {
   const form = TREND_FORMS[fit.form]
@@ -55,7 +58,7 @@ function trendColumn(
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',
-    stages: ahead ? ['trend', 'project'] : ['trend'],
+    stages: ahead ? [...stages, 'project'] : stages,
     actual: run.columns.trend,
     ahead,
     arithmetic,
@@ -67,7 +70,7 @@ const MEANS: Readonly<Partial<Record<TrendFit['form'], string>>> = {
   smoothed: 'level and slope before',
 }
 
-function cycleColumn(run: Run): Column {
+function cycleColumn(run: Run, stages: readonly Stage[]): Column {
   const { columns, unit, model } = run
   return declare(unit, {
     name: 'cycle',
@@ -76,7 +79,7 @@ function cycleColumn(run: Run): Column {
     measure: model.measure,
     component: 'trendCycle',
     mark: 'line-thick',
-    stages: ['trend'],
+    stages,
     actual: columns.trendCycle.map((value, i): Value => {
       const level = columns.trend[i]!
       // A share of a trend that is not above 0 has no meaning.
@@ -102,15 +105,12 @@ function smoothedCells(run: Run, { smoothing, from }: SmoothedTrendReport): Smoo
 }
 
 /** Level and slope at the end of every period: what the trend of the next is made of. */
-function stateColumns(run: Run, report: SmoothedTrendReport): Column[] {
+function stateColumns(run: Run, report: SmoothedTrendReport, stages: readonly Stage[]): Column[] {
   const { states, smoothing, from } = report
   const cells = smoothedCells(run, report)
   const inSpan = (own: readonly number[]) =>
     run.columns.t.map((t): Value => (t < from ? null : own[t - from]!))
-  const common = {
-    stages: ['trend'],
-    whyUndefined: notFitted(run),
-  } as const
+  const common = { stages, whyUndefined: notFitted(run) }
   return [
     declare(run.unit, {
       ...common,

@@ -11,7 +11,7 @@ import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
 import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
-import { forecastWords, sentenceText } from '~~/core/sentence/sentence'
+import { forecastWords, sentenceText, usesTrend } from '~~/core/sentence/sentence'
 import { missingWords } from '~~/core/sentence/values'
 
 /** A method and its result, beside others. */
@@ -126,7 +126,7 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
     ],
     ['missing values', missingWords(missing)],
     ['span', `${label(span.from)} to ${label(span.to)}`],
-    ['trend', trendWords(trend, calendar)],
+    ['trend', usesTrend(result.method) ? trendWords(trend, calendar) : 'not used by the forecast'],
     [
       'forecast',
       `${countPeriods(forecast.horizon, calendar)} ${forecastWords(result.method, calendar)}`,

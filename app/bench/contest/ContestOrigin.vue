@@ -118,6 +118,12 @@ p {
   margin: 0 0 6px;
 }
 
+.line {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+
 .refused {
   color: var(--danger);
 }

@@ -159,6 +159,7 @@ tbody tr {
 
 .name {
   padding: 0;
+  border: 0;
   color: inherit;
   font: inherit;
   text-align: left;

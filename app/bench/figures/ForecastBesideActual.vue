@@ -48,7 +48,8 @@ const summary = computed(() => {
 })
 /** `; 11 of 12 within the 95% limits`. */
 const within = computed(() => {
-  if (!props.limits) return ''
+  // A combination has no limits of a model: each of its is undefined.
+  if (!props.limits || props.limits.lower.every((value) => value === null)) return ''
   const came = rows.value.filter(({ came: one }) => one !== null)
   const inside = came.filter(({ isOutside }) => !isOutside).length
   const whose = props.limitsOf ? ` ${props.limitsOf}` : ''

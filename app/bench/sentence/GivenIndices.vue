@@ -81,12 +81,15 @@ function textOf(figure: number | undefined): string {
         Indices, {{ seasonLabel(1, calendar) }} first
         <v-textarea v-model="text" rows="12" maxlength="20000" />
       </label>
-      <ol class="read" aria-label="As they are read">
-        <li v-for="(line, i) in lines" :key="i">
-          <span class="muted">{{ line.label }}</span>
-          <span class="number">{{ textOf(line.figure) }}</span>
-        </li>
-      </ol>
+      <div>
+        As they are read
+        <ol class="read" aria-label="As they are read">
+          <li v-for="(line, i) in lines" :key="i">
+            <span class="muted">{{ line.label }}</span>
+            <span class="number">{{ textOf(line.figure) }}</span>
+          </li>
+        </ol>
+      </div>
     </div>
     <v-btn
       v-if="bench.result && bench.result.seasons.length > 0"
@@ -129,7 +132,7 @@ p {
 .read {
   max-height: 252px;
   margin: 0;
-  padding: 0;
+  padding: 7px 0;
   overflow-y: auto;
   list-style: none;
 }
@@ -139,7 +142,7 @@ p {
   justify-content: space-between;
   gap: 8px;
   font-size: 12px;
-  line-height: 20px;
+  line-height: 19.5px;
 }
 
 .number {

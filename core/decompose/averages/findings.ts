@@ -31,7 +31,7 @@ function indicesGiven({ given, source }: GivenIndices): Finding {
     code: 'indices-given',
     severity: 'note',
     stage: 'season',
-    text: `The ${given.length} indices are given (${source}), not formed from this series: they have no standard error, and limits of a forecast by them know nothing of how far they may be off.`,
+    text: `The ${given.length} indices are given (${source}), not formed from this series: they have no standard error, and limits of a forecast by them know nothing of how far they may be off. The check takes them as known at every origin.`,
     period: null,
     figure: given.length,
   }

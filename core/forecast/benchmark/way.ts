@@ -22,6 +22,7 @@ export const benchmark = {
   },
   extendsTrend: false,
   fitsTrend: false,
+  hasOwnTrend: false,
   heavy: false,
   isBenchmark: true,
   limits: LIMIT_KINDS,

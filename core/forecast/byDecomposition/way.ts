@@ -21,6 +21,7 @@ export const byDecomposition = {
   },
   extendsTrend: true,
   fitsTrend: false,
+  hasOwnTrend: false,
   heavy: false,
   isBenchmark: false,
   limits: LIMIT_KINDS,

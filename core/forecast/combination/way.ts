@@ -21,6 +21,7 @@ export const combination = {
   },
   extendsTrend: false,
   fitsTrend: false,
+  hasOwnTrend: false,
   heavy: true,
   isBenchmark: false,
   limits: ['past-errors'],

@@ -23,6 +23,7 @@ export const regression = {
   },
   extendsTrend: false,
   fitsTrend: true,
+  hasOwnTrend: false,
   heavy: false,
   isBenchmark: false,
   limits: LIMIT_KINDS,

@@ -22,6 +22,7 @@ export const smoothing = {
   },
   extendsTrend: false,
   fitsTrend: false,
+  hasOwnTrend: true,
   heavy: true,
   isBenchmark: false,
   limits: LIMIT_KINDS,

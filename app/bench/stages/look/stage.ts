@@ -17,7 +17,7 @@ export const look: SeriesStage = {
   label: 'Look',
   focus: ['value'],
   seesWhole: true,
-  barHeight: 54,
+  barHeight: 84,
   beside: ({ rolling, rest }) => [
     ...(isWhole(rest) ? [] : [{ kind: 'rest', of: rest } as const]),
     ...(rest.takenOut.by === 'trend' ? [{ kind: 'taken-out', of: rest } as const] : []),
@@ -63,7 +63,7 @@ function lookStrips(shown: Looked, sources: StripSources): Strip[] {
       unit: [stripUnit(rest, scale), rest.means].filter((words) => words !== '').join('; '),
       baseline: rest.baseline,
       measure: rest.measure,
-      layers: [...drawn(rest, ''), ...mean],
+      layers: [...drawn(rest, 'what is left'), ...mean],
     })
   }
   if (deviation) {

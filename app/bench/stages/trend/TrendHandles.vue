@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatPeriod, periodAt, timeCodeOfCode } from '~~/core/calendar/period'
+import { forecastWayOf } from '~~/core/forecast/ways'
 import { breakChange } from '~~/core/trend/formChange'
 import { useBench } from '../../study/benchStore'
 import AxisHandle from '../../view/axis/AxisHandle.vue'
@@ -19,6 +20,10 @@ const bench = useBench()
 const ledger = useLedger()
 const time = useWindow()
 const axis = computed<TimeAxis>(() => time.axis)
+/** A forecast with a level of its own has no use for them. */
+const isShown = computed(
+  () => bench.result !== null && !forecastWayOf(bench.result.method.forecast.by).hasOwnTrend,
+)
 /** A trend of fewer periods is none. */
 const FEWEST = 4
 
@@ -83,7 +88,7 @@ const handles = computed(() => {
 
 <template>
   <div
-    v-if="bench.result"
+    v-if="isShown"
     class="handles"
     :style="{
       top: `${top}px`,

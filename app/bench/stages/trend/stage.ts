@@ -16,7 +16,7 @@ import type { ResultStage } from '../stage'
 export const trend: ResultStage = {
   needs: 'result',
   label: 'Trend',
-  focus: ['trend'],
+  focus: ['smoothedLevel', 'trend'],
   seesWhole: true,
   barHeight: 0,
   beside: () => [],
@@ -24,15 +24,23 @@ export const trend: ResultStage = {
     const parts = componentsOf(result, sources)
     const sales = salesLayers(result, sources)
     const { regression } = result
-    const { extendsTrend } = forecastWayOf(result.method.forecast.by)
+    const { extendsTrend, hasOwnTrend } = forecastWayOf(result.method.forecast.by)
+    const title = hasOwnTrend
+      ? 'Level, decomposition'
+      : extendsTrend
+        ? 'Trend'
+        : 'Trend, decomposition'
+    const line = parts.trend.map((one) => ({ ...one, notes: notesOf(result) }))
+    const beside = hasOwnTrend ? [] : parts.cycle
     return [
-      mainStrip(extendsTrend ? 'Trend' : 'Trend, decomposition', sources, [
+      mainStrip(title, sources, [
         ...parts.pinned.trendCycle,
         ...(parts.deseasonalized.length > 0 ? parts.deseasonalized : sales),
-        ...parts.trend.map((one) => ({ ...one, notes: notesOf(result) })),
+        // A forecast with a level of its own makes nothing of the line.
+        ...(hasOwnTrend ? [] : line),
         ...parts.trendCycle,
       ]),
-      ...(regression ? regressionStrips(result, sources) : parts.cycle),
+      ...(regression ? regressionStrips(result, sources) : beside),
       ...('weights' in result.forecast ? smoothingStrip(result, sources) : []),
       ...parts.states,
     ]

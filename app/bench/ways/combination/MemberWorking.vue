@@ -4,7 +4,7 @@ import { analyseApart } from '~/workers/analyseInWorker'
 import { inReadersFigures } from '~/figures/format'
 import { memberAlone } from '~~/core/calculate'
 import { memberNamed } from '~~/core/forecast/combination/columns'
-import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
+import { sentenceText, sentenceWithoutLimits } from '~~/core/sentence/sentence'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
@@ -45,7 +45,9 @@ watch(
 )
 /** What it does, without what is the combination's. */
 const sentence = computed(() =>
-  own.value ? inReadersFigures(sentenceText(methodSentence(own.value.method, bench.series!))) : '',
+  own.value
+    ? inReadersFigures(`${sentenceText(sentenceWithoutLimits(own.value.method, bench.series!))}.`)
+    : '',
 )
 const start = computed(() => {
   const { t } = selection.selected!
