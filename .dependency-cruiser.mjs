@@ -4,7 +4,7 @@
  */
 const CORE_LAYERS = [
   ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside'],
-  ['begin.ts'],
+  ['begin.ts', 'offers.ts'],
   ['sentence'],
   ['ledger'],
   ['result.ts'],

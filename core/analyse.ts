@@ -9,6 +9,8 @@ import type { Hear } from './forecast/way'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
 import { changed, type MethodDocument } from './method'
+import { asTried, mends, taken, withOffers, type Run, type Standing } from './offers'
+import { orNull } from './refusal'
 import { RESULT_FORMAT, type Result } from './result'
 import type { Series } from './series/series'
 
@@ -19,13 +21,39 @@ import type { Series } from './series/series'
  * @param document the method; what it leaves out takes its default
  * @param hear is told how far a long choice has come
  *
- * A check is made where the document asks for one.
+ * A check is made where the document asks for one; every offer is then tried, and made only where it mends.
  *
  * @returns every column of the calculation over the analysed span, the indices, the trend report,
  *   the forecast with its limits, error figures and findings
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
 export function analyse(series: Series, document: MethodDocument, hear?: Hear): Result {
+  const result = run(series, document, hear)
+  return document.check ? withTriedOffers(result, { series, document }) : result
+}
+
+/** Makes only those offers that mend, which a check can tell. */
+function withTriedOffers(result: Result, own: Run): Result {
+  const document = asTried(own.document)
+  const before =
+    document === own.document ? standingOf(result) : standingAfter({ ...own, document })
+  if (!before) return result
+  const findings = withOffers(result.findings, (finding, action) =>
+    mends(finding, action, before, standingAfter(taken({ ...own, document }, action))),
+  )
+  return { ...result, findings }
+}
+
+function standingAfter({ series, document }: Run): Standing | null {
+  const result = orNull(() => run(series, document))
+  return result && standingOf(result)
+}
+
+function standingOf({ findings, check }: Result): Standing {
+  return { findings, off: check?.verdict?.method ?? null }
+}
+
+function run(series: Series, document: MethodDocument, hear?: Hear): Result {
   const figures = withPastErrors(calculate(series, document, hear), document)
   const checked = document.check ? check(series, document) : null
   return resultOf(figures, examine(figures), checked)

@@ -1,8 +1,10 @@
-import { concludeCheck } from '~~/core/check/check'
+import { analyse } from '~~/core/analyse'
+import { concludeCheck, type Checked } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
 import { concludeContest, contestPlan, enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
-import { Refusal } from '~~/core/refusal'
+import { asTried, mends, offerName, offersIn, taken, type Run, type Standing } from '~~/core/offers'
+import { orNull, Refusal } from '~~/core/refusal'
 import type { TriesAnswer, TriesRequest } from './messages'
 
 /** The request that is wanted; what another has overtaken is given up between two tries. */
@@ -32,10 +34,50 @@ async function answer(request: Exclude<TriesRequest, { kind: 'stop' }>): Promise
 
 async function answerCheck({ id, series, document }: TriesRequest & { kind: 'check' }) {
   const task = checkTask(series, document)
-  if (!task) return post({ id, kind: 'checked', checked: null })
-  const pace = paceOf(id, (done) => post({ id, kind: 'progress', done, of: task.origins.length }))
-  const rolled = await rollAtPace(task, pace)
-  post({ id, kind: 'checked', checked: concludeCheck(task, rolled) })
+  let checked: Checked | null = null
+  if (task) {
+    const pace = paceOf(id, (done) => post({ id, kind: 'progress', done, of: task.origins.length }))
+    checked = concludeCheck(task, await rollAtPace(task, pace))
+  }
+  post({ id, kind: 'checked', checked })
+  await tryOffers(id, { series, document }, checked)
+}
+
+/** Takes every offer to see whether it mends, and says those that do. */
+async function tryOffers(id: number, { series, document }: Run, checked: Checked | null) {
+  const own = { series, document: asTried(document) }
+  const pace = paceOf(id, () => {})
+  const isSame = JSON.stringify(own.document.check) === JSON.stringify(document.check ?? {})
+  const before = await standingOf(own, pace, isSame ? checked : undefined)
+  if (!before) return
+  for (const { finding, action } of offersIn(before.findings)) {
+    const after = await standingOf(taken(own, action), pace)
+    if (mends(finding, action, before, after)) {
+      post({ id, kind: 'offer', name: offerName(finding, action) })
+    }
+  }
+}
+
+/**
+ * What is said of a run, and how far off it is.
+ *
+ * @param known its check, where it has been made; null where the series is too short for one
+ * @returns null where it is refused
+ */
+async function standingOf(
+  { series, document }: Run,
+  pace: (done: number) => Promise<void>,
+  known?: Checked | null,
+): Promise<Standing | null> {
+  await pace(0)
+  const result = orNull(() => analyse(series, { ...document, check: undefined }))
+  if (!result) return null
+  const task = known === undefined ? orNull(() => checkTask(series, document)) : null
+  const checked = task ? concludeCheck(task, await rollAtPace(task, pace)) : (known ?? null)
+  return {
+    findings: [...result.findings, ...(checked?.findings ?? [])],
+    off: checked?.verdict?.method ?? null,
+  }
 }
 
 async function answerContest(request: TriesRequest & { kind: 'contest' }) {

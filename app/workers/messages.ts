@@ -37,6 +37,8 @@ export type TriesAnswer = { readonly id: number } & (
   | { readonly kind: 'progress'; readonly done: number; readonly of: number }
   /** null for a series that is too short to be checked. */
   | { readonly kind: 'checked'; readonly checked: Checked | null }
+  /** The name of an offer that mends, once it is tried; after the check itself. */
+  | { readonly kind: 'offer'; readonly name: string }
   /** Of the methods that are done so far; the last is of all. */
   | { readonly kind: 'contest'; readonly contest: Contest; readonly isLast: boolean }
   | { readonly kind: 'refused'; readonly because: string }

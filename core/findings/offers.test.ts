@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import { KINDS, makeKind } from '../../advice/kinds'
 import { clicksOf } from '../../advice/offers'
 import { analyse } from '../analyse'
 import { begin } from '../begin'
 import { calendarOf } from '../calendar/calendar'
+import type { Finding } from '../finding'
 import { changed, type MethodDocument } from '../method'
+import { mends } from '../offers'
 import type { Series } from '../series/series'
 import { DOCUMENT_CASES, seriesOfCase } from '../../reference/documents/cases'
 
@@ -53,14 +56,41 @@ describe('a step of figures that are per cent', () => {
 })
 
 describe('what is offered', () => {
-  it.each([...demo])(
-    '%s: every click does what it says, and brings no new caution',
+  const FORMAT = { format: 'elvant-method/1' } as const
+  const made = (['walk', 'turn', 'step', 'likeLine'] as const).map((kind, i) => {
+    const series = makeKind(KINDS[kind], { length: 84, seed: 7 * i, season: 0.3 })
+    // Less than half of what it should be: something to replace.
+    return [`${kind}, 84 months`, { ...series, values: series.values.with(20, 400) }] as const
+  })
+
+  it.each([...demo, ...made])(
+    '%s: every click does what it says, brings no new caution and no worse check',
     (_, series) => {
-      for (const method of [{ format: 'elvant-method/1' } as const, begin(series).method]) {
-        for (const { code, label, stays, brings } of clicksOf(series, method)) {
-          expect({ code, label, stays, brings }).toEqual({ code, label, stays: false, brings: [] })
+      for (const method of [FORMAT, begin(series).method]) {
+        for (const { stays, brings, worsens, ...click } of clicksOf(series, method)) {
+          expect({ ...click, stays, brings, worsens }).toEqual({
+            ...{ ...click, stays: false, brings: [], worsens: false },
+          })
         }
       }
     },
   )
+
+  it('is not made where it would not mend: a refusal, a new caution, a worse check', () => {
+    const caution = (code: string): Finding => ({
+      ...{ code, severity: 'caution', stage: 'look', text: '', period: null, figure: null },
+    })
+    const off = (by: number) => ({ by, in: 'percent' }) as const
+    const before = { findings: [caution('gap')], off: off(10) }
+    const after = (codes: readonly string[], by: number) =>
+      mends(caution('gap'), { label: 'Fill it', change: {} }, before, {
+        findings: codes.map(caution),
+        off: off(by),
+      })
+    expect(mends(caution('gap'), { label: 'Fill it', change: {} }, before, null)).toBe(false)
+    expect(after([], 10.9)).toBe(true)
+    expect(after([], 11.1)).toBe(false)
+    expect(after(['gap'], 10)).toBe(false)
+    expect(after(['step'], 10)).toBe(false)
+  })
 })

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Action, Finding } from '~~/core/finding'
+import { useCheck } from '../stages/check/checkStore'
 import { useBench } from '../study/benchStore'
 import { useSelection } from '../view/selectionStore'
 import { useLedger } from '../view/ledgerStore'
@@ -10,6 +11,7 @@ const props = defineProps<{ findings: readonly Finding[] }>()
 const bench = useBench()
 const selection = useSelection()
 const ledger = useLedger()
+const check = useCheck()
 
 /** What needs care comes first. */
 const ordered = computed(() =>
@@ -17,6 +19,11 @@ const ordered = computed(() =>
     (a, b) => Number(b.severity === 'caution') - Number(a.severity === 'caution'),
   ),
 )
+
+/** What mends: an offer is made once it has been tried. */
+function offersOf(finding: Finding): Action[] {
+  return (finding.actions ?? []).filter((action) => check.isOffered(finding, action))
+}
 
 /** Does what is proposed; undo takes it back. */
 function act(action: Action) {
@@ -46,7 +53,7 @@ function goTo({ period }: Finding) {
           show
         </v-btn>
         <v-btn
-          v-for="action in finding.actions ?? []"
+          v-for="action in offersOf(finding)"
           :key="action.label"
           variant="plain"
           class="go"

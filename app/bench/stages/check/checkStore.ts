@@ -5,6 +5,8 @@ import { TriesWorker } from '~/workers/triesInWorker'
 import { shortVerdict, verdictLine } from '~~/core/check/words'
 import type { Checked } from '~~/core/check/check'
 import type { Try } from '~~/core/check/rolling'
+import type { Action, Finding } from '~~/core/finding'
+import { offerName } from '~~/core/offers'
 import { useBench } from '../../study/benchStore'
 
 /** The check waits until the change that asks for it is on the screen: on a machine with few processors it would hold that up. */
@@ -21,6 +23,9 @@ export const useCheck = defineStore('check', () => {
   const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
   const worker = new TriesWorker(hear, (message) => end('failed', message))
 
+  /** Names of the offers that were tried and mend: the others are not made. */
+  const mending = shallowRef<ReadonlySet<string>>(new Set())
+
   /** Time code of the origin that is looked at; null for the last with a whole horizon behind it. */
   const chosen = ref<number | null>(null)
   /** The period under the pointer, whose origin is looked at for as long as it is there. */
@@ -34,6 +39,7 @@ export const useCheck = defineStore('check', () => {
 
   function run(): void {
     checked.value = progress.value = null
+    mending.value = new Set()
     because.value = ''
     clearTimeout(waiting)
     worker.stop()
@@ -55,9 +61,18 @@ export const useCheck = defineStore('check', () => {
         checked.value = answer.checked
         state.value = answer.checked ? 'done' : 'too-short'
         return
+      case 'offer':
+        mending.value = new Set([...mending.value, answer.name])
+        return
       case 'refused':
         end('refused', answer.because)
     }
+  }
+
+  /** Whether an offer is made: one that is tried and mends, or any where nothing can be tried. */
+  function isOffered(finding: Finding, action: Action): boolean {
+    const cannotTell = ['none', 'refused', 'failed'].includes(state.value)
+    return cannotTell || mending.value.has(offerName(finding, action))
   }
 
   function end(how: 'refused' | 'failed', why: string): void {
@@ -164,6 +179,7 @@ export const useCheck = defineStore('check', () => {
     run,
     step,
     holdOut,
+    isOffered,
     reset,
   }
 })
