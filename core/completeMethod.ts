@@ -56,6 +56,15 @@ export function completeMethod(document: MethodDocument, series: Series): Method
 }
 
 /**
+ * What a method says with every default filled in, its check aside, as text: two documents that say the same are one.
+ *
+ * @throws Refusal as {@link completeMethod} does
+ */
+export function methodSays(document: MethodDocument, series: Series): string {
+  return JSON.stringify(completeMethod({ ...document, check: undefined }, series))
+}
+
+/**
  * A method within a method, complete.
  *
  * @param where its path in the document around it

@@ -1,8 +1,8 @@
-import { completeMethod } from '../completeMethod'
+import { methodSays } from '../completeMethod'
 import type { MemberDocument } from '../forecast/member'
 import { COMBINING, DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import type { MethodDocument } from '../method'
-import { Refusal } from '../refusal'
+import { orNull } from '../refusal'
 import type { Series } from '../series/series'
 import { candidate, candidatesFor } from './candidates'
 import { memberOf } from './meanOf'
@@ -53,14 +53,6 @@ function wholly({ decompose, trend, forecast }: MemberDocument): Partial<MethodD
 
 /** What a member says, so that two that say the same are one. */
 function saysOf(series: Series, document: MethodDocument, member: MemberDocument): string {
-  try {
-    const { decompose, trend, forecast } = completeMethod(
-      { ...document, check: undefined, ...wholly(member) },
-      series,
-    )
-    return JSON.stringify([decompose, trend, forecast])
-  } catch (error) {
-    if (error instanceof Refusal) return JSON.stringify(member)
-    throw error
-  }
+  const says = orNull(() => methodSays({ ...document, ...wholly(member) }, series))
+  return says ?? JSON.stringify(member)
 }

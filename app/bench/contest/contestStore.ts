@@ -5,11 +5,11 @@ import { inReadersFigures } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
 import type { TriesAnswer } from '~/workers/messages'
 import { TriesWorker } from '~/workers/triesInWorker'
-import { completeMethod } from '~~/core/completeMethod'
+import { methodSays } from '~~/core/completeMethod'
 import { candidate, candidatesFor, type Candidate } from '~~/core/contest/candidates'
 import type { Contest, ContestRow } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'
-import { Refusal } from '~~/core/refusal'
+import { orNull, Refusal } from '~~/core/refusal'
 import { methodSentence } from '~~/core/sentence/sentence'
 import { sentenceChanges } from '~~/core/sentence/change'
 import { adjustedValues } from '~~/core/series/adjusted'
@@ -74,13 +74,7 @@ export const useContest = defineStore('contest', () => {
 
   /** What a method says, so that two documents that say the same are one. */
   function saysOf(document: MethodDocument): string {
-    try {
-      const { check: _, ...method } = completeMethod(document, bench.series!)
-      return JSON.stringify(method)
-    } catch (error) {
-      if (error instanceof Refusal) return JSON.stringify(document)
-      throw error
-    }
+    return orNull(() => methodSays(document, bench.series!)) ?? JSON.stringify(document)
   }
 
   /** Opens the contest, or closes it; one that was held before over the same is shown again. */

@@ -1,5 +1,5 @@
 import { begin, type Beginning } from '~~/core/begin'
-import { completeMethod } from '~~/core/completeMethod'
+import { methodSays } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
 import { orNull } from '~~/core/refusal'
 import type { Series } from '~~/core/series/series'
@@ -24,8 +24,8 @@ export function beginningTeller() {
   return (series: Series, method: Method): readonly string[] => {
     const beginning = beginningOf(series)
     if (!beginning) return []
-    const own = orNull(() => completeMethod(beginning.method, series))
     const { check: _, ...rest } = method
-    return own && JSON.stringify(own) === JSON.stringify(rest) ? beginning.because : []
+    const isStill = orNull(() => methodSays(beginning.method, series)) === JSON.stringify(rest)
+    return isStill ? beginning.because : []
   }
 }
