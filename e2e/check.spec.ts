@@ -147,6 +147,8 @@ test('limits from past errors, and last year repeated', async ({ page }) => {
   await page.locator('[data-row="upper:80"] [data-t="121"]').click()
   const working = page.getByRole('complementary', { name: 'Working' })
   await expect(working).toContainText(/smallest of \d+ \|ln errors\|/)
+  const errors = working.getByRole('table', { name: 'Errors of earlier forecasts' })
+  await expect(errors.locator('tr.one')).toHaveCount(1)
 
   await chooseWord(page, 'forecast', 'by a benchmark')
   await expect(page.locator('[data-word=which]')).toHaveText('repeating last year')

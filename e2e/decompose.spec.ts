@@ -43,6 +43,19 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await choose(page, 'take out', 'seasonal, then first')
     await expect(working.getByText('it stays around one level')).toBeVisible()
     await expect(page.getByRole('rowheader', { name: /Difference/ })).toBeVisible()
+    await choose(page, 'on the scale of', 'the logarithm')
+    await expect(page.getByRole('rowheader', { name: /Difference.*of ln sales/ })).toBeVisible()
+    await expect(
+      page.getByRole('rowheader', { name: /Rolling mean of the last 12 of what is left/ }),
+    ).toBeVisible()
+    const [left] = await Promise.all([
+      page.waitForEvent('download'),
+      (async () => {
+        await page.getByRole('button', { name: 'Hand over' }).click()
+        await page.getByRole('button', { name: 'Save the rows added at Look as CSV' }).click()
+      })(),
+    ])
+    expect(left.suggestedFilename()).toBe('Exterior paint - rows added at Look.csv')
     await page.getByLabel(/peaks over/).fill('1')
     await page.keyboard.press('Tab')
     await expect(
@@ -85,6 +98,25 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await expect(june).toHaveClass(/excluded/)
     await expect(page.locator('[data-word=exclude]')).toHaveText('1 value left out')
     await page.getByRole('button', { name: 'folded by year' }).click()
+  })
+
+  await test.step('indices from elsewhere take the place of its own, and go again', async () => {
+    const word = page.locator('[data-word=indices]')
+    await word.click()
+    await page.getByRole('button', { name: 'start from the present ones' }).click()
+    const take = page.getByRole('button', { name: 'Take these' })
+    await expect(take).toBeDisabled()
+    await page.getByLabel('Where they come from').fill('group of exteriors')
+    await take.click()
+    await expect(word).toHaveText('indices given (group of exteriors)')
+    await expect(working.getByText(/The 12 indices are given/)).toBeVisible()
+    await word.click()
+    await page.getByRole('button', { name: 'average the series instead' }).click()
+    await expect(word).toHaveText('indices')
+    // What was left out of the averages comes back with them.
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(page.locator('[data-word=exclude]')).toHaveText('1 value left out')
   })
 
   await test.step('pin multiplicative, change to additive, and see both', async () => {

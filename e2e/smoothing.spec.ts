@@ -71,6 +71,21 @@ test('a contest where following the latest level wins or ties; a combination is 
   await expect(
     follows.filter({ hasText: /not told apart from the nearest|nearest/ }),
   ).not.toHaveCount(0)
+  await test.step('a row opens the forecast that it was furthest off with', async () => {
+    const name = contest.getByRole('button', { name: /^Repeating last year/ })
+    await name.click()
+    const origin = contest.getByRole('region', { name: /^Forecast from / })
+    await expect(origin).toContainText(/Off by [\d.]+% on average/)
+    await expect(origin.getByRole('button', { name: 'furthest off' })).toBeDisabled()
+    const worst = await origin.getAttribute('aria-label')
+    const back = origin.getByRole('button', { name: 'The origin before' })
+    await (
+      (await back.isEnabled()) ? back : origin.getByRole('button', { name: 'The next origin' })
+    ).click()
+    await expect(origin).not.toHaveAttribute('aria-label', worst!)
+    await name.click()
+    await expect(origin).toBeHidden()
+  })
   const together = contest.getByRole('row', { name: /The mean of \(1\)/ }).first()
   await together.getByRole('button', { name: /take/i }).click()
   const members = page.locator('[data-word=members]')
@@ -78,6 +93,16 @@ test('a contest where following the latest level wins or ties; a combination is 
   await expect(page.locator('[data-word=limits]')).toHaveText('from past errors')
   await page.keyboard.press('6')
   await expect(page.locator('[data-row="member:2"]')).toBeVisible()
+  await test.step('a method of it opens into its own working', async () => {
+    await page.locator('[data-row="member:2"] .cell[data-t="121"]').click()
+    const own = page.locator('.working-part', { hasText: 'How method 2 got there' })
+    await expect(own.getByRole('heading', { name: /^Forecast, / })).toBeVisible()
+    const before = await own.locator('.value').textContent()
+    await own.getByRole('list', { name: 'Made from' }).getByRole('button').first().click()
+    await expect(own.locator('.value')).not.toHaveText(before!)
+    await own.getByRole('button', { name: /^Forecast, / }).click()
+    await expect(own.locator('.value')).toHaveText(before!)
+  })
   await members.click()
   await page.getByRole('checkbox', { name: 'Repeating last year' }).check()
   await expect(members).toHaveText('3 methods')

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
-import type { Method } from '~~/core/method'
+import { exclusionsOf, type Method } from '~~/core/method'
 import { useBench } from '../study/benchStore'
 import { typedIndices } from './givenIndices'
 import { useTriedChange } from './triedChange'
@@ -21,6 +21,7 @@ const now = computed(() =>
 const text = ref(now.value?.given.join('\n') ?? '')
 const source = ref(now.value?.source ?? '')
 const typed = computed(() => typedIndices(text.value, model.value))
+const leavesOut = computed(() => exclusionsOf(props.method).length > 0)
 /** As many lines as there are seasons, and whatever was written beyond. */
 const lines = computed(() => {
   const { given } = typed.value
@@ -75,6 +76,9 @@ function textOf(figure: number | undefined): string {
   <form class="given-indices" @submit.prevent="take">
     <p class="muted small">
       Indices from elsewhere, such as a group of products, take the place of those of the series.
+      <template v-if="leavesOut">
+        Nothing is averaged then, so what is left out of it is put back; undo takes that back too.
+      </template>
     </p>
     <div class="sides">
       <label>
