@@ -4,6 +4,7 @@ import { DEFAULT_FORECAST, forecastWayOf } from './forecast/ways'
 import { changed, type MethodDocument } from './method'
 import { withAdjustments } from './series/adjusted'
 import type { Series } from './series/series'
+import type { Stage } from './stage'
 
 /** A method on a series. */
 export interface Run {
@@ -86,10 +87,31 @@ export function offerName({ code, period }: Finding, { label }: Action): string 
 }
 
 /** Every offer, with what it is made about. */
-export function offersIn(findings: readonly Finding[]): { finding: Finding; action: Action }[] {
+export function offersIn(findings: readonly Finding[]): Offer[] {
   return findings.flatMap((finding) =>
     (finding.actions ?? []).map((action) => ({ finding, action })),
   )
+}
+
+/** An offer with what it is made about. */
+export interface Offer {
+  readonly finding: Finding
+  readonly action: Action
+}
+
+/** A name for all first offers of a stage together. */
+export function offersName(stage: Stage): string {
+  return JSON.stringify(['all', stage])
+}
+
+/** The first offer of each sentence of a stage, to be taken together; none where there are fewer than two. */
+export function togetherAt(stage: Stage, offers: readonly Offer[]): Offer[] {
+  const firsts = offers.filter(
+    (one, i) =>
+      one.finding.stage === stage &&
+      offers.findIndex(({ finding }) => finding === one.finding) === i,
+  )
+  return firsts.length < 2 ? [] : firsts
 }
 
 /** Findings with those of their offers alone that are made. */

@@ -1,11 +1,19 @@
 import { expect, type Page } from '@playwright/test'
 
-/** Opens a series of the shelf on the Bench, laid out as at first and not as another test left it. */
+/** Opens a series of the shelf on the Bench, at Season and not as another test left it. */
 export async function openSeries(page: Page, name: string): Promise<void> {
   const shelf = await page.request.get('/api/v1/series')
   const { series } = (await shelf.json()) as { series: { name: string; studyId: string }[] }
   const { studyId } = series.find((row) => row.name === name)!
-  await page.request.put(`/api/v1/studies/${studyId}/desk`, { data: { view: null } })
+  const view = {
+    stage: 'season',
+    folded: false,
+    window: null,
+    selected: null,
+    averages: [],
+    pins: [],
+  }
+  await page.request.put(`/api/v1/studies/${studyId}/desk`, { data: { view } })
   await page.goto('/')
   await page.getByRole('link', { name, exact: true }).click()
   await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()

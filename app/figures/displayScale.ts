@@ -8,6 +8,8 @@ export interface DisplayScale {
   readonly decimals: number
   /** The same for the values of the series themselves: none for whole numbers shown as they are. */
   readonly valueDecimals: number
+  /** Where there is room: so many that figures well below the largest keep four digits too. */
+  readonly fineDecimals: number
 }
 
 const STEPS = [
@@ -33,6 +35,7 @@ export function displayScale(values: readonly Value[], unit: string): DisplaySca
     unit: unitOn(step, unit),
     decimals,
     valueDecimals: whole ? 0 : decimals,
+    fineDecimals: Math.max(decimals, Math.min(12, 4 - Math.floor(Math.log10(scaled || 1)))),
   }
 }
 

@@ -59,7 +59,7 @@ describe('the display scale', () => {
     [[0.00012], 1, 'jobs', 6, 6],
     [[null], 1, 'jobs', 0, 0],
   ])('of %j', (values, divisor, unit, decimals, valueDecimals) => {
-    expect(displayScale(values, 'jobs')).toEqual({ divisor, unit, decimals, valueDecimals })
+    expect(displayScale(values, 'jobs')).toMatchObject({ divisor, unit, decimals, valueDecimals })
   })
 
   it('of a series without a unit names thousands alone, and leaves no blank behind a figure', () => {

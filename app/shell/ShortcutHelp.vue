@@ -9,6 +9,8 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['↑ ↓', 'move it to another row of the ledger'],
   ['Home, End', 'first and last period'],
   ['1 – 7', 'choose a stage of the path'],
+  ['N, Shift N', 'the next thing to look at over all stages, or the one before'],
+  ['S, J, D, L, W', 'to the sentence, the path, the strips, the ledger, the working'],
   ['F', 'fold by year, and unfold'],
   ['+ −', 'zoom the time axis in and out'],
   [', .', 'move the window by a year'],

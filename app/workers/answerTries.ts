@@ -3,8 +3,20 @@ import { concludeCheck, type Checked } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
 import { concludeContest, contestPlan, enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
-import { asTried, mends, offerName, offersIn, taken, type Run, type Standing } from '~~/core/offers'
+import {
+  asTried,
+  mends,
+  offerName,
+  offersIn,
+  offersName,
+  taken,
+  togetherAt,
+  type Offer,
+  type Run,
+  type Standing,
+} from '~~/core/offers'
 import { orNull, Refusal } from '~~/core/refusal'
+import { STAGES } from '~~/core/stage'
 import type { TriesAnswer, TriesRequest } from './messages'
 
 /** The request that is wanted; what another has overtaken is given up between two tries. */
@@ -50,11 +62,21 @@ async function tryOffers(id: number, { series, document }: Run, checked: Checked
   const isSame = JSON.stringify(own.document.check) === JSON.stringify(document.check ?? {})
   const before = await standingOf(own, pace, isSame ? checked : undefined)
   if (!before) return
-  for (const { finding, action } of offersIn(before.findings)) {
+  const mending: Offer[] = []
+  for (const offer of offersIn(before.findings)) {
+    const { finding, action } = offer
     const after = await standingOf(taken(own, action), pace)
-    if (mends(finding, action, before, after)) {
-      post({ id, kind: 'offer', name: offerName(finding, action) })
-    }
+    if (!mends(finding, action, before, after)) continue
+    mending.push(offer)
+    post({ id, kind: 'offer', name: offerName(finding, action) })
+  }
+  for (const stage of STAGES) {
+    const together = togetherAt(stage, mending)
+    if (together.length === 0) continue
+    const all = together.reduce((run, { action }) => taken(run, action), own)
+    const after = await standingOf(all, pace)
+    const allMend = together.every(({ finding, action }) => mends(finding, action, before, after))
+    if (allMend) post({ id, kind: 'offer', name: offersName(stage) })
   }
 }
 

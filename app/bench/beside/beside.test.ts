@@ -152,6 +152,7 @@ describe('the selection', () => {
 describe('a pinned result', () => {
   it('is a second line under every row once the method is another', async () => {
     const { bench, selection, ledger, pins } = await opened()
+    selection.chooseStage('season')
     pins.toggle()
     expect(pins.isPinned).toBe(true)
     expect(labels(ledger)).not.toContain('pinned')

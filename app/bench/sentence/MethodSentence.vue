@@ -22,7 +22,7 @@ function markOf(piece: (typeof sentence.pieces)[number] | undefined): string {
 </script>
 
 <template>
-  <section class="sentence" aria-label="Method">
+  <section class="sentence" aria-label="Method" data-area="sentence">
     <p v-if="sentence.method">
       <template v-for="({ text, word, mark }, i) in parts" :key="word?.id ?? i">
         <span v-if="word" class="word-with-mark"

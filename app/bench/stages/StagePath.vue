@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import { STAGES, type Stage } from '~~/core/stage'
 import { useBench } from '../study/benchStore'
+import { useFindings } from '../working/findingStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
 import { useCheck } from './check/checkStore'
@@ -12,6 +13,7 @@ const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
 const check = useCheck()
+const findings = useFindings()
 
 /** What the stages came to: apart from the check, which says more and more while it runs. */
 const lines = computed(() => {
@@ -31,18 +33,16 @@ function resultOf(stage: Stage): string {
 /** How many findings of each stage ask for care: they stand at their own stage, and only there. */
 const cautions = computed(() => {
   const counts: Partial<Record<Stage, number>> = {}
-  for (const { stage, severity } of [
-    ...(bench.shown?.findings ?? []),
-    ...(check.checked?.findings ?? []),
-  ]) {
-    if (severity === 'caution') counts[stage] = (counts[stage] ?? 0) + 1
-  }
+  for (const { stage } of findings.cautions) counts[stage] = (counts[stage] ?? 0) + 1
   return counts
 })
+function cautionWords(count: number): string {
+  return `${count} ${count === 1 ? 'thing' : 'things'} to look at`
+}
 </script>
 
 <template>
-  <nav class="path" aria-label="Path">
+  <nav class="path" aria-label="Path" data-area="path">
     <ol>
       <li v-for="stage in STAGES" :key="stage">
         <v-btn
@@ -54,9 +54,15 @@ const cautions = computed(() => {
           <span class="dot" aria-hidden="true" />
           <span class="name">{{ stageOf(stage).label }}</span>
           <span class="result">{{ resultOf(stage) }}</span>
-          <span v-if="cautions[stage]" class="cautions">
-            {{ cautions[stage] }} {{ cautions[stage] === 1 ? 'thing' : 'things' }} to look at
-          </span>
+        </v-btn>
+        <v-btn
+          v-if="cautions[stage]"
+          variant="plain"
+          class="cautions"
+          :aria-label="`${cautionWords(cautions[stage])}, at ${stageOf(stage).label}`"
+          @click="findings.showFirst(stage)"
+        >
+          {{ cautionWords(cautions[stage]) }}
         </v-btn>
       </li>
     </ol>
@@ -77,6 +83,7 @@ ol {
 
 li {
   position: relative;
+  padding-bottom: 10px;
 }
 
 li:not(:last-child)::before {
@@ -98,8 +105,8 @@ li:not(:last-child)::before {
   align-items: stretch;
   justify-content: flex-start;
   width: 100%;
-  min-height: 58px;
-  padding: 2px 4px 10px 28px;
+  min-height: 44px;
+  padding: 2px 4px 0 28px;
   border: 0;
   background: none;
   color: inherit;
@@ -147,6 +154,9 @@ li:not(:last-child)::before {
 
 .cautions {
   display: block;
+  padding: 0 4px 0 28px;
+  border: 0;
+  background: none;
   color: var(--forecast-text);
   font-size: 11px;
   line-height: 1.35;

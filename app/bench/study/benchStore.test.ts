@@ -265,6 +265,8 @@ describe('what is on the screen', () => {
     const bench = await opened()
     const selection = useSelection()
     selection.reset()
+    expect(selection.selected).toEqual({ column: 'value', t: 16 })
+    selection.chooseStage('season')
     expect(selection.selected).toEqual({ column: 'seasonalIrregular', t: 14 })
     selection.moveTo({ column: 'index', t: 999 })
     expect(selection.selected).toEqual({ column: 'index', t: 20 })
@@ -281,9 +283,10 @@ describe('what is on the screen', () => {
     const selection = useSelection()
     time.plotWidth = 270
     selection.reset()
-    expect(time.window.to).toBeLessThan(time.whole.to)
-    selection.chooseStage('look')
+    // The whole series with its forecast is what one sees first.
     expect(time.window).toEqual(time.whole)
+    selection.chooseStage('season')
+    expect(time.window.to).toBeLessThan(time.whole.to)
     time.setWindow({ from: 2.5, to: 8.5 })
     selection.chooseStage('trend')
     expect(time.window).toEqual({ from: 2.5, to: 8.5 })
@@ -301,9 +304,14 @@ describe('what is on the screen', () => {
     const selection = useSelection()
     time.plotWidth = 6 * time.numbersFrom
     selection.reset()
+    selection.chooseStage('season')
     // The last ratio stands at 42: six months are lost to the average.
     expect(time.window).toEqual({ from: 39.5, to: 45.5 })
     time.showRecent()
     expect(time.window).toEqual({ from: 43.5, to: 49.5 })
+    // A forecast is read against two years before it, too many for numbers as they are.
+    time.showAsAtFirst()
+    selection.chooseStage('project')
+    expect(time.window).toEqual({ from: 24.5, to: 60.5 })
   })
 })

@@ -4,6 +4,7 @@ import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Action, MethodChange } from '~~/core/finding'
+import { taken, type Run } from '~~/core/offers'
 import type { Series } from '~~/core/series/series'
 import { adjustmentsWithin, withAdjustments } from '~~/core/series/adjusted'
 import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
@@ -130,13 +131,14 @@ export const useBench = defineStore('bench', () => {
     return changeContent({ adjustments: withAdjustments(content.value.adjustments, adjustments) })
   }
 
-  /** Does what a finding offers, in one step. */
-  function act(action: Action): Promise<void> {
+  /** Does what findings offer, one after another, in one step of undo. */
+  function act(...actions: readonly Action[]): Promise<void> {
+    const { adjustments } = content.value
+    const now = { series: { ...series.value!, adjustments }, document: method.value }
+    const after = actions.reduce<Run>(taken, now)
     return changeContent({
-      ...(action.change ? { method: changed(method.value, action.change) } : {}),
-      ...('adjust' in action
-        ? { adjustments: withAdjustments(content.value.adjustments, action.adjust) }
-        : {}),
+      method: after.document,
+      adjustments: [...(after.series.adjustments ?? [])],
     })
   }
 

@@ -34,6 +34,12 @@ const time = useWindow()
       class="one-scale"
       label="all strips on one scale"
     />
+    <v-checkbox-btn
+      v-if="bench.result"
+      v-model="ledger.wholeScale"
+      class="one-scale"
+      label="scale of the whole series"
+    />
     <span class="zoom">
       <v-btn class="small" @click="time.zoom(0.7)">zoom in</v-btn>
       <v-btn class="small" @click="time.zoom(1 / 0.7)"> zoom out </v-btn>

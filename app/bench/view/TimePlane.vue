@@ -135,6 +135,8 @@ onBeforeUnmount(() => observer?.disconnect())
       v-else
       ref="plane"
       class="plane"
+      data-area="strips"
+      tabindex="-1"
       @pointermove="pointer.move"
       @pointerleave="pointer.leave"
       @pointerdown="pointer.press"

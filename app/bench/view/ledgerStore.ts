@@ -30,6 +30,8 @@ export const useLedger = defineStore('bench-ledger', () => {
   const allSteps = ref(false)
   /** Whether all strips of components are drawn on one scale. */
   const oneScale = ref(false)
+  /** Whether strips keep the scale of the whole series, whatever the window shows of it. */
+  const wholeScale = ref(false)
   /** Whether columns that are many and alike are on the screen one by one. */
   const showsGroup = ref(false)
   const folded = ref(false)
@@ -143,12 +145,6 @@ export const useLedger = defineStore('bench-ledger', () => {
     folded.value = !folded.value && (bench.series?.calendar.seasons ?? 1) > 1
   }
 
-  /** Season, unless there is none to see: then the first stage that has something to show. */
-  function firstStage(): Stage {
-    if (!bench.result) return 'look'
-    return traitsOf(bench.result.method.decompose).hasSeason ? 'season' : 'smooth'
-  }
-
   watch(
     () => bench.result?.method.decompose.by,
     () => {
@@ -164,6 +160,7 @@ export const useLedger = defineStore('bench-ledger', () => {
     stage,
     allSteps,
     oneScale,
+    wholeScale,
     showsGroup,
     grouped,
     folded,
@@ -185,6 +182,5 @@ export const useLedger = defineStore('bench-ledger', () => {
     focusOf,
     foldedAt,
     fold,
-    firstStage,
   }
 })

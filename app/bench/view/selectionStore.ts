@@ -132,7 +132,8 @@ export const useSelection = defineStore('bench-selection', () => {
     beside.reset()
     pins.clear()
     time.showAsAtFirst()
-    chooseStage(ledger.firstStage())
+    // The series itself, all of it, is what one wants to see first.
+    chooseStage('look')
   }
 
   // Folded, the row that the analyst has selected is what there is to see.

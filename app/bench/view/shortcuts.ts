@@ -5,6 +5,8 @@ import { useContest } from '../contest/contestStore'
 import { useCheck } from '../stages/check/checkStore'
 import { usePins } from '../compare/pinStore'
 import { useBench } from '../study/benchStore'
+import { useFindings } from '../working/findingStore'
+import { goToArea } from './areas'
 import { useLedger } from './ledgerStore'
 import { useSelection } from './selectionStore'
 import { useWindow } from './windowStore'
@@ -18,6 +20,7 @@ export function useShortcuts(): void {
   const pins = usePins()
   const contest = useContest()
   const check = useCheck()
+  const findings = useFindings()
 
   const cursor = () => selection.cursor ?? ledger.lastActual
   function step(by: number) {
@@ -47,6 +50,12 @@ export function useShortcuts(): void {
     ']': () => check.step(1),
     a: () => (ledger.allSteps = !ledger.allSteps),
     m: mark,
+    n: ({ shiftKey }) => findings.step(shiftKey ? -1 : 1),
+    s: () => goToArea('sentence'),
+    j: () => goToArea('path'),
+    d: () => goToArea('strips'),
+    l: () => goToArea('ledger'),
+    w: () => goToArea('working'),
     Escape: () => selection.unmark(),
     '+': () => time.zoom(0.7, cursor()),
     '=': () => time.zoom(0.7, cursor()),

@@ -10,6 +10,8 @@ import { useLedger } from './ledgerStore'
 /** Forecast periods in the window of a stage that does not forecast: so many, and no more than this share of it. */
 const AHEAD_ELSEWHERE = 3
 const SHARE_AHEAD = 1 / 6
+/** Years before the forecast in the window of the stage that is about it. */
+const YEARS_BEFORE = 2
 
 /** The stretch of time on the screen, and the pixels that strips and ledger give it. */
 export const useWindow = defineStore('bench-window', () => {
@@ -98,7 +100,15 @@ export const useWindow = defineStore('bench-window', () => {
     const { seesWhole, seesForecast } = stageOf(ledger.stage)
     if (seesWhole) showWhole()
     else showRecent(seesForecast ? ledger.lastT : lastOfFocus() + Math.floor(columns.value / 2))
+    if (seesForecast) showYearsBefore()
     isOwn.value = false
+  }
+
+  /** A forecast is read against the years before it, also where they are too many for numbers. */
+  function showYearsBefore(): void {
+    const years = YEARS_BEFORE * (bench.series?.calendar.seasons ?? 1)
+    const from = Math.min(window.value.from, ledger.lastActual - years + 0.5)
+    setWindow({ from, to: ledger.lastT + 0.5 })
   }
 
   /** Lets the stage choose the window again. */
@@ -108,10 +118,16 @@ export const useWindow = defineStore('bench-window', () => {
   }
 
   // A method can move the end of the axis, and longer figures need wider columns.
-  watch([whole, () => ledger.everyRow], () => {
-    window.value = fitWindow(window.value, whole.value)
+  watch([whole, () => ledger.everyRow], ([now], [before]) => {
+    window.value = fitWindow(takingIn(window.value, now, before), whole.value)
     showForStage()
   })
+
+  /** A window that went to the end goes to the new one where newer values have come. */
+  function takingIn({ from, to }: Window, now: Window, before: Window): Window {
+    const isAtEnd = to >= before.to && now.to > before.to
+    return isAtEnd ? { from, to: now.to } : { from, to }
+  }
 
   return {
     plotWidth,

@@ -1,24 +1,35 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Action, Finding } from '~~/core/finding'
 import { useCheck } from '../stages/check/checkStore'
 import { useBench } from '../study/benchStore'
+import { findingKey, useFindings } from './findingStore'
 import { useSelection } from '../view/selectionStore'
 import { useLedger } from '../view/ledgerStore'
 
-const props = defineProps<{ findings: readonly Finding[] }>()
+/** Sentences of one stage, what asks for care first. */
+const props = defineProps<{ said: readonly Finding[] }>()
 const bench = useBench()
 const selection = useSelection()
 const ledger = useLedger()
 const check = useCheck()
+const findings = useFindings()
 
-/** What needs care comes first. */
-const ordered = computed(() =>
-  [...props.findings].sort(
-    (a, b) => Number(b.severity === 'caution') - Number(a.severity === 'caution'),
-  ),
-)
+const list = ref<HTMLElement | null>(null)
+
+/** Who goes to a sentence finds it in sight, lit, and under the keyboard. */
+async function lightUp() {
+  if (findings.lit === '') return
+  await nextTick()
+  const item = [...(list.value?.children ?? [])].find(
+    (one) => (one as HTMLElement).dataset.finding === findings.lit,
+  ) as HTMLElement | undefined
+  item?.scrollIntoView({ block: 'nearest' })
+  item?.focus({ preventScroll: true })
+}
+onMounted(lightUp)
+watch(() => findings.lit, lightUp)
 
 /** What mends: an offer is made once it has been tried. */
 function offersOf(finding: Finding): Action[] {
@@ -30,6 +41,15 @@ function act(action: Action) {
   void bench.act(action)
 }
 
+/** The first offer of each sentence, where together they mend. */
+const together = computed(() => {
+  const stage = props.said[0]?.stage
+  return stage ? check.togetherIn(stage, props.said) : []
+})
+function actAll() {
+  void bench.act(...together.value.map(({ action }) => action))
+}
+
 function goTo({ period }: Finding) {
   const at = bench.shown?.columns.period.indexOf(period ?? '') ?? -1
   if (at >= 0)
@@ -38,10 +58,19 @@ function goTo({ period }: Finding) {
 </script>
 
 <template>
-  <section v-if="findings.length > 0" class="findings working-part">
+  <section v-if="said.length > 0" class="findings working-part">
     <h3>Worth knowing</h3>
-    <ul>
-      <li v-for="finding in ordered" :key="finding.code + finding.text" :class="finding.severity">
+    <v-btn v-if="together.length > 0" color="accent" class="small all" @click="actAll()">
+      do all {{ together.length }}
+    </v-btn>
+    <ul ref="list">
+      <li
+        v-for="finding in said"
+        :key="findingKey(finding)"
+        :data-finding="findingKey(finding)"
+        :class="[finding.severity, { lit: findings.lit === findingKey(finding) }]"
+        tabindex="-1"
+      >
         {{ inReadersFigures(finding.text) }}
         <v-btn
           v-if="finding.period !== null"
@@ -78,8 +107,18 @@ li {
   padding: 2px 0;
 }
 
+/* A button in a line of words is parted from them. */
+li > .v-btn {
+  margin-left: 6px;
+}
+
 .caution {
   padding-left: 8px;
   border-left: 2px solid var(--forecast);
+}
+
+.lit {
+  background: var(--cursor-wash);
+  outline: none;
 }
 </style>

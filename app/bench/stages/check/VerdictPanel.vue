@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import { useContest } from '../../contest/contestStore'
-import FindingList from '../../working/FindingList.vue'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
 import { useCheck } from './checkStore'
@@ -42,7 +41,6 @@ const held = computed(() => {
     <p v-if="check.state === 'failed'">
       <v-btn class="small" @click="check.run()">Check again</v-btn>
     </p>
-    <FindingList v-if="ledger.stage === 'check'" :findings="check.checked?.findings ?? []" />
     <p class="acts">
       <v-btn v-if="ledger.stage !== 'check'" class="small" @click="selection.chooseStage('check')">
         {{ cautions > 0 ? 'What to try' : 'To the check' }}

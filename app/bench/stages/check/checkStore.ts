@@ -6,7 +6,8 @@ import { shortVerdict, verdictLine } from '~~/core/check/words'
 import type { Checked } from '~~/core/check/check'
 import type { Try } from '~~/core/check/rolling'
 import type { Action, Finding } from '~~/core/finding'
-import { offerName } from '~~/core/offers'
+import { offerName, offersIn, offersName, togetherAt, type Offer } from '~~/core/offers'
+import type { Stage } from '~~/core/stage'
 import { useBench } from '../../study/benchStore'
 
 /** The check waits until the change that asks for it is on the screen: on a machine with few processors it would hold that up. */
@@ -73,6 +74,13 @@ export const useCheck = defineStore('check', () => {
   function isOffered(finding: Finding, action: Action): boolean {
     const cannotTell = ['none', 'refused', 'failed'].includes(state.value)
     return cannotTell || mending.value.has(offerName(finding, action))
+  }
+
+  /** The offers of a stage that can be taken together; none where together they do not mend. */
+  function togetherIn(stage: Stage, findings: readonly Finding[]): readonly Offer[] {
+    if (!mending.value.has(offersName(stage))) return []
+    const made = offersIn(findings).filter((one) => isOffered(one.finding, one.action))
+    return togetherAt(stage, made)
   }
 
   function end(how: 'refused' | 'failed', why: string): void {
@@ -180,6 +188,7 @@ export const useCheck = defineStore('check', () => {
     step,
     holdOut,
     isOffered,
+    togetherIn,
     reset,
   }
 })

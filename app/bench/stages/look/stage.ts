@@ -3,9 +3,10 @@ import { countPeriods } from '~~/core/calendar/labels'
 import { capitalized } from '~~/core/series/noun'
 import type { Column } from '~~/core/column/column'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import type { Looked } from '~~/core/result'
+import type { Looked, Result } from '~~/core/result'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import { stripUnit } from '../../view/strips/components'
+import { isResult } from '~~/core/ledger/ledger'
+import { componentsOf, stripUnit } from '../../view/strips/components'
 import { mainStrip, pointsOf, salesLayers } from '../../view/strips/salesLayers'
 import type { StripSources } from '../../view/strips/sources'
 import { layer, type Layer, type Point, type Strip } from '../../view/strips/strips'
@@ -37,7 +38,7 @@ export const look: SeriesStage = {
   },
 }
 
-function lookStrips(shown: Looked, sources: StripSources): Strip[] {
+function lookStrips(shown: Looked | Result, sources: StripSources): Strip[] {
   const { inspected, peaks, scale } = sources
   const drawn = (column: Column | null, label: string) =>
     column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
@@ -52,6 +53,7 @@ function lookStrips(shown: Looked, sources: StripSources): Strip[] {
       // Only what is in the unit of the series has a place beside it.
       ...(takenOut?.measure === 'level' ? drawn(takenOut, 'trend taken out') : []),
       ...(rest ? [] : mean),
+      ...(isResult(shown) ? componentsOf(shown, sources).forecast : []),
       ...(peaks ? turnLayers(shown, peaks) : []),
     ]),
   ]

@@ -83,7 +83,12 @@ const selectedWords = computed(() => {
 </script>
 
 <template>
-  <div class="ledger" :style="{ '--row-height': `${ROW_HEIGHT}px` }" @click="onClick">
+  <div
+    class="ledger"
+    data-area="ledger"
+    :style="{ '--row-height': `${ROW_HEIGHT}px` }"
+    @click="onClick"
+  >
     <div
       role="grid"
       aria-label="Ledger: periods run to the right, steps of the calculation downwards"

@@ -35,7 +35,8 @@ function decimalsOf(
       return [2, 2]
     default: {
       const own = name === 'value' || name === 'original' ? scale.valueDecimals : scale.decimals
-      return [own, own]
+      // Counted in thousands a figure has digits that the scale alone leaves out.
+      return [own, scale.divisor > 1 ? scale.fineDecimals : own]
     }
   }
 }

@@ -22,6 +22,8 @@ const props = defineProps<{
   scale: DisplayScale
   height: number
   gutter: number
+  /** Whether the vertical scale follows the window. */
+  byWindow?: boolean
   /** The period under the pointer; null when it is elsewhere. */
   pointed?: number | null
   /** What a place on the axis is called. */
@@ -37,8 +39,9 @@ let chart: Chart<'line', Point[]> | null = null
 let drawn: StripDrawing
 
 function drawing(): StripDrawing {
-  const { strip, axis, scale, gutter } = props
-  return { strip, axis, scale, gutter, height: chartHeight.value, palette: theme.palette }
+  const { strip, axis, scale, gutter, byWindow } = props
+  const { palette } = theme
+  return { strip, axis, scale, gutter, byWindow, height: chartHeight.value, palette }
 }
 
 function make() {
@@ -69,7 +72,7 @@ onBeforeUnmount(() => clearTimeout(waiting))
 onBeforeUnmount(() => chart?.destroy())
 
 watch(
-  [() => props.strip, () => props.axis, () => props.scale, () => theme.palette, chartHeight],
+  [() => [props.strip, props.axis, props.scale, props.byWindow], () => theme.palette, chartHeight],
   () => {
     if (!chart) return
     const [before, now] = [drawn, drawing()]

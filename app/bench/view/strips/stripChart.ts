@@ -22,6 +22,8 @@ export interface StripDrawing {
   readonly gutter: number
   /** Pixels of the chart, from which the number of its figures follows. */
   readonly height: number
+  /** Whether the vertical scale is that of what is in the window; else of the whole series. */
+  readonly byWindow: boolean
 }
 
 type StripChart = Chart<'line', Point[]>
@@ -125,11 +127,11 @@ function horizontalRange({ axis }: StripDrawing) {
 }
 
 /**
- * The vertical scale is that of the whole series, so that moving the window changes nothing in it
- * and a small irregular is seen to be small.
+ * The vertical scale is that of what is seen, so that limits far ahead do not flatten it; or of the whole series, so
+ * that moving the window changes nothing in it.
  */
-function verticalRange({ strip }: StripDrawing) {
-  const range = rangeOfStrip(strip)
+function verticalRange({ strip, axis, byWindow }: StripDrawing) {
+  const range = (byWindow ? rangeOfStrip(strip, axis) : null) ?? rangeOfStrip(strip)
   return {
     suggestedMin: range?.low,
     suggestedMax: range?.high,
@@ -160,15 +162,23 @@ function tickLabel({ strip, scale }: StripDrawing) {
     ticks: readonly { readonly value: number }[],
   ): string => {
     if (strip.measure === 'factor' || strip.measure === 'share') return formatFactor(Number(value))
-    if (strip.measure === 'percent') return `${formatDecimals(Number(value), 0)}%`
-    const divisor = strip.measure === 'number' ? 1 : scale.divisor
+    const isLevel = strip.measure === 'level' || strip.measure === 'difference'
+    const divisor = isLevel ? scale.divisor : 1
     const shown = Number(value) / divisor
     const apart = ticks.length > 1 ? Math.abs(ticks[1]!.value - ticks[0]!.value) / divisor : 1
-    // Ticks that stand closer than the series' own decimals tell would all be written alike.
-    const least = strip.measure === 'number' ? 0 : scale.decimals
-    const needed = Math.max(least, Math.ceil(-Math.log10(apart) - 1e-9))
-    return formatDecimals(shown, Number.isInteger(shown) ? 0 : Math.min(needed, 8))
+    // As many decimals as tell neighbours apart, the same for all: 0.5 apart they read 1.5, 1.0, 0.5.
+    const decimals = Math.min(8, decimalsOf(apart))
+    return formatDecimals(shown, decimals) + (strip.measure === 'percent' ? '%' : '')
   }
+}
+
+/** Decimals of a distance between marks: 0 of 5, 1 of 0.5, 2 of 0.25. */
+function decimalsOf(apart: number): number {
+  if (!(apart > 0)) return 0
+  const least = Math.max(0, Math.floor(-Math.log10(apart) + 1e-9))
+  const isWhole = (decimals: number) =>
+    Math.abs(apart * 10 ** decimals - Math.round(apart * 10 ** decimals)) < 1e-6
+  return [0, 1, 2].map((more) => least + more).find(isWhole) ?? least + 1
 }
 
 export { Chart }

@@ -12,6 +12,13 @@ const line = (values: readonly (number | null)[]) =>
   layer('sales', 'original', 'line-thin', pointsOf(values))
 
 describe('the range of a strip', () => {
+  it('is that of the window where one is given', () => {
+    const one = layer('', 'original', 'line-points', pointsOf([3, 9, 4, 100]))
+    expect(rangeOfStrip(strip([one]), { from: 0.5, to: 3.5 })).toEqual({ low: 3, high: 9 })
+    expect(rangeOfStrip(strip([one]))).toEqual({ low: 3, high: 100 })
+    expect(rangeOfStrip(strip([one]), { from: 7, to: 9 })).toBeNull()
+  })
+
   it('reaches over lines and limits, and to the baseline', () => {
     const band: Layer = {
       ...{ kind: 'band', label: 'limits' },

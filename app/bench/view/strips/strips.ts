@@ -64,19 +64,21 @@ export interface Strip {
 const ROOM_FOR_GAPS = 0.09
 
 /**
- * Lowest and highest figure of a strip over all its periods; null when it has none. What was replaced
- * does not count: one slip of a digit would flatten everything else.
+ * Lowest and highest figure of a strip; null when it has none. What was replaced does not count: one slip of a
+ * digit would flatten everything else.
+ *
+ * @param within the stretch of time that counts, in time codes; all of it when left out
  */
-export function rangeOfStrip({
-  layers,
-  baseline: base,
-}: Strip): { low: number; high: number } | null {
+export function rangeOfStrip(
+  { layers, baseline: base }: Strip,
+  within: { readonly from: number; readonly to: number } = { from: -Infinity, to: Infinity },
+): { low: number; high: number } | null {
   let low = base ?? Infinity
   let high = base ?? -Infinity
   let hasFigure = false
   const reach = (points: readonly Point[]) => {
-    for (const { y } of points) {
-      if (y === null) continue
+    for (const { x, y } of points) {
+      if (y === null || x < within.from || x > within.to) continue
       hasFigure = true
       if (y < low) low = y
       if (y > high) high = y

@@ -17,6 +17,7 @@ const LONE_RADIUS = 1.5
 
 const RING = { radius: 4.5, width: 1.3 }
 const DOT_RADIUS = 2.6
+const ARROW = { length: 7, half: 4 }
 /** Side of a point that stands close to others. */
 const SPECK = 1.6
 
@@ -46,9 +47,10 @@ export function drawLone(canvas: Canvas, { points, mark, component, opacity }: S
   context.fillStyle = context.strokeStyle = faded(palette[component], opacity ?? 1)
   if (mark === 'dots') {
     const isDotted = columnWidth(axis) > POINTS_FROM_PX
-    return isDotted
-      ? drawPoints(insideHeight(canvas), shown, DOT_RADIUS)
-      : drawSpecks(insideHeight(canvas), shown)
+    const inside = shown.filter((point) => beyond(canvas, point) === null)
+    if (isDotted) drawPoints(canvas, inside, DOT_RADIUS)
+    else drawSpecks(canvas, inside)
+    return drawBeyond(canvas, shown)
   }
   context.lineWidth = RING.width
   context.setLineDash([])
@@ -56,11 +58,28 @@ export function drawLone(canvas: Canvas, { points, mark, component, opacity }: S
   context.stroke()
 }
 
-/** What lies beyond the scale stands at its edge. */
-function insideHeight(canvas: Canvas): Canvas {
-  const { top, bottom } = canvas
-  const within = (pixel: number) => Math.min(bottom - DOT_RADIUS, Math.max(top + DOT_RADIUS, pixel))
-  return { ...canvas, y: (value) => within(canvas.y(value)) }
+/** Over which edge of the scale a value lies; null within it. */
+function beyond({ top, bottom, y }: Canvas, point: Point): 'over' | 'under' | null {
+  if (point.y === null) return null
+  if (y(point.y) < top) return 'over'
+  return y(point.y) > bottom ? 'under' : null
+}
+
+/** What lies beyond the scale is an arrowhead at its edge, so that nobody takes the edge for its place. */
+function drawBeyond(canvas: Canvas, points: readonly Point[]) {
+  const { context, top, bottom, x } = canvas
+  context.beginPath()
+  for (const point of points) {
+    const side = beyond(canvas, point)
+    if (side === null) continue
+    const [tip, base] =
+      side === 'over' ? [top, top + ARROW.length] : [bottom, bottom - ARROW.length]
+    context.moveTo(x(point.x), tip)
+    context.lineTo(x(point.x) - ARROW.half, base)
+    context.lineTo(x(point.x) + ARROW.half, base)
+    context.closePath()
+  }
+  context.fill()
 }
 
 /** Adds a line through points to the path, broken where a value is missing. */
