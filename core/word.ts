@@ -22,6 +22,8 @@ export type Field = {
       readonly least: number
       readonly most: number
       readonly step?: number
+      /** Nothing is set yet: what is found takes the place of the figure, and typing it sets it. */
+      readonly isOpen?: boolean
       /** What it counts, behind the field. */
       readonly unit: string
       /** Figures that are often wanted, each a button; undefined takes the default. */

@@ -44,7 +44,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await expect(working.getByText('it stays around one level')).toBeVisible()
     await expect(page.getByRole('rowheader', { name: /Difference/ })).toBeVisible()
     await choose(page, 'on the scale of', 'the logarithm')
-    await expect(page.getByRole('rowheader', { name: /Difference.*of ln sales/ })).toBeVisible()
+    await expect(page.getByRole('rowheader', { name: /Difference.*of ln values/ })).toBeVisible()
     await expect(
       page.getByRole('rowheader', { name: /Rolling mean of the last 12 of what is left/ }),
     ).toBeVisible()
@@ -158,6 +158,7 @@ test('wood stain by robust loess shows the season drift', async ({ page }) => {
   const result = fromCore('wood-stain.csv', { by: 'stl' })
 
   await test.step('the grid shows the index of every year', async () => {
+    await page.keyboard.press('3')
     await page.getByRole('button', { name: 'fold by year' }).click()
     await choose(page, 'row', 'Index (loess, 13 years)')
     const rows = page.locator('.season-grid tbody tr')

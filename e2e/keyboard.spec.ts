@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './ownServer'
-import { expectSaved } from './support'
+import { bringIn, expectSaved, monthlyCsv } from './support'
 
 /** The element that the keyboard is on, by its role and name as they are read out. */
 async function focused(page: Page): Promise<string> {
@@ -154,6 +154,63 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
   await expectSaved(page)
 })
 
+test('a study opens on all of its series; what is typed and refused stays, with what is asked for; Back returns', async ({
+  page,
+}) => {
+  // A value that is a third of what it should be asks for care.
+  await bringIn(page, 'first.csv', monthlyCsv('First', 238).replace(/1985-03,.*/, '1985-03,400'))
+  const path = page.getByRole('navigation', { name: 'Path' })
+  const working = page.getByRole('complementary', { name: 'Working' })
+
+  await test.step('at Look, the whole series and its forecast', async () => {
+    await expect(path.locator('[aria-current=step]')).toContainText('Look')
+    await expect(page.locator('[data-row=value] .cell')).toHaveCount(250)
+  })
+
+  await test.step('what asks for care is gone to by key, and by what the path says of it', async () => {
+    await page.keyboard.press('n')
+    const lit = working.locator('li.lit')
+    await expect(lit).toBeFocused()
+    const first = await lit.textContent()
+    await page.keyboard.press('w')
+    await expect(working).toBeFocused()
+    await path.getByRole('button', { name: /to look at, at Look/ }).click()
+    await expect(lit).toHaveText(first!)
+    for (const [key, area] of [
+      ['s', 'sentence'],
+      ['j', 'path'],
+      ['l', 'ledger'],
+    ] as const) {
+      await page.keyboard.press(key)
+      await expect(page.locator(`[data-area=${area}] :focus`)).toHaveCount(1)
+    }
+  })
+
+  await test.step('a figure out of its bounds stays as it was typed, with its bounds', async () => {
+    await page.locator('[data-word=horizon]').click()
+    const field = page.getByRole('spinbutton').first()
+    await field.fill('0')
+    await page.keyboard.press('Tab')
+    await expect(page.getByRole('alert')).toContainText(/a whole number from 1 to/)
+    await expect(field).toHaveValue('0')
+    await field.press('Escape')
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await expect(field).toHaveValue('12')
+    await page.keyboard.press('Escape')
+  })
+
+  await test.step('Back leaves Compare and the contest for the Bench', async () => {
+    await page.getByRole('button', { name: 'Contest', exact: true }).click()
+    await expect(page.getByRole('heading', { name: 'Contest of methods' })).toBeVisible()
+    await page.goBack()
+    await expect(page.getByRole('grid')).toBeVisible()
+    await page.getByRole('button', { name: /^Compare/ }).click()
+    await expect(page.getByRole('region', { name: 'Methods side by side' })).toBeVisible()
+    await page.goBack()
+    await expect(page.getByRole('grid')).toBeVisible()
+  })
+})
+
 test('the tour is offered once, shows five things, and can be skipped', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'Primer', exact: true }).click()
@@ -172,6 +229,8 @@ test('the tour is offered once, shows five things, and can be skipped', async ({
 test('figures are written as the reader chooses, on every page', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'Exterior paint', exact: true }).click()
+  await expect(page.getByRole('grid')).toBeVisible()
+  await page.keyboard.press('3')
   await expect(page.locator('[data-row=value] .cell').last()).toHaveText('33.8')
   await page.getByRole('button', { name: 'Help' }).click()
   await page.getByLabel('Figures and dates').first().click({ force: true })

@@ -71,15 +71,17 @@ describe('the display scale', () => {
 
 describe('the change on the year before', () => {
   const last = (value: number, yearBefore: number | null) => ({
-    last: { period: '2025-12', value, yearBefore },
+    ...{ last: { period: '2025-12', value, yearBefore }, unit: 'litres' },
   })
 
-  it('is in per cent, and undefined over a base that is missing or not above 0', () => {
-    expect(changeOnYear(last(110, 100))).toBeCloseTo(10, 12)
+  it('is in per cent; of per cent, and over a base that is not above 0, the difference', () => {
+    expect(changeOnYear(last(110, 100))!.by).toBeCloseTo(10, 12)
     expect(changeOnYear(last(110, null))).toBeNull()
-    expect(changeOnYear(last(110, 0))).toBeNull()
-    expect(changeOnYear(last(110, -5))).toBeNull()
-    expect(changeOnYear({ last: null })).toBeNull()
+    // Over nothing, or across it, a share would mislead.
+    expect(changeOnYear(last(110, 0))).toEqual({ by: 110, in: 'units' })
+    expect(changeOnYear(last(-5, 6))).toEqual({ by: -11, in: 'units' })
+    expect(changeOnYear({ ...last(7.5, 7), unit: '%' })).toEqual({ by: 0.5, in: 'points' })
+    expect(changeOnYear({ last: null, unit: '' })).toBeNull()
   })
 })
 

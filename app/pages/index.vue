@@ -94,7 +94,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 .shelf {
   box-sizing: border-box;
   width: 100%;
-  max-width: 1180px;
+  max-width: 1400px;
   margin: 0 auto;
   padding: 32px 24px 64px;
 }

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
 import type { ShelfRow } from '~~/shared/api/series'
 import MiddleCut from '~/shell/MiddleCut.vue'
-import { changeOnYear } from './changeOnYear'
+import { changeOnYear, type YearChange } from './changeOnYear'
 import EditableName from './EditableName.vue'
 import { useShelf, type SortKey } from './shelfStore'
 import SmallChart from './SmallChart.vue'
@@ -62,6 +62,12 @@ function ariaSort(key: SortKey): 'ascending' | 'descending' | 'none' {
   return shelf.sort.descending ? 'descending' : 'ascending'
 }
 
+function changeWords({ by, in: unit }: YearChange): string {
+  if (unit === 'percent') return formatChange(by)
+  const figure = `${by < 0 ? '−' : '+'}${formatFigure(Math.abs(by))}`
+  return unit === 'points' ? `${figure} points` : figure
+}
+
 function rename(row: ShelfRow, name: string) {
   renaming.value = null
   if (name !== row.name) void shelf.change(row.id, { name })
@@ -69,7 +75,7 @@ function rename(row: ShelfRow, name: string) {
 </script>
 
 <template>
-  <v-table class="rows">
+  <v-table class="rows" :class="{ grouped: hasGroups }">
     <thead>
       <tr>
         <th scope="col" class="pick">
@@ -128,9 +134,9 @@ function rename(row: ShelfRow, name: string) {
             <span class="muted small unit">{{ row.unit || 'no unit stated' }}</span>
           </template>
         </td>
-        <td><SmallChart :values="row.values" /></td>
-        <td v-if="hasGroups"><MiddleCut :text="row.group" /></td>
-        <td>
+        <td class="chart-cell"><SmallChart :values="row.values" /></td>
+        <td v-if="hasGroups" class="group-cell"><MiddleCut :text="row.group" /></td>
+        <td class="span-cell">
           {{ period(row, row.start) }} – {{ period(row, row.end) }}
           <div class="muted small">
             {{ row.frequency === 'seasons' ? `${row.seasons} seasons a year` : row.frequency }},
@@ -146,8 +152,8 @@ function rename(row: ShelfRow, name: string) {
           </template>
         </td>
         <td class="number">
-          <template v-if="changeOnYear(row) !== null">
-            {{ formatChange(changeOnYear(row)!) }}
+          <template v-if="changeOnYear(row)">
+            {{ changeWords(changeOnYear(row)!) }}
             <div class="muted small">{{ formatFigure(row.last!.yearBefore!) }} then</div>
           </template>
           <span v-else class="muted">–</span>
@@ -169,7 +175,12 @@ function rename(row: ShelfRow, name: string) {
   --cell: 0 10px;
   --cell-rule: 1px solid var(--rule);
 
-  min-width: 920px;
+  /* Names are the last thing to be cut: other columns give way first, or the table moves sideways. */
+  min-width: 1090px;
+}
+
+.rows.grouped {
+  min-width: 1220px;
 }
 
 .rows :deep(table) {
@@ -280,5 +291,60 @@ tbody tr:hover {
 
 .row-actions .v-btn {
   margin-left: 6px;
+}
+
+/* Quiet until the row is pointed at, or the keyboard is in it. */
+@media (hover: hover) {
+  .series:not(:hover, :focus-within) .row-actions .v-btn {
+    border-color: transparent;
+    color: var(--muted);
+    font-weight: 400;
+  }
+}
+
+@media (width < 1130px) {
+  .rows,
+  .rows.grouped {
+    min-width: 620px;
+  }
+
+  .chart,
+  .chart-cell,
+  .row-actions,
+  .actions-head {
+    display: none;
+  }
+
+  .span {
+    width: 150px;
+  }
+
+  .last,
+  .change {
+    width: 116px;
+  }
+
+  .group {
+    width: 100px;
+  }
+}
+
+@media (width < 640px) {
+  .rows,
+  .rows.grouped {
+    min-width: 0;
+  }
+
+  .span,
+  .span-cell,
+  .group,
+  .group-cell {
+    display: none;
+  }
+
+  .last,
+  .change {
+    width: 92px;
+  }
 }
 </style>

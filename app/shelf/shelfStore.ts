@@ -160,7 +160,7 @@ const COMPARE: Record<SortKey, (a: ShelfRow, b: ShelfRow) => number> = {
   group: (a, b) => a.group.localeCompare(b.group),
   span: (a, b) => a.start.localeCompare(b.start) || a.periods - b.periods,
   last: (a, b) => (a.last?.value ?? -Infinity) - (b.last?.value ?? -Infinity),
-  change: (a, b) => (changeOnYear(a) ?? -Infinity) - (changeOnYear(b) ?? -Infinity),
+  change: (a, b) => (changeOnYear(a)?.by ?? -Infinity) - (changeOnYear(b)?.by ?? -Infinity),
 }
 
 function shortened(name: string): string {

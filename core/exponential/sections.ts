@@ -24,9 +24,9 @@ const PLACES = 61
 /**
  * The criterion along each weight, the others and the initial states held where they were chosen: how sharp the choice is.
  *
- * The choice is the lowest point of each section, since it is the lowest of all.
+ * What was chosen is the lowest point of its section, since it is the lowest of all; what was fixed need not be.
  *
- * @param chosen with every weight free
+ * @param chosen the weights that the others are held at
  * @param horizon periods ahead that must keep the conditions of the form too
  */
 export function weightSections(

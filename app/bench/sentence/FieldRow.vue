@@ -79,8 +79,8 @@ function add() {
           :least="field.least"
           :most="field.most"
           :step="field.step"
+          :is-open="field.isOpen"
           @update:model-value="emit('set', $event)"
-          @refused="emit('refused', $event)"
         />
         {{ field.unit }}
         <v-btn

@@ -4,13 +4,26 @@ import { inReadersFigures } from '~/figures/format'
 import type { MethodChange } from '~~/core/finding'
 import type { Field } from '~~/core/word'
 import FieldRow from './FieldRow.vue'
+import { useBench } from '../study/benchStore'
 import { useTriedChange } from './triedChange'
 
 /** The figures and choices behind a word, each changed at once: what it does is seen behind this sheet. */
 const props = defineProps<{ lead?: string; fields: readonly Field[]; usual: MethodChange }>()
 defineEmits<{ done: [] }>()
-const common = computed(() => props.fields.filter(({ rare }) => !rare))
-const rare = computed(() => props.fields.filter((field) => field.rare))
+const bench = useBench()
+const all = computed(() => props.fields.map(withFound))
+const common = computed(() => all.value.filter(({ rare }) => !rare))
+const rare = computed(() => all.value.filter((field) => field.rare))
+
+/** A field of what is chosen shows what was chosen. */
+function withFound(field: Field): Field {
+  if (field.kind !== 'number' || !field.isOpen) return field
+  const found = field.path.reduce<unknown>(
+    (part, key) => (part as Record<string, unknown> | null | undefined)?.[key],
+    bench.result,
+  )
+  return typeof found === 'number' ? { ...field, value: Number(found.toFixed(3)) } : field
+}
 
 const { problem, change } = useTriedChange()
 

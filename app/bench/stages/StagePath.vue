@@ -83,7 +83,7 @@ ol {
 
 li {
   position: relative;
-  padding-bottom: 10px;
+  padding-bottom: 14px;
 }
 
 li:not(:last-child)::before {
@@ -105,7 +105,6 @@ li:not(:last-child)::before {
   align-items: stretch;
   justify-content: flex-start;
   width: 100%;
-  min-height: 44px;
   padding: 2px 4px 0 28px;
   border: 0;
   background: none;

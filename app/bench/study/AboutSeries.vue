@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
 import { nounOf } from '~~/core/series/noun'
 import { headingOf } from '~~/handover/heading'
@@ -66,8 +66,13 @@ async function bringBack({ id, createdAt }: Vintage) {
   })
 }
 
+/** A series without a name could not be found again. */
+const nameProblem = computed(() =>
+  name.value.trim() === '' ? 'A series needs a name, by which it stands on the shelf.' : '',
+)
+
 function keep() {
-  if (name.value.trim() === '') return
+  if (nameProblem.value !== '') return
   open.value = false
   void bench.changeAbout({
     name: name.value.trim(),
@@ -95,7 +100,17 @@ function keep() {
       </h1>
     </template>
     <form class="sheet" @submit.prevent="keep" @keydown.enter.stop>
-      <label>Name <v-text-field v-model="name" required maxlength="10000" /></label>
+      <label>
+        Name
+        <v-text-field
+          v-model="name"
+          required
+          maxlength="10000"
+          :error="nameProblem !== ''"
+          :aria-invalid="nameProblem !== ''"
+        />
+      </label>
+      <p v-if="nameProblem" class="problem small" role="alert">{{ nameProblem }}</p>
       <label> Unit <v-text-field v-model="unit" maxlength="200" placeholder="litres" /> </label>
       <label>
         What the values are

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Adjustment } from '~~/core/series/series'
 import type { MethodDocument } from '~~/core/method'
 import type { StudyStep, TrailSave } from '~~/shared/api/desk'
+import { useNotices } from '~/shell/noticeStore'
 import { useBench } from './benchStore'
 import { useSelection } from '../view/selectionStore'
 import { useWindow } from '../view/windowStore'
@@ -257,6 +258,19 @@ describe('the study on the Bench', () => {
       await bench.resolveConflict('mine')
       expect(server.stored().method).toEqual(horizon(3))
     })
+  })
+})
+
+describe('a model that the values decide', () => {
+  it('is said when a value changes it, with undo', async () => {
+    const bench = await opened()
+    expect(bench.result!.method.decompose.model).toBe('multiplicative')
+    await bench.adjust([{ period: bench.result!.columns.period[3]!, value: 0, reason: 'closed' }])
+    expect(bench.result!.method.decompose.model).toBe('additive')
+    const { current } = useNotices()
+    expect(current!.text).toBe('The model is additive now: a value is not above 0 now.')
+    await current!.undo!()
+    expect(bench.result!.method.decompose.model).toBe('multiplicative')
   })
 })
 

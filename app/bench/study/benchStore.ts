@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
 import { changed, type MethodDocument } from '~~/core/method'
+import type { Model } from '~~/core/model'
 import type { Action, MethodChange } from '~~/core/finding'
 import { taken, type Run } from '~~/core/offers'
 import type { Series } from '~~/core/series/series'
@@ -111,10 +112,22 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Changes what is named; what was before can be had back. */
-  function changeContent(change: Partial<StudyContent>): Promise<void> {
+  async function changeContent(change: Partial<StudyContent>): Promise<void> {
     const next = { ...content.value, ...change }
-    if (isSame(next, content.value)) return Promise.resolve()
-    return adopt(advance(trail.value, next))
+    if (isSame(next, content.value)) return
+    const isNamed = [content.value, next].some(({ method }) => method.decompose?.model)
+    const before = calculation.result.value?.method.decompose.model
+    await adopt(advance(trail.value, next))
+    const after = calculation.result.value?.method.decompose.model
+    // The document names no model: the values have decided anew.
+    if (before && after && before !== after && !isNamed) tellModel(after)
+  }
+
+  /** A value at or below 0 ends the multiplicative model, and its going brings it back: nobody asked for either. */
+  function tellModel(model: Model): void {
+    const because =
+      model === 'additive' ? 'a value is not above 0 now' : 'every value is above 0 again'
+    notices.show({ text: `The model is ${model} now: ${because}.`, undo })
   }
 
   function change(method: MethodDocument): Promise<void> {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from './ledgerStore'
 import { useWindow } from './windowStore'
@@ -7,6 +8,15 @@ import { useWindow } from './windowStore'
 const bench = useBench()
 const ledger = useLedger()
 const time = useWindow()
+const scales = computed(() => [
+  { value: 'window', title: 'scale of what is seen' },
+  { value: 'series', title: 'scale of the series' },
+  ...(ledger.stage === 'season' ? [{ value: 'all strips', title: 'all strips on one scale' }] : []),
+])
+/** Only components can share a scale: elsewhere it is that of the window. */
+const shownScale = computed(() =>
+  ledger.scaledBy === 'all strips' && !ledger.oneScale ? 'window' : ledger.scaledBy,
+)
 </script>
 
 <template>
@@ -28,17 +38,13 @@ const time = useWindow()
       {{ ledger.showsGroup ? 'without' : 'with' }} the
       {{ ledger.grouped === 1 ? 'column' : `${ledger.grouped} columns` }} of the regression
     </v-btn>
-    <v-checkbox-btn
-      v-if="ledger.stage === 'season' && bench.result"
-      v-model="ledger.oneScale"
-      class="one-scale"
-      label="all strips on one scale"
-    />
-    <v-checkbox-btn
+    <v-select
       v-if="bench.result"
-      v-model="ledger.wholeScale"
-      class="one-scale"
-      label="scale of the whole series"
+      class="scaled"
+      aria-label="vertical scale"
+      :items="scales"
+      :model-value="shownScale"
+      @update:model-value="ledger.scaledBy = $event"
     />
     <span class="zoom">
       <v-btn class="small" @click="time.zoom(0.7)">zoom in</v-btn>
@@ -50,9 +56,9 @@ const time = useWindow()
 </template>
 
 <style scoped>
-.one-scale {
+.scaled {
   flex: none;
-  white-space: nowrap;
+  width: 182px;
 }
 
 .zoom {

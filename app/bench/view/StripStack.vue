@@ -43,7 +43,7 @@ const heights = computed(() =>
     :axis="axis"
     :scale="ledger.scale"
     :gutter="time.gutter"
-    :by-window="!ledger.wholeScale"
+    :by-window="ledger.scaledBy !== 'series'"
     :height="heights[i]!"
     :pointed="pointed"
     :name-at="nameAt"

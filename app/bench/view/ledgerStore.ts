@@ -26,12 +26,11 @@ export const useLedger = defineStore('bench-ledger', () => {
   const beside = useBeside()
   const pins = usePins()
 
-  const stage = ref<Stage>('season')
+  const stage = ref<Stage>('look')
   const allSteps = ref(false)
-  /** Whether all strips of components are drawn on one scale. */
-  const oneScale = ref(false)
-  /** Whether strips keep the scale of the whole series, whatever the window shows of it. */
-  const wholeScale = ref(false)
+  /** What the vertical scale of a strip is that of: what is seen, the whole series, or one for all strips at Season. */
+  const scaledBy = ref<'window' | 'series' | 'all strips'>('window')
+  const oneScale = computed(() => scaledBy.value === 'all strips' && stage.value === 'season')
   /** Whether columns that are many and alike are on the screen one by one. */
   const showsGroup = ref(false)
   const folded = ref(false)
@@ -159,8 +158,8 @@ export const useLedger = defineStore('bench-ledger', () => {
   return {
     stage,
     allSteps,
+    scaledBy,
     oneScale,
-    wholeScale,
     showsGroup,
     grouped,
     folded,

@@ -60,8 +60,14 @@ function goTo({ period }: Finding) {
 <template>
   <section v-if="said.length > 0" class="findings working-part">
     <h3>Worth knowing</h3>
-    <v-btn v-if="together.length > 0" color="accent" class="small all" @click="actAll()">
-      do all {{ together.length }}
+    <v-btn
+      v-if="together.length > 0"
+      color="accent"
+      class="small"
+      :data-tip="together.map(({ action }) => inReadersFigures(action.label)).join('; ')"
+      @click="actAll()"
+    >
+      do the first of each, {{ together.length }} at once
     </v-btn>
     <ul ref="list">
       <li

@@ -10,7 +10,7 @@ import {
   varianceFactors,
 } from '../../exponential/limits'
 import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
-import { weightSections } from '../../exponential/sections'
+import { weightSections, type WeightSection } from '../../exponential/sections'
 import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
 import { requireAdmissible, selectForm, type Contender } from '../../exponential/selection'
 import { Refusal } from '../../refusal'
@@ -141,7 +141,15 @@ export function forecastBySmoothing(
     estimated: chosen.k + (transform?.chosen ? 1 : 0),
     inProportion: isPower || form.season === 'multiplicative' || form.error === 'proportional',
     report: () => null,
-    sections: () => weightSections(values, seasons, withEveryWeightFree(), horizon),
+    sections,
+  }
+
+  /** Of a weight that is chosen given those that are fixed; of one that is fixed as if none were, since there its best place is seen. */
+  function sections(): WeightSection[] {
+    const given = weightSections(values, seasons, chosen, horizon)
+    if (Object.keys(options.weights).length === 0) return given
+    const free = weightSections(values, seasons, withEveryWeightFree(), horizon)
+    return given.map((one, i) => (options.weights[one.name] === undefined ? one : free[i]!))
   }
 
   /** What would be chosen if no weight of the form were fixed. */

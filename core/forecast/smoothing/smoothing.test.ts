@@ -101,13 +101,16 @@ describe('smoothing as a way of forecasting', () => {
     expect(findings.map(({ code }) => code)).toContain('form-chosen-once')
   })
 
-  it('says how sharply weights would be chosen, whichever is fixed', () => {
-    const free = run()
-    const fixed = run({ weights: { alpha: 0.9 } })
-    expect(fixed.weightSections).toEqual(free.weightSections)
-    expect(free.weightSections!.map(({ optimum }) => optimum)).toEqual(
-      Object.values(free.ahead.weights),
-    )
+  it('says how sharply weights are chosen given what is fixed, and where that would have been best', () => {
+    const [free, fixed] = [run(), run({ weights: { alpha: 0.9 } })]
+    const optima = (own: typeof free) =>
+      Object.fromEntries(own.weightSections!.map(({ name, optimum }) => [name, optimum]))
+    expect(optima(free)).toEqual(free.ahead.weights)
+    expect(optima(fixed)).toEqual({ ...fixed.ahead.weights, alpha: free.ahead.weights.alpha })
+    const sectionOf = (own: typeof free, wanted: string) =>
+      own.weightSections!.find(({ name }) => name === wanted)
+    expect(sectionOf(fixed, 'alpha')).toEqual(sectionOf(free, 'alpha'))
+    expect(sectionOf(fixed, 'gamma')!.above).not.toEqual(sectionOf(free, 'gamma')!.above)
   })
 
   it('shows what other weights would make of it, starting where it starts', () => {

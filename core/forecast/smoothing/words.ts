@@ -90,6 +90,7 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
           label: `${WEIGHT_SAYS[name]}: ${weights[name] === undefined ? 'chosen, or' : 'fixed'}`,
           path: ['forecast', 'weights', name],
           value: weights[name] ?? USUAL[name],
+          isOpen: weights[name] === undefined,
           ...{ least: name === 'phi' ? 0.01 : 0, most: 1, step: 0.01, unit: '' },
           shortcuts: [{ text: 'chosen', value: undefined }],
         })),

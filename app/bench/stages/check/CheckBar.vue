@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { TRIED_COLUMNS } from '~~/core/beside/beside'
 import NumberField from '../../figures/NumberField.vue'
@@ -13,7 +13,6 @@ const bench = useBench()
 const check = useCheck()
 const ledger = useLedger()
 const selection = useSelection()
-const problem = ref('')
 
 const per = computed(() => onePeriod(bench.series!.calendar))
 const plan = computed(() => check.checked?.plan ?? null)
@@ -34,13 +33,11 @@ watch(
 )
 
 function changeRolling(part: { horizon?: number }) {
-  problem.value = ''
   const { rolling, ...rest } = bench.method.check ?? {}
   void bench.changePart({ check: { ...rest, rolling: { ...rolling, ...part } } })
 }
 
 async function changeHoldout(holdout: number) {
-  problem.value = ''
   await bench.changePart({ check: { ...bench.method.check, holdout } })
 }
 </script>
@@ -83,7 +80,6 @@ async function changeHoldout(holdout: number) {
           :least="1"
           :most="periods - 1"
           @update:model-value="changeRolling({ horizon: $event })"
-          @refused="problem = $event"
         />
         {{ per }}s ahead
       </span>
@@ -95,12 +91,10 @@ async function changeHoldout(holdout: number) {
           :least="1"
           :most="periods - 1"
           @update:model-value="changeHoldout"
-          @refused="problem = $event"
         />
         {{ per }}s
       </span>
     </template>
     <span v-else-if="check.shows === 'tries'" class="muted">{{ check.line }}</span>
   </p>
-  <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
 </template>
