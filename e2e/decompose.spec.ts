@@ -55,7 +55,7 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
         await page.getByRole('button', { name: 'Save the rows added at Look as CSV' }).click()
       })(),
     ])
-    expect(left.suggestedFilename()).toBe('Exterior paint - rows added at Look.csv')
+    expect(left.suggestedFilename()).toBe('Facade paint - rows added at Look.csv')
     await page.getByLabel(/peaks over/).fill('1')
     await page.keyboard.press('Tab')
     await expect(

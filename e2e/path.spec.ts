@@ -40,7 +40,7 @@ test('from a dropped file to a kept forecast', async ({ page }) => {
   const address = page.url()
 
   await test.step('read the indices in the season grid', async () => {
-    await page.keyboard.press('3')
+    await page.getByRole('button', { name: /^Season/ }).click()
     await page.getByRole('button', { name: 'fold by year' }).click()
     const index = page.locator('tr.index td')
     await expect(index).toHaveText(result.seasons.map((row) => row.index.toFixed(3)))

@@ -94,6 +94,7 @@ test('a contest where following the latest level wins or ties; a combination is 
   await page.keyboard.press('6')
   await expect(page.locator('[data-row="member:2"]')).toBeVisible()
   await test.step('a method of it opens into its own working', async () => {
+    await page.getByRole('button', { name: 'latest periods' }).click()
     await page.locator('[data-row="member:2"] .cell[data-t="121"]').click()
     const own = page.locator('.working-part', { hasText: 'How method 2 got there' })
     await expect(own.getByRole('heading', { name: /^Forecast, / })).toBeVisible()

@@ -227,6 +227,7 @@ th.number {
 
 .sort {
   padding: 0;
+  white-space: nowrap;
   border: 0;
   background: none;
   color: inherit;

@@ -19,7 +19,7 @@ export function verdictLine({ tries, method, benchmarks, against }: Verdict, uni
     against === null
       ? `: too few tries to tell them apart`
       : against === 'tie'
-        ? ', which is not told apart from it'
+        ? ': chance alone can make that difference'
         : ''
   return `${own}; ${other}${chance}.`
 }

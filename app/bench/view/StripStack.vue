@@ -54,7 +54,7 @@ const heights = computed(() =>
 .wash {
   position: absolute;
   top: 0;
-  bottom: 34px;
+  bottom: 0;
   left: 0;
   background: var(--cursor-wash);
   pointer-events: none;

@@ -45,6 +45,11 @@ const frameHeight = ref(640)
 const pointer = usePlanePointer(plane)
 
 const { peaks, strips } = usePlaneStrips()
+const showsMultiples = computed(
+  () => ledger.stage === 'smooth' && beside.showsMultiples && bench.shown !== null,
+)
+/** Strips and ledger, and not years laid over each other or small pictures. */
+const showsPlane = computed(() => !ledger.folded && !showsMultiples.value)
 // A refused method forecasts nothing, whatever lies behind its span.
 const ticks = computed(() =>
   axisTicks(time.axis, bench.series!, bench.result ? ledger.lastActual : Infinity),
@@ -130,7 +135,7 @@ onBeforeUnmount(() => observer?.disconnect())
     <FailureNotice v-if="bench.failed" />
     <RefusalNotice v-if="bench.refusal && !bench.failed" :refusal="bench.refusal" />
     <FoldedPlane v-if="ledger.folded" :height="foldedHeight" />
-    <SmallMultiples v-else-if="ledger.stage === 'smooth' && beside.showsMultiples && bench.shown" />
+    <SmallMultiples v-else-if="showsMultiples" />
     <div
       v-else
       ref="plane"
@@ -175,8 +180,8 @@ onBeforeUnmount(() => observer?.disconnect())
       </div>
       <MarkedStretch v-if="selection.marked" :marked="selection.marked" />
       <LedgerTable />
-      <PlaneActions />
     </div>
+    <PlaneActions v-if="showsPlane" />
   </div>
 </template>
 
@@ -200,7 +205,7 @@ onBeforeUnmount(() => observer?.disconnect())
 .marked {
   position: absolute;
   top: 0;
-  bottom: 34px;
+  bottom: 0;
   pointer-events: none;
 }
 

@@ -104,7 +104,8 @@ button:hover {
   background: var(--band);
 }
 
-button > span {
+.name,
+.small {
   display: block;
 }
 

@@ -16,14 +16,17 @@ const beside = useBeside()
 const seasons = computed(() => props.result.series.seasons)
 const per = computed(() => onePeriod(calendarOfResult(props.result)))
 
-/** The averages compared, or else the one that the method works with. */
+/** The average that the method works with, and those compared with it. */
 const kinds = computed<readonly AverageKind[]>(() => {
-  if (beside.averages.length > 0) return beside.averages
-  if (!isResult(props.result)) return []
-  const { decompose } = props.result.method
-  const own = wayOf(decompose.by).average(decompose, calendarOfResult(props.result))
-  return own ? [own] : []
+  const own = ownAverage()
+  const others = beside.averages.filter((one) => JSON.stringify(one) !== JSON.stringify(own))
+  return own ? [own, ...others] : others
 })
+function ownAverage(): AverageKind | null {
+  if (!isResult(props.result)) return null
+  const { decompose } = props.result.method
+  return wayOf(decompose.by).average(decompose, calendarOfResult(props.result))
+}
 const rows = computed(() =>
   kinds.value.map((kind) => {
     const { lost, gain, leavesSeason } = smoothBy(props.result.columns.value, kind, seasons.value)

@@ -14,7 +14,10 @@ import type { SeriesStage } from '../stage'
 /** Compared averages are told apart by their lines. */
 const COMPARED: readonly Mark[] = ['line-thick', 'line-dashed', 'line-dotted', 'line-thin']
 
-/** Averages laid over the series: those compared, or else the one that the method works with. */
+/** The method's own average lies this pale beside others. */
+const OWN_BESIDE_OTHERS = 0.45
+
+/** Averages laid over the series: the one that the method works with, and those compared. */
 export const smooth: SeriesStage = {
   needs: 'series',
   label: 'Smooth',
@@ -27,7 +30,10 @@ export const smooth: SeriesStage = {
     return [
       mainStrip(capitalized(sources.noun), sources, [
         ...salesLayers(shown, sources),
-        ...(compared.length === 0 ? own : compared),
+        ...(compared.length === 0
+          ? own
+          : own.map((one) => ({ ...one, opacity: OWN_BESIDE_OTHERS }))),
+        ...compared,
       ]),
     ]
   },
