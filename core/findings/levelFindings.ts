@@ -32,7 +32,8 @@ export function levelFindings(
     { code, severity: 'note', stage: 'trend', text, period: null, figure: first.slope, ...more },
   ]
   const both = strengthWords((strength.withoutDistrusted ?? strength).trend)
-  const isFitted = options.form !== 'smoothed'
+  // Where the forecast makes nothing of the trend, another trend would mend nothing.
+  const isFitted = options.form !== 'smoothed' && uses !== 'nothing'
   if (level.wanders) {
     const canFollow = uses === 'extends' && isFitted
     return said(
@@ -43,7 +44,7 @@ export function levelFindings(
   }
   if (level.evenGrowth !== null) {
     const yearly = (1 + level.evenGrowth) ** stretch.calendar.seasons - 1
-    const canGrow = uses !== 'nothing' && isFitted && options.form !== 'exponential'
+    const canGrow = isFitted && options.form !== 'exponential'
     return said(
       'even-growth',
       `The trend ${yearly > 0 ? 'grows' : 'shrinks'} by an even ${percent(yearly)} a year${both}: nothing in it has turned.`,
@@ -60,7 +61,7 @@ export function levelFindings(
     return said(
       'level-stretches',
       `The level stays within each stretch and differs between them: ${list(heights)}.`,
-      isFitted ? turns(stretch, level.pieces, options, true) : {},
+      turns(stretch, level.pieces, isFitted ? options : null, true),
     )
   }
   const words = phases.map(
@@ -70,7 +71,7 @@ export function levelFindings(
   return said(
     isOne ? 'trend' : 'trend-phases',
     `The trend ${list(words)}${isOne ? ' throughout' : ''}${both}.`,
-    isOne || !isFitted ? {} : turns(stretch, phases, options, false),
+    isOne ? {} : turns(stretch, phases, isFitted ? options : null, false),
   )
 }
 
@@ -102,11 +103,15 @@ function list(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')}, ${words.at(-1)}`
 }
 
-/** With turns behind it, the trend can break where they are. */
+/**
+ * With turns behind it, the trend can break where they are.
+ *
+ * @param options of the trend; null where nothing is fitted that could break
+ */
 function turns(
   stretch: Stretch,
   phases: readonly PhaseAt[],
-  { last }: TrendOptions,
+  options: TrendOptions | null,
   level: boolean,
 ): Pick<Finding, 'period' | 'actions'> {
   const { firstT } = stretch
@@ -117,6 +122,8 @@ function turns(
     change: withLast(breaks, undefined),
   }
   // A line through what came after the last turn needs no break.
+  const last = options?.last
   const isBeyond = last !== undefined && last <= phases.at(-1)!.to - phases.at(-1)!.from + 1
-  return { period: at.at(-1)!.code, ...(isBeyond ? {} : { actions: [action] }) }
+  const canBreak = options !== null && !isBeyond
+  return { period: at.at(-1)!.code, ...(canBreak ? { actions: [action] } : {}) }
 }
