@@ -40,6 +40,8 @@ export const useOpenedRow = defineStore('opened-row', () => {
   function hear(answer: TriesAnswer): void {
     if (answer.kind === 'refused') failed.value = answer.because
     if (answer.kind !== 'checked' || !answer.checked) return
+    // What its offers would do is nobody's question here.
+    worker.stop()
     tries.value = answer.checked.tries
     place.value = worst.value
   }
