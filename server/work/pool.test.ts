@@ -60,7 +60,8 @@ describe('work beside the server', () => {
   })
 
   it('holds nothing up, and is stopped when it takes too long; the next request is answered', async () => {
-    useWorkers(script, 1500)
+    // Long enough for a slow machine to start a thread, far too short for what is asked first.
+    useWorkers(script, 5000)
     let ticks = 0
     const ticking = setInterval(() => ticks++, 20)
     const long = await problemOf(
