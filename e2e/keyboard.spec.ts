@@ -154,7 +154,7 @@ test('the whole Bench is walked without a pointer', async ({ page }) => {
   await expectSaved(page)
 })
 
-test('a study opens on all of its series; what is typed and refused stays, with what is asked for; Back returns', async ({
+test('a study opens on all of its series; what is typed and refused stays, with what is asked for', async ({
   page,
 }) => {
   // A value that is a third of what it should be asks for care.
@@ -198,17 +198,6 @@ test('a study opens on all of its series; what is typed and refused stays, with 
     await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(field).toHaveValue('12')
     await page.keyboard.press('Escape')
-  })
-
-  await test.step('Back leaves Compare and the contest for the Bench', async () => {
-    await page.getByRole('button', { name: 'Contest', exact: true }).click()
-    await expect(page.getByRole('heading', { name: 'Contest of methods' })).toBeVisible()
-    await page.goBack()
-    await expect(page.getByRole('grid')).toBeVisible()
-    await page.getByRole('button', { name: /^Compare/ }).click()
-    await expect(page.getByRole('region', { name: 'Methods side by side' })).toBeVisible()
-    await page.goBack()
-    await expect(page.getByRole('grid')).toBeVisible()
   })
 })
 

@@ -43,7 +43,9 @@ function commit() {
   problem.value = `a ${isFine ? '' : 'whole '}number ${range}`
 }
 
-function putBack() {
+/** What was refused goes first; pressed again, the key closes what the field stands in. */
+function onEscape(event: KeyboardEvent) {
+  if (problem.value !== '') event.stopPropagation()
   isTyped = false
   text.value = String(props.modelValue)
   problem.value = ''
@@ -79,7 +81,7 @@ function onEnter(event: KeyboardEvent) {
       @change="commit"
       @blur="commit"
       @keydown.enter="onEnter"
-      @keydown.esc="putBack"
+      @keydown.esc="onEscape"
     />
     <span v-if="problem" class="problem small" role="alert">{{ problem }}</span>
   </span>
