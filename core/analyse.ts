@@ -9,10 +9,22 @@ import type { Hear } from './forecast/way'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
 import { changed, type MethodDocument } from './method'
-import { asTried, mends, taken, withOffers, type Run, type Standing } from './offers'
+import {
+  asTried,
+  mends,
+  offerName,
+  offersIn,
+  taken,
+  togetherAt,
+  withOffers,
+  type MethodOnSeries,
+  type Offer,
+  type Standing,
+} from './offers'
 import { orNull } from './refusal'
 import { RESULT_FORMAT, type Result } from './result'
 import type { Series } from './series/series'
+import { STAGES, type Stage } from './stage'
 
 /**
  * Runs a method on a series: the one entrance that screen, HTTP and command line call.
@@ -33,24 +45,70 @@ export function analyse(series: Series, document: MethodDocument, hear?: Hear): 
 }
 
 /** Makes only those offers that mend, which a check can tell. */
-function withTriedOffers(result: Result, own: Run): Result {
-  const document = asTried(own.document)
-  const before =
-    document === own.document ? standingOf(result) : standingAfter({ ...own, document })
-  if (!before) return result
+function withTriedOffers(result: Result, own: MethodOnSeries): Result {
+  const mending = new Set(namesOf(mendingOffers(own)))
   const findings = withOffers(result.findings, (finding, action) =>
-    mends(finding, action, before, standingAfter(taken({ ...own, document }, action))),
+    mending.has(offerName(finding, action)),
   )
   return { ...result, findings }
 }
 
-function standingAfter({ series, document }: Run): Standing | null {
-  const result = orNull(() => run(series, document))
-  return result && standingOf(result)
+function namesOf(offers: Iterable<Offer | null>): string[] {
+  return [...offers].flatMap((offer) => (offer ? [offerName(offer.finding, offer.action)] : []))
 }
 
-function standingOf({ findings, check }: Result): Standing {
-  return { findings, off: check?.verdict?.method ?? null }
+/**
+ * Tries every offer of a method, one after another: each takes as long as the method and its check do, so that whoever
+ * cannot wait looks up between two of them.
+ *
+ * @returns each offer that mends as it is found, and null for one that does not
+ */
+export function* mendingOffers(own: MethodOnSeries): Generator<Offer | null> {
+  const tried = triedOf(own)
+  if (!tried) return
+  for (const offer of offersIn(tried.before.findings)) {
+    const after = standingOf(taken(tried.own, offer.action))
+    yield mends(offer.finding, offer.action, tried.before, after) ? offer : null
+  }
+}
+
+/**
+ * Tries the first offers of each stage together, in the same way.
+ *
+ * @param mending those that mend by themselves
+ * @returns each stage whose first offers mend together, and null for one whose do not
+ */
+export function* mendingTogether(
+  own: MethodOnSeries,
+  mending: readonly Offer[],
+): Generator<Stage | null> {
+  const stages = STAGES.filter((stage) => togetherAt(stage, mending).length > 0)
+  const tried = stages.length > 0 ? triedOf(own) : null
+  if (!tried) return
+  for (const stage of stages) {
+    const together = togetherAt(stage, mending)
+    const all = together.reduce((run, { action }) => taken(run, action), tried.own)
+    const after = standingOf(all)
+    const allMend = together.every(({ finding, action }) =>
+      mends(finding, action, tried.before, after),
+    )
+    yield allMend ? stage : null
+  }
+}
+
+/** What offers are held against; without a check where the series is too short for any. Null for a method that is refused. */
+function triedOf({ series, document }: MethodOnSeries) {
+  for (const one of [asTried(document), { ...document, check: undefined }]) {
+    const own = { series, document: one }
+    const before = standingOf(own)
+    if (before) return { own, before }
+  }
+  return null
+}
+
+function standingOf({ series, document }: MethodOnSeries): Standing | null {
+  const result = orNull(() => run(series, document))
+  return result && { findings: result.findings, off: result.check?.verdict?.method ?? null }
 }
 
 function run(series: Series, document: MethodDocument, hear?: Hear): Result {

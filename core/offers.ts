@@ -7,12 +7,12 @@ import type { Series } from './series/series'
 import type { Stage } from './stage'
 
 /** A method on a series. */
-export interface Run {
+export interface MethodOnSeries {
   readonly series: Series
   readonly document: MethodDocument
 }
 
-/** What is said of a run, and how far off its check was. */
+/** What is said of a method on a series, and how far off its check was. */
 export interface Standing {
   readonly findings: readonly Finding[]
   /** null where there is no check. */
@@ -38,7 +38,7 @@ export function asTried(document: MethodDocument): MethodDocument {
 }
 
 /** Series and method once an offer is taken. */
-export function taken({ series, document }: Run, action: Action): Run {
+export function taken({ series, document }: MethodOnSeries, action: Action): MethodOnSeries {
   return {
     document: action.change ? changed(document, action.change) : document,
     series:

@@ -306,13 +306,11 @@ tbody tr:hover {
 @media (width < 1130px) {
   .rows,
   .rows.grouped {
-    min-width: 620px;
+    min-width: 0;
   }
 
   .chart,
-  .chart-cell,
-  .row-actions,
-  .actions-head {
+  .chart-cell {
     display: none;
   }
 
@@ -324,22 +322,26 @@ tbody tr:hover {
   .change {
     width: 116px;
   }
+}
 
-  .group {
-    width: 100px;
+@media (width < 900px) {
+  .group,
+  .group-cell {
+    display: none;
   }
 }
 
-@media (width < 640px) {
-  .rows,
-  .rows.grouped {
-    min-width: 0;
-  }
-
+@media (width < 800px) {
   .span,
-  .span-cell,
-  .group,
-  .group-cell {
+  .span-cell {
+    display: none;
+  }
+}
+
+/* A name is changed on the Bench, and what is selected is deleted above. */
+@media (width < 640px) {
+  .row-actions,
+  .actions-head {
     display: none;
   }
 

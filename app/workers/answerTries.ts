@@ -1,22 +1,10 @@
-import { analyse } from '~~/core/analyse'
-import { concludeCheck, type Checked } from '~~/core/check/check'
+import { mendingOffers, mendingTogether } from '~~/core/analyse'
+import { concludeCheck } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
 import { concludeContest, contestPlan, enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
-import {
-  asTried,
-  mends,
-  offerName,
-  offersIn,
-  offersName,
-  taken,
-  togetherAt,
-  type Offer,
-  type Run,
-  type Standing,
-} from '~~/core/offers'
-import { orNull, Refusal } from '~~/core/refusal'
-import { STAGES } from '~~/core/stage'
+import { offerName, offersName, type MethodOnSeries, type Offer } from '~~/core/offers'
+import { Refusal } from '~~/core/refusal'
 import type { TriesAnswer, TriesRequest } from './messages'
 
 /** The request that is wanted; what another has overtaken is given up between two tries. */
@@ -46,59 +34,28 @@ async function answer(request: Exclude<TriesRequest, { kind: 'stop' }>): Promise
 
 async function answerCheck({ id, series, document }: TriesRequest & { kind: 'check' }) {
   const task = checkTask(series, document)
-  let checked: Checked | null = null
   if (task) {
     const pace = paceOf(id, (done) => post({ id, kind: 'progress', done, of: task.origins.length }))
-    checked = concludeCheck(task, await rollAtPace(task, pace))
-  }
-  post({ id, kind: 'checked', checked })
-  await tryOffers(id, { series, document }, checked)
+    const rolled = await rollAtPace(task, pace)
+    post({ id, kind: 'checked', checked: concludeCheck(task, rolled) })
+  } else post({ id, kind: 'checked', checked: null })
+  await tryOffers(id, { series, document })
 }
 
-/** Takes every offer to see whether it mends, and says those that do. */
-async function tryOffers(id: number, { series, document }: Run, checked: Checked | null) {
-  const own = { series, document: asTried(document) }
+/** Says every offer that mends, as it is found. */
+async function tryOffers(id: number, own: MethodOnSeries) {
   const pace = paceOf(id, () => {})
-  const isSame = JSON.stringify(own.document.check) === JSON.stringify(document.check ?? {})
-  const before = await standingOf(own, pace, isSame ? checked : undefined)
-  if (!before) return
   const mending: Offer[] = []
-  for (const offer of offersIn(before.findings)) {
-    const { finding, action } = offer
-    const after = await standingOf(taken(own, action), pace)
-    if (!mends(finding, action, before, after)) continue
-    mending.push(offer)
-    post({ id, kind: 'offer', name: offerName(finding, action) })
+  for (const offer of mendingOffers(own)) {
+    if (offer) {
+      mending.push(offer)
+      post({ id, kind: 'offer', name: offerName(offer.finding, offer.action) })
+    }
+    await pace(mending.length)
   }
-  for (const stage of STAGES) {
-    const together = togetherAt(stage, mending)
-    if (together.length === 0) continue
-    const all = together.reduce((run, { action }) => taken(run, action), own)
-    const after = await standingOf(all, pace)
-    const allMend = together.every(({ finding, action }) => mends(finding, action, before, after))
-    if (allMend) post({ id, kind: 'offer', name: offersName(stage) })
-  }
-}
-
-/**
- * What is said of a run, and how far off it is.
- *
- * @param known its check, where it has been made; null where the series is too short for one
- * @returns null where it is refused
- */
-async function standingOf(
-  { series, document }: Run,
-  pace: (done: number) => Promise<void>,
-  known?: Checked | null,
-): Promise<Standing | null> {
-  await pace(0)
-  const result = orNull(() => analyse(series, { ...document, check: undefined }))
-  if (!result) return null
-  const task = known === undefined ? orNull(() => checkTask(series, document)) : null
-  const checked = task ? concludeCheck(task, await rollAtPace(task, pace)) : (known ?? null)
-  return {
-    findings: [...result.findings, ...(checked?.findings ?? [])],
-    off: checked?.verdict?.method ?? null,
+  for (const stage of mendingTogether(own, mending)) {
+    if (stage) post({ id, kind: 'offer', name: offersName(stage) })
+    await pace(mending.length)
   }
 }
 

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { KINDS, makeKind } from '../../advice/kinds'
 import { clicksOf } from '../../advice/offers'
-import { analyse } from '../analyse'
+import { analyse, mendingOffers, mendingTogether } from '../analyse'
 import { begin } from '../begin'
 import { calendarOf } from '../calendar/calendar'
+import { check } from '../check/check'
 import type { Finding } from '../finding'
 import { changed, type MethodDocument } from '../method'
-import { mends } from '../offers'
+import { mends, togetherAt } from '../offers'
 import type { Series } from '../series/series'
 import { DOCUMENT_CASES, seriesOfCase } from '../../reference/documents/cases'
 
@@ -75,6 +76,27 @@ describe('what is offered', () => {
       }
     },
   )
+
+  it('can be taken with the others of its stage where together they mend', () => {
+    const own = { series: demo.get('exterior-paint')!, document: FORMAT }
+    const mending = [...mendingOffers(own)].filter((offer) => offer !== null)
+    // A flood of two months: each is offered to be replaced, left out, and left out and filled.
+    expect(togetherAt('look', mending).map(({ action }) => action.label)).toEqual([
+      expect.stringMatching(/^Replace it by/),
+      expect.stringMatching(/^Replace it by/),
+    ])
+    expect([...mendingTogether(own, mending)]).toEqual(['look'])
+    expect([...mendingTogether(own, mending.slice(0, 1))]).toEqual([])
+  })
+
+  it('is tried without a check where the series is too short for one', () => {
+    const series = makeKind(KINDS.turn, { length: 30, seed: 5, season: 0.3 })
+    expect(check(series, FORMAT)).toBeNull()
+    const made = [...mendingOffers({ series, document: FORMAT })].map(
+      (offer) => offer?.action.label,
+    )
+    expect(made).toEqual(['Break the trend at Jul 2001', 'Smooth the deseasonalized series'])
+  })
 
   it('is not made where it would not mend: a refusal, a new caution, a worse check', () => {
     const caution = (code: string): Finding => ({

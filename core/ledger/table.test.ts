@@ -29,6 +29,17 @@ it.each([
   }
 })
 
+it('the index of a smoothing of logarithms says that it is theirs', () => {
+  const { header, rows } = forecastOf({
+    ...{ by: 'smoothing', transform: 'ln', season: 'additive', error: 'additive' },
+    levels: [80],
+  })
+  expect(header).toContain('seasonal index (on the scale that is smoothed)')
+  for (const [, , plain, index, whole] of rows as readonly number[][]) {
+    expect(Math.exp(Math.log(plain!) + index!)).toBeCloseTo(whole!, 9)
+  }
+})
+
 it('a forecast without a season has no index', () => {
   expect(forecastOf({ by: 'smoothing', season: 'none' }).header).not.toContain('seasonal index')
 })

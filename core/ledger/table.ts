@@ -58,7 +58,12 @@ export function forecastTable(result: Result): FigureTable {
       't',
       ...inSeason(
         inBrackets(plain?.symbol ?? '', series.unit),
-        season?.name === 'seasonEffect' ? inBrackets(season.symbol, season.unit) : 'seasonal index',
+        season?.name === 'seasonEffect'
+          ? inBrackets(season.symbol, season.unit)
+          : inBrackets(
+              'seasonal index',
+              find('transformed') ? 'on the scale that is smoothed' : '',
+            ),
       ),
       inBrackets('forecast', series.unit),
       ...levels.flatMap((level) => [

@@ -15,7 +15,7 @@ const all = computed(() => props.fields.map(withFound))
 const common = computed(() => all.value.filter(({ rare }) => !rare))
 const rare = computed(() => all.value.filter((field) => field.rare))
 
-/** A field of what is chosen shows what was chosen. */
+/** A field of what is chosen shows what was chosen: a result has it where the document would name it. */
 function withFound(field: Field): Field {
   if (field.kind !== 'number' || !field.isOpen) return field
   const found = field.path.reduce<unknown>(

@@ -5,7 +5,7 @@ import { useNotices } from '~/shell/noticeStore'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Model } from '~~/core/model'
 import type { Action, MethodChange } from '~~/core/finding'
-import { taken, type Run } from '~~/core/offers'
+import { taken, type MethodOnSeries } from '~~/core/offers'
 import type { Series } from '~~/core/series/series'
 import { adjustmentsWithin, withAdjustments } from '~~/core/series/adjusted'
 import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
@@ -148,7 +148,7 @@ export const useBench = defineStore('bench', () => {
   function act(...actions: readonly Action[]): Promise<void> {
     const { adjustments } = content.value
     const now = { series: { ...series.value!, adjustments }, document: method.value }
-    const after = actions.reduce<Run>(taken, now)
+    const after = actions.reduce<MethodOnSeries>(taken, now)
     return changeContent({
       method: after.document,
       adjustments: [...(after.series.adjustments ?? [])],

@@ -21,8 +21,12 @@ const order = ref<number | string>(
 const p = ref<number | string>(3)
 const q = ref<number | string>(3)
 const length = ref<number | string>(13)
-const weights = ref('1/4 1/2 1/4')
-const trailing = ref('3 2 1')
+/** As they are typed, each kind with weights of its own. */
+const weights = ref({ weights: '1/4 1/2 1/4', 'trailing-weights': '3 2 1' })
+const WEIGHTS_SAY = {
+  weights: 'Weights, separated by spaces; they sum to 1',
+  'trailing-weights': 'Weights, the newest period’s first, separated by spaces',
+} as const
 const problem = ref('')
 const KINDS: readonly { value: Written['by']; title: string }[] = [
   { value: 'order', title: 'a centred average of' },
@@ -44,9 +48,8 @@ function written(): Written {
     case 'henderson':
       return { by: by.value, length: String(length.value) }
     case 'weights':
-      return { by: by.value, weights: weights.value }
     case 'trailing-weights':
-      return { by: by.value, weights: trailing.value }
+      return { by: by.value, weights: weights.value[by.value] }
     case 'spencer':
       return { by: by.value }
   }
@@ -57,7 +60,10 @@ const hint = computed(() => (by.value === 'trailing-weights' ? dividing() : cent
 
 /** The newest period's weight stands first; a sum other than 1 is divided by. */
 function dividing(): string {
-  const sum = figuresIn(trailing.value).reduce((total, weight) => total + weight, 0)
+  const sum = figuresIn(weights.value['trailing-weights']).reduce(
+    (total, weight) => total + weight,
+    0,
+  )
   const order = 'The newest period’s weight stands first'
   return sum > 0 && Math.abs(sum - 1) > 1e-9
     ? `${order}; they sum to ${formatFigure(sum)}, and each is divided by that.`
@@ -103,19 +109,8 @@ function add() {
       <v-text-field v-model="length" class="terms" type="number" step="2" aria-label="Terms" />
       terms
     </span>
-    <span v-if="by === 'weights'" class="pair">
-      <v-text-field
-        v-model="weights"
-        class="weights"
-        aria-label="Weights, separated by spaces; they sum to 1"
-      />
-    </span>
-    <span v-if="by === 'trailing-weights'" class="pair">
-      <v-text-field
-        v-model="trailing"
-        class="weights"
-        aria-label="Weights, the newest period’s first, separated by spaces"
-      />
+    <span v-if="by === 'weights' || by === 'trailing-weights'" class="pair">
+      <v-text-field v-model="weights[by]" class="weights" :aria-label="WEIGHTS_SAY[by]" />
     </span>
     <v-btn color="accent" type="submit">add</v-btn>
     <span v-for="kind in beside.averages" :key="JSON.stringify(kind)" class="chosen">

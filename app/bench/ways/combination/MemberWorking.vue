@@ -17,10 +17,12 @@ const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
 
-const place = computed(() => memberNamed(selection.selected!.column)!)
+/** Null for the moment in which another row is selected and this is not gone yet. */
+const place = computed(() => memberNamed(selection.selected?.column ?? ''))
 const alone = computed(() => {
   const { method } = props.result
-  const member = 'of' in method.forecast ? method.forecast.of[place.value] : undefined
+  if (place.value === null || !('of' in method.forecast)) return null
+  const member = method.forecast.of[place.value]
   return member ? memberAlone(member, method) : null
 })
 const own = shallowRef<Result | null>(null)
@@ -56,7 +58,7 @@ const start = computed(() => {
 </script>
 
 <template>
-  <section class="working-part">
+  <section v-if="place !== null" class="working-part">
     <h3>How method {{ place + 1 }} got there</h3>
     <p v-if="failed" class="refused" role="alert">{{ inReadersFigures(failed) }}</p>
     <p v-else-if="!own" class="muted small">Calculating…</p>
