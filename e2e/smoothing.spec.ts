@@ -78,9 +78,9 @@ test('a contest where following the latest level wins or ties; a combination is 
     await expect(origin).toContainText(/Off by [\d.]+% on average/)
     await expect(origin.getByRole('button', { name: 'furthest off' })).toBeDisabled()
     const worst = await origin.getAttribute('aria-label')
-    const back = origin.getByRole('button', { name: 'The origin before' })
+    const back = origin.getByRole('button', { name: 'Origin before' })
     await (
-      (await back.isEnabled()) ? back : origin.getByRole('button', { name: 'The next origin' })
+      (await back.isEnabled()) ? back : origin.getByRole('button', { name: 'Next origin' })
     ).click()
     await expect(origin).not.toHaveAttribute('aria-label', worst!)
     await name.click()

@@ -94,7 +94,7 @@ function rename(row: ShelfRow, name: string) {
             <v-btn variant="plain" class="sort" @click="shelf.sortBy(column.key)">
               {{ column.label
               }}<span aria-hidden="true">{{
-                shelf.sort.key === column.key ? (shelf.sort.descending ? ' ↓' : ' ↑') : ''
+                shelf.sort.key === column.key ? (shelf.sort.descending ? '\u00A0↓' : '\u00A0↑') : ''
               }}</span>
             </v-btn>
           </th>
@@ -151,7 +151,7 @@ function rename(row: ShelfRow, name: string) {
             </div>
           </template>
         </td>
-        <td class="number">
+        <td class="number change-cell">
           <template v-if="changeOnYear(row)">
             {{ changeWords(changeOnYear(row)!) }}
             <div class="muted small">{{ formatFigure(row.last!.yearBefore!) }} then</div>
@@ -221,13 +221,13 @@ th {
   width: 172px;
 }
 
-th.number {
+th.number,
+th.number .sort {
   text-align: right;
 }
 
 .sort {
   padding: 0;
-  white-space: nowrap;
   border: 0;
   background: none;
   color: inherit;
@@ -252,7 +252,7 @@ tbody tr:hover {
   overflow: hidden;
 }
 
-.name {
+.name-cell .name {
   display: block;
   overflow: hidden;
   font-size: 14px;
@@ -262,7 +262,7 @@ tbody tr:hover {
   white-space: nowrap;
 }
 
-.name:hover {
+.name-cell .name:hover {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
@@ -348,6 +348,17 @@ tbody tr:hover {
   .last,
   .change {
     width: 92px;
+  }
+}
+
+@media (width < 480px) {
+  .change,
+  .change-cell {
+    display: none;
+  }
+
+  .last {
+    width: 116px;
   }
 }
 </style>

@@ -4,6 +4,7 @@ import { inReadersFigures } from '~/figures/format'
 import { adjustedValues } from '~~/core/series/adjusted'
 import type { Value } from '~~/core/series/series'
 import ForecastBesideActual from '../figures/ForecastBesideActual.vue'
+import OriginStepper from '../figures/OriginStepper.vue'
 import SmallPicture, { type SmallLine } from '../figures/SmallPicture.vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
@@ -57,25 +58,12 @@ const picture = computed(() => {
   >
     <div>
       <p class="line">
-        <span class="pair">
-          <v-btn
-            class="small"
-            aria-label="The origin before"
-            :disabled="opened.place === 0"
-            @click="opened.place--"
-          >
-            ‹
-          </v-btn>
-          from {{ ledger.labelAt(opened.tried.origin) }}
-          <v-btn
-            class="small"
-            aria-label="The next origin"
-            :disabled="opened.place === opened.tries.length - 1"
-            @click="opened.place++"
-          >
-            ›
-          </v-btn>
-        </span>
+        <OriginStepper
+          :origin="ledger.labelAt(opened.tried.origin)"
+          :is-first="opened.place === 0"
+          :is-last="opened.place === opened.tries.length - 1"
+          @step="opened.place += $event"
+        />
         <span class="muted small">{{ opened.place + 1 }} of {{ opened.tries.length }} origins</span>
         <v-btn
           class="small"

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { TRIED_COLUMNS } from '~~/core/beside/beside'
 import NumberField from '../../figures/NumberField.vue'
+import OriginStepper from '../../figures/OriginStepper.vue'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
@@ -53,26 +54,7 @@ async function changeHoldout(holdout: number) {
       </v-btn>
     </span>
     <template v-if="plan && check.shows === 'tries'">
-      <span class="pair">
-        from
-        <v-btn
-          class="small"
-          aria-label="Origin before"
-          data-tip="Origin before ([)"
-          @click="check.step(-1)"
-        >
-          ‹
-        </v-btn>
-        <strong aria-live="polite">{{ origin }}</strong>
-        <v-btn
-          class="small"
-          aria-label="Next origin"
-          data-tip="Next origin (])"
-          @click="check.step(1)"
-        >
-          ›
-        </v-btn>
-      </span>
+      <OriginStepper :origin="origin" :keys="['[', ']']" @step="check.step($event)" />
       <span class="pair">
         <NumberField
           :model-value="plan.rolling.horizon"
