@@ -9,7 +9,7 @@ import { useContest } from '~/bench/contest/contestStore'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/stages/StagePath.vue'
 import MethodSentence from '~/bench/sentence/MethodSentence.vue'
-import { useKeptView } from '~/bench/view/keptView'
+import { useKeptView } from '~/bench/view/keptViewStore'
 import { useShortcuts } from '~/bench/view/shortcuts'
 import TimePlane from '~/bench/view/TimePlane.vue'
 import { useSelection } from '~/bench/view/selectionStore'
@@ -39,6 +39,8 @@ function compare() {
 }
 
 async function open(id: string) {
+  // What was on the Bench before is with the server first: the page may be drawn anew over the same study.
+  await Promise.all([bench.save(), keptView.layAside()])
   await bench.open(id)
   selection.reset()
   contest.reset()
@@ -82,6 +84,7 @@ useHead({ title: computed(() => (bench.series ? `${bench.series.name} · Elvant`
 /** What is not saved yet is sent while the page is leaving. */
 function saveNow() {
   void bench.save({ keepalive: true })
+  void keptView.keep({ keepalive: true })
 }
 /** What the server has not taken stays in the browser; still, nobody should leave it without knowing. */
 function askBeforeLeaving(event: BeforeUnloadEvent) {

@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { defineStore } from 'pinia'
+import { computed, watch } from 'vue'
 import { api } from '~/api/client'
 import type { BenchView } from '~~/shared/api/desk'
 import { useBeside } from '../beside/besideStore'
@@ -12,7 +13,7 @@ import { useWindow } from './windowStore'
 const KEEP_AFTER_MS = 1000
 
 /** Keeps with a study how its Bench was left (stage, window, cell, averages, pins), and lays it out so again. */
-export function useKeptView() {
+export const useKeptView = defineStore('bench-kept-view', () => {
   const bench = useBench()
   const beside = useBeside()
   const ledger = useLedger()
@@ -39,35 +40,44 @@ export function useKeptView() {
     clearTimeout(timer)
     const { study, viewLeft: left } = bench
     if (bench.state !== 'ready') return
+    let laidOut = view.value
     if (left) {
       selection.chooseStage(left.stage)
       beside.averages = left.averages
       if (left.selected) selection.select(left.selected)
       ledger.folded = left.folded
       if (left.window) time.setWindow(left.window)
+      laidOut = { ...view.value, pins: left.pins }
       await pins.takeUp(left.pins)
     }
-    if (bench.study?.id === study?.id) kept = said.value
+    if (bench.study?.id !== study?.id) return
+    // While pins were calculated the analyst may have gone on.
+    kept = JSON.stringify(laidOut)
+    if (said.value !== kept) keepSoon()
   }
 
-  /** A view that cannot be kept is no loss that should be told of. */
-  function keep(options: { keepalive?: boolean } = {}): void {
+  /** Answers once the server has it. A view that cannot be kept is no loss that should be told of. */
+  async function keep(options: { keepalive?: boolean } = {}): Promise<void> {
     clearTimeout(timer)
     if (kept === null || said.value === kept || !bench.study) return
     kept = said.value
     const path = `/studies/${bench.study.id}/desk`
-    api(path, { method: 'PUT', body: { view: view.value }, ...options }).catch(() => undefined)
+    await api(path, { method: 'PUT', body: { view: view.value }, ...options }).catch(
+      () => undefined,
+    )
   }
 
-  watch(said, () => {
+  /** Keeps the view a last time; what changes until the next study is laid out is nobody's view. */
+  async function layAside(): Promise<void> {
+    await keep()
+    kept = null
     clearTimeout(timer)
-    timer = setTimeout(keep, KEEP_AFTER_MS)
-  })
-  const keepNow = () => keep({ keepalive: true })
-  onMounted(() => addEventListener('pagehide', keepNow))
-  onBeforeUnmount(() => {
-    removeEventListener('pagehide', keepNow)
-    keepNow()
-  })
-  return { takeUp }
-}
+  }
+
+  function keepSoon(): void {
+    clearTimeout(timer)
+    timer = setTimeout(() => void keep(), KEEP_AFTER_MS)
+  }
+  watch(said, keepSoon)
+  return { takeUp, keep, layAside }
+})
