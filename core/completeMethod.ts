@@ -8,7 +8,7 @@ import type { Method, MethodDocument } from './method'
 import { Refusal } from './refusal'
 import { adjustedValues } from './series/adjusted'
 import type { Series, Value } from './series/series'
-import { timeCodeIn } from './series/timeCodeIn'
+import { timeCodeFrom, timeCodeIn } from './series/timeCodeIn'
 import { completeTrend } from './trend/options'
 
 /**
@@ -49,6 +49,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
     trend: trendOptions,
     forecast: completeForecast(forecast, {
       ...{ ...facts, decompose, completeMember },
+      timeCode: (code, where) => timeCodeFrom(series, code, where),
       ...{ model: options.model, trend: trendOptions },
     }),
     ...(document.check ? { check: planOf(document.check, inSpan.length, calendar.seasons) } : {}),

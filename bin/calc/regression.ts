@@ -101,7 +101,7 @@ function fitOf({ y, m, start, model, unit }: Input) {
   const columns = [
     ...trend,
     ...season,
-    ...model.indicators.map(({ name, t }) => indicator(name, t)),
+    ...model.indicators.map(({ name, t }) => indicator(name, [{ from: t, to: t }])),
     ...model.steps.map(({ name, t }) => step(name, t)),
     ...given,
   ]

@@ -49,7 +49,7 @@ export interface ForecastFacts {
   /** Time codes of the analysed span. */
   readonly firstT: number
   readonly lastT: number
-  /** The time code of a period of the series. @throws Refusal for any other */
+  /** The time code of a period of the series, or of one ahead. @throws Refusal for any other */
   timeCode(code: string, where: string): number
   /** A method within this one, complete. @throws Refusal as that method does, under its own path */
   completeMember(member: MemberDocument, where: string): MemberMethod

@@ -34,7 +34,7 @@ describe('the columns by hand', () => {
     expect(
       rows(
         [
-          indicator('flood', 3, 4),
+          indicator('flood', [{ from: 3, to: 4 }]),
           step('shop', 4),
           ...breakColumns({ t: 3, level: true }, TIME_CODE, '2020 Q3'),
         ],

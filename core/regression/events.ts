@@ -1,13 +1,24 @@
 import type { DesignColumn } from './design'
 import type { TimeVariable } from './timeVariable'
 
-/** 1 in one period or over a span, 0 elsewhere: a strike, a promotion. */
-export function indicator(name: string, from: number, to = from): DesignColumn {
+/** Time codes of the first and the last period of something that lasts. */
+export interface Lasting {
+  readonly from: number
+  readonly to: number
+}
+
+/**
+ * 1 while something lasts, 0 elsewhere: a strike, a promotion that comes every spring.
+ *
+ * @param stretches when it happened, or is to; each counts alike
+ * @example indicator('fair', [{ from: 3, to: 3 }, { from: 15, to: 16 }]).at(16) // 1
+ */
+export function indicator(name: string, stretches: readonly Lasting[]): DesignColumn {
   return {
     name,
     label: name,
     means: '1 while it lasts',
-    at: (t) => (t >= from && t <= to ? 1 : 0),
+    at: (t) => (stretches.some(({ from, to }) => t >= from && t <= to) ? 1 : 0),
   }
 }
 

@@ -2,7 +2,9 @@
 import { computed, reactive } from 'vue'
 import { formatPeriodCode, inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
-import type { IndicatorAt, StepFrom } from '~~/core/forecast/regression/options'
+import { againChange, stretchesOf, withoutStretch } from '~~/core/forecast/regression/eventChange'
+import type { IndicatorAt, StepFrom, StretchAt } from '~~/core/forecast/regression/options'
+import { timeCodeOfCode } from '~~/core/calendar/period'
 import { useBench } from '../study/benchStore'
 import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'
@@ -29,6 +31,13 @@ function label(code: string): string {
   return formatPeriodCode(code, frequency, seasons)
 }
 
+/** A stretch, and that it is still to come where it lies ahead. */
+function stretchWords({ from, to }: StretchAt): string {
+  const words = from === to ? label(from) : `${label(from)} to ${label(to)}`
+  const { start, calendar, values } = bench.series!
+  return timeCodeOfCode(from, calendar, start) > values.length ? `${words}, to come` : words
+}
+
 function take(events: { indicators?: readonly IndicatorAt[]; steps?: readonly StepFrom[] }) {
   change({ forecast: events })
 }
@@ -38,8 +47,10 @@ function add() {
   if (name === '' || added.from === null) return
   if (added.stays) take({ steps: [...steps.value, { name, from: added.from }] })
   else {
-    const to = added.to ?? added.from
-    take({ indicators: [...indicators.value, { name, from: added.from, to }] })
+    const stretch = { from: added.from, to: added.to ?? added.from }
+    if (indicators.value.some((one) => one.name === name)) {
+      change(againChange(props.method.forecast, name, stretch))
+    } else take({ indicators: [...indicators.value, { name, ...stretch }] })
   }
   if (problem.value === '') Object.assign(added, { name: '', from: null, to: null })
 }
@@ -49,17 +60,31 @@ function add() {
   <div class="events">
     <p class="muted small">
       Each takes its own effect out of trend and season. A stretch marked on the strips can be made
-      one, too.
+      one, too. The same name again: it happened once more, or is to come.
     </p>
-    <div v-for="(one, i) in indicators" :key="one.name" class="row">
-      <span class="grow">
-        <strong>{{ one.name }}</strong>
-        {{ one.from === one.to ? label(one.from) : `${label(one.from)} to ${label(one.to)}` }}
-      </span>
-      <v-btn color="accent" @click="take({ indicators: indicators.filter((_, k) => k !== i) })">
-        take out
-      </v-btn>
-    </div>
+    <template v-for="one in indicators" :key="one.name">
+      <div v-for="(stretch, i) in stretchesOf(one)" :key="i" class="row">
+        <span class="grow">
+          <strong v-if="i === 0">{{ one.name }}</strong>
+          <span v-else class="muted">{{ one.name }} again</span>
+          {{ stretchWords(stretch) }}
+        </span>
+        <v-btn
+          v-if="i === stretchesOf(one).length - 1"
+          :aria-label="`${one.name} again`"
+          @click="added.name = one.name"
+        >
+          again…
+        </v-btn>
+        <v-btn
+          color="accent"
+          :aria-label="`Take ${one.name}, ${stretchWords(stretch)} out`"
+          @click="change(withoutStretch(method.forecast, one.name, i))"
+        >
+          take out
+        </v-btn>
+      </div>
+    </template>
     <div v-for="(one, i) in steps" :key="one.name" class="row">
       <span class="grow">
         <strong>{{ one.name }}</strong> from {{ label(one.from) }} on
@@ -76,12 +101,18 @@ function add() {
         maxlength="80"
       />
       <v-checkbox-btn v-model="added.stays" label="it stays" />
-      <PeriodField v-model="added.from" label="First period of the event" placeholder="from" />
+      <PeriodField
+        v-model="added.from"
+        label="First period of the event"
+        placeholder="from"
+        :ahead="method.forecast.horizon"
+      />
       <PeriodField
         v-if="!added.stays"
         v-model="added.to"
         label="Last period of the event"
         placeholder="to, or one period"
+        :ahead="method.forecast.horizon"
         clearable
       />
       <v-btn

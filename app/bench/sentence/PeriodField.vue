@@ -4,14 +4,19 @@ import { periodLabel } from '~~/core/calendar/labels'
 import { formatPeriod, periodAt } from '~~/core/calendar/period'
 import { useBench } from '../study/benchStore'
 
-/** A period of the series, chosen from the list or typed. */
-defineProps<{ label: string; placeholder?: string; clearable?: boolean }>()
+/** A period of the series, or one of those forecast where it may lie ahead, chosen from the list or typed. */
+const props = defineProps<{
+  label: string
+  placeholder?: string
+  clearable?: boolean
+  ahead?: number
+}>()
 /** Period code. */
 const model = defineModel<string | null>({ required: true })
 const bench = useBench()
 const periods = computed(() => {
   const { start, calendar, values } = bench.series!
-  return values.map((_, i) => {
+  return Array.from({ length: values.length + (props.ahead ?? 0) }, (_, i) => {
     const period = periodAt(start, i + 1, calendar.seasons)
     return { value: formatPeriod(period, calendar), title: periodLabel(period, calendar) }
   })

@@ -38,8 +38,11 @@ export function designOfRegression(
     trend: trendDesign(requireFitted(trend), calendar, start),
     season: seasonColumns(form, own, time),
     events: [
-      ...options.indicators.map(({ name, from, to }) =>
-        indicator(name, timeCode(from), timeCode(to)),
+      ...options.indicators.map(({ name, again = [], ...first }) =>
+        indicator(
+          name,
+          [first, ...again].map(({ from, to }) => ({ from: timeCode(from), to: timeCode(to) })),
+        ),
       ),
       ...options.steps.map(({ name, from }) => step(name, timeCode(from))),
     ],

@@ -16,6 +16,8 @@ import {
 const MOST_EVENTS = 1000
 const nameOption = z.string().trim().min(1, 'An event needs a name.').max(80)
 const periodCode = z.string().min(1).max(20)
+/** A stretch from one period to another, or one period. */
+const stretchOption = { from: periodCode, to: periodCode.optional() }
 
 /** Forecast by a regression of trend plus season, as a person or a script writes it. */
 export const regressionDocument = z.strictObject({
@@ -27,7 +29,17 @@ export const regressionDocument = z.strictObject({
   model: z.enum(MODELS).optional(),
   indicators: z
     .array(
-      z.strictObject({ name: nameOption, from: periodCode, to: periodCode.optional() }).readonly(),
+      z
+        .strictObject({
+          name: nameOption,
+          ...stretchOption,
+          again: z
+            .array(z.strictObject(stretchOption).readonly())
+            .max(MOST_EVENTS)
+            .readonly()
+            .optional(),
+        })
+        .readonly(),
     )
     .max(MOST_EVENTS)
     .readonly()
@@ -41,12 +53,17 @@ export const regressionDocument = z.strictObject({
 })
 export type RegressionDocument = z.infer<typeof regressionDocument>
 
-/** Something that happened and passed: 1 from one period to another. */
-export interface IndicatorAt {
-  readonly name: string
-  /** Period codes, both included. */
+/** From one period to another, both included, by their codes. */
+export interface StretchAt {
   readonly from: string
   readonly to: string
+}
+
+/** Something that happened and passed: 1 while it lasts. */
+export interface IndicatorAt extends StretchAt {
+  readonly name: string
+  /** When it happened once more, or is to: a promotion that comes every spring, and one that is planned. */
+  readonly again?: readonly StretchAt[]
 }
 
 /** Something that happened and stays: 1 from a period on. */
@@ -145,6 +162,12 @@ function refuseIdle(isIdle: boolean, value: unknown, key: string, home: string, 
   )
 }
 
+/** A stretch as it is written. */
+interface WrittenStretch {
+  readonly from: string
+  readonly to?: string | undefined
+}
+
 /** Events with names of their own, each where something is fitted. */
 function eventsOf(
   indicators: NonNullable<RegressionDocument['indicators']>,
@@ -162,20 +185,35 @@ function eventsOf(
       `"${name}" lies outside the periods that the regression is fitted to, so nothing can be learnt of it. Take it out, or fit more periods.`,
       where,
     )
+  const ahead = (name: string, where: string) =>
+    new Refusal(
+      `"${name}" is still to come, and nothing can be learnt of what has not happened. Say when it happened before; it may come again after.`,
+      where,
+    )
+  const stretchAt = ({ from: first, to = first }: WrittenStretch, name: string, where: string) => {
+    const [start, end] = [timeCode(first, `${where}.from`), timeCode(to, `${where}.to`)]
+    if (end < start) throw new Refusal(`"${name}" ends before it begins.`, `${where}.to`)
+    return { from: first, to, isFitted: end >= from && start <= lastT, isAhead: start > lastT }
+  }
   return {
-    indicators: indicators.map(({ name, from: first, to = first }, i): IndicatorAt => {
+    indicators: indicators.map(({ name, again = [], ...first }, i): IndicatorAt => {
       const where = `forecast.indicators.${i}`
       requireOwnName(name, `${where}.name`)
-      const [start, end] = [timeCode(first, `${where}.from`), timeCode(to, `${where}.to`)]
-      if (end < start) throw new Refusal(`"${name}" ends before it begins.`, `${where}.to`)
-      if (end < from || start > lastT) throw outside(name, `${where}.from`)
-      return { name, from: first, to }
+      const all = [
+        stretchAt(first, name, where),
+        ...again.map((one, k) => stretchAt(one, name, `${where}.again.${k}`)),
+      ]
+      if (all.every(({ isAhead }) => isAhead)) throw ahead(name, `${where}.from`)
+      if (!all.some(({ isFitted }) => isFitted)) throw outside(name, `${where}.from`)
+      const [own, ...others] = all.map(({ from: begin, to }): StretchAt => ({ from: begin, to }))
+      return { name, ...own!, ...(others.length > 0 ? { again: others } : {}) }
     }),
     steps: steps.map(({ name, from: first }, i): StepFrom => {
       const where = `forecast.steps.${i}`
       requireOwnName(name, `${where}.name`)
       const start = timeCode(first, `${where}.from`)
-      if (start <= from || start > lastT) throw outside(name, `${where}.from`)
+      if (start > lastT) throw ahead(name, `${where}.from`)
+      if (start <= from) throw outside(name, `${where}.from`)
       return { name, from: first }
     }),
   }
@@ -186,12 +224,12 @@ export function regressionWithin(
   { indicators, steps, ...document }: RegressionDocument,
   { from, to, timeCode }: TrainingSpan,
 ): RegressionDocument {
-  const starts = ({ from: first }: { readonly from: string }) => timeCode(first)
+  const starts = ({ from: first }: WrittenStretch) => timeCode(first)
+  const isWithin = (one: WrittenStretch) =>
+    starts(one) <= to && timeCode(one.to ?? one.from) >= from
   return {
     ...document,
-    indicators: indicators?.filter(
-      (event) => starts(event) <= to && timeCode(event.to ?? event.from) >= from,
-    ),
+    indicators: indicators?.filter((event) => [event, ...(event.again ?? [])].some(isWithin)),
     steps: steps?.filter((event) => starts(event) > from && starts(event) <= to),
   }
 }

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
+import { check } from '../../check/check'
 import { calendarOf } from '../../calendar/calendar'
 import { Refusal } from '../../refusal'
 import type { MethodDocument } from '../../method'
 import type { Series } from '../../series/series'
 import { designOfRegression } from './design'
+import { againChange, eventAt, withoutStretch } from './eventChange'
 import type { RegressionOptions } from './options'
 import { readingsOf, seasonReadings } from './readings'
 
@@ -108,6 +110,32 @@ describe('a regression of trend plus season', () => {
     )
   })
 
+  it('an event that comes again counts alike wherever it is, and is forecast where it is to come', () => {
+    const fair = [41, 42, 77]
+    const series = months(120, 1, (t, y) => (fair.includes(t) ? y + 800 : y))
+    const event = {
+      name: 'fair',
+      ...{ from: '2019-05', to: '2019-06' },
+      again: [
+        { from: '2022-05', to: '2022-05' },
+        { from: '2026-03', to: '2026-03' },
+      ],
+    }
+    const { result, reads, told } = readings(series, by({ indicators: [event] }))
+    const column = told.design.events[0]!
+    const at = Array.from({ length: 132 }, (_, i) => i + 1).filter((t) => column.at(t) === 1)
+    expect(at).toEqual([41, 42, 77, 123])
+    const effect = reads.find(({ term }) => term.label === 'fair')!.term.estimate
+    expect(Math.abs(effect - 800)).toBeLessThan(80)
+    const without = analyse(series, by({ indicators: [{ ...event, again: [event.again[0]!] }] }))
+    result.forecast.forecast.forEach((value, i) =>
+      expect(value - without.forecast.forecast[i]!).toBeCloseTo(i === 2 ? effect : 0, 6),
+    )
+    // Judged from earlier origins, the event is one of theirs as soon as it has happened once.
+    const checked = check(series, { ...by({ indicators: [event] }), check: {} })!
+    expect(checked.passedOver).toEqual([])
+  })
+
   it('of logarithms says shares, and in days a rate a day', () => {
     const { reads, result } = readings(
       months(120),
@@ -205,6 +233,26 @@ describe('what a regression refuses', () => {
     expect(where).toBe('forecast.indicators.0')
   })
 
+  it('an event that is still to come, with what would help', () => {
+    const planned = { name: 'fair', from: '2021-03', to: '2021-03' }
+    const { because, where } = refusal(months(60), by({ indicators: [planned] }))
+    expect(because).toMatch(/^"fair" is still to come, .*Say when it happened before/)
+    expect(where).toBe('forecast.indicators.0.from')
+    const before = { ...planned, from: '2015-03', to: '2015-03' }
+    expect(refusal(months(60), by({ indicators: [before] })).because).toMatch(
+      /^Mar 2015 lies outside the series/,
+    )
+    const wrong = {
+      ...planned,
+      from: '2019-03',
+      to: '2019-03',
+      again: [{ from: '2021-05', to: '2021-03' }],
+    }
+    expect(refusal(months(60), by({ indicators: [wrong] })).where).toBe(
+      'forecast.indicators.0.again.0.to',
+    )
+  })
+
   it('two events that are one, by both their names', () => {
     const { because } = refusal(
       months(60),
@@ -216,5 +264,21 @@ describe('what a regression refuses', () => {
       }),
     )
     expect(because).toMatch(/snow says nothing that strike does not say already/)
+  })
+})
+
+describe('an event comes again', () => {
+  const fair = { name: 'fair', from: '2019-05', to: '2019-06' }
+  const forecast = { by: 'regression' as const, indicators: [fair] }
+
+  it('is one event with another stretch, and goes with its last', () => {
+    const twice = againChange(forecast, 'fair', { from: '2022-05', to: '2022-05' })
+      .forecast as typeof forecast
+    expect(twice.indicators).toEqual([{ ...fair, again: [{ from: '2022-05', to: '2022-05' }] }])
+    expect(eventAt(twice, '2022-05')?.name).toBe('fair')
+    expect(eventAt(twice, '2022-06')).toBeUndefined()
+    const later = withoutStretch(twice, 'fair', 0).forecast as typeof forecast
+    expect(later.indicators).toEqual([{ name: 'fair', from: '2022-05', to: '2022-05' }])
+    expect(withoutStretch(later, 'fair', 0).forecast).toEqual({ indicators: [] })
   })
 })
