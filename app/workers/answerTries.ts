@@ -1,6 +1,8 @@
 import { mendingOffers, mendingTogether } from '~~/core/analyse'
-import { concludeCheck } from '~~/core/check/check'
+import { accuracyOf } from '~~/core/check/accuracy'
+import { concludeCheck, hideLast } from '~~/core/check/check'
 import { checkTask, rolledOf, tryFrom, type CheckTask, type Rolled } from '~~/core/check/rolling'
+import { offBy, type Off } from '~~/core/check/verdict'
 import { concludeContest, contestPlan, enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
 import { offerName, offersName, type MethodOnSeries, type Offer } from '~~/core/offers'
@@ -72,11 +74,20 @@ async function answerContest(request: TriesRequest & { kind: 'contest' }) {
       const rolled = await rollAtPace(entry.task, pace)
       contestants.push({ ...entry.as, outcome: { rolled } })
       finished += entry.task.origins.length
+      if (request.hidesLast)
+        post({ id, kind: 'hidden', name: candidate.name, ...atEnd(entry.task) })
     } else contestants.push(entry)
     const isLast = contestants.length === candidates.length
     const contest = concludeContest(series, plan, contestants, isLast)
     post({ id, kind: 'contest', contest, isLast })
   }
+}
+
+/** How far off a method was over the hidden end of the series. */
+function atEnd(task: CheckTask): { periods: number; off: Off | null } {
+  const hidden = hideLast(task)
+  const off = 'forecast' in hidden ? offBy([hidden], accuracyOf([hidden], 'method')) : null
+  return { periods: task.plan.holdout, off }
 }
 
 /** Makes every try of a task, looking now and then whether it is still wanted. */

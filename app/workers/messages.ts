@@ -1,4 +1,5 @@
 import type { Checked } from '~~/core/check/check'
+import type { Off } from '~~/core/check/verdict'
 import type { Candidate } from '~~/core/contest/candidates'
 import type { Contest } from '~~/core/contest/contest'
 import type { FormRow } from '~~/core/exponential/figures'
@@ -30,7 +31,12 @@ export interface Asked {
 }
 export type TriesRequest =
   | (Asked & { readonly kind: 'check' })
-  | (Asked & { readonly kind: 'contest'; readonly candidates: readonly Candidate[] })
+  | (Asked & {
+      readonly kind: 'contest'
+      readonly candidates: readonly Candidate[]
+      /** Whether each of them forecasts the hidden end of the series too. */
+      readonly hidesLast?: boolean
+    })
   | { readonly id: number; readonly kind: 'stop' }
 
 export type TriesAnswer = { readonly id: number } & (
@@ -41,5 +47,12 @@ export type TriesAnswer = { readonly id: number } & (
   | { readonly kind: 'offer'; readonly name: string }
   /** Of the methods that are done so far; the last is of all. */
   | { readonly kind: 'contest'; readonly contest: Contest; readonly isLast: boolean }
+  /** How far off one method was over the hidden end of the series, so many periods; null where it is refused there. */
+  | {
+      readonly kind: 'hidden'
+      readonly name: string
+      readonly periods: number
+      readonly off: Off | null
+    }
   | { readonly kind: 'refused'; readonly because: string }
 )

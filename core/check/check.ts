@@ -70,7 +70,7 @@ export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): C
   })
   return {
     ...{ plan, tries, passedOver, levels, method, benchmarks, coverage, verdict },
-    holdout: tryFrom(task, task.lastT - plan.holdout, plan.holdout),
+    holdout: hideLast(task),
     findings: findingsOfCheck({
       ...{ verdict, coverage, limits, passedOver, isSettled: task.isSettled },
       nearer: verdict?.against === 'worse' ? nearerTrends(task, verdict) : [],
@@ -79,6 +79,12 @@ export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): C
       unit: series.unit,
     }),
   }
+}
+
+/** The forecast of the last periods by a method that has not seen them; why not, where it is refused there. */
+export function hideLast(task: CheckTask): Try | PassedOver {
+  const { holdout } = task.plan
+  return tryFrom(task, task.lastT - holdout, holdout)
 }
 
 const LATEST_YEARS = 3

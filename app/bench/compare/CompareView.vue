@@ -1,13 +1,18 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import TermWord from '~/shell/TermWord.vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import { differencesOf, methodName, type Compared } from './comparison'
-import { bestOf, comparedFigures } from './figures'
+import { differencesOf, haveSameIndices, type Compared } from './comparison'
+import { bestOf, comparedFigures, readsTheSame } from './figures'
 import IndexRows from './IndexRows.vue'
 import { comparisonWords } from './meaning'
+import { namesOf } from './names'
+import PastForecastRows from './PastForecastRows.vue'
+import { usePastForecasts } from './pastForecastStore'
 import PictureRows from './PictureRows.vue'
+import { comparedPictures } from './pictures'
+import { capitalized } from '~~/core/series/noun'
 import { MOST_PINS } from '~~/shared/api/desk'
 import { usePins } from './pinStore'
 
@@ -26,12 +31,43 @@ const methods = computed<readonly Compared[]>(() => {
 const results = computed(() => methods.value.map(({ result }) => result))
 const differences = computed(() => differencesOf(results.value))
 
-const figures = computed(() => comparedFigures(ledger.scale, results.value))
-const meaning = computed(() => comparisonWords(results.value, ledger.scale))
+const names = computed(() => namesOf(results.value))
+const titles = computed(() => names.value.map(capitalized))
 
-function title({ result }: Compared): string {
-  const name = methodName(result)
-  return name[0]!.toUpperCase() + name.slice(1)
+const past = usePastForecasts()
+watch(
+  () => methods.value.map(({ document }) => document),
+  (documents) => documents.length > 0 && past.ask(documents),
+  { immediate: true },
+)
+
+const pictures = computed(() => (results.value.length > 0 ? comparedPictures(results.value) : []))
+const figures = computed(() => comparedFigures(ledger.scale, results.value))
+const sameIndices = computed(() => haveSameIndices(results.value))
+/** What is the same in all methods is folded into one line, until it is asked for. */
+const unfolded = ref(false)
+const same = computed(() => [
+  ...pictures.value.filter(({ isSame }) => isSame).map(({ title }) => uncapitalized(title)),
+  ...figures.value.filter((line) => readsTheSame(line, results.value)).map(({ name }) => name),
+  ...(sameIndices.value ? ['indices'] : []),
+])
+const shownPictures = computed(() =>
+  pictures.value.filter(({ isSame }) => unfolded.value || !isSame),
+)
+const shownFigures = computed(() =>
+  figures.value.filter((line) => unfolded.value || !readsTheSame(line, results.value)),
+)
+
+const meaning = computed(() => {
+  const did = past.of(methods.value.length)
+  return comparisonWords(
+    results.value.map((result, i) => ({ name: names.value[i]!, result, past: did[i]! })),
+    ledger.scale,
+  )
+})
+
+function uncapitalized(words: string): string {
+  return words[0]!.toLowerCase() + words.slice(1)
 }
 
 function use(one: Compared) {
@@ -74,7 +110,7 @@ function use(one: Compared) {
               scales
             </th>
             <th v-for="(one, i) in methods" :key="i" scope="col" class="method">
-              <span class="name">{{ title(one) }}</span>
+              <span class="name">{{ titles[i] }}</span>
               <span class="small acts">
                 <span v-if="one.pin === null" class="muted">on the Bench, not pinned</span>
                 <template v-else>
@@ -85,11 +121,13 @@ function use(one: Compared) {
             </th>
           </tr>
         </thead>
-        <PictureRows :results="results" :titles="methods.map(title)" />
-        <tbody class="figures-body">
-          <tr v-for="line in figures" :key="line.name">
+        <PastForecastRows class="figures-body" :results="results" />
+        <PictureRows :pictures="shownPictures" :results="results" :titles="titles" />
+        <tbody v-if="shownFigures.length > 0" class="figures-body">
+          <tr v-for="line in shownFigures" :key="line.name">
             <th scope="row">
-              <TermWord :of="line.term">{{ line.name }}</TermWord>
+              <TermWord v-if="line.term" :of="line.term">{{ line.name }}</TermWord>
+              <template v-else>{{ line.name }}</template>
             </th>
             <td
               v-for="(result, i) in results"
@@ -100,7 +138,7 @@ function use(one: Compared) {
             </td>
           </tr>
         </tbody>
-        <IndexRows class="figures-body" :results="results" />
+        <IndexRows v-if="unfolded || !sameIndices" class="figures-body" :results="results" />
         <tbody v-if="differences.length > 0" class="figures-body words">
           <tr>
             <th scope="rowgroup"><strong>Where they differ</strong></th>
@@ -109,6 +147,16 @@ function use(one: Compared) {
           <tr v-for="line in differences" :key="line.what">
             <th scope="row">{{ line.what }}</th>
             <td v-for="(word, i) in line.words" :key="i">{{ word ?? '–' }}</td>
+          </tr>
+        </tbody>
+        <tbody v-if="same.length > 0" class="figures-body">
+          <tr class="same">
+            <td :colspan="1 + methods.length">
+              The same in all: {{ same.join('; ') }}.
+              <v-btn class="small" :aria-pressed="unfolded" @click="unfolded = !unfolded">
+                {{ unfolded ? 'leave these out' : 'show these too' }}
+              </v-btn>
+            </td>
           </tr>
         </tbody>
       </v-table>
@@ -154,6 +202,15 @@ th,
   font-weight: 400;
   text-align: left;
   vertical-align: baseline;
+}
+
+.figures-body :deep(td) {
+  vertical-align: baseline;
+}
+
+.same td {
+  padding-left: 0 !important;
+  border-left: 0;
 }
 
 .method {

@@ -1,30 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatDecimals } from '~/figures/format'
+import { formatFactor } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import SmallPicture from '../figures/SmallPicture.vue'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
-import { comparedPictures, readingAt, type ComparedPicture } from './pictures'
+import { comparedAmount } from './figures'
+import { readingAt, type ComparedPicture } from './pictures'
 
 /** The same pictures of every method, read at the period of the cursor, which the pointer and the arrows move. */
-const props = defineProps<{ results: readonly Result[]; titles: readonly string[] }>()
+const props = defineProps<{
+  pictures: readonly ComparedPicture[]
+  results: readonly Result[]
+  titles: readonly string[]
+}>()
 /** Pixels of a picture before it is drawn as wide as its column. */
 const WIDTH = 280
 
 const ledger = useLedger()
 const selection = useSelection()
 
-const pictures = computed(() => comparedPictures(props.results))
 const noun = computed(() => props.results[0]!.series.noun)
-const amount = (value: number) =>
-  formatDecimals(value / ledger.scale.divisor, ledger.scale.decimals)
+const amount = (value: number) => comparedAmount(value, ledger.scale)
+const write = ({ measure }: ComparedPicture) => (measure === 'factor' ? formatFactor : amount)
+/** The ends of the axis are said below a picture where the next has others. */
+const showsEnds = (i: number) => props.pictures[i + 1]?.axis !== props.pictures[i]!.axis
 
 /** Readings of a picture at the cursor, method by method; null where it shows another stretch. */
 function readings(picture: ComparedPicture): readonly string[] | null {
   const { cursor } = selection
   if (cursor === null || cursor < picture.axis.from || cursor > picture.axis.to) return null
-  return picture.lines.map((lines) => readingAt(picture, lines, cursor, amount, noun.value))
+  return picture.lines.map((lines) => readingAt(picture, lines, cursor, write(picture), noun.value))
 }
 
 function point(picture: ComparedPicture, place: number | null) {
@@ -34,19 +40,22 @@ function point(picture: ComparedPicture, place: number | null) {
 
 <template>
   <tbody>
-    <template v-for="picture in pictures" :key="picture.title">
+    <template v-for="(picture, place) in pictures" :key="picture.title + picture.measure">
       <tr>
         <th scope="row">
           {{ picture.title }}
           <span class="muted range"
-            >{{ amount(picture.bounds.low) }} to {{ amount(picture.bounds.high) }}</span
+            >{{ write(picture)(picture.bounds.low) }} to
+            {{ write(picture)(picture.bounds.high) }}</span
           >
           <span v-if="readings(picture)" class="range">{{
             ledger.labelAt(selection.cursor!)
           }}</span>
         </th>
         <td v-for="(lines, i) in picture.lines" :key="i" class="chart">
+          <span v-if="lines.length === 0" class="muted small">has none</span>
           <SmallPicture
+            v-else
             :lines="lines"
             :bounds="picture.bounds"
             :width="WIDTH"
@@ -58,7 +67,7 @@ function point(picture: ComparedPicture, place: number | null) {
           <span class="reading">{{ readings(picture)?.[i] || '&nbsp;' }}</span>
         </td>
       </tr>
-      <tr v-if="picture.showsEnds" class="ends">
+      <tr v-if="showsEnds(place)" class="ends">
         <th />
         <td v-for="(_, i) in results" :key="i" class="muted">
           <span>{{ ledger.labelAt(picture.axis.from) }}</span>

@@ -3,7 +3,9 @@ import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { displayScale } from '~/figures/displayScale'
 import type { Series } from '~~/core/series/series'
+import type { ContestRow } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'
+import type { Result } from '~~/core/result'
 import { averageFrom, ordersFor } from '../stages/smooth/averageChoices'
 import { decomposeBy, type DecompositionDocument } from '~~/core/decompose/ways'
 import {
@@ -17,6 +19,8 @@ import {
 } from './comparison'
 import { bestOf, comparedFigures } from './figures'
 import { comparisonWords } from './meaning'
+import { namesOf } from './names'
+import type { PastForecasts } from './pastForecastStore'
 import { comparedPictures, readingAt } from './pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
@@ -34,6 +38,13 @@ const [additive, multiplicative, loess] = [
   run({ model: 'multiplicative' }),
   run({ by: 'stl', seasonalWindow: 7 }),
 ]
+
+/** By their names, and with nothing known of what they would have forecast. */
+function named(results: readonly Result[]) {
+  const names = namesOf(results)
+  const past: PastForecasts = { row: null, hidden: undefined }
+  return results.map((result, i) => ({ name: names[i]!, result, past }))
+}
 
 describe('methods on equal scales', () => {
   it('components add up to the sales, whatever the model', () => {
@@ -116,13 +127,33 @@ describe('methods on equal scales', () => {
 
   it('says what the figures mean, and which model to take nowhere', () => {
     const scale = displayScale(quarters, 'jobs')
-    expect(comparisonWords([additive], scale)).toBe('')
-    expect(comparisonWords([additive, multiplicative], scale)).toMatch(
-      /^Least is left over by multiplicative: typically [\d.]+ jobs, where additive leaves [\d.]+\. Their forecasts for the next 4 periods differ by [\d.]+% in all\.$/,
+    const words = (results: readonly Result[]) => comparisonWords(named(results), scale)
+    expect(words([additive])).toBe('')
+    expect(words([additive, multiplicative])).toMatch(
+      /^The closest fit is that of multiplicative, off by [\d.]+ jobs on average, that of additive by [\d.]+\. Least is left over by multiplicative: typically [\d.]+ jobs, where additive leaves [\d.]+\. Their forecasts for the next 4 periods differ by [\d.]+% in all\.$/,
     )
-    expect(comparisonWords([additive, additive], scale)).toMatch(
-      /^All leave about the same over: .* Their forecasts come to the same sum\.$/,
+    expect(words([additive, additive])).toBe('Their forecasts come to the same sum.')
+  })
+
+  it('judges by how forecasts would have done, once all are through', () => {
+    const scale = displayScale(quarters, 'jobs')
+    const did = (mean: number, tiesWithBest = false) => ({
+      hidden: null,
+      row: { mean, tiesWithBest, off: { by: 100 * mean, in: 'percent' } } as ContestRow,
+    })
+    const words = (...past: PastForecasts[]) =>
+      comparisonWords(
+        named([additive, multiplicative, loess]).map((one, i) => ({ ...one, past: past[i]! })),
+        scale,
+      )
+    const [nothing] = named([additive])
+    expect(words(did(0.3), did(0.1), did(0.2, true))).toMatch(
+      /^Forecasts by multiplicative would have been nearest, off by 10%, those by additive by 30%; chance does not tell robust loess, multiplicative from it\. /,
     )
+    expect(words(did(0.3, true), did(0.1), did(0.2, true))).toContain(
+      '; chance alone can make that difference.',
+    )
+    expect(words(did(0.3), did(0.1), nothing!.past)).not.toContain('would have been')
   })
 
   it('compares forecasts over the periods that all of them have', () => {
@@ -135,14 +166,14 @@ describe('methods on equal scales', () => {
       forecast.reduce((sum, value, i) => (t[i]! >= 17 && t[i]! <= 18 ? sum + value : sum), 0),
     )
     const apart = 100 * (Math.max(...sums) / Math.min(...sums) - 1)
-    expect(comparisonWords([early, late], scale)).toContain(
+    expect(comparisonWords(named([early, late]), scale)).toContain(
       `Their forecasts for the 2 periods that all of them forecast differ by ${apart.toFixed(1)}% in all.`,
     )
     const row = comparedFigures(scale, [early, late]).find(({ name }) => /^forecast/.test(name))!
     expect(row.name).toBe('forecast, the periods that all have, together')
     expect(row.value(early)).toBeCloseTo(sums[0]!, 9)
     const apartAltogether = [endsAt('2022-Q4', 2), late]
-    expect(comparisonWords(apartAltogether, scale)).toContain('no period in common')
+    expect(comparisonWords(named(apartAltogether), scale)).toContain('no period in common')
     const names = comparedFigures(scale, apartAltogether).map(({ name }) => name)
     expect(names.filter((name) => /^forecast/.test(name))).toEqual([])
   })

@@ -22,8 +22,8 @@ export interface Compared {
   readonly pin: number | null
 }
 
-/** What a method is called beside others: its model, and its way where that lets the season change. */
-export function methodName(result: Result): string {
+/** How a method decomposes, in a word: its model, and its way where that lets the season change. */
+export function decompositionName(result: Result): string {
   const { decompose } = result.method
   const way = wayOf(decompose.by)
   return way.traits.seasonMayChange
@@ -73,6 +73,14 @@ export function indexShare(result: Result, season: number): Value {
   return level ? departure / level : null
 }
 
+/** Whether all methods have the same indices. */
+export function haveSameIndices(results: readonly Result[]): boolean {
+  const said = results.map((result) =>
+    JSON.stringify(result.seasons.map((_, i) => indexShare(result, i + 1))),
+  )
+  return results.length > 1 && new Set(said).size === 1
+}
+
 /** Lowest and highest figure of several lists. */
 export function boundsOf(lists: readonly (readonly Value[])[]): { low: number; high: number } {
   let [low, high] = [Infinity, -Infinity]
@@ -111,6 +119,7 @@ export function forecastSum(
 /** The choices of a method in words, by what they decide. */
 export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const { decompose, trend, forecast, missing, span } = result.method
+  const members = 'members' in result.forecast ? result.forecast.members : []
   const way = wayOf(decompose.by)
   const left = exclusionsOf(result.method)
   const calendar = calendarOfResult(result)
@@ -125,14 +134,34 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
       left.length === 0 ? 'nothing' : left.map(({ period }) => label(period)).join(', '),
     ],
     ['missing values', missingWords(missing)],
+    ['values', valuesWords(result)],
     ['span', `${label(span.from)} to ${label(span.to)}`],
     ['trend', usesTrend(result.method) ? trendWords(trend, calendar) : 'not used by the forecast'],
     [
       'forecast',
       `${countPeriods(forecast.horizon, calendar)} ${forecastWords(result.method, calendar)}`,
     ],
+    ...(members.length > 0
+      ? [
+          [
+            'methods combined',
+            members.map(({ name }, i) => `(${i + 1}) ${name}`).join('; '),
+          ] as const,
+        ]
+      : []),
     ['limits', `${levelWords(forecast.levels)} ${LIMITS_SAY[forecast.limits].text}`],
   ])
+}
+
+/** What the analyst has done to the values: `as they came`. */
+function valuesWords({ adjustments }: Result): string {
+  const leftOut = adjustments.filter(({ value }) => value === null).length
+  const replaced = adjustments.length - leftOut
+  if (adjustments.length === 0) return 'as they came'
+  return [
+    ...(replaced > 0 ? [`${replaced} replaced`] : []),
+    ...(leftOut > 0 ? [`${leftOut} left out`] : []),
+  ].join(', ')
 }
 
 /** What is not the same in all methods, with the word of each; undefined where a method has no such choice. */

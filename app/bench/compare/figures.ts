@@ -1,14 +1,15 @@
-import { formatDecimals } from '~/figures/format'
+import { formatChange, formatDecimals } from '~/figures/format'
 import type { DisplayScale } from '~/figures/displayScale'
 import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
+import { usesTrend } from '~~/core/sentence/sentence'
 import { commonAhead, forecastSum, leftoverSpread, robustLeftoverSpread } from './comparison'
 
 /** A figure of every method, and which of them is best. */
 export interface ComparedFigure {
   readonly name: string
-  readonly term: TermName
+  readonly term?: TermName
   readonly best?: 'low' | 'high'
   value(result: Result): Value
   text(result: Result): string
@@ -16,8 +17,7 @@ export interface ComparedFigure {
 
 /** The figures that methods are compared by, written on the scale of the series; those that none of them has are left out. */
 export function comparedFigures(scale: DisplayScale, results: readonly Result[]): ComparedFigure[] {
-  const amount = (value: Value) =>
-    value === null ? '–' : formatDecimals(value / scale.divisor, scale.decimals)
+  const amount = (value: Value) => (value === null ? '–' : comparedAmount(value, scale))
   const figure = (
     name: string,
     term: TermName,
@@ -63,8 +63,48 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
       ),
     ),
     figure('AICc of the smoothing', 'aic', smoothingAicc, 1, 'low'),
+    ...effectsOf(results, scale),
   ]
   return all.filter(({ value }) => results.some((one) => value(one) !== null))
+}
+
+/** Whether every method reads the same in a row, so that it says nothing of what differs. */
+export function readsTheSame({ text }: ComparedFigure, results: readonly Result[]): boolean {
+  return results.length > 1 && new Set(results.map(text)).size === 1
+}
+
+/** Significant digits of an amount at the least: what methods leave is often a hundredth of the values. */
+const DIGITS = 3
+
+/** An amount on the scale of the series with three digits at the least: 0.4312 thousand litres is 0.431, not 0.4. */
+export function comparedAmount(value: number, { divisor, decimals }: DisplayScale): string {
+  const shown = value / divisor
+  const needed = shown === 0 ? 0 : DIGITS - 1 - Math.floor(Math.log10(Math.abs(shown)))
+  return formatDecimals(shown, Math.min(12, Math.max(decimals, needed)))
+}
+
+/** What each event adds to the sales, of the regressions that have it: an amount, or of logarithms a share. */
+function effectsOf(results: readonly Result[], scale: DisplayScale): ComparedFigure[] {
+  const events = results.map(eventTerms)
+  const labels = [...new Set(events.flatMap((own) => [...own.keys()]))]
+  return labels.map((label) => {
+    const value = (result: Result) => eventTerms(result).get(label) ?? null
+    return {
+      name: `effect of ${label}`,
+      value,
+      text: (result) => {
+        const own = value(result)
+        if (own === null) return '–'
+        if (result.regression!.ofLog) return formatChange(100 * Math.expm1(own))
+        return `${own > 0 ? '+' : ''}${comparedAmount(own, scale)}`
+      },
+    }
+  })
+}
+
+function eventTerms({ regression }: Result): ReadonlyMap<string, number> {
+  const terms = regression?.terms.filter((_, i) => regression.kinds[i] === 'event') ?? []
+  return new Map(terms.map(({ label, estimate }) => [label, estimate]))
 }
 
 /** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */
@@ -72,9 +112,9 @@ function smoothingAicc({ forecast }: Result): Value {
   return 'criteria' in forecast && !forecast.transform ? forecast.criteria.aicc : null
 }
 
-/** Of a least-squares trend; a smoothed one has none. */
-function trendR2({ trendFit }: Result): Value {
-  return trendFit.form === 'smoothed' ? null : trendFit.r2
+/** Of a least-squares trend that the forecast makes something of; a smoothed one has none. */
+function trendR2({ trendFit, method }: Result): Value {
+  return trendFit.form === 'smoothed' || !usesTrend(method) ? null : trendFit.r2
 }
 
 function firstAutocorrelation({ leftover }: Result): Value {

@@ -1,3 +1,4 @@
+import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import type { SmallLine } from '../figures/SmallPicture.vue'
@@ -12,13 +13,15 @@ export interface PictureAxis {
 /** The same picture of every method, on one scale and one axis. */
 export interface ComparedPicture {
   readonly title: string
+  /** What its figures are: amounts of the series, or factors. */
+  readonly measure: 'amount' | 'factor'
   readonly height: number
   readonly bounds: { readonly low: number; readonly high: number }
   readonly axis: PictureAxis
-  /** Whether the ends of the axis are said below it; they are where the next picture has others. */
-  readonly showsEnds: boolean
-  /** For each method its lines, of a value for each period of the axis. */
+  /** For each method its lines, of a value for each period of the axis; none of a method that has no such thing. */
   readonly lines: readonly (readonly SmallLine[])[]
+  /** Whether all methods draw the same. */
+  readonly isSame: boolean
 }
 
 /** Years of actual values before a forecast. */
@@ -27,6 +30,7 @@ const YEARS_BEFORE = 2
 /** One kind of picture: its lines of a result, each with the time code it begins at. */
 interface Kind {
   readonly title: string
+  readonly measure?: ComparedPicture['measure']
   readonly height: number
   readonly axis: PictureAxis
   readonly linesOf: (
@@ -37,12 +41,13 @@ interface Kind {
 /** Components, fit and forecast of several results, each picture on one scale for all. */
 export function comparedPictures(results: readonly Result[]): ComparedPicture[] {
   const kinds = kindsOf(results)
-  return kinds.map(({ title, height, axis, linesOf }, i) => {
+  return kinds.map(({ title, measure = 'amount', height, axis, linesOf }): ComparedPicture => {
     const lines = results.map((result) =>
       linesOf(result).map(([kind, from, values]) => ({ kind, values: laidOn(axis, from, values) })),
     )
     const bounds = boundsOf(lines.flatMap((own) => own.map(({ values }) => values)))
-    return { title, height, bounds, axis, showsEnds: kinds[i + 1]?.axis !== axis, lines }
+    const isSame = results.length > 1 && new Set(lines.map((own) => JSON.stringify(own))).size === 1
+    return { title, measure, height, bounds, axis, lines, isSame }
   })
 }
 
@@ -73,6 +78,7 @@ function kindsOf(results: readonly Result[]): readonly Kind[] {
       ...{ title: 'What is left over', height: 56, axis: actual },
       linesOf: (result) => [['irregular', firstOf(result), comparableComponents(result).irregular]],
     },
+    ...ownStates(results, actual),
     {
       ...{ title: 'Fit', height: 84, axis: actual },
       linesOf: (result) => [sales(result), ['fit', firstOf(result), result.columns.fitted]],
@@ -80,6 +86,38 @@ function kindsOf(results: readonly Result[]): readonly Kind[] {
     { ...{ title: 'Forecast and limits', height: 84, axis: ahead }, linesOf: forecastLines },
   ]
 }
+
+/** What smoothings follow by themselves: a picture each of level, slope and season, of amounts and of factors apart. */
+function ownStates(results: readonly Result[], axis: PictureAxis): Kind[] {
+  return OWN_STATES.flatMap(({ name, title, kind }) =>
+    (['amount', 'factor'] as const)
+      .filter((measure) => results.some((result) => stateOf(result, name, measure)))
+      .map((measure): Kind => ({
+        ...{ title, measure, height: 70, axis },
+        linesOf: (result) => {
+          const values = stateOf(result, name, measure)
+          return values ? [[kind, firstOf(result), values]] : []
+        },
+      })),
+  )
+}
+
+/** A state over the periods analysed; null of a method that has none, or one of the other measure. */
+function stateOf(
+  result: Result,
+  name: string,
+  measure: ComparedPicture['measure'],
+): readonly Value[] | null {
+  const column = ledgerOf(result).find(name)
+  const isOfThis = column && (column.measure === 'factor') === (measure === 'factor')
+  return isOfThis ? column.actual : null
+}
+
+const OWN_STATES = [
+  { name: 'smoothedLevel', title: 'Level of the smoothing', kind: 'trendCycle' },
+  { name: 'slope', title: 'Slope of the smoothing', kind: 'fit' },
+  { name: 'seasonState', title: 'Season of the smoothing', kind: 'season' },
+] as const
 
 const firstOf = ({ columns }: Result) => columns.t[0]!
 const lastOf = ({ columns }: Result) => columns.t.at(-1)!
@@ -100,9 +138,18 @@ function forecastLines(result: Result): ReturnType<Kind['linesOf']> {
     ...(widest
       ? [['limit', from, widest.lower] as const, ['limit', from, widest.upper] as const]
       : []),
+    ...('members' in forecast
+      ? forecast.members.flatMap((member, i) => [
+          [memberKind(i), firstOf(result), member.fitted] as const,
+          [memberKind(i), from, member.forecast] as const,
+        ])
+      : []),
     ['forecast', from, forecast.forecast],
   ]
 }
+
+/** Members are told apart by the pattern of their lines; there are as many patterns as are read apart. */
+const memberKind = (i: number) => (['member1', 'member2', 'member3'] as const)[i % 3]!
 
 /** Values from a time code on, laid on an axis. */
 function laidOn({ from, to }: PictureAxis, first: number, values: readonly Value[]): Value[] {
@@ -117,6 +164,9 @@ const READ: Readonly<Record<Exclude<SmallLine['kind'], 'sales'>, string>> = {
   fit: 'fit',
   forecast: 'forecast',
   limit: 'limit',
+  member1: '(1)',
+  member2: '(2)',
+  member3: '(3)',
 }
 
 /**

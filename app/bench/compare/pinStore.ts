@@ -10,6 +10,7 @@ import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { MOST_PINS } from '~~/shared/api/desk'
 import { useBench } from '../study/benchStore'
+import { namesOf } from './names'
 
 /** A result that was kept to compare others with. */
 export interface Pin {
@@ -31,9 +32,17 @@ export const usePins = defineStore('pins', () => {
     const last = pins.value.at(-1)
     return last && bench.result && !isSame(last.result, bench.result) ? last : null
   })
-  /** All but the present result, which is drawn in any case. */
-  const others = computed(() =>
-    pins.value.filter(({ result }) => !bench.result || !isSame(result, bench.result)),
+  /** All but the present result, which is drawn in any case, named by what differs between them and it. */
+  const others = computed(() => {
+    const present = bench.result
+    const apart = pins.value
+      .map(({ result }) => result)
+      .filter((result) => !present || !isSame(result, present))
+    const names = namesOf([...apart, ...(present ? [present] : [])])
+    return apart.map((result, i) => ({ name: names[i]!, result }))
+  })
+  const ghostName = computed(
+    () => others.value.find(({ result }) => result === ghost.value?.result)?.name ?? '',
   )
   const isPinned = computed(() =>
     pins.value.some(({ result }) => bench.result !== null && isSame(result, bench.result)),
@@ -115,6 +124,7 @@ export const usePins = defineStore('pins', () => {
     refused,
     comparing,
     ghost,
+    ghostName,
     others,
     isPinned,
     toggle,

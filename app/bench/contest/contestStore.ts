@@ -86,6 +86,7 @@ export const useContest = defineStore('contest', () => {
     pins.comparing = false
     const of = await digest()
     if (of === heldOver.value && state.value !== 'stopped') return
+    if (state.value === 'running' && of === (await underWay)) return
     if (!(await showKept(of))) hold()
   }
 
@@ -104,6 +105,9 @@ export const useContest = defineStore('contest', () => {
     }
   }
 
+  /** What the contest is held over that goes on, also while the Bench is looked at. */
+  let underWay: Promise<string> | null = null
+
   /** Holds the contest among those who take part. */
   function hold(): void {
     opened.close()
@@ -113,6 +117,7 @@ export const useContest = defineStore('contest', () => {
     // The method of now stays in, also once another is taken.
     added.value = [...added.value, candidate(bench.series!, bench.method)]
     state.value = 'running'
+    underWay = digest()
     worker.ask({
       kind: 'contest',
       series: bench.series!,

@@ -5,7 +5,17 @@ import type { Value } from '~~/core/series/series'
 
 /** One line of a small picture; its kind is a component of the series, or its actual values. */
 export interface SmallLine {
-  readonly kind: 'sales' | 'trendCycle' | 'season' | 'irregular' | 'fit' | 'forecast' | 'limit'
+  readonly kind:
+    | 'sales'
+    | 'trendCycle'
+    | 'season'
+    | 'irregular'
+    | 'fit'
+    | 'forecast'
+    | 'limit'
+    | 'member1'
+    | 'member2'
+    | 'member3'
   readonly values: readonly Value[]
 }
 
@@ -120,5 +130,21 @@ path {
   stroke: var(--forecast);
   stroke-width: 0.8;
   opacity: 0.6;
+}
+
+/* Methods of a combination: told apart by pattern, not by colour alone. */
+.member1,
+.member2,
+.member3 {
+  stroke: var(--text);
+  stroke-width: 1;
+}
+
+.member2 {
+  stroke-dasharray: 1.5 2.5;
+}
+
+.member3 {
+  stroke-dasharray: 7 2 1.5 2;
 }
 </style>

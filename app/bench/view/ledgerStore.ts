@@ -76,7 +76,10 @@ export const useLedger = defineStore('bench-ledger', () => {
     const { ghost } = pins
     if (!ghost || row.name === 'original' || row.name === 'value') return []
     const pinned = ledgerOf(ghost.result).find(row.name)
-    return pinned ? [{ ...pinned, name: `pinned ${row.name}`, label: 'pinned', pinned }] : []
+    if (!pinned) return []
+    return [
+      { ...pinned, name: `pinned ${row.name}`, label: 'pinned', means: pins.ghostName, pinned },
+    ]
   }
 
   /** The figures of every row shown, from the first period to the last of the forecast. */

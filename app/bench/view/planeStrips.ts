@@ -1,7 +1,6 @@
 import { computed } from 'vue'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBeside } from '../beside/besideStore'
-import { methodName } from '../compare/comparison'
 import { usePins } from '../compare/pinStore'
 import { useCheck } from '../stages/check/checkStore'
 import { stripsOf } from '../stages/stages'
@@ -46,10 +45,7 @@ export function usePlaneStrips() {
           inspected: ledger.inspected,
           peaks: peaks.value,
           ghost: pins.ghost?.result ?? null,
-          pinned: pins.others.map(({ result }) => ({
-            name: methodName(result),
-            result,
-          })),
+          pinned: pins.others,
           tried: tried.value,
           outside: hasOutside.value ? outside.value : [],
           oneScale: ledger.oneScale,
