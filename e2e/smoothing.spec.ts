@@ -54,7 +54,35 @@ test('smoothing: weights chosen, one fixed, chosen again; a level reads its arit
   await page.getByRole('button', { name: 'Compare' }).click()
   const compared = page.getByRole('region', { name: 'Methods side by side' })
   await expect(compared).toContainText('width of the 80% limits, on average')
-  await page.getByRole('button', { name: 'Compare' }).click()
+  // Named by what differs; what is the same is one line; judged by what both would have forecast.
+  await expect(compared.getByRole('columnheader', { name: /α 0\.\d+/ })).toBeVisible()
+  await expect(compared.getByRole('columnheader', { name: /eights chosen/ })).toBeVisible()
+  await expect(compared.getByRole('row', { name: /^Level of the smoothing/ })).toBeVisible()
+  const same = compared.getByRole('row', { name: /^The same in all: / })
+  await expect(same).toContainText('indices')
+  await expect(compared.getByRole('row', { name: /^What is left over/ })).toHaveCount(0)
+  await same.getByRole('button', { name: 'show these too' }).click()
+  await expect(compared.getByRole('row', { name: /^What is left over/ })).toBeVisible()
+  await expect(compared).toContainText(/Forecasts by .* would have been nearest, off by/)
+  await expect(compared.getByRole('row', { name: /^off by, on average/ })).toContainText(
+    /\d\.\d%.*\d\.\d%/,
+  )
+  await expect(
+    compared.getByRole('row', { name: /^the last 12 months hidden, off by/ }),
+  ).toContainText(/\d\.\d%.*\d\.\d%/)
+
+  // Back and Forward go between Bench and Compare; left by its button it is no place to come back to.
+  await page.goBack()
+  await expect(page.getByRole('grid')).toBeVisible()
+  await page.goForward()
+  await expect(compared).toBeVisible()
+  await compared.getByRole('button', { name: 'Back to the Bench' }).click()
+  await expect(page.getByRole('grid')).toBeVisible()
+  await expect(page).not.toHaveURL(/view=/)
+  await page.getByRole('button', { name: 'Contest', exact: true }).click()
+  await expect(page).toHaveURL(/view=contest/)
+  await page.goBack()
+  await expect(page.getByRole('grid')).toBeVisible()
 
   await page.locator('[data-row=smoothedLevel] [data-t="115"]').click()
   await expect(working).toContainText(/α × sales \(Jul 2025\) ÷ season \(Jul 2024\) \+ \(1 − α\) ×/)

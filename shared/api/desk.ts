@@ -56,6 +56,8 @@ export const benchViewSchema = z.strictObject({
   folded: z.boolean(),
   /** The stretch of time on the screen, in time codes; null where the stage chose it. */
   window: z.strictObject({ from: z.number(), to: z.number() }).nullable(),
+  /** Where series and forecast ended then: a window that went there goes to the new end. */
+  end: z.number().optional(),
   /** The selected cell. */
   selected: z.strictObject({ column: z.string().max(100), t: z.int() }).nullable(),
   /** Averages compared at Smooth. */

@@ -25,6 +25,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
     stage: ledger.stage,
     folded: ledger.folded,
     window: time.isOwn ? time.window : null,
+    end: time.whole.to,
     selected: selection.selected,
     averages: [...beside.averages],
     pins: pins.pins.map(({ document }) => document),
@@ -46,7 +47,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
       beside.averages = left.averages
       if (left.selected) selection.select(left.selected)
       ledger.folded = left.folded
-      if (left.window) time.setWindow(left.window)
+      if (left.window) time.showLeft(left.window, left.end)
       laidOut = { ...view.value, pins: left.pins }
       await pins.takeUp(left.pins)
     }

@@ -34,6 +34,11 @@ export function useShortcuts(): void {
     else selection.mark(cursor(), cursor())
   }
 
+  function compare() {
+    contest.isOpen = false
+    void pins.show()
+  }
+
   const year = () => bench.series?.calendar.seasons ?? 1
   const KEYS: Record<string, (event: KeyboardEvent) => void> = {
     ArrowLeft: ({ shiftKey }) => step(shiftKey ? -year() : -1),
@@ -44,7 +49,7 @@ export function useShortcuts(): void {
     End: () => step(Infinity),
     f: () => ledger.fold(),
     p: () => pins.toggle(),
-    c: () => void pins.show(),
+    c: compare,
     t: () => void contest.show(),
     '[': () => check.step(-1),
     ']': () => check.step(1),

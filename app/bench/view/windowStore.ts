@@ -119,14 +119,22 @@ export const useWindow = defineStore('bench-window', () => {
 
   // A method can move the end of the axis, and longer figures need wider columns.
   watch([whole, () => ledger.everyRow], ([now], [before]) => {
-    window.value = fitWindow(takingIn(window.value, now, before), whole.value)
+    window.value = fitWindow(takingIn(window.value, now.to, before.to), whole.value)
     showForStage()
   })
 
   /** A window that went to the end goes to the new one where newer values have come. */
-  function takingIn({ from, to }: Window, now: Window, before: Window): Window {
-    const isAtEnd = to >= before.to && now.to > before.to
-    return isAtEnd ? { from, to: now.to } : { from, to }
+  function takingIn({ from, to }: Window, now: number, before: number): Window {
+    return to >= before && now > before ? { from, to: now } : { from, to }
+  }
+
+  /**
+   * A window as it was left.
+   *
+   * @param end where the axis ended then
+   */
+  function showLeft(left: Window, end: number = whole.value.to): void {
+    setWindow(takingIn(left, whole.value.to, end))
   }
 
   return {
@@ -143,6 +151,7 @@ export const useWindow = defineStore('bench-window', () => {
     bringIn,
     showRecent,
     showWhole,
+    showLeft,
     showForStage,
     showAsAtFirst,
   }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { later } from '~/shell/later'
 import { panelsFor } from '../stages/panels'
 import { stageOf } from '../stages/stages'
+import { WAY_PANELS } from '../ways/panels'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
@@ -24,17 +25,37 @@ const panels = computed(() =>
     ? panelsFor({ stage: ledger.stage, column: selection.selected?.column }, bench.shown)
     : [],
 )
+
+/** The parts that are the own ones of the way of forecasting. */
+const ofWay = computed(() => {
+  const by = bench.result?.method.forecast.by
+  return new Set(((by && WAY_PANELS[by]) ?? []).map(({ component }) => component))
+})
+const panel = useTemplateRef('working')
+// Another way of forecasting has other choices: they come into view where one is at trend or forecast.
+watch(
+  () => [bench.study?.id, bench.result?.method.forecast.by] as const,
+  async ([study, by], [studyBefore, before]) => {
+    if (study !== studyBefore || !by || !before || by === before) return
+    if (!WAY_PANELS[by] || (ledger.stage !== 'trend' && ledger.stage !== 'project')) return
+    if (!panels.value.some((one) => ofWay.value.has(one))) selection.chooseStage('trend')
+    await nextTick()
+    panel.value?.querySelector('[data-way]')?.scrollIntoView({ block: 'start' })
+  },
+)
 </script>
 
 <template>
   <!-- It scrolls, so the keyboard must reach it, even where nothing in it can be pressed. -->
-  <aside class="working" aria-label="Working" tabindex="0" data-area="working">
+  <aside ref="working" class="working" aria-label="Working" tabindex="0" data-area="working">
     <SelectionUnderWay v-if="bench.selection" :selection="bench.selection" />
     <template v-if="bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />
       <p v-else class="muted">Select a figure in the ledger to see how it came about.</p>
       <FindingList :said="findings.of(ledger.stage)" />
-      <component :is="panel" v-for="(panel, i) in panels" :key="i" :result="bench.shown" />
+      <div v-for="(part, i) in panels" :key="i" :data-way="ofWay.has(part) || undefined">
+        <component :is="part" :result="bench.shown" />
+      </div>
     </template>
     <p v-else class="muted">There is nothing to work out until the method fits the series.</p>
   </aside>

@@ -11,6 +11,7 @@ import StagePath from '~/bench/stages/StagePath.vue'
 import MethodSentence from '~/bench/sentence/MethodSentence.vue'
 import { useKeptView } from '~/bench/view/keptViewStore'
 import { useShortcuts } from '~/bench/view/shortcuts'
+import { useViewHistory } from '~/bench/view/viewHistory'
 import TimePlane from '~/bench/view/TimePlane.vue'
 import { useSelection } from '~/bench/view/selectionStore'
 import WorkingPanel from '~/bench/working/WorkingPanel.vue'
@@ -32,6 +33,7 @@ const pins = usePins()
 const contest = useContest()
 const keptView = useKeptView()
 useShortcuts()
+useViewHistory()
 
 function compare() {
   contest.isOpen = false

@@ -11,18 +11,24 @@ interface Box {
 }
 
 /**
- * What a line says of itself, beside it: over it or under it, at its left, its middle or its right, wherever the
- * fewest points of the strip lie; on a halo of paper, so that it can be read over what is there all the same.
+ * What a line says of itself, beside it: over it or under it, at its left, its middle or its right, where no point of
+ * the strip lies; the longest of its notes that has such a place, and nothing where none has: the working says it too.
  */
 export function drawNote(canvas: Canvas, { points, component, notes = [] }: SeriesLayer) {
   const { context, palette, axis, x } = canvas
   context.font = NOTE.font
   const room = x(axis.to) - x(axis.from) - 2 * NOTE.edge
-  const note = notes.find((text) => context.measureText(text).width <= room)
-  if (note === undefined) return
-  const { width } = context.measureText(note)
-  const box = freestOf(notePlaces(canvas, points, width), pointsInSight(canvas))
-  if (!box) return
+  const inSight = pointsInSight(canvas)
+  const placed = notes
+    .map((note) => ({ note, width: context.measureText(note).width }))
+    .filter(({ width }) => width <= room)
+    .map(({ note, width }) => ({
+      note,
+      box: notePlaces(canvas, points, width).find((place) => isFree(place, inSight)),
+    }))
+    .find(({ box }) => box)
+  if (!placed?.box) return
+  const { note, box } = placed
   context.textAlign = 'left'
   context.textBaseline = 'middle'
   context.lineJoin = 'round'
@@ -66,15 +72,9 @@ function pointsInSight({ strip, axis, x, y }: Canvas): { x: number; y: number }[
   )
 }
 
-/** The first of the places in which the fewest points lie. */
-function freestOf(places: readonly Box[], points: readonly { x: number; y: number }[]): Box | null {
-  let best: { box: Box; count: number } | null = null
-  for (const box of places) {
-    const count = points.filter(
-      ({ x, y }) =>
-        x >= box.left - 4 && x <= box.right + 4 && y >= box.top - 3 && y <= box.bottom + 3,
-    ).length
-    if (!best || count < best.count) best = { box, count }
-  }
-  return best?.box ?? null
+function isFree(box: Box, points: readonly { x: number; y: number }[]): boolean {
+  return !points.some(
+    ({ x, y }) =>
+      x >= box.left - 4 && x <= box.right + 4 && y >= box.top - 3 && y <= box.bottom + 3,
+  )
 }
