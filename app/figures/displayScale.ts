@@ -13,6 +13,7 @@ export interface DisplayScale {
 }
 
 const STEPS = [
+  { from: 1e13, divisor: 1e12, word: 'trillion' },
   { from: 1e10, divisor: 1e9, word: 'billion' },
   { from: 1e7, divisor: 1e6, word: 'million' },
   { from: 1e4, divisor: 1e3, word: 'thousand' },

@@ -45,10 +45,12 @@ async function restore() {
           Put <strong>{{ chosen.name.slice(0, 80) }}</strong> in the place of everything on the
           shelf? What is there now is kept beside the database.
         </p>
-        <v-btn variant="flat" :disabled="isRestoring" @click="restore">
-          {{ isRestoring ? 'Restoring…' : 'Restore' }}
-        </v-btn>
-        <v-btn @click="chosen = null">Leave it</v-btn>
+        <p class="acts">
+          <v-btn variant="flat" :disabled="isRestoring" @click="restore">
+            {{ isRestoring ? 'Restoring…' : 'Restore' }}
+          </v-btn>
+          <v-btn @click="chosen = null">Leave it</v-btn>
+        </p>
       </div>
     </div>
   </v-menu>
@@ -62,6 +64,11 @@ async function restore() {
 
 p {
   margin: 4px 0;
+}
+
+.acts {
+  display: flex;
+  gap: 6px;
 }
 
 a {

@@ -63,7 +63,7 @@ function putIntoGroup() {
       <v-btn color="accent" type="submit">Put there</v-btn>
     </form>
     <v-btn v-else color="accent" @click="grouping = true"> Put into a group </v-btn>
-    <span>
+    <span class="kinds">
       Save as
       <v-btn
         v-for="(label, kind) in KINDS"
@@ -100,8 +100,10 @@ function putIntoGroup() {
   gap: 14px;
 }
 
-form {
+form,
+.kinds {
   display: flex;
+  align-items: center;
   gap: 6px;
 }
 

@@ -15,6 +15,8 @@ function onOver(event: Event) {
   if (of === tip.value?.of) return
   clearTimeout(timer)
   tip.value = null
+  // What was clicked has the keyboard too, and is being used: a tip would lie over what comes of it.
+  if (event.type === 'focusin' && !of?.matches(':focus-visible')) return
   if (of && textOf(of)) timer = setTimeout(() => show(of), RESTS_FOR_MS)
 }
 

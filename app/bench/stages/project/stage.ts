@@ -42,9 +42,10 @@ export const project: ResultStage = {
     ]
   },
   line: (result) => {
-    const { method, series, forecast, columns } = result
-    const scale = displayScale(columns.value, series.unit)
+    const { method, series, forecast } = result
     const total = forecast.forecast.reduce((sum, value) => sum + value, 0)
+    // Of its own size: a year of billions is not thirty thousand billion.
+    const scale = displayScale([total], series.unit)
     const periods = countPeriods(method.forecast.horizon, calendarOfResult(result))
     return `${periods}: ${withUnit(formatDecimals(total / scale.divisor, scale.decimals), scale)}`
   },

@@ -1,3 +1,4 @@
+import { displayScale, withUnit } from '~/figures/displayScale'
 import { formatDecimals, formatRough, inReadersFigures } from '~/figures/format'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { onePeriod } from '~~/core/calendar/labels'
@@ -108,9 +109,10 @@ function trendLine(result: Result): string {
   if (!rates) return `${TREND_FORMS[form].words}; ${fits}`
   const per = onePeriod(calendarOf(series.frequency, series))
   const { perPeriod } = rates
+  const scale = displayScale([perPeriod], series.unit)
   const size = TREND_FORMS[form].ofLog
     ? `${formatDecimals(Math.abs(perPeriod) * 100, 2)}%`
-    : `${formatRough(Math.abs(perPeriod))} ${series.unit}`.trim()
+    : withUnit(formatRough(Math.abs(perPeriod) / scale.divisor), scale)
   return `${perPeriod < 0 ? '−' : '+'}${size} a ${per}; ${fits}`
 }
 
