@@ -3,8 +3,10 @@ import type { Value } from '~~/core/series/series'
 /** What figures in a narrow column are counted in: the series' unit, or thousands of it. */
 export interface DisplayScale {
   readonly divisor: number
-  /** `thousand litres`; `thousands`, or nothing, for a series without a unit. */
+  /** What figures are counted in: `thousand litres`; `thousands`, or nothing, for a series without a unit. */
   readonly unit: string
+  /** The same behind a figure: `thousand litres`, `thousand`. */
+  readonly behind: string
   readonly decimals: number
   /** The same for the values of the series themselves: none for whole numbers shown as they are. */
   readonly valueDecimals: number
@@ -28,12 +30,14 @@ const STEPS = [
 export function displayScale(values: readonly Value[], unit: string): DisplayScale {
   const largest = values.reduce<number>((most, value) => Math.max(most, Math.abs(value ?? 0)), 0)
   const step = STEPS.find(({ from }) => largest >= from)
+  const behind = [step?.word, unit].filter((word) => word).join(' ')
   const scaled = largest / (step?.divisor ?? 1)
   const decimals = scaled >= 1000 ? 0 : scaled >= 10 ? 1 : scaled >= 1 ? 2 : smallDecimals(scaled)
   const whole = !step && values.every((value) => value === null || Number.isInteger(value))
   return {
     divisor: step?.divisor ?? 1,
-    unit: unitOn(step, unit),
+    unit: step && unit === '' ? `${step.word}s` : behind,
+    behind,
     decimals,
     valueDecimals: whole ? 0 : decimals,
     fineDecimals: Math.max(decimals, Math.min(12, 4 - Math.floor(Math.log10(scaled || 1)))),
@@ -41,13 +45,8 @@ export function displayScale(values: readonly Value[], unit: string): DisplaySca
 }
 
 /** A figure on its scale with the unit behind it, where there is one: `48.2 thousand litres`. */
-export function withUnit(figure: string, { unit }: Pick<DisplayScale, 'unit'>): string {
-  return unit === '' ? figure : `${figure} ${unit}`
-}
-
-function unitOn(step: (typeof STEPS)[number] | undefined, unit: string): string {
-  if (!step) return unit
-  return unit === '' ? `${step.word}s` : `${step.word} ${unit}`
+export function withUnit(figure: string, { behind }: Pick<DisplayScale, 'behind'>): string {
+  return behind === '' ? figure : `${figure} ${behind}`
 }
 
 /** Three digits of the largest value below 1, however small it is. */

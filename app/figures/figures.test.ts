@@ -64,7 +64,7 @@ describe('the display scale', () => {
 
   it('of a series without a unit names thousands alone, and leaves no blank behind a figure', () => {
     const thousands = displayScale([48_210], '')
-    expect(withUnit('48.2', thousands)).toBe('48.2 thousands')
+    expect(withUnit('48.2', thousands)).toBe('48.2 thousand')
     expect(withUnit('54', displayScale([54], ''))).toBe('54')
   })
 })

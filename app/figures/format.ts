@@ -1,4 +1,4 @@
-import { calendarOf, type Frequency } from '~~/core/calendar/calendar'
+import type { Calendar } from '~~/core/calendar/calendar'
 import { periodLabel } from '~~/core/calendar/labels'
 import { parsePeriod } from '~~/core/calendar/period'
 import { locale } from './locale'
@@ -99,8 +99,7 @@ export function inReadersFigures(text: string): string {
   })
 }
 
-/** A period code as the trade writes it: `Mar 2024`. */
-export function formatPeriodCode(code: string, frequency: Frequency, seasons: number): string {
-  const calendar = calendarOf(frequency, { seasons })
+/** A period code as the trade writes it: `Mar 2024`, or by the name that the season has. */
+export function formatPeriodCode(code: string, calendar: Calendar): string {
   return periodLabel(parsePeriod(code, calendar)!, calendar)
 }

@@ -41,7 +41,7 @@ function onDrop(event: DragEvent) {
       placeholder="month,Sales (litres)&#10;2024-01,20051&#10;2024-02,21977"
       spellcheck="false"
     />
-    <p>
+    <p class="read">
       <v-btn variant="flat" :disabled="pasted.trim() === ''" @click="intake.readText(pasted)">
         Read these rows
       </v-btn>
@@ -88,8 +88,17 @@ function onDrop(event: DragEvent) {
   outline: 2px solid var(--cursor);
 }
 
+.read {
+  margin: 8px 0 0;
+}
+
 .failure {
   color: var(--danger);
+}
+
+/* The library lets the first line fade into a label that this field does not have. */
+.paste :deep(.v-field__input) {
+  mask-image: none;
 }
 
 .paste {

@@ -85,8 +85,20 @@ function becameOf(at: number, column: number): string {
     const { layout } = props.reading.shape
     return (layout === 'matrix' || layout === 'across') && role === 'value' ? 'period' : 'heading'
   }
-  if (kind !== 'data') return 'ignored'
+  if (kind !== 'data') return namesSeries(at, column) ? 'key' : 'ignored'
   return role === 'total' || role === 'repeated' ? 'ignored' : role
+}
+
+/** Whether a line above the table gave a series its name: then it was read after all. */
+function namesSeries(at: number, column: number): boolean {
+  const { reading } = props
+  const cell = loaded.value.rows[at - loaded.value.from]?.cells[column]
+  const text = typeof cell === 'string' ? cell.trim() : ''
+  return (
+    text !== '' &&
+    'series' in reading &&
+    reading.series.some(({ series }) => series.name !== '' && text.startsWith(series.name))
+  )
 }
 
 function titleAt(at: number, row: Row, column: number): string | undefined {

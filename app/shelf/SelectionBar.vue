@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import { formatCount } from '~/figures/format'
 import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
 import type { ExportKind } from '~~/shared/api/series'
@@ -12,18 +13,25 @@ const grouping = ref(false)
 const group = ref('')
 
 const KINDS: Record<ExportKind, string> = { csv: 'CSV', xlsx: 'XLSX', package: 'data package' }
-const isSaving = ref(false)
+/** The file that is being written, and what stops it. */
+const saving = shallowRef<{ readonly what: string; readonly stop: AbortController } | null>(null)
 
 async function save(kind: ExportKind) {
-  isSaving.value = true
+  const ids = [...shelf.selected]
+  const stop = new AbortController()
+  saving.value = { what: `${formatCount(ids.length)} series as ${KINDS[kind]}`, stop }
   try {
-    await saveSeries([...shelf.selected], kind)
+    await saveSeries(ids, kind, stop.signal)
   } catch (error) {
-    useNotices().show({ text: (error as Error).message })
+    const text = stop.signal.aborted
+      ? 'The export was stopped; nothing was saved.'
+      : (error as Error).message
+    useNotices().show({ text })
   } finally {
-    isSaving.value = false
+    saving.value = null
   }
 }
+onBeforeUnmount(() => saving.value?.stop.abort())
 
 /** As many at once are asked about first. */
 const MANY = 20
@@ -63,15 +71,14 @@ function putIntoGroup() {
       <v-btn color="accent" type="submit">Put there</v-btn>
     </form>
     <v-btn v-else color="accent" @click="grouping = true"> Put into a group </v-btn>
-    <span class="kinds">
+    <span v-if="saving" class="kinds" role="status">
+      <v-progress-circular indeterminate size="16" width="2" aria-hidden="true" />
+      Writing {{ saving.what }}…
+      <v-btn @click="saving.stop.abort()"> Stop </v-btn>
+    </span>
+    <span v-else class="kinds">
       Save as
-      <v-btn
-        v-for="(label, kind) in KINDS"
-        :key="kind"
-        color="accent"
-        :disabled="isSaving"
-        @click="save(kind)"
-      >
+      <v-btn v-for="(label, kind) in KINDS" :key="kind" color="accent" @click="save(kind)">
         {{ label }}
       </v-btn>
     </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { calendarOf } from '~~/core/calendar/calendar'
 import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
 import type { ShelfRow } from '~~/shared/api/series'
 import MiddleCut from '~/shell/MiddleCut.vue'
@@ -54,7 +55,7 @@ const isEverySelected = computed(
 )
 
 function period(row: ShelfRow, code: string): string {
-  return formatPeriodCode(code, row.frequency, row.seasons)
+  return formatPeriodCode(code, calendarOf(row.frequency, row))
 }
 
 function ariaSort(key: SortKey): 'ascending' | 'descending' | 'none' {

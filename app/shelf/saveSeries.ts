@@ -6,13 +6,19 @@ import type { ExportKind } from '~~/shared/api/series'
 /**
  * Fetches series with their adjustments as one file and hands it to the browser.
  *
+ * @param stopped told that it is no longer wanted; nothing is saved then
  * @throws ApiProblem when the server refuses
  */
-export async function saveSeries(ids: readonly string[], as: ExportKind): Promise<void> {
+export async function saveSeries(
+  ids: readonly string[],
+  as: ExportKind,
+  stopped: AbortSignal,
+): Promise<void> {
   const response = await fetch('/api/v1/series/export', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ ids, as }),
+    signal: stopped,
   })
   if (!response.ok) throw new ApiProblem((await response.json()) as Problem)
   const stated = response.headers.get('content-disposition') ?? ''

@@ -50,8 +50,11 @@ export function modelFinding(
  */
 export function peakFindings(stretch: Stretch, season: SeasonTold = null): Finding[] {
   const { values, calendar, seasonOf } = stretch
-  const turns = standingTurns(values, peakSpacing(values, calendar.seasons))
-  const told = peaksTold(turns, seasonOf, calendar, season, values.length)
+  const all = peakSpacing(values, calendar.seasons)
+  const turns = standingTurns(values, all)
+  const areOfMore =
+    turns.peaks.length < all.peaks.length || turns.troughs.length < all.troughs.length
+  const told = peaksTold({ ...turns, areOfMore }, seasonOf, calendar, season, values.length)
   if (!told) return []
   return [
     {

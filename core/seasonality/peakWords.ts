@@ -32,14 +32,22 @@ function gapsOf(places: readonly number[]): number[] {
  * What the distances between turns that stand out say. Unequal gaps alone make no cycle: those of noise and of a walk are
  * unequal too. A season is the tests' to find; turns say where it peaks, or that it does so in no one place.
  *
- * @param turns that stand out, as entries from 1
+ * @param turns that stand out, as entries from 1; whether there are others, which the words then say
  * @param seasonOf of an entry, 1..m
  * @param season what the tests say
  * @param length of the series: the last turns are provisional, what comes may yet outdo them
  * @returns null with fewer than two gaps
  */
 export function peaksTold(
-  { peaks, troughs }: { readonly peaks: readonly number[]; readonly troughs: readonly number[] },
+  {
+    peaks,
+    troughs,
+    areOfMore = false,
+  }: {
+    readonly peaks: readonly number[]
+    readonly troughs: readonly number[]
+    readonly areOfMore?: boolean
+  },
   seasonOf: readonly number[],
   calendar: Calendar,
   season: SeasonTold,
@@ -51,7 +59,8 @@ export function peaksTold(
   const { seasons } = calendar
   const near = all.filter((gap) => Math.abs(gap - seasons) <= 1).length
   const keepsYear = seasons > 1 && near >= KEEP_THE_YEAR * all.length
-  const apart = `Peaks stand ${apartWords(ofPeaks, calendar)}, troughs ${apartWords(ofTroughs, calendar)}`
+  const subject = areOfMore ? 'Peaks that stand out are' : 'Peaks stand'
+  const apart = `${subject} ${apartWords(ofPeaks, calendar)}, troughs ${apartWords(ofTroughs, calendar)}`
   const last = Math.max(peaks.at(-1) ?? 0, troughs.at(-1) ?? 0)
   const provisional = last > length - Math.max(seasons, 2) ? ' The last turn is provisional.' : ''
   const told = (kind: PeaksTold['kind'], text: string): PeaksTold => ({

@@ -353,6 +353,7 @@ describe('the store', () => {
     }
     keepSeries(db, [{ ...incoming, series }])
     expect(findStudy(db, listShelf(db)[0]!.studyId)!.series).toEqual(series)
+    expect(listShelf(db)[0]!.seasonNames).toEqual(series.seasonNames)
     const wrong = { ...series, seasonNames: ['Spring'] }
     expect(() => keepSeries(db, [{ ...incoming, series: wrong }])).toThrow('as many names')
     close()

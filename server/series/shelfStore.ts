@@ -158,6 +158,7 @@ function shelfRow(stored: StoredSeries, studyId: string): ShelfRow {
     notes: stored.notes,
     frequency: stored.frequency,
     seasons: stored.seasons,
+    ...(stored.seasonNames ? { seasonNames: stored.seasonNames } : {}),
     start: code(1),
     end: code(values.length),
     periods: values.length,

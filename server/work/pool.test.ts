@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildWorkers } from '../../scripts/workers.mjs'
 import type { SeriesDocument } from '../../shared/seriesSchema'
 import { HttpProblem } from '../http/problem'
-import { endWorkers, inWorker, useWorkers } from './pool'
+import { endWorkers, inWorker, inWorkerUntil, useWorkers } from './pool'
 
 /** Below the packages, so that the script finds the database driver. */
 let folder: string
@@ -79,6 +79,30 @@ describe('work beside the server', () => {
     expect(ticks).toBeGreaterThan(30)
     const next = await inWorker('analyse', asked(series(48), METHOD))
     expect(textOf(next)).toContain('elvant-result/1')
+  })
+
+  it('is stopped when nobody waits for it any more, and the thread is free for the next', async () => {
+    useWorkers(script, 60_000)
+    const gone = new AbortController()
+    const forgotten = problemOf(
+      inWorkerUntil(
+        gone.signal,
+        'analyse',
+        asked(series(3000), {
+          ...METHOD,
+          forecast: { by: 'smoothing' },
+          check: { rolling: { first: 2100 } },
+        }),
+      ),
+    )
+    gone.abort()
+    expect(await forgotten).toMatchObject({
+      status: 503,
+      detail: expect.stringMatching(/nobody waits/) as string,
+    })
+    expect(textOf(await inWorker('analyse', asked(series(48), METHOD)))).toContain(
+      'elvant-result/1',
+    )
   })
 
   it('sends away what would wait too long', async () => {

@@ -38,23 +38,50 @@ export async function inWorker<Name extends keyof Tasks>(
   name: Name,
   ...words: Parameters<Tasks[Name]>
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
+  return inWorkerUntil(null, name, ...words)
+}
+
+/**
+ * The same, given up when it is no longer wanted: a thread is not kept by what nobody waits for.
+ *
+ * @param stopped told that it is not; null for work that goes on in any case
+ */
+export async function inWorkerUntil<Name extends keyof Tasks>(
+  stopped: AbortSignal | null,
+  name: Name,
+  ...words: Parameters<Tasks[Name]>
+): Promise<Awaited<ReturnType<Tasks[Name]>>> {
   threads ??= pool(script, {
     ...{ maxWorkers: THREADS, maxQueueSize: LONGEST_QUEUE, workerType: 'thread' },
     workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } },
   })
   type Done = Awaited<ReturnType<Tasks[Name]>>
-  const answer = await settled<Answer<Done>>(threads, name, words)
+  const answer = await settled<Answer<Done>>(threads, name, words, stopped)
   if ('done' in answer) return answer.done
   if ('problem' in answer) throw new HttpProblem(answer.problem)
   const { because, where, names } = answer.refused
   throw new Refusal(because, where, names)
 }
 
-async function settled<T>(own: Pool, name: string, words: readonly unknown[]): Promise<T> {
+async function settled<T>(
+  own: Pool,
+  name: string,
+  words: readonly unknown[],
+  stopped: AbortSignal | null,
+): Promise<T> {
+  let cancel = () => {}
   try {
-    return (await own.exec(name, [...words]).timeout(longest)) as T
+    const running = own.exec(name, [...words]).timeout(longest)
+    // Nothing is given back: what rejects in a listener ends the process.
+    cancel = () => {
+      running.cancel()
+    }
+    stopped?.addEventListener('abort', cancel)
+    return (await running) as T
   } catch (error) {
     const { name: kind, message } = error as Error
+    if (stopped?.aborted)
+      throw problem(503, 'This was stopped, since nobody waits for it any more.')
     if (kind === 'TimeoutError') {
       throw problem(
         503,
@@ -71,6 +98,8 @@ async function settled<T>(own: Pool, name: string, words: readonly unknown[]): P
       )
     }
     throw error
+  } finally {
+    stopped?.removeEventListener('abort', cancel)
   }
 }
 

@@ -78,6 +78,8 @@ export const shelfRowSchema = z.strictObject({
   notes: z.string(),
   frequency: z.enum(FREQUENCIES),
   seasons: z.int(),
+  /** Own names of the seasons, where they have such. */
+  seasonNames: z.array(z.string()).optional(),
   /** Period codes. */
   start: z.string(),
   end: z.string(),

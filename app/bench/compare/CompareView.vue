@@ -32,7 +32,10 @@ const results = computed(() => methods.value.map(({ result }) => result))
 const differences = computed(() => differencesOf(results.value))
 
 const names = computed(() => namesOf(results.value))
-const titles = computed(() => names.value.map(capitalized))
+/** A name that begins with a sign keeps it: α is no capital. */
+const titles = computed(() =>
+  names.value.map((name) => (/^\p{Script=Latin}/u.test(name) ? capitalized(name) : name)),
+)
 
 const past = usePastForecasts()
 watch(

@@ -48,9 +48,9 @@ const origins = computed(() => {
   const { contest } = past
   if (!contest || contest.origins.count === 0) return ''
   const { first, last, count, horizon } = contest.origins
-  const { frequency, seasons } = props.results[0]!.series
-  const label = (code: string) => formatPeriodCode(code, frequency, seasons)
-  const ahead = countPeriods(horizon, bench.series!.calendar)
+  const { calendar } = bench.series!
+  const label = (code: string) => formatPeriodCode(code, calendar)
+  const ahead = countPeriods(horizon, calendar)
   return `${formatCount(count)} origins that all share, ${label(first)} to ${label(last)}, up to ${ahead} ahead`
 })
 const way = computed(() => {

@@ -17,7 +17,7 @@ const over = computed(() => {
   if (!contest.contest) return ''
   const { first, last, count, horizon } = contest.contest.origins
   const { calendar } = bench.series!
-  const label = (code: string) => formatPeriodCode(code, calendar.frequency, calendar.seasons)
+  const label = (code: string) => formatPeriodCode(code, calendar)
   if (count === 0) return 'There is no origin that all of them forecast from.'
   return `Over ${count} ${count === 1 ? 'origin' : 'origins'} from ${label(first)} to ${label(last)}, up to ${countPeriods(horizon, calendar)} ahead.`
 })

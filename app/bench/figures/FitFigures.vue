@@ -7,6 +7,8 @@ import type { Value } from '~~/core/series/series'
 /** How well a regression fits, and what it costs. */
 defineProps<{
   fit: RegressionFigures
+  /** What was fitted, where another fit may stand beside it. */
+  of: string
   /** Of s; empty for none. */
   unit: string
   /** R² of the same before the season was taken out, where it was. */
@@ -37,7 +39,7 @@ function figure(value: Value, decimals?: number): string {
     <dd>{{ figure(fit.s) }}</dd>
     <dt><TermWord of="f" /></dt>
     <dd>{{ figure(fit.f) }}, p {{ fit.fp === null ? '–' : formatP(fit.fp) }}</dd>
-    <dt><TermWord of="durbinWatson" /></dt>
+    <dt><TermWord of="durbinWatson" /> of the {{ of }}</dt>
     <dd>{{ figure(fit.durbinWatson, 2) }}</dd>
     <dt><TermWord of="aic">AIC · AICc · BIC</TermWord></dt>
     <dd>{{ figure(fit.aic, 1) }} · {{ figure(fit.aicc, 1) }} · {{ figure(fit.bic, 1) }}</dd>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatFigure, formatPeriodCode } from '~/figures/format'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { LocalFitPicture } from '~~/core/column/localFit'
 import type { Result } from '~~/core/result'
 
@@ -34,9 +35,9 @@ const path = computed(() =>
   props.fit.line.map(({ t, value }, i) => `${i === 0 ? 'M' : 'L'}${x(t)} ${y(value)}`).join(''),
 )
 const period = (t: number) => {
-  const { columns, series } = props.result
+  const { columns } = props.result
   const code = columns.period[Math.round(t) - columns.t[0]!]
-  return code ? formatPeriodCode(code, series.frequency, series.seasons) : ''
+  return code ? formatPeriodCode(code, calendarOfResult(props.result)) : ''
 }
 const counted = computed(() => props.fit.points.filter(({ weight }) => weight > 0).length)
 const believedLess = computed(() =>

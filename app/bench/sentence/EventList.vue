@@ -27,8 +27,7 @@ const added = reactive<{ name: string; from: string | null; to: string | null; s
 })
 
 function label(code: string): string {
-  const { frequency, seasons } = bench.series!.calendar
-  return formatPeriodCode(code, frequency, seasons)
+  return formatPeriodCode(code, bench.series!.calendar)
 }
 
 /** A stretch, and that it is still to come where it lies ahead. */
@@ -71,14 +70,14 @@ function add() {
         </span>
         <v-btn
           v-if="i === stretchesOf(one).length - 1"
-          :aria-label="`${one.name} again`"
-          @click="added.name = one.name"
+          :aria-label="`again: ${one.name}`"
+          @click="Object.assign(added, { name: one.name, stays: false })"
         >
-          again…
+          again
         </v-btn>
         <v-btn
           color="accent"
-          :aria-label="`Take ${one.name}, ${stretchWords(stretch)} out`"
+          :aria-label="`take out ${one.name}, ${stretchWords(stretch)}`"
           @click="change(withoutStretch(method.forecast, one.name, i))"
         >
           take out

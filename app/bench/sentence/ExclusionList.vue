@@ -11,8 +11,7 @@ const bench = useBench()
 const exclusions = computed(() => exclusionsOf(props.method))
 
 function label(code: string): string {
-  const { frequency, seasons } = bench.series!.calendar
-  return formatPeriodCode(code, frequency, seasons)
+  return formatPeriodCode(code, bench.series!.calendar)
 }
 
 function putBack(period: string) {

@@ -25,7 +25,10 @@ const rest = computed(() => ledger.inspected.find(({ beside }) => beside.kind ==
 const looked = computed<{ name: string; values: readonly Value[] }>(() =>
   rest.value && rest.value.problem === null
     ? {
-        name: `${rest.value.column.label.toLowerCase()} (${rest.value.column.means})`,
+        name: [
+          rest.value.column.label.toLowerCase(),
+          ...(rest.value.column.means ? [`(${rest.value.column.means})`] : []),
+        ].join(' '),
         values: rest.value.column.actual!,
       }
     : { name: props.result.series.noun, values: props.result.columns.value },

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { withUnit } from '~/figures/displayScale'
 import { computed } from 'vue'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
@@ -55,7 +54,7 @@ const pictures = computed(() => {
 <template>
   <ul
     class="multiples"
-    :aria-label="withUnit('Averages', { unit: ledger.scale.unit && `of ${ledger.scale.unit}` })"
+    :aria-label="['Averages', ledger.scale.unit].filter((word) => word).join(' of ')"
   >
     <li v-for="picture in pictures" :key="picture.name">
       <v-btn

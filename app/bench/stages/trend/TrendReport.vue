@@ -88,6 +88,7 @@ function breakThere(level: boolean) {
     </template>
     <FitFigures
       :fit="fit"
+      of="trend"
       :unit="form.ofLog ? '' : unit"
       :before="withSeason ? fit.r2Before : undefined"
     />

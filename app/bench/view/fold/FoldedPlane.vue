@@ -148,7 +148,10 @@ function nameAt(x: number): string {
           v-model="ledger.foldColumn"
           aria-label="row"
           :items="
-            choices.map(({ name, label, means }) => ({ value: name, title: `${label} (${means})` }))
+            choices.map(({ name, label, means }) => ({
+              value: name,
+              title: means ? `${label} (${means})` : label,
+            }))
           "
         />
       </span>

@@ -85,6 +85,7 @@ function marksAt(t: number, value: Value): string[] {
     isSelected ? 'selected' : '',
     selection.sources.get(row.name)?.has(t) ? 'source' : '',
     row.offset % 1 !== 0 && value !== null ? 'straddling' : '',
+    row.measure === 'percent' && value !== null && value < 0 ? 'falls' : '',
   ].filter((kind) => kind !== '')
 }
 </script>
@@ -178,6 +179,11 @@ function marksAt(t: number, value: Value): string[] {
   bottom: 0;
   left: 0;
   cursor: pointer;
+}
+
+/* A fall is told from a rise by more than its sign. */
+.row .falls {
+  color: var(--danger);
 }
 
 .cell {

@@ -47,7 +47,7 @@ const slopes = computed(() =>
       <h4>{{ slopes.title }}</h4>
       <CoefficientTable :rows="slopes.rows" :name="slopes.title" />
     </template>
-    <FitFigures :fit="report" :unit="report.ofLog ? '' : result.series.unit" />
+    <FitFigures :fit="report" of="regression" :unit="report.ofLog ? '' : result.series.unit" />
   </section>
 </template>
 
