@@ -38,7 +38,10 @@ const held = computed(() => {
       aria-label="Forecasts made"
     />
     <p v-if="held">{{ inReadersFigures(held) }}</p>
-    <p v-if="check.state === 'failed'">
+    <p v-if="check.state === 'running' && check.progress">
+      <v-btn class="small" @click="check.stop()">Stop the check</v-btn>
+    </p>
+    <p v-if="check.state === 'failed' || check.state === 'stopped'">
       <v-btn class="small" @click="check.run()">Check again</v-btn>
     </p>
     <p class="acts">

@@ -17,7 +17,9 @@ const AFTER_REPAINT_MS = 100
 export const useCheck = defineStore('check', () => {
   const bench = useBench()
 
-  const state = ref<'none' | 'running' | 'done' | 'too-short' | 'refused' | 'failed'>('none')
+  const state = ref<'none' | 'running' | 'done' | 'stopped' | 'too-short' | 'refused' | 'failed'>(
+    'none',
+  )
   const checked = shallowRef<Checked | null>(null)
   /** Why it is refused, or what failed. */
   const because = ref('')
@@ -51,6 +53,14 @@ export const useCheck = defineStore('check', () => {
       () => worker.ask({ kind: 'check', series: series!, document }),
       AFTER_REPAINT_MS,
     )
+  }
+
+  /** Gives the check up until the method changes, or it is asked for again. */
+  function stop(): void {
+    clearTimeout(waiting)
+    worker.stop()
+    progress.value = null
+    state.value = 'stopped'
   }
 
   function hear(answer: TriesAnswer): void {
@@ -108,6 +118,8 @@ export const useCheck = defineStore('check', () => {
       case 'refused':
       case 'failed':
         return `Not checked: ${because.value}`
+      case 'stopped':
+        return 'Not checked: the check was stopped.'
       case 'none':
         return ''
     }
@@ -185,6 +197,7 @@ export const useCheck = defineStore('check', () => {
     tries,
     tried,
     run,
+    stop,
     step,
     holdOut,
     isOffered,
