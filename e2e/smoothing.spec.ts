@@ -57,7 +57,7 @@ test('smoothing: weights chosen, one fixed, chosen again; a level reads its arit
   // Named by what differs; what is the same is one line; judged by what both would have forecast.
   await expect(compared.getByRole('columnheader', { name: /α 0\.\d+/ })).toBeVisible()
   await expect(compared.getByRole('columnheader', { name: /eights chosen/ })).toBeVisible()
-  await expect(compared.getByRole('row', { name: /^Level of the smoothing/ })).toBeVisible()
+  await expect(compared.getByRole('row', { name: /^Level that is followed/ })).toBeVisible()
   const same = compared.getByRole('row', { name: /^The same in all: / })
   await expect(same).toContainText('indices')
   await expect(compared.getByRole('row', { name: /^What is left over/ })).toHaveCount(0)

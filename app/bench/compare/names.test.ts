@@ -90,9 +90,9 @@ describe('what is the same in all is folded', () => {
 describe('what a way of forecasting has of its own', () => {
   it('a smoothing draws its level, a combination its methods, a regression says its events', () => {
     const titles = comparedPictures([multiplicative, smoothing({})]).map(({ title }) => title)
-    expect(titles).toContain('Level of the smoothing')
+    expect(titles).toContain('Level that is followed')
     const level = comparedPictures([multiplicative, smoothing({})]).find(
-      ({ title }) => title === 'Level of the smoothing',
+      ({ title }) => title === 'Level that is followed',
     )!
     expect(level.lines.map((own) => own.length)).toEqual([0, 1])
 

@@ -87,15 +87,15 @@ function kindsOf(results: readonly Result[]): readonly Kind[] {
   ]
 }
 
-/** What smoothings follow by themselves: a picture each of level, slope and season, of amounts and of factors apart. */
+/** What a smoothing of the values or of the trend follows: a picture each of level, slope and season, of amounts and of factors apart. */
 function ownStates(results: readonly Result[], axis: PictureAxis): Kind[] {
-  return OWN_STATES.flatMap(({ name, title, kind }) =>
+  return OWN_STATES.flatMap(({ names, title, kind }) =>
     (['amount', 'factor'] as const)
-      .filter((measure) => results.some((result) => stateOf(result, name, measure)))
+      .filter((measure) => results.some((result) => stateOf(result, names, measure)))
       .map((measure): Kind => ({
         ...{ title, measure, height: 70, axis },
         linesOf: (result) => {
-          const values = stateOf(result, name, measure)
+          const values = stateOf(result, names, measure)
           return values ? [[kind, firstOf(result), values]] : []
         },
       })),
@@ -105,18 +105,23 @@ function ownStates(results: readonly Result[], axis: PictureAxis): Kind[] {
 /** A state over the periods analysed; null of a method that has none, or one of the other measure. */
 function stateOf(
   result: Result,
-  name: string,
+  names: readonly string[],
   measure: ComparedPicture['measure'],
 ): readonly Value[] | null {
-  const column = ledgerOf(result).find(name)
+  const ledger = ledgerOf(result)
+  const column = names.map((name) => ledger.find(name)).find((one) => one !== undefined)
   const isOfThis = column && (column.measure === 'factor') === (measure === 'factor')
   return isOfThis ? column.actual : null
 }
 
 const OWN_STATES = [
-  { name: 'smoothedLevel', title: 'Level of the smoothing', kind: 'trendCycle' },
-  { name: 'slope', title: 'Slope of the smoothing', kind: 'fit' },
-  { name: 'seasonState', title: 'Season of the smoothing', kind: 'season' },
+  {
+    names: ['smoothedLevel', 'trendLevel'],
+    title: 'Level that is followed',
+    kind: 'trendCycle',
+  },
+  { names: ['slope', 'trendSlope'], title: 'Slope that is followed', kind: 'fit' },
+  { names: ['seasonState'], title: 'Season that is followed', kind: 'season' },
 ] as const
 
 const firstOf = ({ columns }: Result) => columns.t[0]!
