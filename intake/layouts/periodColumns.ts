@@ -7,7 +7,7 @@ import { weekByHeading } from '../periods/rangeText'
 import type { DayOrder, PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
 import type { PeriodColumns } from './observations'
-import { DATE_HEADING, QUARTER_HEADING } from './words'
+import { DATE_HEADING, QUARTER_HEADING, YEAR_HEADING } from './words'
 import { findNumberedWeeks } from './weekColumns'
 import { findYearAndSeason, withDays } from './yearAndSeason'
 import { findDecimalYears, findSeasonsUnderYears, findYears } from './yearColumns'
@@ -206,7 +206,8 @@ function readNumberAsPeriod(text: string, order: DayOrder): PeriodReading | null
 function hasDateHeading(rows: readonly Row[], column: number): boolean {
   return rows.slice(0, 20).some((row) => {
     const text = textAt(row, column)
-    return text.length < 40 && DATE_HEADING.test(text)
+    // Below a heading of years no number is a day that a spreadsheet counts.
+    return text.length < 40 && DATE_HEADING.test(text) && !YEAR_HEADING.test(text)
   })
 }
 

@@ -5,8 +5,9 @@ import type { RowKind } from '../reading'
 import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './observations'
+import { isTotalRow } from './totalRows'
 import { rowsThatAddUp } from './totals'
-import { TOTAL, TOTAL_ALONE, TOTAL_END } from './words'
+import { TOTAL_ALONE } from './words'
 
 /** What each row is: rows without a period are headings, titles, totals, notes, or a question. */
 export function kindsOfRows(
@@ -67,15 +68,6 @@ function isYearAlone(row: Row, [column]: readonly number[]): boolean {
 
 function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
-}
-
-function isTotalRow(row: Row, word?: RegExp): boolean {
-  return row.cells.some(
-    (cell) =>
-      typeof cell === 'string' &&
-      cell.length < 40 &&
-      (word ? word.test(cell) : TOTAL.test(cell) || TOTAL_END.test(cell)),
-  )
 }
 
 /** Text without any figure beside it. */

@@ -22,6 +22,10 @@ export const TOTAL_END = /\b(total|subtotal|sum|gesamt|summe)\s*:?$/i
 export const DATE_HEADING =
   /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
 
+/** The heading of a column of years, or of their totals. */
+export const YEAR_HEADING =
+  /^(full |calendar )?(years?|yr|jahre?|ann[ée]es?|a[ñn]os?|anno|ano|jaar|rok|[åa]r)$/i
+
 /** The heading over years, quarters or months that are not those of the calendar. */
 export const FISCAL_HEADING =
   /fiscal|financial|^fy\b|\bfy$|gesch[äa]ftsjahr|wirtschaftsjahr|exercice|ejercicio/i

@@ -10,6 +10,7 @@ import {
 } from '../periods/seasonText'
 import { headingOf, shareOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
+import { isTotalRow } from './totalRows'
 import { DATE_HEADING, QUARTER_HEADING, WEEK_HEADING } from './words'
 
 /** Year and month with the day in a third column. */
@@ -35,6 +36,9 @@ export function withDays(
   return isRead ? { columns: [...found.columns, day], readings } : found
 }
 
+/** A number of a season, which may be filled up with zeros: `3`, `03`, `003`. */
+const NUMBERED = /^0{0,2}\d{1,2}$/
+
 /** What a plain number beside a year can mean, the finest first, and how far it goes. */
 const PLAIN = [
   { kind: 'week', most: 53, heading: WEEK_HEADING },
@@ -54,12 +58,14 @@ export function findYearAndSeason(
   candidates: readonly number[],
 ): PeriodColumns | null {
   let best: { found: PeriodColumns; distinct: number } | null = null
+  // `2021 Total` among the years of a pivot is none of them.
+  const body = sample.filter((row) => !isTotalRow(row))
   for (const year of candidates) {
-    const readYear = yearReader(rows, sample, year)
+    const readYear = yearReader(rows, body, year)
     if (!readYear) continue
     for (const season of candidates) {
       if (season === year) continue
-      const plainNumber = plainNumberOf(rows, sample, year, season, readYear)
+      const plainNumber = plainNumberOf(rows, body, year, season, readYear)
       if (plainNumber === null) continue
       const found = readYearAndSeason(rows, year, season, plainNumber, readYear)
       const distinct = new Set(found.readings.map((reading) => JSON.stringify(reading))).size
@@ -80,7 +86,9 @@ function yearReader(
   if (shareOf(sample, column, (text) => statedYear(text) !== null) >= 0.8) return statedYear
   const texts = rows.map((row) => textAt(row, column)).filter((text) => text !== '')
   const years = texts.slice(texts.findIndex((text) => countedYear(text) !== null))
-  return isCounted(years) ? countedYear : null
+  // Beside seasons a counted year comes again with each of them: what counts every row is no year.
+  const comesAgain = new Set(years).size < years.length
+  return comesAgain && isCounted(years) ? countedYear : null
 }
 
 /** Whether years are counted 1, 1, 1, 2, 2 …, by one at a time. */
@@ -105,7 +113,7 @@ function plainNumberOf(
   const heading = headingOf(
     sample,
     season,
-    (text) => readSeason(text) === null && !/^\d{1,2}$/.test(text),
+    (text) => readSeason(text) === null && !NUMBERED.test(text),
   )
   const reads = (kind: PlainNumber) => (text: string) => readSeason(text, kind) !== null
   // A heading that is a month, above figures, is the one of a matrix.
@@ -115,7 +123,7 @@ function plainNumberOf(
     return !/^\d+$/.test(text) && readSeason(text) !== null
   })
   if (isNamed) return shareOf(sample, season, reads('month')) >= 0.8 ? 'month' : null
-  const numbers = rows.map((row) => textAt(row, season)).filter((text) => /^\d{1,2}$/.test(text))
+  const numbers = rows.map((row) => textAt(row, season)).filter((text) => NUMBERED.test(text))
   const highest = Math.max(...numbers.map(Number))
   if (/per/i.test(heading) && highest === 13) return 'thirteen'
   const yearHeading = headingOf(sample, year, (text) => readYear(text) === null)

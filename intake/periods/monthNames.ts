@@ -1,4 +1,4 @@
-/** Month names of English, German, French and Spanish, January first. */
+/** Month names of English, German, French and Spanish, January first: whoever writes several, these come first. */
 const NAMES = [
   'january february march april may june july august september october november december',
   'januar februar märz april mai juni juli august september oktober november dezember',
@@ -26,6 +26,37 @@ for (const names of NAMES) {
       const short = plain(name.slice(0, length))
       if (!MONTHS.has(short)) MONTHS.set(short, i + 1)
     }
+  })
+}
+
+/** Languages whose months are taken as the platform writes them: by themselves, and behind a day. */
+const BY_LOCALE = ['it', 'nl', 'pt', 'sv', 'pl', 'da', 'nb', 'cs']
+for (const locale of BY_LOCALE) {
+  for (const names of [monthsOf(locale, false), monthsOf(locale, true)]) addNames(names)
+}
+
+/** Whole names, and their beginnings that are those of one month only and of no word before. */
+function addNames(names: readonly string[]): void {
+  const whole = names.map(plain)
+  whole.forEach((name, i) => MONTHS.has(name) || MONTHS.set(name, i + 1))
+  whole.forEach((name, i) => {
+    for (let length = 3; length < name.length; length++) {
+      const short = name.slice(0, length)
+      const isOwn = whole.every((other, k) => k === i || !other.startsWith(short))
+      if (isOwn && !MONTHS.has(short)) MONTHS.set(short, i + 1)
+    }
+  })
+}
+
+/** The names of the months in a language. @param behindDay as they are written behind a day: `3 stycznia` */
+function monthsOf(locale: string, behindDay: boolean): string[] {
+  const format = new Intl.DateTimeFormat(locale, {
+    ...(behindDay ? { day: 'numeric' as const } : {}),
+    ...{ month: 'long', timeZone: 'UTC' },
+  })
+  return Array.from({ length: 12 }, (_, month) => {
+    const parts = format.formatToParts(Date.UTC(2021, month, 15))
+    return parts.find(({ type }) => type === 'month')?.value ?? ''
   })
 }
 

@@ -32,7 +32,7 @@ const MOST: Record<PlainNumber, number> = { week: 53, thirteen: 13, month: 12, q
  * @param plainNumber what a number by itself means; by default the month
  */
 export function readSeason(text: string, plainNumber: PlainNumber = 'month'): SeasonReading | null {
-  const number = /^\d{1,2}$/.test(text) ? Number(text) : 0
+  const number = /^0{0,2}\d{1,2}$/.test(text) ? Number(text) : 0
   if (number > 0 && number <= MOST[plainNumber]) {
     return { kind: plainNumber === 'thirteen' ? 'fiscal' : plainNumber, at: number }
   }
