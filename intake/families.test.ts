@@ -1417,7 +1417,7 @@ const FAMILIES: Readonly<
     ],
     'years that are estimates': [
       'Year,Sales\n2019,5\n2020,9\n2021e,4',
-      { 'yearly columns': [['Sales', '2019', [5, 9, 4]]], notes: [] },
+      { asks: ['forecast-rows'] },
     ],
     'calendar years': [
       'Year,Sales\nCY2019,5\nCY2020,9\nCY2021,4',

@@ -8,10 +8,12 @@ import type { ValuedSeries } from '../numbers/readValues'
 import { isoWeekOf, type PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
 import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
+import { withoutCumulation, withoutRolling } from './cumulated'
 import { gather, type Gathering } from './gather'
 import { distinct, group, inOrder, type Grouped } from './grouped'
 import { incompleteEnds } from './incomplete'
 import { withStatedStarts } from './statedStarts'
+import { askIfMostlyEmpty } from './mostlyEmpty'
 import { targetOf } from './target'
 import { noteGaps, noteOrder } from './axisNotes'
 import { askAboutTwice } from './twice'
@@ -55,8 +57,10 @@ export function assemble(
     inquiry.note('no-values', `"${name.slice(0, 80)}" has no value in it and is left out.`)
   }
   if (kept.length === 0) throw new Unreadable([whole('No period has a value.')])
+  askIfMostlyEmpty(kept, calendar, inquiry)
   noteGaps(kept, inquiry)
-  return { calendar, series: kept, placed: series }
+  const asked = withoutRolling(withoutCumulation(kept, calendar, inquiry), inquiry)
+  return { calendar, series: [...asked], placed: series }
 }
 
 /** The calendar with the names of its seasons, as long as it has those of the rows. */

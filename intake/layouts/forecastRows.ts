@@ -1,55 +1,150 @@
 import { countUp, textAt, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
+import { periodMark } from '../periods/periodMark'
 import type { ColumnRole } from '../reading'
 
 /** Words for what has not come yet. */
-const NOT_YET =
-  /^(forecast(ed|s)?|fcst|fc|plan(ned)?|budget(ed)?|estimate[ds]?|est\.?|project(ed|ion)|target|scenario|outlook|prognose|vorschau|soll|pr[ée]vision|objectif|previsi[oó]n|presupuesto)$/i
+const WORDS = [
+  'forecast(?:ed|s)?|fcst|fc|plan(?:ned)?|budget(?:ed)?|estimate[ds]?|est\\.?|project(?:ed|ion)|target|scenario|outlook',
+  'prognose|vorschau|soll|pr[ée]vision|objectif|previsi[oó]n|presupuesto|previsione|prognoza|prognos|prognóza|previs[ãa]o',
+].join('|')
+const NOT_YET = new RegExp(`^(?:${WORDS})$`, 'i')
+/** A line of its own that says that what follows has not come yet, or that it has. */
+const FROM_HERE = new RegExp(`^\\W*(?:${WORDS})\\b`, 'i')
+const CAME =
+  /^\W*(?:actuals?|history|historical|ist|istwerte|historie|r[ée]alis[ée]|reales?|consuntivo)\b/i
 /** Kinds of rows at the most, in a column that tells them apart. */
 const MOST_KINDS = 5
 
+/** Rows that are said to be no history, and how it is said. */
+interface Coming {
+  readonly rows: readonly number[]
+  readonly word: string
+  /** `"Kind" calls` */
+  readonly says: string
+}
+
+/** The rows that are read, and those that are series of their own. */
+export interface WithoutForecasts {
+  readonly data: readonly number[]
+  readonly apart: readonly number[]
+  /** What those are called. */
+  readonly word: string
+}
+
 /**
- * Asks about rows that a column calls forecasts or plans: figures that have not come are no history of sales.
+ * Asks about rows that a column, a line above them or a mark behind their periods calls forecasts or plans: figures that have
+ * not come are no history of sales.
  *
  * @param data entries of the rows with a period
- * @returns the entries that are left
+ * @param period the column that says it
  * @throws Waiting for an answer
  */
 export function withoutForecasts(
   rows: readonly Row[],
   data: readonly number[],
+  period: number,
   roles: readonly ColumnRole[],
   headings: readonly string[],
   inquiry: Inquiry,
-): readonly number[] {
+): WithoutForecasts {
+  const coming =
+    calledByColumn(rows, data, roles, headings) ??
+    calledByLine(rows, data) ??
+    calledByMark(rows, data, period)
+  if (!coming) return { data, apart: [], word: '' }
+  const { word, says } = coming
+  const [count, are, were] =
+    coming.rows.length === 1
+      ? ['1 row', 'Is it', 'was']
+      : [`${coming.rows.length} rows`, 'Are they', 'were']
+  const answer = inquiry.ask({
+    id: 'forecast-rows',
+    ask: `${says} ${count} "${word}". ${are} part of the series?`,
+    options: [
+      { value: 'leave-out', consequence: `No: ${count} left out, and it is said.` },
+      { value: 'keep', consequence: `Yes: ${count} read like the others.` },
+      { value: 'apart', consequence: `No: ${count} read as a series of their own.` },
+    ],
+    lines: coming.rows.map((at) => rows[at]!.line).slice(0, 1000),
+  })
+  const isComing = new Set(coming.rows)
+  if (answer === 'keep') return { data, apart: [], word }
+  const rest = data.filter((at) => !isComing.has(at))
+  if (answer === 'apart') {
+    return {
+      data: rest,
+      apart: coming.rows,
+      word: word.length > 2 ? word.toLowerCase() : 'forecast',
+    }
+  }
+  inquiry.note(
+    'forecasts-left-out',
+    `${count} called "${word}" ${were} left out.`,
+    `line ${rows[coming.rows[0]!]!.line}`,
+  )
+  return { data: rest, apart: [], word }
+}
+
+function calledByColumn(
+  rows: readonly Row[],
+  data: readonly number[],
+  roles: readonly ColumnRole[],
+  headings: readonly string[],
+): Coming | null {
   for (const column of countUp(roles.length).filter((at) => roles[at] === 'ignored')) {
-    const texts = data.map((at) => textAt(rows[at]!, column))
-    const kinds = new Set(texts)
+    const kinds = new Set(data.map((at) => textAt(rows[at]!, column)))
     const [word] = [...kinds].filter((text) => NOT_YET.test(text))
     if (word === undefined || kinds.size < 2 || kinds.size > MOST_KINDS) continue
-    const isComing = (at: number) => NOT_YET.test(textAt(rows[at]!, column))
-    const coming = data.filter(isComing)
-    const heading = headings[column] || `Column ${column + 1}`
-    const [count, are, were] =
-      coming.length === 1
-        ? ['1 row', 'Is it', 'was']
-        : [`${coming.length} rows`, 'Are they', 'were']
-    const answer = inquiry.ask({
-      id: 'forecast-rows',
-      ask: `"${heading.slice(0, 40)}" calls ${count} "${word}". ${are} part of the series?`,
-      options: [
-        { value: 'leave-out', consequence: `No: ${count} left out, and it is said.` },
-        { value: 'keep', consequence: `Yes: ${count} read like the others.` },
-      ],
-      lines: coming.map((at) => rows[at]!.line).slice(0, 1000),
-    })
-    if (answer === 'keep') return data
-    inquiry.note(
-      'forecasts-left-out',
-      `${count} called "${word}" ${were} left out.`,
-      `line ${rows[coming[0]!]!.line}`,
-    )
-    return data.filter((at) => !isComing(at))
+    const heading = (headings[column] || `Column ${column + 1}`).slice(0, 40)
+    return {
+      rows: data.filter((at) => NOT_YET.test(textAt(rows[at]!, column))),
+      word,
+      says: `"${heading}" calls`,
+    }
   }
-  return data
+  return null
+}
+
+/** Rows below a line such as `Forecast`, up to one that says that they came. */
+function calledByLine(rows: readonly Row[], data: readonly number[]): Coming | null {
+  const isData = new Set(data)
+  const [first, last] = [data[0] ?? 0, data.at(-1) ?? 0]
+  let [word, line] = ['', 0]
+  let isComing = false
+  const coming: number[] = []
+  for (const at of countUp(last + 1).slice(first)) {
+    const row = rows[at]!
+    if (isData.has(at)) {
+      if (isComing) coming.push(at)
+      continue
+    }
+    const filled = row.cells.filter((cell) => cell !== '')
+    if (filled.length !== 1 || typeof filled[0] !== 'string' || filled[0].length > 60) continue
+    if (CAME.test(filled[0])) isComing = false
+    else if (FROM_HERE.test(filled[0])) {
+      if (word === '') [word, line] = [filled[0].trim(), row.line]
+      isComing = true
+    }
+  }
+  return coming.length === 0
+    ? null
+    : { rows: coming, word: word.slice(0, 40), says: `Line ${line} calls what follows,` }
+}
+
+/** Rows whose periods bear a mark that most others do not bear, from one of them on to the end. */
+function calledByMark(
+  rows: readonly Row[],
+  data: readonly number[],
+  period: number,
+): Coming | null {
+  const marks = data.map((at) => periodMark(textAt(rows[at]!, period))?.mark ?? '')
+  const first = marks.findIndex((mark) => mark !== '')
+  if (first <= 0) return null
+  const marked = data.filter((_, i) => marks[i] !== '')
+  // A star somewhere in the middle is a footnote.
+  const isToTheEnd = marks.slice(first).every((mark) => mark !== '')
+  const isLetter = marks.every((mark) => mark === '' || /\p{L}/u.test(mark))
+  if (!isToTheEnd && !isLetter) return null
+  return { rows: marked, word: marks[first]!, says: 'A mark behind the period calls' }
 }

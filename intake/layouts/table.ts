@@ -35,9 +35,13 @@ export function extractTable(
   const roles = rolesOfColumns(rows, dated, found, texts, wanted)
   inquiry.shape = { layout: 'columns', rowKinds, columnRoles: roles }
   // Rows of a plan beside those of what came are series of their own, where periods come twice.
-  const data = comesTwice(dated, found.readings)
-    ? dated
-    : withoutForecasts(rows, dated, roles, texts, inquiry)
+  const {
+    data,
+    apart,
+    word: coming,
+  } = comesTwice(dated, found.readings)
+    ? { data: dated, apart: [], word: '' }
+    : withoutForecasts(rows, dated, found.columns[0]!, roles, texts, inquiry)
   const keys = findKeys(rows, data, found.readings, roles, texts, wanted, inquiry)
   for (const column of keys.columns) roles[column] = 'key'
   if (!roles.includes('value')) takeAnyFigures(rows, data, roles, wanted)
@@ -54,30 +58,43 @@ export function extractTable(
   noteColumns(roles, texts, rows, inquiry)
   return {
     layout: keys.columns.length > 0 ? 'long' : 'columns',
-    rowKinds: data === dated ? rowKinds : withoutRows(rowKinds, data),
+    rowKinds: data === dated ? rowKinds : withoutRows(rowKinds, [...data, ...apart]),
     columnRoles: roles,
     series: withUnits(
       counts
-        ? byKey([-1])
+        ? byKey([-1], data)
         : keys.columns.length > 0
-          ? withoutTotals(oneSpelling(byKey(values), inquiry), inquiry)
-          : namedApart(byColumn(), inquiry),
+          ? withoutTotals(
+              oneSpelling(
+                withApart((own) => byKey(values, own)),
+                inquiry,
+              ),
+              inquiry,
+            )
+          : namedApart(withApart(byColumn), inquiry),
       rows,
       units,
     ),
   }
 
-  function byColumn(): RawSeries[] {
+  /** The series of what came, and those of what is to come, where these are wanted. */
+  function withApart(seriesOf: (rows: readonly number[]) => RawSeries[]): RawSeries[] {
+    if (apart.length === 0) return seriesOf(data)
+    const ahead = seriesOf(apart).map((own) => ({ ...own, name: `${own.name}, ${coming}` }))
+    return [...seriesOf(data), ...ahead]
+  }
+
+  function byColumn(entries: readonly number[]): RawSeries[] {
     return values.map((column) => ({
       ...titles[column]!,
-      observations: data.map((at) => observe(at, column)),
+      observations: entries.map((at) => observe(at, column)),
     }))
   }
 
   /** @param columns of the values; −1 counts every row as one */
-  function byKey(columns: readonly number[]): RawSeries[] {
+  function byKey(columns: readonly number[], entries: readonly number[]): RawSeries[] {
     const series = new Map<string, RawSeries>()
-    for (const at of data) {
+    for (const at of entries) {
       const names = keys.namesAt(at)
       for (const column of columns) {
         const title = column < 0 ? { name: 'Rows', unit: '' } : titles[column]!
@@ -85,13 +102,13 @@ export function extractTable(
           ...names,
           ...(columns.length > 1 || names.length === 0 ? [title.name] : []),
         ].join(' · ')
-        let own = series.get(name)
-        if (!own) {
-          own = { name, unit: title.unit, measure: title.name, observations: [] }
-          series.set(name, own)
+        let found = series.get(name)
+        if (!found) {
+          found = { name, unit: title.unit, measure: title.name, observations: [] }
+          series.set(name, found)
           requireSeries(series.size)
         }
-        own.observations.push(observe(at, column))
+        found.observations.push(observe(at, column))
       }
     }
     return [...series.values()]

@@ -7,6 +7,7 @@ import {
   type DayOrder,
   type PeriodReading,
 } from './periodReading'
+import { periodMark } from './periodMark'
 import { readRange } from './rangeText'
 import { seasonByName } from './seasonNames'
 import { HALF_WORD, QUARTER_WORD } from './seasonText'
@@ -18,6 +19,8 @@ const TIME = String.raw`(?:[T ]\d{1,2}:\d{2}(?::\d{2}(?:[.,]\d+)?)?(?: ?[AP]M)?(
 const YEAR = String.raw`(\d{4}|'?\d{2})`
 const TERM_WORD = '(?:term|tertial|tertiary|trimester)'
 const WEEK_WORD = '(?:w|wk|week|kw|woche|s|sem|semaine|semana)'
+/** Words for a quarter behind a Roman number; `kw` alone is a week in German. */
+const PART_WORD = '(?:q|quarter|quartal|trim|trimestre|kw|kwarta[łl]|kv|kvartal|[čc]tvrtlet[íi])'
 const WORD = String.raw`(\p{L}{3,}\.?)`
 
 const COUNTED = '(?:year|yr|y|jahr|ann[ée]e|a[ñn]o) ?(\\d{1,2})'
@@ -67,6 +70,8 @@ const SPELLINGS: readonly (readonly [pattern: string, read: Reader])[] = [
   [`(\\d{4})[-/. ]*${WORD}`, ([y, word]) => named(word!, (m) => monthOf(yearOf(y!), m))],
   // 2021-Q1, 2021 1. Quartal, Q1 2021, 1Q21, T1 2021, 1T2021
   [`(\\d{4})[-/. ]*${QUARTER_WORD}\\.? ?([1-4])`, ([y, q]) => quarter(y!, q!)],
+  // I kw. 2020, II Quartal 2020, III. trim. 2020
+  [`(I{1,3}|IV)\\.? ?${PART_WORD}\\.?[-/', ]*${YEAR}`, ([q, y]) => quarter(bare(y!), roman(q!))],
   [`${QUARTER_WORD}\\.? ?([1-4])[-/', ]*${YEAR}`, ([q, y]) => quarter(bare(y!), q!)],
   [
     `([1-4])\\.?(?:st|nd|rd|th|er|e|o)? ?${QUARTER_WORD}\\.?[-/', ]*${YEAR}`,
@@ -150,6 +155,8 @@ const ORDINALS: readonly (readonly [word: RegExp, figure: string])[] = [
  * A year alone is no period here: {@link yearOf} reads it where the column is one of years.
  *
  * @param order which number of `3/1/2021` is the day
+ * A mark behind it, such as a star or the `E` of an estimate, does not count.
+ *
  * @returns null for anything else, a month 13 or 31 April among it
  * @example readPeriod('1. Quartal 2021', 'day-first') // { kind: 'quarter', year: 2021, quarter: 1 }
  */
@@ -162,7 +169,10 @@ export function readPeriod(written: string, order: DayOrder): PeriodReading | nu
     written.replace(WEEKDAY, ''),
   )
   const one = (text: string) => spelt(text.replace(WEEKDAY, ''), order)
-  return (plain === written ? null : spelt(plain, order)) ?? readRange(written, one)
+  const read = (plain === written ? null : spelt(plain, order)) ?? readRange(written, one)
+  if (read) return read
+  const marked = periodMark(written)
+  return marked && readPeriod(marked.text, order)
 }
 
 function spelt(text: string, order: DayOrder): PeriodReading | null {

@@ -1,0 +1,138 @@
+import type { Calendar } from '../../core/calendar/calendar'
+import { periodLabel, seasonLabel } from '../../core/calendar/labels'
+import { addPeriods } from '../../core/calendar/period'
+import type { Series, Value } from '../../core/series/series'
+import type { Inquiry } from '../inquiry'
+import type { ReadSeries } from '../reading'
+
+/** Headings of what adds up the year so far. */
+const SO_FAR = /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad|progressiv|narastaj/i
+/** Headings of what is made of the last periods together. */
+const ROLLING =
+  /\b(rolling|moving|trailing|gleitend\w*|glissant\w*|mat|ltm|ttm|r12|12[- ]?months?|m[oó]vil(es)?|mobile)\b/i
+/** Years that begin anew, from which values tell by themselves that they are added up; under a heading that says so one will do. */
+const FEWEST_TURNS = 2
+/** A year begins anew where a value falls below this share of the one before. */
+const ANEW = 0.5
+
+/**
+ * Asks about values that add up the year so far, by their heading or since they rise all year and begin anew each year: what
+ * they rise by is what was sold.
+ *
+ * @throws Waiting for an answer
+ */
+export function withoutCumulation(
+  all: readonly ReadSeries[],
+  calendar: Calendar,
+  inquiry: Inquiry,
+): readonly ReadSeries[] {
+  const begins = new Map(
+    all.flatMap((own): [ReadSeries, number][] => {
+      const season = beginsAnew(own.series, calendar)
+      if (season !== null) return [[own, season]]
+      // Within one year nothing falls back: only its heading tells.
+      return SO_FAR.test(own.series.name) && neverFalls(own.series)
+        ? [[own, calendar.yearStart]]
+        : []
+    }),
+  )
+  const [first] = begins
+  if (!first || calendar.seasons < 2) return all
+  const [example, season] = first
+  const names = [...begins.keys()].map(({ series }) => `"${series.name.slice(0, 60)}"`)
+  const said =
+    names.length > 3
+      ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more`
+      : names.join(', ')
+  const apart = differences(example, season, calendar)
+  const answer = inquiry.ask({
+    id: 'cumulated',
+    ask: `${said}: each year begins anew in ${seasonLabel(season, calendar)} and only rises. Is it the year so far?`,
+    options: [
+      {
+        value: 'differences',
+        consequence: `Yes: what it rises by is read, as ${exampleOf(apart, calendar)}.`,
+      },
+      {
+        value: 'keep',
+        consequence: `No: the values are read as they are, as ${exampleOf(example, calendar)}.`,
+      },
+    ],
+  })
+  if (answer === 'keep') return all
+  inquiry.note('cumulated', `${said}: of the year so far the differences were read.`)
+  return all.map((own) => (begins.has(own) ? differences(own, begins.get(own)!, calendar) : own))
+}
+
+/** @throws Waiting for an answer */
+export function withoutRolling(
+  all: readonly ReadSeries[],
+  inquiry: Inquiry,
+): readonly ReadSeries[] {
+  const rolling = all.filter(({ series }) => ROLLING.test(series.name))
+  const others = all.filter((own) => !rolling.includes(own))
+  const [first] = rolling
+  if (!first || others.length === 0) return all
+  const names = rolling.map(({ series }) => `"${series.name.slice(0, 60)}"`).join(', ')
+  const answer = inquiry.ask({
+    id: 'rolling',
+    ask: `${names}: made of the last periods together, by the heading. Is it a series?`,
+    options: [
+      { value: 'leave-out', consequence: `No: ${others.length} other series are read.` },
+      { value: 'keep', consequence: 'Yes: it is read like the others.' },
+    ],
+    otherwise: 'leave-out',
+  })
+  if (answer === 'keep') return all
+  inquiry.note('rolling', `${names}: made of the last periods together, not read.`)
+  return others
+}
+
+/** The season in which values begin anew every year and rise until then; null where they do not. */
+function beginsAnew({ name, start, values }: Series, { seasons }: Calendar): number | null {
+  if (seasons < 4 || values.length <= seasons || values.includes(null)) return null
+  const seasonOf = (i: number) => ((start.season - 1 + i) % seasons) + 1
+  const falls = values.flatMap((value, i) => (i > 0 && value! < values[i - 1]! ? [i] : []))
+  const [first] = falls
+  if (first === undefined || (falls.length < FEWEST_TURNS && !SO_FAR.test(name))) return null
+  const season = seasonOf(first)
+  const turns = values.flatMap((_, i) => (i > 0 && seasonOf(i) === season ? [i] : []))
+  const isEach =
+    turns.length === falls.length &&
+    falls.every((at, k) => at === turns[k] && values[at]! < ANEW * values[at - 1]!)
+  return isEach && values.every((value) => value! >= 0) ? season : null
+}
+
+function neverFalls({ values }: Series): boolean {
+  const present = values.filter((value) => value !== null)
+  return present.length > 2 && present.every((value, i) => i === 0 || value >= present[i - 1]!)
+}
+
+/** What values rise by within each year; a first one in the middle of a year is left out, since nothing is known before. */
+function differences(own: ReadSeries, season: number, { seasons }: Calendar): ReadSeries {
+  const { start, values } = own.series
+  const isFirst = (i: number) => (start.season - 1 + i) % seasons === season - 1
+  const risen = values.map((value, i): Value => {
+    if (isFirst(i)) return value
+    const before = values[i - 1] ?? null
+    return value === null || before === null ? null : Number((value - before).toPrecision(15))
+  })
+  const from = risen.findIndex((value) => value !== null)
+  if (from < 0) return own
+  const kept = risen.slice(from)
+  return {
+    ...own,
+    series: { ...own.series, start: addPeriods(start, from, seasons), values: kept },
+    missing: kept.filter((value) => value === null).length,
+  }
+}
+
+function exampleOf({ series: { start, values } }: ReadSeries, calendar: Calendar): string {
+  return values
+    .slice(0, 2)
+    .map(
+      (value, i) =>
+        `${periodLabel(addPeriods(start, i, calendar.seasons), calendar)} ${value === null ? '–' : value.toLocaleString('en')}`,
+    )
+    .join(', ')
+}
