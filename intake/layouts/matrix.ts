@@ -2,6 +2,8 @@ import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
 import { dayOf, type PeriodReading } from '../periods/periodReading'
 import { readDayOfYear } from '../periods/dayOfYear'
+import { countsDays, yearOfDays } from './daysUnderMonths'
+import { isCoarser, mainKind } from './mainSeasons'
 import { stubYears, yearsOf } from './matrixYears'
 import {
   inYear,
@@ -12,7 +14,7 @@ import {
 } from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction, type RawSeries } from './observations'
-import { TOTAL } from './words'
+import { TOTAL, YEAR_HEADING } from './words'
 
 /** A heading row must name so many seasons or years. */
 const FEWEST_HEADINGS = { seasons: 2, years: 2 }
@@ -27,7 +29,9 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
   for (const [at, header] of rows.entries()) {
     const seasons = seasonHeadings(header)
     const years = yearHeadings(header)
+    const days = seasons ? daysUnder(rows, at, seasons, inquiry) : null
     const found =
+      days ??
       (seasons &&
         fill(
           rows,
@@ -41,7 +45,7 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
           rows,
           at,
           years,
-          (text) => readSeason(text),
+          seasonReader(rows.slice(at + 1), Math.min(...years.keys())),
           (year, season) => inYear(year, season),
         )) ??
       (years &&
@@ -50,6 +54,38 @@ export function extractMatrix(rows: readonly Row[], inquiry: Inquiry): Extractio
     if (at > 200) break
   }
   return null
+}
+
+/** Days down and months across, of a year that the table does not say. */
+function daysUnder(
+  rows: readonly Row[],
+  at: number,
+  months: ReadonlyMap<number, SeasonReading>,
+  inquiry: Inquiry,
+): Filled | null {
+  const areMonths = [...months.values()].every(({ kind }) => kind === 'month')
+  const stub = countUp(Math.min(...months.keys())).find((column) =>
+    countsDays(rows.slice(at + 1), column),
+  )
+  if (!areMonths || stub === undefined) return null
+  const year = yearOfDays(rows.slice(0, at + 1), inquiry)
+  return fill(
+    rows,
+    at,
+    months,
+    (text) => (/^\d{1,2}\.?$/.test(text) ? parseInt(text, 10) : null),
+    (month, day) => dayOf(year, month.at, day),
+  )
+}
+
+/** Reads the seasons that name rows: of months and quarters among one another those that are most, the others add them up. */
+function seasonReader(body: readonly Row[], firstColumn: number) {
+  const texts = body.flatMap((row) => countUp(firstColumn).map((column) => textAt(row, column)))
+  const kind = mainKind(texts.flatMap((text) => readSeason(text) ?? []))
+  return (text: string): SeasonReading | null => {
+    const season = readSeason(text)
+    return season?.kind === kind ? season : null
+  }
 }
 
 interface Filled {
@@ -126,8 +162,11 @@ function fill<Head, Stub>(
 }
 
 function isTotal(row: Row, stub: number): boolean {
+  const text = textAt(row, stub)
   return (
-    TOTAL.test(textAt(row, stub)) ||
+    TOTAL.test(text) ||
+    YEAR_HEADING.test(text) ||
+    isCoarser(text, 'month') ||
     row.cells.some((cell) => typeof cell === 'string' && TOTAL.test(cell))
   )
 }
@@ -141,7 +180,10 @@ function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquir
     if (columns.includes(column)) return 'value'
     if (keys.includes(column)) return 'key'
     if (data.every((row) => textAt(row, column) === '')) return 'empty'
-    return TOTAL.test(textAt(rows[at]!, column)) ? 'total' : 'ignored'
+    const heading = textAt(rows[at]!, column)
+    return TOTAL.test(heading) || YEAR_HEADING.test(heading) || isCoarser(heading, 'month')
+      ? 'total'
+      : 'ignored'
   })
   const linesOf = (kind: RowKind) =>
     rows.filter((row, i) => rowKinds[i] === kind && !isBlank(row)).map(({ line }) => line)
@@ -192,10 +234,17 @@ function titleAbove(rows: readonly Row[], at: number): { name: string; unit: str
 
 /** Columns headed by seasons: month or quarter names, or the numbers 1 to 12 or 1 to 4 in a row. */
 function seasonHeadings(row: Row): Map<number, SeasonReading> | null {
-  const named = headings(row, (text) => (/^\d+$/.test(text) ? null : readSeason(text)))
-  const kinds = new Set([...named.values()].map(({ kind }) => kind))
+  const all = headings(row, (text) => (/^\d+$/.test(text) ? null : readSeason(text)))
+  // Quarters among months add them up.
+  const main = mainKind([...all.values()])
+  const named = new Map([...all].filter(([, { kind }]) => kind === main))
+  const others = [...all.keys()].filter((column) => !named.has(column))
   const distinct = new Set([...named.values()].map(({ at }) => at)).size
-  if (kinds.size === 1 && named.size >= FEWEST_HEADINGS.seasons && distinct === named.size)
+  if (
+    others.every((column) => isCoarser(textAt(row, column), main)) &&
+    named.size >= FEWEST_HEADINGS.seasons &&
+    distinct === named.size
+  )
     return named
   const initials = monthInitials(row)
   if (initials) return initials
@@ -229,10 +278,23 @@ function monthInitials(row: Row): Map<number, SeasonReading> | null {
 
 /** Columns headed by consecutive years. */
 function yearHeadings(row: Row): Map<number, StatedYear> | null {
-  const years = headings(row, statedYear)
+  const alone = headings(row, statedYear)
+  const years = alone.size > 0 ? alone : yearsInHeadings(row)
   const sorted = [...years.values()].map(({ year }) => year).sort((a, b) => a - b)
   const consecutive = sorted.every((year, i) => i === 0 || year === sorted[i - 1]! + 1)
   return years.size >= FEWEST_HEADINGS.years && consecutive ? years : null
+}
+
+/** Years within headings that are the same but for them: `Sales 2021`, `Sales 2022`. */
+function yearsInHeadings(row: Row): Map<number, StatedYear> {
+  const stems = new Set<string>()
+  const years = headings(row, (text) => {
+    const match = /^(\D*?)\b((?:19|20)\d{2})\b(\D*)$/.exec(text)
+    const year = match && `${match[1]!}${match[3]!}`.trim() !== '' ? statedYear(match[2]!) : null
+    if (match && year) stems.add(`${match[1]!}|${match[3]!}`.toLowerCase())
+    return year
+  })
+  return stems.size === 1 ? years : new Map()
 }
 
 function headings<T>(row: Row, read: (text: string) => T | null): Map<number, T> {

@@ -3,24 +3,25 @@
 /** A row or column that adds up others: a word at its beginning, or one that stands alone. `All-weather paint` is none. */
 export const TOTAL = new RegExp(
   [
-    String.raw`^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|jahressumme|insgesamt|somme|totaux|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b(?!-)`,
+    String.raw`^(grand |sub-?|year )?(total|totals|totale|totali|totaal|totalt|sum|gesamt|summe|summa|jahressumme|insgesamt|somme|totaux|suma|razem|ogółem|celkem|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio|ytd|jahr gesamt)\b(?!-)`,
     String.raw`^(all|alle|overall|combined|toutes?|tous|todos|todas|count|anzahl|minimum|maximum|min\.?|max\.?|median|std\.?)$`,
   ].join('|'),
   'i',
 )
 /** The same word and nothing else, as in the key of a row with a period. */
 export const TOTAL_ALONE =
-  /^(grand |sub-?|year )?(total|totals|sum|gesamt|summe|insgesamt|somme|suma|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio):?$/i
+  /^(grand |sub-?|year )?(total|totals|totale|totaal|totalt|sum|gesamt|summe|summa|insgesamt|somme|suma|razem|celkem|subtotal|average|avg|mean|mittelwert|durchschnitt|moyenne|promedio):?$/i
 /** A name of all series together, where it adds them up. */
 export const ALL_TOGETHER =
   /^(all|alle|overall|combined|toutes?|tous|todos|todas)\b|\b(together|combined)$/i
 
 /** A name that ends so adds up the rows above it: `Paint total`. */
-export const TOTAL_END = /\b(total|subtotal|sum|gesamt|summe)\s*:?$/i
+export const TOTAL_END =
+  /\b(total|totale|totaal|totalt|subtotal|sum|gesamt|summe|summa|razem)\s*:?$/i
 
 /** The heading of a column of dates or periods. */
 export const DATE_HEADING =
-  /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o/i
+  /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o|giorno|settimana|trimestre|dag\b|maand|kwartaal|m[êe]s\b|m[åa]n[ea]d|kvartal|miesi[ąa]c|kwarta[łl]|okres|m[ěe]s[íi]c|[čc]tvrtlet/i
 
 /** The heading of a column of years, or of their totals. */
 export const YEAR_HEADING =
