@@ -1152,7 +1152,7 @@ const FAMILIES: Readonly<
     ],
     'fiscal matrix plain': [
       'Year,Apr,May,Jun,Jul,Aug,Sep,Oct,Nov,Dec,Jan,Feb,Mar\n2020,1,2,3,4,5,6,7,8,9,10,11,12\n2021,2,3,4,5,6,7,8,9,10,11,12,13',
-      { asks: [] },
+      { asks: ['year-of-columns'] },
     ],
     'dates across': [
       'shop,01/01/2021,01/02/2021,01/03/2021\nA,15,22,33\nB,22,33,44',

@@ -2,6 +2,8 @@ import { cellAt, countUp, textAt, widthOf, type Row } from '../grid'
 import { readPeriod } from '../periods/periodText'
 import { readSeason, statedYear } from '../periods/seasonText'
 import type { DayOrder } from '../periods/periodReading'
+import { isFigure } from './figures'
+import { mainKind } from './mainSeasons'
 
 /** A row heads periods across the sheet when so many of its cells are periods. */
 const FEWEST = 3
@@ -17,6 +19,34 @@ export function rowOfPeriods(rows: readonly Row[], order: DayOrder): number {
         row.cells.filter((_, column) => readPeriod(textAt(row, column), order) !== null).length >=
           FEWEST || headsYears(row),
     )
+}
+
+/** Entry of the row that heads months or quarters without a year over named rows of figures; −1 for none. */
+export function rowOfSeasons(rows: readonly Row[]): number {
+  return rows.slice(0, FIRST_ROWS).findIndex((row, at) => {
+    const seasons = row.cells.flatMap((_, column) => {
+      const text = textAt(row, column)
+      return /^\d+$/.test(text) ? [] : (readSeason(text) ?? [])
+    })
+    const kind = mainKind(seasons)
+    const own = seasons.filter((season) => season.kind === kind)
+    const isYear =
+      own.length >= FEWEST &&
+      own.every(({ at: place }, i) => i === 0 || place === own[i - 1]!.at + 1)
+    const [first] = countUp(row.cells.length).filter(
+      (column) => readSeason(textAt(row, column)) !== null,
+    )
+    const below = rows
+      .slice(at + 1)
+      .filter((other) => other.cells.some((_, column) => isFigure(other, column)))
+    return (
+      isYear &&
+      first !== undefined &&
+      first > 0 &&
+      below.length > 0 &&
+      below.every((other) => /\p{L}{2}/u.test(textAt(other, first - 1)))
+    )
+  })
 }
 
 /** Years one after the other, and nothing else with digits. */

@@ -4,7 +4,7 @@ import { isFigure, isNumber } from './figures'
 import type { PeriodColumns } from './observations'
 import { isLikePeriods } from './periodLike'
 import { markTotals } from './totals'
-import { ID_HEADING } from './words'
+import { ID_HEADING, ORDER_HEADING } from './words'
 
 /** A column holds values when at least this share of its filled cells are figures. */
 const MOSTLY_FIGURES = 0.5
@@ -39,9 +39,11 @@ export function rolesOfColumns(
     if (filled.length === 0) return heading === '' ? 'empty' : 'value'
     const numbers = filled.filter((at) => isNumber(rows[at]!, column)).length
     if (!filled.some((at) => isFigure(rows[at]!, column))) return 'ignored'
+    const texts = filled.map((at) => textAt(rows[at]!, column))
     const isId =
-      ID_HEADING.test(inWords(heading)) &&
-      filled.every((at) => /^\w+$/.test(textAt(rows[at]!, column)))
+      (ID_HEADING.test(inWords(heading)) && texts.every((text) => /^\w+$/.test(text))) ||
+      (ORDER_HEADING.test(heading) && new Set(texts).size === texts.length) ||
+      areCodes(texts)
     return numbers / filled.length >= MOSTLY_FIGURES && !isId ? 'value' : 'ignored'
   })
   markPeriodLike(rows, data, readings, headings, roles, wanted)
@@ -49,6 +51,15 @@ export function rolesOfColumns(
   for (const column of besideTable(rows, data, roles))
     if (!wanted.has(column)) roles[column] = 'ignored'
   return roles
+}
+
+/** Whether figures are codes by how they are written: filled up with zeros to one length, as postcodes and articles are. */
+function areCodes(texts: readonly string[]): boolean {
+  const [first] = texts
+  return (
+    texts.some((text) => /^0\d+$/.test(text)) &&
+    texts.every((text) => /^\d+$/.test(text) && text.length === first!.length && text.length > 2)
+  )
 }
 
 /** Columns of a smaller table beside the first: words that name its rows, and figures that end with them. */

@@ -1,17 +1,18 @@
 import { countUp, textAt, widthOf, type Row } from '../grid'
-import { Inquiry, Unreadable, whole } from '../inquiry'
+import { Inquiry, Unreadable, Waiting, whole } from '../inquiry'
 import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
 import { statedYear } from '../periods/seasonText'
 import type { DayOrder } from '../periods/periodReading'
-import { joinYearsAndSeasons, rowOfPeriods, turnOver } from './across'
+import { joinYearsAndSeasons, rowOfPeriods, rowOfSeasons, turnOver } from './across'
 import { isFigure } from './figures'
 import { withFiscalYears } from './fiscalYears'
-import { extractMatrix } from './matrix'
+import { extractMatrix, headsYearsOverSeasons } from './matrix'
 import type { Extraction, PeriodColumns } from './observations'
 import { withOwnSeasons } from './ownSeasons'
 import { findPeriodColumns } from './periodColumns'
 import { extractTable } from './table'
+import { yearStatedAbove } from './statedAbove'
 import { extractUndated } from './undated'
 
 /**
@@ -24,6 +25,10 @@ import { extractUndated } from './undated'
 export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry): Extraction {
   const wanted = wantedRoles(inquiry, widthOf(rows))
   const layout = inquiry.answers.layout
+  // Years within headings over rows of months leave no doubt, and would be taken for values else.
+  const named =
+    layout === undefined && headsYearsOverSeasons(rows) ? extractMatrix(rows, inquiry) : null
+  if (named) return named
   if (layout === undefined || layout === 'columns' || layout === 'long') {
     const found = chosenPeriods(rows, order, wanted, inquiry)
     // A year by itself may be that of a matrix, whose seasons stand in its headings.
@@ -31,8 +36,7 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
       layout === undefined &&
       (found?.columns.length === 2 ||
         found?.readings.every((reading) => reading === null || reading.kind === 'year'))
-    const matrix = mayBeMatrix ? extractMatrix(rows, quiet(inquiry)) : null
-    if (found && !matrix) {
+    if (found && !(mayBeMatrix && isMatrix(rows, inquiry))) {
       const periods = withFiscalYears(rows, found, inquiry)
       sayFiscalYears(rows, periods, inquiry)
       return extractTable(rows, periods, inquiry, wanted)
@@ -46,11 +50,23 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
     const joined = joinYearsAndSeasons(rows)
     const row = rowOfPeriods(joined, order)
     if (row >= 0) return extractAcross(joined, row, order, inquiry)
+    const seasons = rowOfSeasons(rows)
+    if (seasons >= 0) return seasonsAcross(rows, seasons, inquiry)
   }
   const undated =
     layout === undefined || layout === 'undated' ? extractUndated(rows, inquiry) : null
   if (undated) return undated
   throw new Unreadable([whole(whyNothing(rows))])
+}
+
+/** Whether a sheet is a matrix; one that asks something is one. */
+function isMatrix(rows: readonly Row[], inquiry: Inquiry): boolean {
+  try {
+    return extractMatrix(rows, quiet(inquiry)) !== null
+  } catch (error) {
+    if (error instanceof Waiting) return true
+    throw error
+  }
 }
 
 /** What a sheet without any series lacks. */
@@ -151,6 +167,43 @@ function extractAcross(
   const turned = turnOver(rows)
   const found = findPeriodColumns(turned, order, new Map([[row, 'period']]))
   if (!found) throw new Unreadable([whole('The periods across the sheet cannot be read.')])
+  return turnedBack(rows, turned.length, found.columns, inquiry, (own) =>
+    extractTable(turned, found, own, new Map()),
+  )
+}
+
+/** Months or quarters in the heading row without a year, a series in each row. */
+function seasonsAcross(rows: readonly Row[], row: number, inquiry: Inquiry): Extraction {
+  const above = yearStatedAbove(rows.slice(0, row))
+  const turned = turnOver(rows.slice(row))
+  return turnedBack(
+    rows,
+    turned.length,
+    [row],
+    inquiry,
+    (own) => {
+      const table = extractUndated(turned, own, above)
+      if (!table) throw new Unreadable([whole('The figures below the months cannot be read.')])
+      return table
+    },
+    row,
+  )
+}
+
+/**
+ * A table that was read turned over, with its rows as columns again.
+ *
+ * @param periods entries of the rows that hold the periods
+ * @param from entry of the row that was the first column of the table turned over
+ */
+function turnedBack(
+  rows: readonly Row[],
+  width: number,
+  periods: readonly number[],
+  inquiry: Inquiry,
+  read: (own: Inquiry) => Extraction,
+  from = 0,
+): Extraction {
   const own = new Inquiry(inquiry.answers)
   const table = turnedTable()
   inquiry.note('across', 'Periods run across the sheet; each row is a series.')
@@ -159,15 +212,17 @@ function extractAcross(
     layout: 'across',
     // What was a row of the table turned over is a column of the sheet.
     rowKinds: rows.map((_, at) =>
-      found.columns.includes(at)
+      periods.includes(at)
         ? 'header'
-        : table.columnRoles[at] === 'value'
-          ? 'data'
-          : table.columnRoles[at] === 'total'
-            ? 'total'
-            : 'note',
+        : at < from
+          ? 'title'
+          : table.columnRoles[at - from] === 'value'
+            ? 'data'
+            : table.columnRoles[at - from] === 'total'
+              ? 'total'
+              : 'note',
     ),
-    columnRoles: countUp(turned.length).map((column): ColumnRole => {
+    columnRoles: countUp(width).map((column): ColumnRole => {
       const kind = table.rowKinds[column]
       return kind === 'data'
         ? 'value'
@@ -181,7 +236,7 @@ function extractAcross(
       ...series,
       observations: series.observations.map((seen) => ({
         ...seen,
-        line: rows[seen.column]!.line,
+        line: rows[seen.column + from]!.line,
         column: seen.line - 1,
       })),
     })),
@@ -190,7 +245,7 @@ function extractAcross(
   /** Its questions are asked here; its notes speak of rows that are columns, and are not passed on. */
   function turnedTable(): Extraction {
     try {
-      return extractTable(turned, found!, own, new Map())
+      return read(own)
     } finally {
       inquiry.questions.push(...own.questions)
     }

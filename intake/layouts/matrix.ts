@@ -210,7 +210,7 @@ function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquir
       `column ${column + 1}`,
     )
   })
-  const title = titleAbove(rows, at)
+  const title = titleAbove(rows, at) ?? titleOfHeadings(rows[at]!)
   return {
     layout: 'matrix',
     rowKinds,
@@ -222,14 +222,20 @@ function finish(rows: readonly Row[], at: number, found: Filled, inquiry: Inquir
 }
 
 /** The first title line names a matrix that stands alone. */
-function titleAbove(rows: readonly Row[], at: number): { name: string; unit: string } {
+function titleAbove(rows: readonly Row[], at: number): { name: string; unit: string } | null {
   const title = rows
     .slice(0, at)
     .flatMap(({ cells }) => cells)
     .find((cell) => cell !== '')
-  return title === undefined
-    ? { name: 'Series', unit: '' }
-    : titleOf(String(title).slice(0, 200), -1)
+  return title === undefined ? null : titleOf(String(title).slice(0, 200), -1)
+}
+
+/** What the headings of years say beside them: `Sales 2021`, `Sales 2022`. */
+function titleOfHeadings(row: Row): { name: string; unit: string } {
+  const [column] = yearsInHeadings(row).keys()
+  const words = column === undefined ? '' : textAt(row, column).replace(/\b(19|20)\d{2}\b/, '')
+  const name = words.replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
+  return name === '' ? { name: 'Series', unit: '' } : titleOf(name.slice(0, 200), -1)
 }
 
 /** Columns headed by seasons: month or quarter names, or the numbers 1 to 12 or 1 to 4 in a row. */
@@ -283,6 +289,22 @@ function yearHeadings(row: Row): Map<number, StatedYear> | null {
   const sorted = [...years.values()].map(({ year }) => year).sort((a, b) => a - b)
   const consecutive = sorted.every((year, i) => i === 0 || year === sorted[i - 1]! + 1)
   return years.size >= FEWEST_HEADINGS.years && consecutive ? years : null
+}
+
+/** Whether years stand within headings over rows that are named by months or quarters. */
+export function headsYearsOverSeasons(rows: readonly Row[]): boolean {
+  return rows.slice(0, 50).some((row, at) => {
+    const years = yearsInHeadings(row)
+    if (years.size < FEWEST_HEADINGS.years || yearHeadings(row) === null) return false
+    const body = rows.slice(at + 1).filter((other) => !isBlank(other))
+    return countUp(Math.min(...years.keys())).some((column) => {
+      const named = body.filter((other) => {
+        const text = textAt(other, column)
+        return !/^\d+$/.test(text) && readSeason(text) !== null
+      })
+      return named.length >= FEWEST_HEADINGS.seasons && named.length >= body.length / 2
+    })
+  })
 }
 
 /** Years within headings that are the same but for them: `Sales 2021`, `Sales 2022`. */

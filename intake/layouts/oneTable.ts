@@ -2,9 +2,13 @@ import { countUp, textAt, widthOf, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
 import { readPeriod } from '../periods/periodText'
 import { isFigure } from './figures'
+import { joinYearBlocks } from './yearBlocks'
 
 /** A table with so many times the figures of any other is taken, and the others are said. */
 const MUCH_LARGER = 3
+
+/** The answer that takes tables that go on from one another as one. */
+const ALL = 'all'
 
 /** Rows that are looked at for periods beside each other. */
 const FIRST_ROWS = 400
@@ -37,19 +41,33 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
     rows[from]!.cells.filter((cell) => cell !== '')
       .join(', ')
       .slice(0, 60)
+  const joined = joinYearBlocks(rows, blocks)
   const answer = inquiry.ask({
     id: 'table',
     ask: 'There are several tables below one another. Which is read?',
-    options: [...blocks]
-      .sort((a, b) => b.figures - a.figures)
-      .map((block) => ({
-        value: String(rows[block.from]!.line),
-        consequence: `That from line ${rows[block.from]!.line}: ${block.rows} rows under "${heads(block)}".`,
-      })),
-    ...(longest.figures >= MUCH_LARGER * second.figures
-      ? { otherwise: String(rows[longest.from]!.line) }
-      : {}),
+    options: [
+      ...(joined
+        ? [
+            {
+              value: ALL,
+              consequence: `All ${blocks.length}, one after another: each is of the year above it, and they go on from one another.`,
+            },
+          ]
+        : []),
+      ...[...blocks]
+        .sort((a, b) => b.figures - a.figures)
+        .map((block) => ({
+          value: String(rows[block.from]!.line),
+          consequence: `That from line ${rows[block.from]!.line}: ${block.rows} rows under "${heads(block)}".`,
+        })),
+    ],
+    ...(joined
+      ? { otherwise: ALL }
+      : longest.figures >= MUCH_LARGER * second.figures
+        ? { otherwise: String(rows[longest.from]!.line) }
+        : {}),
   })
+  if (joined && answer === ALL) return joined
   const chosen = blocks.find(({ from }) => String(rows[from]!.line) === answer)!
   const others = blocks.filter((block) => block !== chosen)
   inquiry.note(

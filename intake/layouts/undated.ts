@@ -13,6 +13,7 @@ import type { PeriodReading } from '../periods/periodReading'
 import { readSeason } from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction } from './observations'
+import { yearStatedAbove } from './statedAbove'
 
 const WORDS: Partial<Record<Frequency, string>> = {
   monthly: 'Twelve values are a year.',
@@ -25,9 +26,14 @@ const WORDS: Partial<Record<Frequency, string>> = {
 /**
  * Takes columns of figures without any dates apart: the analyst states the frequency and the first period.
  *
+ * @param above the year that stands over the table elsewhere
  * @returns null when no column holds mostly figures
  */
-export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extraction | null {
+export function extractUndated(
+  rows: readonly Row[],
+  inquiry: Inquiry,
+  above: number | null = null,
+): Extraction | null {
   const figures = countUp(widthOf(rows)).filter(
     (column) =>
       rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * rows.length - 1),
@@ -38,12 +44,24 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   if (values.length === 0) return null
   const first = rows.findIndex((row) => values.some((column) => isFigure(row, column)))
   const header = rows[first - 1]
-  const data = rows.slice(first).filter((row) => !isBlank(row))
-  requireNoNames(data, values, header)
-
-  const cycle = inquiry.answers.frequency === undefined ? findCycle(rows, data) : null
+  const filled = rows.slice(first).filter((row) => !isBlank(row))
+  const cycle =
+    inquiry.answers.frequency === undefined ? findCycle(rows, filled.filter(hasFigures)) : null
+  const data = cycle?.data ?? filled
+  if (!cycle) requireNoNames(data, values, header)
+  const totals = cycle ? filled.filter((row) => hasFigures(row) && !data.includes(row)) : []
+  if (totals.length > 0) {
+    inquiry.note(
+      'total-rows',
+      `${totals.length} ${totals.length === 1 ? 'line' : 'lines'} of totals or averages: not read, the figures are in the other rows.`,
+      `line ${totals[0]!.line}`,
+    )
+  }
   const { calendar, start } = cycle
-    ? { calendar: cycle.calendar, start: startOfCycle(cycle, inquiry) }
+    ? {
+        calendar: cycle.calendar,
+        start: startOfCycle(cycle, above ?? yearStatedAbove(rows.slice(0, first)), inquiry),
+      }
     : statedStart(data.length, inquiry)
   const periods = data.map((_, i) => {
     const { year, season } = addPeriods(start, i, calendar.seasons)
@@ -52,7 +70,15 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
   return {
     layout: 'undated',
     rowKinds: rows.map((_, at): RowKind =>
-      at < first - 1 ? 'title' : at < first ? 'header' : 'data',
+      at < first - 1
+        ? 'title'
+        : at < first
+          ? 'header'
+          : totals.includes(rows[at]!)
+            ? 'total'
+            : data.includes(rows[at]!)
+              ? 'data'
+              : 'note',
     ),
     columnRoles: countUp(widthOf(rows)).map((column): ColumnRole =>
       column === cycle?.column ? 'period' : values.includes(column) ? 'value' : 'ignored',
@@ -69,6 +95,10 @@ export function extractUndated(rows: readonly Row[], inquiry: Inquiry): Extracti
         })),
       })),
   }
+}
+
+function hasFigures(row: Row): boolean {
+  return row.cells.some((_, column) => isFigure(row, column))
 }
 
 /** How often it is counted and where it begins, as the analyst says. */

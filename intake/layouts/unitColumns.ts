@@ -2,6 +2,7 @@ import { countUp, textAt, type Row } from '../grid'
 import { Unreadable } from '../inquiry'
 import type { ColumnRole } from '../reading'
 import type { RawSeries } from './observations'
+import { isOneUnit } from '../numbers/sameUnit'
 import { looksLikeUnit } from './units'
 
 /** The column that says the unit of a column of values, by the column of the values. */
@@ -64,7 +65,7 @@ export function withUnits(
       if (text !== '' && !found.has(text)) found.set(text, line)
     }
     const [first, other] = [...found]
-    if (first && other) {
+    if (first && other && !isOneUnit(found.keys())) {
       throw new Unreadable([
         {
           line: other[1],

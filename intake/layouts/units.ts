@@ -9,7 +9,7 @@ const UNITS = new Set(
   person persons people visitor visitors guest guests passenger passengers customer customers visit visits call calls ticket tickets
   order orders job jobs trip trips besucher gäste kunden personen
   kw mw kwh mwh gwh wh j kj mj gj °c °f c f degrees
-  € $ £ ¥ ₹ eur usd gbp chf jpy inr cny euro euros dollar dollars pound franc francs rupees
+  zł kr r$ kč ft t€ teur pln sek nok dkk czk brl huf ron € $ £ ¥ ₹ eur usd gbp chf jpy inr cny euro euros dollar dollars pound franc francs rupees
   no no. number count each % ‰ percent pct prozent pourcent index points pts ratio thousand thousands million millions billion k m mn bn tsd mio mrd
   000 000s '000 '000s 1000 1,000 1.000`
     .split(/\s+/)

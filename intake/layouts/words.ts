@@ -34,6 +34,14 @@ export const FISCAL_HEADING =
 export const QUARTER_HEADING = /quarter|qtr|quartal|trimestre|^q$/i
 export const WEEK_HEADING = /week|^wk\.?$|^kw$|woche|semaine|semana/i
 
-/** The heading of a column of numbers that name things. */
-export const ID_HEADING =
-  /\b(id|code|no|nr|number|sku|ean|item|article|artikel|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda)\b/i
+/** The heading of a column of numbers that name things: what was sold where, to whom, and where it was booked. */
+export const ID_HEADING = new RegExp(
+  String.raw`\b(?:${[
+    'id|code|no|nr|number|sku|ean|item|article|artikel|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda',
+    'konto|gegenkonto|contra account|g/?l|compte|cuenta|conto|order (?:no|nr|number|id)|auftrag|bestellung|invoice|rechnung|beleg|voucher|document|facture|factura|fattura',
+    'post ?codes?|zip(?: codes?)?|plz|postleitzahl|code postal|c[óo]digo postal|cap|plant|werk|site|warehouse|lager|depot|cost cent(?:er|re)|profit cent(?:er|re)|kostenstelle|supplier|vendor|lieferant|company code|buchungskreis|phone|telefon',
+  ].join('|')})\b`,
+  'i',
+)
+/** The heading of one order in a row; of how many there are, it would be in the plural. */
+export const ORDER_HEADING = /^(?:sales |purchase |customer )?(?:order|auftrag|bestellung)$/i

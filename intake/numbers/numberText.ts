@@ -30,7 +30,7 @@ const MISSING = new Set(
 
 const SPACES = /[\u00A0\u2007\u2009\u202F]/g
 const SIGN = /[\u2212\u2013\uFE63\uFF0D]/g
-const CURRENCY = String.raw`[\p{Sc}]|EUR|USD|GBP|CHF|JPY|CAD|AUD|SEK|NOK|DKK|PLN|CZK|kr\.?|zł|Fr\.`
+const CURRENCY = String.raw`R\$|[\p{Sc}]|T€|TEUR|EUR|USD|GBP|CHF|JPY|CAD|AUD|SEK|NOK|DKK|PLN|CZK|BRL|HUF|RON|kr\.?|zł|Kč|Ft|Fr\.`
 const UNIT = String.raw`%|‰|${CURRENCY}|\p{L}[\p{L}²³/]*\.?`
 const SHAPE = new RegExp(
   String.raw`^([+-]?) ?(${CURRENCY})? ?([+-]?) ?([\d.,' ’]*\d[.,]?) ?(-?) ?(${UNIT})?$`,

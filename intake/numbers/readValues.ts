@@ -3,6 +3,7 @@ import type { Inquiry } from '../inquiry'
 import type { Observation, RawSeries } from '../layouts/observations'
 import type { IntakeProblem } from '../reading'
 import { marksOf } from './columnMarks'
+import { isOneUnit } from './sameUnit'
 import {
   askAboutProblems,
   cellOf,
@@ -37,6 +38,8 @@ export function readValues(series: readonly RawSeries[], inquiry: Inquiry): Valu
   const dashesAreZero = dashesOf(cells, inquiry)
   const isMixed = mixedMarks(cells.flat(), inquiry)
   const problems: IntakeProblem[] = []
+  /** Whether a unit that is written in two ways is one; asked once for all series. */
+  let areOne: boolean | null = null
   const noted = new Set<string>()
   const valued = series.map((own, i) => {
     const letters = letterMarks(cells[i]!)
@@ -52,7 +55,8 @@ export function readValues(series: readonly RawSeries[], inquiry: Inquiry): Valu
       else if (unit !== '') units.add(unit)
       return { at, value: multiply(read) ? read.value : unmultiplied(at, marks(at.column)) }
     })
-    if (units.size > 1) {
+    if (units.size > 1 && isOneUnit(units)) areOne ??= readAsOne(own.name, units, inquiry)
+    if (units.size > 1 && !(isOneUnit(units) && areOne)) {
       const [a, b] = units
       problems.push({
         line: null,
@@ -72,6 +76,22 @@ export function readValues(series: readonly RawSeries[], inquiry: Inquiry): Valu
   const filled = cells.flat().filter(({ at }) => at.cell !== '').length
   if (problems.length > 0) askAboutProblems(problems, filled, inquiry)
   return valued
+}
+
+/** Asks whether one unit is meant that is written in two ways. */
+function readAsOne(name: string, units: ReadonlySet<string>, inquiry: Inquiry): boolean {
+  const [first, other] = units
+  return (
+    inquiry.ask({
+      id: 'units',
+      ask: `"${name.slice(0, 60)}" is counted in ${first} and in ${other}. Is that one unit, written in two ways?`,
+      options: [
+        { value: 'one', consequence: `Yes: all of it is counted in ${first}.` },
+        { value: 'stop', consequence: 'No: nothing is read; bring them in apart.' },
+      ],
+      otherwise: 'one',
+    }) === 'one'
+  )
 }
 
 /** Letters that statistics mark single figures by: provisional, revised, estimated, forecast, break. */
