@@ -36,11 +36,14 @@ export const WEEK_HEADING = /week|^wk\.?$|^kw$|woche|semaine|semana/i
 
 /** The heading of a column of numbers that name things: what was sold where, to whom, and where it was booked. */
 export const ID_HEADING = new RegExp(
-  String.raw`\b(?:${[
-    'id|code|no|nr|number|sku|ean|item|article|artikel|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda',
-    'konto|gegenkonto|contra account|g/?l|compte|cuenta|conto|order (?:no|nr|number|id)|auftrag|bestellung|invoice|rechnung|beleg|voucher|document|facture|factura|fattura',
-    'post ?codes?|zip(?: codes?)?|plz|postleitzahl|code postal|c[óo]digo postal|cap|plant|werk|site|warehouse|lager|depot|cost cent(?:er|re)|profit cent(?:er|re)|kostenstelle|supplier|vendor|lieferant|company code|buchungskreis|phone|telefon',
-  ].join('|')})\b`,
+  [
+    String.raw`\b(id|code|no|nr|number|sku|ean|item|article|artikel|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda)\b`,
+    // `Depot 2` is a series, `Depot` a column that names them.
+    `^(?:${[
+      'konto|gegenkonto|contra account|g/?l(?: account)?|compte|cuenta|conto|auftrag|bestellung|invoice|rechnung|beleg|voucher|document|facture|factura|fattura',
+      'post ?code|zip(?: code)?|plz|postleitzahl|code postal|c[óo]digo postal|cap|plant|werk|site|warehouse|lager|depot|cost cent(?:er|re)|profit cent(?:er|re)|kostenstelle|supplier|vendor|lieferant|company code|buchungskreis|phone|telefon',
+    ].join('|')})s?$`,
+  ].join('|'),
   'i',
 )
 /** The heading of one order in a row; of how many there are, it would be in the plural. */
