@@ -5,6 +5,7 @@ import { readFile } from '../intake/readFile'
 import type { Answers, Reading } from '../intake/reading'
 import { randomFrom } from '../demo/random'
 import { familyFile } from './familyFiles'
+import { monthEndFile } from './monthEnd'
 import type { FamilyFile } from './familyTruth'
 
 /** Files that are made and read; the seed of the first. */
@@ -19,7 +20,9 @@ const FOUND = '.cache/fuzz'
 const counts = { right: 0, asked: 0, refused: 0, misread: 0 }
 for (let i = 0; i < FILES; i++) {
   const random = randomFrom(SEED + i)
-  const file = familyFile(() => random.uniform())
+  const own = () => random.uniform()
+  // Every other file is one of a month's end.
+  const file = i % 2 === 0 ? familyFile(own) : monthEndFile(own)
   const how = outcomeOf(file)
   counts[how.kind]++
   if (how.kind === 'misread' || how.kind === 'refused' || process.env.FUZZ_SHOW === how.kind) {

@@ -34,9 +34,10 @@ export function extractUndated(
   inquiry: Inquiry,
   above: number | null = null,
 ): Extraction | null {
+  const written = rows.filter((row) => !isBlank(row)).length
   const figures = countUp(widthOf(rows)).filter(
     (column) =>
-      rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * rows.length - 1),
+      rows.filter((row) => isFigure(row, column)).length >= Math.max(2, 0.6 * written - 1),
   )
   // A column that counts the rows is none of values, unless it is the only one.
   const own = figures.filter((column) => !countsRows(rows, column))

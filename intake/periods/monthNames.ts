@@ -31,19 +31,22 @@ for (const names of NAMES) {
 
 /** Languages whose months are taken as the platform writes them: by themselves, and behind a day. */
 const BY_LOCALE = ['it', 'nl', 'pt', 'sv', 'pl', 'da', 'nb', 'cs']
-for (const locale of BY_LOCALE) {
-  for (const names of [monthsOf(locale, false), monthsOf(locale, true)]) addNames(names)
-}
+for (const locale of BY_LOCALE) addNames([...monthsOf(locale, false), ...monthsOf(locale, true)])
 
-/** Whole names, and their beginnings that are those of one month only and of no word before. */
+/**
+ * Whole names, and their beginnings that are those of one month only and of no word before: `červe` could be June or July.
+ *
+ * @param names twelve by themselves, and twelve as they are behind a day
+ */
 function addNames(names: readonly string[]): void {
   const whole = names.map(plain)
-  whole.forEach((name, i) => MONTHS.has(name) || MONTHS.set(name, i + 1))
+  const monthOf = (i: number) => (i % 12) + 1
+  whole.forEach((name, i) => MONTHS.has(name) || MONTHS.set(name, monthOf(i)))
   whole.forEach((name, i) => {
     for (let length = 3; length < name.length; length++) {
       const short = name.slice(0, length)
-      const isOwn = whole.every((other, k) => k === i || !other.startsWith(short))
-      if (isOwn && !MONTHS.has(short)) MONTHS.set(short, i + 1)
+      const isOwn = whole.every((other, k) => monthOf(k) === monthOf(i) || !other.startsWith(short))
+      if (isOwn && !MONTHS.has(short)) MONTHS.set(short, monthOf(i))
     }
   })
 }
