@@ -45,6 +45,11 @@ test('rows are read from the clipboard anywhere on the page', async ({ page }) =
 })
 
 /** Files that analysts really have: what is asked, what is answered, and what is then read. */
+const QUARTERS = Array.from(
+  { length: 12 },
+  (_, i) => `${i + 1},${Math.floor(i / 4) + 1},${(i % 4) + 1},${50 + ((i * 7) % 11)}`,
+)
+
 const MESSY: readonly (readonly [
   difficulty: string,
   text: string,
@@ -117,6 +122,18 @@ const MESSY: readonly (readonly [
     [],
     'monthly, Jan 2021 – Feb 2021, 2 months, none missing',
   ],
+  [
+    'a counter before year and quarter',
+    ['t,Year,Quarter,Sales', ...QUARTERS].join('\n'),
+    [],
+    'quarterly, Year 1 Q1 – Year 3 Q4, 12 quarters, none missing',
+  ],
+  [
+    'a forecast below a line',
+    'month,Sales\n2021-01,5\n2021-02,7\n2021-03,6\nForecast,\n2021-04,9\n2021-05,8',
+    [[/^Line 5 says "Forecast", and 2 rows follow/, /^leave out/]],
+    'monthly, Jan 2021 – Mar 2021, 3 months, none missing',
+  ],
 ]
 
 test('messy files are read, or asked about with the consequence of each answer', async ({
@@ -140,6 +157,42 @@ test('messy files are read, or asked about with the consequence of each answer',
       await expect(page.getByRole('button', { name: /^Keep/ })).toBeEnabled()
     })
   }
+})
+
+test('days under months are those of the year that is typed; a list of many keeps its button in sight', async ({
+  page,
+}) => {
+  const months = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
+  const lengths = months.map((_, m) => new Date(Date.UTC(2023, m + 1, 0)).getUTCDate())
+  const days = Array.from({ length: 31 }, (_, d) =>
+    [d + 1, ...lengths.map((length) => (d < length ? 2 : ''))].join(','),
+  )
+  await page.goto('/intake')
+  const paste = async (text: string) => {
+    await page.getByLabel('Paste rows here').fill(text)
+    await page.getByRole('button', { name: 'Read these rows' }).click()
+  }
+  await paste([['Day', ...months].join(','), ...days].join('\n'))
+  await page.getByLabel(/Which year is that/).fill('2023')
+  await page.keyboard.press('Enter')
+  await expect(
+    page.getByText('monthly, Jan 2023 – Dec 2023, 12 months, none missing'),
+  ).toBeVisible()
+
+  await page.getByRole('button', { name: 'Another file' }).click()
+  const names = Array.from({ length: 60 }, (_, i) => `Shop ${i + 1}`)
+  const rows = Array.from({ length: 24 }, (_, t) => [
+    `${2021 + Math.floor(t / 12)}-${String((t % 12) + 1).padStart(2, '0')}`,
+    ...names.map((_, k) => 100 + k + t),
+  ])
+  await paste([['month', ...names], ...rows].map((cells) => cells.join(',')).join('\n'))
+  const keep = page.getByRole('button', { name: 'Keep 60 of 60 series' })
+  await expect(keep).toBeInViewport()
+  await page.getByLabel('unit of all').fill('tins')
+  await page.getByLabel('group of all that are new').fill('Shops')
+  await keep.click()
+  await expect(page.locator('tr.series', { hasText: 'Shop 1' }).first()).toContainText('tins')
+  await expect(page.getByText('60 series are now in the group Shops.')).toBeVisible()
 })
 
 test('figures without dates are given a start by the analyst', async ({ page }) => {

@@ -29,6 +29,8 @@ const shown = computed(() => {
     .filter(({ candidate }) => candidate.name.toLowerCase().includes(wanted))
 })
 const isEveryWanted = computed(() => intake.candidates.every(({ wanted }) => wanted))
+/** What is typed here is the unit of every series; what they had stays until then. */
+const unitOfAll = ref('')
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -47,6 +49,22 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       placeholder="filter by name"
       aria-label="Filter the series by name"
     />
+  </p>
+  <p v-if="intake.candidates.length > 1" class="all small">
+    <label class="field">
+      <span class="small muted">unit of all</span>
+      <v-text-field
+        v-model="unitOfAll"
+        class="unit"
+        maxlength="200"
+        placeholder="litres, euros…"
+        @change="intake.countAllIn(unitOfAll)"
+      />
+    </label>
+    <label class="field">
+      <span class="small muted">group of all that are new</span>
+      <v-text-field v-model="intake.group" class="name" maxlength="200" placeholder="none" />
+    </label>
   </p>
   <ul class="series">
     <li v-for="{ candidate, at: i } in shown.slice(0, MOST_SHOWN)" :key="i">
@@ -137,6 +155,7 @@ li {
 .all {
   display: flex;
   justify-content: space-between;
+  gap: 10px;
   margin: 8px 0 0;
 }
 

@@ -55,6 +55,8 @@ export const useIntake = defineStore('intake', () => {
   const isRemembered = ref(false)
   const isReadingAgain = ref(false)
   const candidates = shallowRef<Candidate[]>([])
+  /** The group that new series are put into; empty for none. */
+  const group = ref('')
   const shelf = useShelf()
   let file: FileInWorker | null = null
   let original: Blob | null = null
@@ -70,6 +72,7 @@ export const useIntake = defineStore('intake', () => {
     file = null
     firstRow = null
     original = null
+    group.value = ''
     state.value = 'empty'
     fileName.value = ''
     failure.value = ''
@@ -210,6 +213,11 @@ export const useIntake = defineStore('intake', () => {
     candidates.value = candidates.value.map((one) => ({ ...one, wanted }))
   }
 
+  /** Says for all series at once what they are counted in. */
+  function countAllIn(unit: string): void {
+    candidates.value = candidates.value.map((one) => ({ ...one, unit }))
+  }
+
   async function rows(from: number, to: number): Promise<FileRows> {
     return file ? file.rows(from, to) : { rows: [], cells: [] }
   }
@@ -227,6 +235,10 @@ export const useIntake = defineStore('intake', () => {
     const updates = chosen.filter((one) => one.known !== null && one.updates)
     const fresh = chosen.filter((one) => !updates.includes(one))
     const kept = fresh.length > 0 ? await shelf.keep(fresh.map((one) => asNew(one, fileId))) : []
+    if (kept.length > 0 && group.value.trim() !== '') {
+      const ids = kept.map(({ id }) => id)
+      await shelf.putIntoGroup(ids, group.value.trim())
+    }
     for (const one of updates) {
       const vanished = one.drops ? 'drop' : 'keep'
       await api(`/series/${one.known!.id}/vintages`, {
@@ -265,6 +277,8 @@ export const useIntake = defineStore('intake', () => {
     startOver,
     change,
     wantAll,
+    countAllIn,
+    group,
     rows,
     keep,
   }

@@ -270,10 +270,17 @@ h2 {
   color: var(--danger);
 }
 
+/* In sight however many series were read. */
 .keep-line {
+  position: sticky;
+  z-index: 1;
+  bottom: 0;
   display: flex;
   align-items: center;
   gap: 14px;
-  margin-top: 20px;
+  margin: 20px 0 0;
+  padding: 10px 0 12px;
+  border-top: 1px solid var(--rule);
+  background: var(--paper);
 }
 </style>

@@ -20,8 +20,8 @@ const MOST_KINDS = 5
 interface Coming {
   readonly rows: readonly number[]
   readonly word: string
-  /** `"Kind" calls` */
-  readonly says: string
+  /** How the file says so of so many rows. */
+  says(count: string): string
 }
 
 /** The rows that are read, and those that are series of their own. */
@@ -60,7 +60,7 @@ export function withoutForecasts(
       : [`${coming.rows.length} rows`, 'Are they', 'were']
   const answer = inquiry.ask({
     id: 'forecast-rows',
-    ask: `${says} ${count} "${word}". ${are} part of the series?`,
+    ask: `${says(count)} ${are} part of the series?`,
     options: [
       { value: 'leave-out', consequence: `No: ${count} left out, and it is said.` },
       { value: 'keep', consequence: `Yes: ${count} read like the others.` },
@@ -100,7 +100,7 @@ function calledByColumn(
     return {
       rows: data.filter((at) => NOT_YET.test(textAt(rows[at]!, column))),
       word,
-      says: `"${heading}" calls`,
+      says: (count) => `"${heading}" calls ${count} "${word}".`,
     }
   }
   return null
@@ -129,7 +129,12 @@ function calledByLine(rows: readonly Row[], data: readonly number[]): Coming | n
   }
   return coming.length === 0
     ? null
-    : { rows: coming, word: word.slice(0, 40), says: `Line ${line} calls what follows,` }
+    : {
+        rows: coming,
+        word: word.slice(0, 40),
+        says: (count) =>
+          `Line ${line} says "${word.slice(0, 40)}", and ${count} ${isOne(count) ? 'follows' : 'follow'}.`,
+      }
 }
 
 /** Rows whose periods bear a mark that most others do not bear, from one of them on to the end. */
@@ -146,5 +151,13 @@ function calledByMark(
   const isToTheEnd = marks.slice(first).every((mark) => mark !== '')
   const isLetter = marks.every((mark) => mark === '' || /\p{L}/u.test(mark))
   if (!isToTheEnd && !isLetter) return null
-  return { rows: marked, word: marks[first]!, says: 'A mark behind the period calls' }
+  const word = marks[first]!
+  return {
+    rows: marked,
+    word,
+    says: (count) =>
+      `${count} ${isOne(count) ? 'bears' : 'bear'} the mark "${word}" behind the period.`,
+  }
 }
+
+const isOne = (count: string) => count.startsWith('1 ')

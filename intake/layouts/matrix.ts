@@ -286,6 +286,11 @@ function monthInitials(row: Row): Map<number, SeasonReading> | null {
 function yearHeadings(row: Row): Map<number, StatedYear> | null {
   const alone = headings(row, statedYear)
   const years = alone.size > 0 ? alone : yearsInHeadings(row)
+  // Beside headings of years no figure stands: values can look like years, too.
+  const hasOthers = row.cells.some(
+    (_, column) => !years.has(column) && /^[\d.,]+$/.test(textAt(row, column)),
+  )
+  if (hasOthers) return null
   const sorted = [...years.values()].map(({ year }) => year).sort((a, b) => a - b)
   const consecutive = sorted.every((year, i) => i === 0 || year === sorted[i - 1]! + 1)
   return years.size >= FEWEST_HEADINGS.years && consecutive ? years : null

@@ -75,9 +75,12 @@ function widthOf({ cells }: Row): number {
 
 /** How many cells each row has, without the separators behind it that all rows have. */
 function lengthsOf(body: readonly Row[], width: number): (row: Row) => number {
-  const lengths = body.flatMap(({ cells }) => (cells.length >= width ? [cells.length] : []))
-  const excess = lengths.reduce((least, length) => Math.min(least, length), Infinity) - width
-  return (row) => Math.max(widthOf(row), row.cells.length - Math.max(0, excess))
+  // A blank that only some rows have behind them can be a cell that came too far.
+  const excess = body
+    .filter(({ cells }) => cells.length >= width)
+    .map((row) => Math.min(row.cells.length - width, row.cells.length - widthOf(row)))
+    .reduce((least, blanks) => Math.min(least, blanks), Infinity)
+  return (row) => Math.max(widthOf(row), row.cells.length - excess)
 }
 
 /** One heading fewer than columns in every row, as where rows are named and their names have no heading. */
