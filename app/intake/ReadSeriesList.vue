@@ -50,7 +50,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       aria-label="Filter the series by name"
     />
   </p>
-  <p v-if="intake.candidates.length > 1" class="all small">
+  <p v-if="intake.candidates.length > 1" class="all of-all small">
     <label class="field">
       <span class="small muted">unit of all</span>
       <v-text-field
@@ -157,6 +157,10 @@ li {
   justify-content: space-between;
   gap: 10px;
   margin: 8px 0 0;
+}
+
+.of-all {
+  justify-content: flex-start;
 }
 
 .fields {

@@ -21,7 +21,7 @@ const LAYOUTS: Record<Layout, string> = {
   long: 'a long table',
   matrix: 'a matrix of years and seasons',
   across: 'periods across',
-  undated: 'figures without dates',
+  undated: 'figures without years or dates',
 }
 /** Layouts whose headings are found by what stands in them. */
 const TURNED: readonly Layout[] = ['matrix', 'across', 'undated']
