@@ -140,10 +140,36 @@ describe('what is no history', () => {
     }
   })
 
+  it('bears a mark behind its year', () => {
+    const text = lines([
+      ['Year', 'Sales'],
+      ...[2018, 2019, 2020, 2021, '2022*'].map((year, i) => [year, 5 + i]),
+    ])
+    expect(asked(text)).toEqual(['forecast-rows'])
+    expect(seriesOf(text, { 'forecast-rows': 'keep' })).toEqual({ Sales: ['2018', 5, 6, 7, 8, 9] })
+  })
+
   it('a star in the middle is a footnote', () => {
     const starred = rows.map(([month, value], i) => [i === 7 ? `${month}*` : month, value])
     expect(seriesOf(lines([['Month', 'Sales'], ...starred]))).toEqual({
       Sales: ['2021-01', ...values(30)],
+    })
+  })
+})
+
+describe('headings in two rows', () => {
+  it('a period once over actual and plan names series by both', () => {
+    const text = lines([
+      ['', 'Jan 2021', '', 'Feb 2021', '', 'Mar 2021', ''],
+      ['Shop', 'Actual', 'Plan', 'Actual', 'Plan', 'Actual', 'Plan'],
+      ['North', 11, 21, 12, 22, 13, 23],
+      ['South', 31, 41, 32, 42, 33, 43],
+    ])
+    expect(seriesOf(text)).toEqual({
+      'Actual · North': ['2021-01', 11, 12, 13],
+      'Actual · South': ['2021-01', 31, 32, 33],
+      'Plan · North': ['2021-01', 21, 22, 23],
+      'Plan · South': ['2021-01', 41, 42, 43],
     })
   })
 })
@@ -175,6 +201,21 @@ describe('columns that are no sales', () => {
   it('an ordinary season that rises and falls is not asked about', () => {
     const text = lines([['month', 'Sales'], ...months(36).map((month, i) => [month, sales(i)])])
     expect(read(text).questions).toEqual([])
+  })
+
+  it('the year so far beside the values is told as what it is', () => {
+    const text = lines([
+      ['month', 'Sales', 'Sales YTD'],
+      ...months(24).map((month, i) => [
+        month,
+        sales(i),
+        sum(values(i + 1).slice(12 * Math.floor(i / 12))),
+      ]),
+    ])
+    expect(Object.keys(seriesOf(text))).toEqual(['Sales'])
+    expect(read(text).notes.map((note) => note.text)).toEqual([
+      '"Sales YTD": the year so far, not read as a series.',
+    ])
   })
 
   it('rolling sums beside the values are left out until they are wanted', () => {

@@ -3,10 +3,9 @@ import { periodLabel, seasonLabel } from '../../core/calendar/labels'
 import { addPeriods } from '../../core/calendar/period'
 import type { Series, Value } from '../../core/series/series'
 import type { Inquiry } from '../inquiry'
+import { SO_FAR } from '../layouts/words'
 import type { ReadSeries } from '../reading'
 
-/** Headings of what adds up the year so far. */
-const SO_FAR = /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad|progressiv|narastaj/i
 /** Headings of what is made of the last periods together. */
 const ROLLING =
   /\b(rolling|moving|trailing|gleitend\w*|glissant\w*|mat|ltm|ttm|r12|12[- ]?months?|m[oó]vil(es)?|mobile)\b/i

@@ -84,6 +84,38 @@ export function joinYearsAndSeasons(rows: readonly Row[]): readonly Row[] {
   return rows
 }
 
+/**
+ * The row of periods with each of them carried right over the columns that the row below tells apart: `Jan 2021` once over
+ * `Actual` and `Plan`.
+ *
+ * @returns the same rows where no period stands over several columns
+ */
+export function carryPeriods(rows: readonly Row[], at: number, order: DayOrder): readonly Row[] {
+  const [periods, kinds] = [rows[at]!, rows[at + 1]]
+  if (!kinds) return rows
+  const stated = countUp(periods.cells.length).filter(
+    (column) => readPeriod(textAt(periods, column), order) !== null,
+  )
+  const [first] = stated
+  if (first === undefined) return rows
+  const columns = countUp(kinds.cells.length).slice(first)
+  const isKind = (text: string) => /\p{L}{2}/u.test(text)
+  const blanks = columns.filter((column) => textAt(periods, column) === '')
+  const repeats = new Set(columns.map((column) => textAt(kinds, column))).size
+  if (
+    blanks.length === 0 ||
+    repeats * stated.length !== columns.length ||
+    columns.some((column) => !isKind(textAt(kinds, column))) ||
+    columns.some((column) => !blanks.includes(column) && !stated.includes(column))
+  )
+    return rows
+  const cells = countUp(kinds.cells.length).map((column) => {
+    const from = stated.findLast((start) => start <= column)
+    return from === undefined ? cellAt(periods, column) : cellAt(periods, from)
+  })
+  return rows.map((row, i) => (i === at ? { ...row, cells } : row))
+}
+
 /** Seasons by name, or numbers that begin with 1 under each year and count on. */
 function areSeasons(
   row: Row,

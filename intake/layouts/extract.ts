@@ -4,7 +4,7 @@ import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
 import { statedYear } from '../periods/seasonText'
 import type { DayOrder } from '../periods/periodReading'
-import { joinYearsAndSeasons, rowOfPeriods, rowOfSeasons, turnOver } from './across'
+import { carryPeriods, joinYearsAndSeasons, rowOfPeriods, rowOfSeasons, turnOver } from './across'
 import { isFigure } from './figures'
 import { withFiscalYears } from './fiscalYears'
 import { extractMatrix, headsYearsOverSeasons } from './matrix'
@@ -49,7 +49,7 @@ export function extract(rows: readonly Row[], order: DayOrder, inquiry: Inquiry)
   if (layout === undefined || layout === 'across') {
     const joined = joinYearsAndSeasons(rows)
     const row = rowOfPeriods(joined, order)
-    if (row >= 0) return extractAcross(joined, row, order, inquiry)
+    if (row >= 0) return extractAcross(carryPeriods(joined, row, order), row, order, inquiry)
     const seasons = rowOfSeasons(rows)
     if (seasons >= 0) return seasonsAcross(rows, seasons, inquiry)
   }

@@ -10,6 +10,7 @@ import { kindsOfRows } from './rowKinds'
 import { oneSpelling } from './spelling'
 import { withoutTotals } from './totals'
 import { findUnitColumns, withUnits } from './unitColumns'
+import { SO_FAR } from './words'
 
 /**
  * Takes a table with periods in rows apart: value columns beside the periods, or, when periods come more
@@ -185,9 +186,10 @@ function noteColumns(
   rows: readonly Row[],
   inquiry: Inquiry,
 ): void {
-  const say = (role: ColumnRole, words: string) => {
+  const say = (role: ColumnRole, words: string, isSo: (column: number) => boolean = () => true) => {
     const columns = columnsWith(roles, role).filter(
-      (column) => role !== 'empty' || rows.some((row) => textAt(row, column) !== ''),
+      (column) =>
+        isSo(column) && (role !== 'empty' || rows.some((row) => textAt(row, column) !== '')),
     )
     if (columns.length === 0) return
     const names = columns
@@ -202,7 +204,9 @@ function noteColumns(
       `column ${columns[0]! + 1}`,
     )
   }
-  say('total', 'the sum of the other columns, not read as a series')
+  const isSoFar = (column: number) => SO_FAR.test(headings[column]!)
+  say('total', 'the sum of the other columns, not read as a series', (at) => !isSoFar(at))
+  say('total', 'the year so far, not read as a series', isSoFar)
   say('repeated', 'the periods again or running numbers, not read')
   say('ignored', 'text, dates or codes, not read')
   if (headings.every((heading) => heading === '')) {

@@ -7,14 +7,12 @@ import type { ColumnRole } from '../reading'
 import { monthsOf } from '../assemble/commonCalendar'
 import { figureOf, isNumber, numberIn } from './figures'
 import type { RawSeries } from './observations'
-import { ALL_TOGETHER, TOTAL } from './words'
+import { ALL_TOGETHER, SO_FAR, TOTAL } from './words'
 
 /** A column or row of totals is one when so many of its cells add up the others. */
 const ADDS_UP = 0.9
 /** Rows from which a column that adds up all others is their total, whatever it is called. */
 const LONG_SUM = 6
-/** A column that sums up the year so far says nothing that the values do not. */
-const CUMULATED = /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad/i
 const MARKS: readonly DecimalMark[] = ['point', 'comma']
 
 /** Marks the value columns that add up the others: headed as a total, or behind or before them in many rows to the last digit. */
@@ -30,7 +28,7 @@ export function markTotals(
     const others = roles.flatMap((role, column) =>
       role === 'value' && column !== total ? [column] : [],
     )
-    if (others.length > 0 && CUMULATED.test(heading)) roles[total] = 'total'
+    if (others.length > 0 && SO_FAR.test(heading)) roles[total] = 'total'
     if (others.length < 2) return
     const isHeaded = TOTAL.test(heading)
     if (!isHeaded && !mayBeTotal(total, others, headings)) return

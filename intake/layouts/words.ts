@@ -23,6 +23,10 @@ export const TOTAL_END =
 export const DATE_HEADING =
   /^(yr|mo|mth|mon|qtr|wk|q|per|kw)\.?$|date|day|week|month|quarter|period|year|time|datum|tag|woche|monat|quartal|periode|jahr|jour|semaine|mois|trimestre|p[ée]riode|ann[ée]e|fecha|d[ií]a|semana|mes|a[ñn]o|giorno|settimana|trimestre|dag\b|maand|kwartaal|m[êe]s\b|m[åa]n[ea]d|kvartal|miesi[ąa]c|kwarta[łl]|okres|m[ěe]s[íi]c|[čc]tvrtlet/i
 
+/** The heading of what adds up the year so far. */
+export const SO_FAR =
+  /\bytd\b|year[- ]to[- ]date|cumul|kumul|running total|acumulad|progressiv|narastaj/i
+
 /** The heading of a column of years, or of their totals. */
 export const YEAR_HEADING =
   /^(full |calendar )?(years?|yr|jahre?|ann[ée]es?|a[ñn]os?|anno|ano|jaar|rok|[åa]r)$/i

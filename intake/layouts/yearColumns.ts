@@ -71,11 +71,10 @@ export function findYears(
   mayBeNumber: (column: number) => boolean,
 ): PeriodColumns | null {
   for (const column of candidates.filter(mayBeNumber)) {
-    const read = [statedYear, shortYear].find(
-      (way) =>
-        shareOf(sample, column, (text) => way(text) !== null) >= 0.8 &&
-        (way === statedYear || isHeadedYear(sample, column)),
-    )
+    const share = (way: typeof statedYear) => shareOf(sample, column, (text) => way(text) !== null)
+    const ways = [statedYear, ...(isHeadedYear(sample, column) ? [shortYear] : [])]
+    // Of two ways that read most years the one that reads more, as where the last bears a mark.
+    const [read] = ways.filter((way) => share(way) >= 0.8).sort((a, b) => share(b) - share(a))
     if (!read) continue
     const readings = rows.map((row): PeriodReading | null => {
       const year = read(textAt(row, column))
