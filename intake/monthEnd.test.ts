@@ -348,3 +348,24 @@ describe('words and signs of other languages', () => {
     expect(read(text.replace('EUR', 'USD')).outcome).toBe('refused')
   })
 })
+
+describe('tables as they are printed', () => {
+  it('pages with heads of their own and rules are one table', () => {
+    const page = (from: number) =>
+      [
+        `Quillfield Paints        run 03.01.2024   page ${from / 12 + 1}`,
+        '-----------------------------',
+        'Month        Litres',
+        ...MONTHS.map(
+          (name, i) =>
+            `${name} ${2021 + from / 12}  ${sales(from + i)
+              .toLocaleString('en')
+              .padStart(8)}`,
+        ),
+        '',
+      ].join('\n')
+    const text = [0, 12, 24].map(page).join('\n')
+    expect(asked(text)).toEqual(['decimal'])
+    expect(seriesOf(text, { decimal: 'point' })).toEqual({ Litres: ['2021-01', ...values(36)] })
+  })
+})

@@ -22,7 +22,33 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
   // A title or a footnote runs across the columns.
   const table = filled.filter(hasGutter).slice(0, SAMPLE_LINES)
   if (table.length < 2 || table.length < 0.6 * Math.min(filled.length, SAMPLE_LINES)) return null
-  const width = Math.max(...table.map((line) => line.length))
+  const rows = table.filter((line) => FIGURE_LAST.test(line))
+  // The head of a page has gutters of its own: where it spoils those of the rows, the rows alone tell.
+  const [all, own] = [startsOf(table), startsOf(rows)]
+  const isCut = (starts: readonly number[]) =>
+    rows.every((line) => starts.some((from) => IS_FIGURE.test(line.slice(from).trim())))
+  const starts = isCut(all) || !isCut(own) ? all : own
+  if (starts.length < 2) return null
+  const cut = (line: string) =>
+    starts.map((from, i) => line.slice(from, starts[i + 1] ?? Infinity).trim())
+  // What runs across is one cell: a line that a cut would part within a word, or words without a figure.
+  const isRow = (line: string) => {
+    if (hasGutter(line) && starts === all) return true
+    const fits = starts.every((from) => from === 0 || (line[from - 1] ?? ' ') === ' ')
+    if (hasGutter(line) && fits) return true
+    const [first, ...others] = cut(line)
+    return fits && (first === '' || others.some((cell) => /^[-+(]?[\d.,]/.test(cell)))
+  }
+  return lines.map((line) => (isRow(line) ? cut(line) : [line.trim()]))
+}
+
+/** A line that ends with a figure behind a gutter; and the figure. */
+const FIGURE_LAST = / {2,}[-+(]?[\d.,]*\d[\d.,]*\)?%?\s*$/
+const IS_FIGURE = /^[-+(]?[\d.,]*\d[\d.,]*\)?%?$/
+
+/** Where columns begin: behind stretches that are blank in every line. */
+function startsOf(table: readonly string[]): number[] {
+  const width = Math.max(0, ...table.map((line) => line.length))
   const starts = [0]
   let blank = 0
   for (let at = 0; at < width; at++) {
@@ -33,17 +59,7 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
     if (blank >= GUTTER && at > blank) starts.push(at)
     blank = 0
   }
-  if (starts.length < 2) return null
-  const cut = (line: string) =>
-    starts.map((from, i) => line.slice(from, starts[i + 1] ?? Infinity).trim())
-  // What runs across is one cell: a line that a cut would part within a word, or words without a figure.
-  const isRow = (line: string) => {
-    if (hasGutter(line)) return true
-    const fits = starts.every((from) => from === 0 || (line[from - 1] ?? ' ') === ' ')
-    const [first, ...others] = cut(line)
-    return fits && (first === '' || others.some((cell) => /^[-+(]?[\d.,]/.test(cell)))
-  }
-  return lines.map((line) => (isRow(line) ? cut(line) : [line.trim()]))
+  return starts
 }
 
 /** Spaces between its words as between columns, or before its only one: a unit below a heading. */

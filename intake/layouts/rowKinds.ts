@@ -70,13 +70,15 @@ function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
 }
 
-/** Text without any figure beside it. */
+/** Text without any figure beside it, or a rule. */
 function isNote(row: Row, periods: readonly number[]): boolean {
   const filled = row.cells.filter((cell) => cell !== '')
   return (
     filled.length <= periods.length &&
     filled.every(
-      (cell) => typeof cell === 'string' && /\p{L}{2}/u.test(cell) && !/^\S{0,20}\d\S*$/.test(cell),
+      (cell) =>
+        typeof cell === 'string' &&
+        (/^[-=_*~.]{3,}$/.test(cell) || (/\p{L}{2}/u.test(cell) && !/^\S{0,20}\d\S*$/.test(cell))),
     )
   )
 }
