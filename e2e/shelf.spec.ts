@@ -73,7 +73,7 @@ test('what is saved is read back equal', async ({ page }) => {
         buffer: readFileSync(path),
       })
       await expect(page.getByLabel('name').first()).toHaveValue(name)
-      await expect(page.getByLabel('unit').first()).toHaveValue('l')
+      await expect(page.getByLabel('unit', { exact: true }).first()).toHaveValue('l')
       await expect(
         page.getByText('monthly, Jan 2021 – Mar 2021, 3 months, 1 missing'),
       ).toBeVisible()
