@@ -218,6 +218,28 @@ describe('columns that are no sales', () => {
     ])
   })
 
+  it('that are headed so are asked about where values are missing too', () => {
+    const soFar = values(24).map((_, i, all) => sum(all.slice(12 * Math.floor(i / 12), i + 1)))
+    const text = lines([
+      ['month', 'Sales YTD'],
+      ...months(24).map((month, i) => [month, i === 5 ? '' : soFar[i]]),
+    ])
+    expect(asked(text)).toEqual(['cumulated'])
+    const own = seriesOf(text, { cumulated: 'differences' })['Sales YTD']!
+    expect(own.slice(1, 9)).toEqual([...values(5), null, null, sales(7)])
+    expect(own.slice(13)).toEqual(values(24).slice(12))
+  })
+
+  it('a rolling sum alone is asked about', () => {
+    const text = lines([
+      ['month', 'Moving average'],
+      ...months(24).map((month, i) => [month, sales(i)]),
+    ])
+    expect(asked(text)).toEqual(['rolling'])
+    expect(Object.keys(seriesOf(text, { rolling: 'keep' }))).toEqual(['Moving average'])
+    expect(read(text, { rolling: 'stop' }).outcome).toBe('refused')
+  })
+
   it('rolling sums beside the values are left out until they are wanted', () => {
     const text = lines([
       ['month', 'Sales', 'Rolling 12'],

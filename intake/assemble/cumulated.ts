@@ -2,7 +2,7 @@ import type { Calendar } from '../../core/calendar/calendar'
 import { periodLabel, seasonLabel } from '../../core/calendar/labels'
 import { addPeriods } from '../../core/calendar/period'
 import type { Series, Value } from '../../core/series/series'
-import type { Inquiry } from '../inquiry'
+import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { SO_FAR } from '../layouts/words'
 import type { ReadSeries } from '../reading'
 
@@ -29,9 +29,9 @@ export function withoutCumulation(
     all.flatMap((own): [ReadSeries, number][] => {
       const season = beginsAnew(own.series, calendar)
       if (season !== null) return [[own, season]]
-      // Within one year nothing falls back: only its heading tells.
-      return SO_FAR.test(own.series.name) && neverFalls(own.series)
-        ? [[own, calendar.yearStart]]
+      // Within one year nothing falls back, and where values are missing it does not in every year: the heading tells.
+      return SO_FAR.test(own.series.name)
+        ? [[own, mostlyFallsIn(own.series, calendar) ?? calendar.yearStart]]
         : []
     }),
   )
@@ -46,7 +46,7 @@ export function withoutCumulation(
   const apart = differences(example, season, calendar)
   const answer = inquiry.ask({
     id: 'cumulated',
-    ask: `${said}: each year begins anew in ${seasonLabel(season, calendar)} and only rises. Is it the year so far?`,
+    ask: `${said}: ${SO_FAR.test(example.series.name) ? 'by the heading' : 'since each year only rises and begins anew'}, the year so far from ${seasonLabel(season, calendar)} on. Is it?`,
     options: [
       {
         value: 'differences',
@@ -63,7 +63,12 @@ export function withoutCumulation(
   return all.map((own) => (begins.has(own) ? differences(own, begins.get(own)!, calendar) : own))
 }
 
-/** @throws Waiting for an answer */
+/**
+ * Leaves columns out that are made of the last periods together, by their heading.
+ *
+ * @throws Waiting for an answer, where there is nothing else
+ * @throws Unreadable when that is no series
+ */
 export function withoutRolling(
   all: readonly ReadSeries[],
   inquiry: Inquiry,
@@ -71,18 +76,29 @@ export function withoutRolling(
   const rolling = all.filter(({ series }) => ROLLING.test(series.name))
   const others = all.filter((own) => !rolling.includes(own))
   const [first] = rolling
-  if (!first || others.length === 0) return all
+  if (!first) return all
   const names = rolling.map(({ series }) => `"${series.name.slice(0, 60)}"`).join(', ')
   const answer = inquiry.ask({
     id: 'rolling',
     ask: `${names}: made of the last periods together, by the heading. Is it a series?`,
     options: [
-      { value: 'leave-out', consequence: `No: ${others.length} other series are read.` },
-      { value: 'keep', consequence: 'Yes: it is read like the others.' },
+      others.length > 0
+        ? { value: 'leave-out', consequence: `No: the others are read, ${others.length} series.` }
+        : {
+            value: 'stop',
+            consequence: 'No: nothing is read; the file lacks the values themselves.',
+          },
+      { value: 'keep', consequence: 'Yes: it is read as it is.' },
     ],
-    otherwise: 'leave-out',
+    // Alone it is all that there is, and nobody knows what it was made of.
+    ...(others.length > 0 ? { otherwise: 'leave-out' } : {}),
   })
   if (answer === 'keep') return all
+  if (answer === 'stop') {
+    throw new Unreadable([
+      whole(`${names}: made of the last periods together. Bring the values themselves in.`),
+    ])
+  }
   inquiry.note('rolling', `${names}: made of the last periods together, not read.`)
   return others
 }
@@ -102,9 +118,18 @@ function beginsAnew({ name, start, values }: Series, { seasons }: Calendar): num
   return isEach && values.every((value) => value! >= 0) ? season : null
 }
 
-function neverFalls({ values }: Series): boolean {
-  const present = values.filter((value) => value !== null)
-  return present.length > 2 && present.every((value, i) => i === 0 || value >= present[i - 1]!)
+/** The season in which most of the values fall that fall at all; null where none does. */
+function mostlyFallsIn({ start, values }: Series, { seasons }: Calendar): number | null {
+  const falls = new Map<number, number>()
+  let before: number | null = null
+  values.forEach((value, i) => {
+    if (value === null) return
+    const season = ((start.season - 1 + i) % seasons) + 1
+    if (before !== null && value < before) falls.set(season, (falls.get(season) ?? 0) + 1)
+    before = value
+  })
+  const [most] = [...falls].sort((a, b) => b[1] - a[1])
+  return most?.[0] ?? null
 }
 
 /** What values rise by within each year; a first one in the middle of a year is left out, since nothing is known before. */
