@@ -41,7 +41,13 @@ export async function choose(page: Page, name: string, option: string): Promise<
   const field = page.getByLabel(name, { exact: true }).first()
   // The field around the input takes the click.
   await field.click({ force: true })
-  await page.getByRole('option', { name: option, exact: true }).click()
+  const wanted = page.getByRole('option', { name: option, exact: true })
+  await wanted.waitFor()
+  // A list that opens while the page still moves can lose a click.
+  await expect(async () => {
+    if (await wanted.isVisible()) await wanted.click({ timeout: 2000 })
+    await expect(wanted).toBeHidden({ timeout: 2000 })
+  }).toPass()
 }
 
 /** The figures of a ledger row, by time code, as they stand on the screen. */
