@@ -211,7 +211,7 @@ th,
   vertical-align: baseline;
 }
 
-.same td {
+.v-table .same td {
   padding-left: 0 !important;
   border-left: 0;
 }

@@ -62,6 +62,21 @@ describe('names of compared methods', () => {
     expect(namesOf([multiplicative, cared])).toEqual(['as they came', '1 replaced'])
   })
 
+  it('say how many methods are combined, and which where that tells them apart', () => {
+    const combined = (of: object[]) =>
+      run({ decompose: { model: 'multiplicative' }, forecast: { by: 'combination', of } as never })
+    const [line, last, year] = [
+      { forecast: {} },
+      { forecast: { by: 'benchmark', which: 'lastValue' } },
+      { forecast: { by: 'benchmark', which: 'lastYear' } },
+    ]
+    const one = combined([line, last])
+    expect(namesOf([multiplicative, one])).toEqual(['a straight line', 'the mean of 2 methods'])
+    const both = namesOf([one, combined([line, year])])
+    expect(both[0]).toMatch(/^\(1\) .*; \(2\) Repeating the last value$/)
+    expect(both[1]).toMatch(/^\(1\) .*; \(2\) Repeating last year$/)
+  })
+
   it('tell smoothings apart by the one word that differs', () => {
     const names = namesOf([smoothing({}), smoothing({ weights: { alpha: 0.3 } })])
     expect(names.map((name) => name.split('; ').at(-1))).toEqual(['weights chosen', 'α 0.3'])

@@ -6,7 +6,15 @@ import { choicesOf, decompositionName } from './comparison'
 
 /** Choices that tell methods apart which decompose and forecast alike, beside the words of the forecast. */
 const BEFORE_FORECAST = ['model', 'by', 'details'] as const
-const AFTER_FORECAST = ['trend', 'left out', 'missing values', 'values', 'span', 'limits'] as const
+const AFTER_FORECAST = [
+  'methods combined',
+  'trend',
+  'left out',
+  'missing values',
+  'values',
+  'span',
+  'limits',
+] as const
 
 /**
  * What compared methods are called: by what differs between them, and by nothing that is the same in all.
@@ -23,7 +31,7 @@ export function namesOf(results: readonly Result[]): string[] {
       : decompositions
     : isSameInAll(decompositions)
       ? forecasts
-      : results.map((one, i) => forecastName(one.method, calendarOfResult(one), decompositions[i]!))
+      : results.map((one, i) => nameOf(one, decompositions[i]!))
   return toldApart(names, results).map((name, i) => name || forecasts[i]!)
 }
 
@@ -36,7 +44,15 @@ function forecastsApart(results: readonly Result[]): string[] {
   const isOneWay = isSameInAll(results.map(({ method }) => method.forecast.by))
   return isOneWay && differing.length > 0 && countOf(short) === results.length
     ? short
-    : results.map((one) => forecastName(one.method, calendarOfResult(one), ''))
+    : results.map((one) => nameOf(one, ''))
+}
+
+/** How a method forecasts; of methods combined how many, since they have a line of their own. */
+function nameOf(result: Result, decomposition: string): string {
+  const { method, forecast } = result
+  return 'average' in method.forecast && 'members' in forecast
+    ? `the ${method.forecast.average} of ${forecast.members.length} methods`
+    : forecastName(method, calendarOfResult(result), decomposition)
 }
 
 /** The names with as many choices behind them as tell them apart. */

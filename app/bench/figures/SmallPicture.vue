@@ -136,7 +136,7 @@ path {
 .member1,
 .member2,
 .member3 {
-  stroke: var(--text);
+  stroke: var(--ink);
   stroke-width: 1;
 }
 
