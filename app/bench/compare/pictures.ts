@@ -144,10 +144,7 @@ function forecastLines(result: Result): ReturnType<Kind['linesOf']> {
       ? [['limit', from, widest.lower] as const, ['limit', from, widest.upper] as const]
       : []),
     ...('members' in forecast
-      ? forecast.members.flatMap((member, i) => [
-          [memberKind(i), firstOf(result), member.fitted] as const,
-          [memberKind(i), from, member.forecast] as const,
-        ])
+      ? forecast.members.map((member, i) => [memberKind(i), from, member.forecast] as const)
       : []),
     ['forecast', from, forecast.forecast],
   ]

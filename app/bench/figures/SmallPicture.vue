@@ -138,6 +138,7 @@ path {
 .member3 {
   stroke: var(--ink);
   stroke-width: 1;
+  opacity: 0.7;
 }
 
 .member2 {
