@@ -12,6 +12,7 @@ import { mendRows } from './layouts/raggedRows'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
 import { writeOutMoments } from './periods/moments'
+import { writeOutDaysWithoutYear } from './periods/daysWithoutYear'
 import { writeOutShortDates } from './periods/shortDates'
 import { dependsOnOrder, isSlashedDate } from './periods/periodText'
 import type { Answers, IntakeProblem, ReadSeries, SheetShape } from './reading'
@@ -97,7 +98,8 @@ function withOtherTables(
 
 /** Dates that only the whole column tells are written out in full. */
 function writeOutDates(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
-  return writeOutShortDates(writeOutMoments(rows, inquiry), inquiry)
+  const short = writeOutShortDates(writeOutMoments(rows, inquiry), inquiry)
+  return writeOutDaysWithoutYear(short, inquiry)
 }
 
 function shapeOf({ layout, rowKinds, columnRoles }: SheetShape): SheetShape {

@@ -2,6 +2,7 @@ import type { Inquiry } from '../inquiry'
 import type { ValuedSeries } from '../numbers/readValues'
 import type { PeriodReading } from '../periods/periodReading'
 import { SEASONS } from '../periods/seasonNames'
+import { isSeasonOfItsOwn } from './thirteenth'
 
 const MONTHS =
   'January February March April May June July August September October November December'.split(' ')
@@ -9,7 +10,7 @@ type Fiscal = PeriodReading & { kind: 'fiscal' }
 
 /**
  * Periods whose place in the calendar only the analyst knows, put there: fiscal periods and quarters by the month in which that
- * year begins, named seasons by the one that comes first, thirteen periods as they are.
+ * year begins, named seasons by the one that comes first, thirteen periods as they are unless the last is none.
  *
  * @returns the series, and the names of their seasons where they have some
  * @throws Waiting for an answer
@@ -22,7 +23,8 @@ export function withStatedStarts(
   const fiscal = [...readings].filter((reading) => reading.kind === 'fiscal')
   const named = [...readings].filter((reading) => reading.kind === 'named-season')
   if (fiscal.length === 0 && named.length === 0) return { series }
-  const isThirteen = fiscal.some(({ of, period }) => of === 12 && period === 13)
+  const hasThirteenth = fiscal.some(({ of, period }) => of === 12 && period === 13)
+  const isThirteen = hasThirteenth && isSeasonOfItsOwn(series, inquiry)
   const first = fiscal.length > 0 && !isThirteen ? askForStart(fiscal[0]!, inquiry) : 1
   const order = named.length > 0 ? askForSeasons(named, inquiry) : []
   const placed = (period: PeriodReading): PeriodReading => {
@@ -34,10 +36,9 @@ export function withStatedStarts(
   }
   const moved = series.map((own) => ({
     ...own,
-    entries: own.entries.map((entry) => ({
-      ...entry,
-      at: { ...entry.at, period: placed(entry.at.period) },
-    })),
+    entries: own.entries
+      .filter(({ at: { period } }) => isThirteen || period.kind !== 'fiscal' || period.period <= 12)
+      .map((entry) => ({ ...entry, at: { ...entry.at, period: placed(entry.at.period) } })),
   }))
   return named.length === 0
     ? { series: moved }

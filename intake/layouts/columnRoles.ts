@@ -1,6 +1,7 @@
 import { countUp, textAt, type Row } from '../grid'
 import type { ColumnRole } from '../reading'
 import { isFigure, isNumber } from './figures'
+import { areCodes } from './codeColumns'
 import type { PeriodColumns } from './observations'
 import { isLikePeriods } from './periodLike'
 import { markTotals } from './totals'
@@ -43,7 +44,7 @@ export function rolesOfColumns(
     const isId =
       (ID_HEADING.test(inWords(heading)) && texts.every((text) => /^\w+$/.test(text))) ||
       (ORDER_HEADING.test(heading) && new Set(texts).size === texts.length) ||
-      areCodes(texts)
+      areCodes(texts, heading)
     return numbers / filled.length >= MOSTLY_FIGURES && !isId ? 'value' : 'ignored'
   })
   markPeriodLike(rows, data, readings, headings, roles, wanted)
@@ -51,15 +52,6 @@ export function rolesOfColumns(
   for (const column of besideTable(rows, data, roles))
     if (!wanted.has(column)) roles[column] = 'ignored'
   return roles
-}
-
-/** Whether figures are codes by how they are written: filled up with zeros to one length, as postcodes and articles are. */
-function areCodes(texts: readonly string[]): boolean {
-  const [first] = texts
-  return (
-    texts.some((text) => /^0\d+$/.test(text)) &&
-    texts.every((text) => /^\d+$/.test(text) && text.length === first!.length && text.length > 2)
-  )
 }
 
 /** Columns of a smaller table beside the first: words that name its rows, and figures that end with them. */

@@ -7,6 +7,7 @@ import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { readSeason, statedYear, type SeasonReading } from '../periods/seasonText'
 import { headingOf } from './columnTexts'
 import { isCoarser, mainKind } from './mainSeasons'
+import { addsUpBefore, figureColumns } from './sumRows'
 import { QUARTER_HEADING, TOTAL, TOTAL_END, YEAR_HEADING } from './words'
 
 /** Months or quarters that run through the year again and again, without the year. */
@@ -38,7 +39,7 @@ export function findCycle(rows: readonly Row[], data: readonly Row[]): Cycle | n
     }
     const kind = mainKind(data.flatMap((row) => read(row) ?? []))
     if (kind !== 'month' && kind !== 'quarter' && kind !== 'half-year') continue
-    const own = data.filter((row) => !addsUp(textAt(row, column), kind))
+    const own = withoutSums(data, column, read, kind)
     const seasons = own.map(read)
     const calendar = calendarOf(FREQUENCIES[kind])
     const follows = seasons.every(
@@ -49,6 +50,22 @@ export function findCycle(rows: readonly Row[], data: readonly Row[]): Cycle | n
     if (follows && own.length > 1) return { column, calendar, first: seasons[0]!.at, data: own }
   }
   return null
+}
+
+/** The rows of seasons, without those that are called what adds them up, or do so under a name of their own. */
+function withoutSums(
+  data: readonly Row[],
+  column: number,
+  read: (row: Row) => SeasonReading | null,
+  kind: SeasonReading['kind'],
+): Row[] {
+  const own: Row[] = []
+  for (const row of data) {
+    if (addsUp(textAt(row, column), kind)) continue
+    if (read(row)?.kind !== kind && addsUpBefore(row, own, figureColumns(row, [column]))) continue
+    own.push(row)
+  }
+  return own
 }
 
 /** Whether a row among seasons is called what adds them up: a quarter among months, a year, a total. */

@@ -1,5 +1,6 @@
 import { countUp, textAt, widthOf, type Row } from '../grid'
 import { Inquiry, Unreadable, Waiting, whole } from '../inquiry'
+import { monthsOf } from '../assemble/commonCalendar'
 import { LAST_YEAR } from '../periods/farYears'
 import type { ColumnRole } from '../reading'
 import { statedYear } from '../periods/seasonText'
@@ -145,16 +146,43 @@ function chosenPeriods(
     inquiry.note('from-to', `Rows run from "${begins}" to "${ends}"; the first says their period.`)
     return findPeriodColumns(rows, order, new Map([...wanted, [columns[0]!, 'period']]))
   }
+  const strays = (column: number) =>
+    straysOf(findPeriodColumns(rows, order, new Map([...wanted, [column, 'period']])))
+  const proposed = columns
+    .map((column) => ({ column, strays: strays(column) }))
+    .sort((a, b) => a.strays - b.strays)
+    .map(({ column }) => column)
   const answer = inquiry.ask({
     id: 'period-column',
     ask: `${columns.map((column) => `"${name(column).slice(0, 40)}"`).join(' and ')} both hold dates. Which says the period of a row?`,
-    options: columns.map((column) => ({
+    options: proposed.map((column) => ({
       value: String(column + 1),
       consequence: `Rows count when "${name(column).slice(0, 40)}" says, as line ${rows[first]!.line} on ${textAt(rows[first]!, column)}.`,
     })),
   })
   const chosen = Number(answer) - 1
   return findPeriodColumns(rows, order, new Map([...wanted, [chosen, 'period']]))
+}
+
+/** A month with fewer than this share of the rows of the middle one is not whole. */
+const WHOLE = 0.5
+
+/**
+ * How many months a column of dates makes that are not whole, to propose first the one that parts the rows into whole periods:
+ * deliveries trail behind the last orders. Periods that follow one another, each in one row, have none.
+ */
+function straysOf(found: PeriodColumns | null): number {
+  const places = (found?.readings ?? []).flatMap((reading) => (reading ? [monthsOf(reading)] : []))
+  const isByDay = found?.readings.some((reading) => reading?.kind === 'day')
+  const counts = new Map<number, number>()
+  for (const place of places) counts.set(place, (counts.get(place) ?? 0) + 1)
+  const sizes = [...counts.values()].sort((a, b) => a - b)
+  const middle = sizes[Math.floor(sizes.length / 2)]
+  if (middle === undefined) return Infinity
+  const few = sizes.filter((size) => size < WHOLE * middle).length
+  const span = Math.max(...counts.keys()) - Math.min(...counts.keys()) + 1
+  // One day in each month is a date that something else was written down on.
+  return few + (span - counts.size) + (isByDay && middle === 1 ? 1 : 0)
 }
 
 /** Periods in the heading row, a series in each row: a table that lies on its side. */

@@ -6,6 +6,9 @@ import { LIMITS } from '../limits'
 
 /** A text column names series when fewer than this share of its cells differ. */
 const NAMES_REPEAT = 0.5
+/** Names of which each has a row in this share of all periods tell series apart, and not who sold or who bought. */
+const COVERS = 0.9
+const PARTS_OF_A_YEAR = [2, 3, 4, 12, 13, 52, 53]
 /** Blanks in a column of names from which a name may stand on its first row only. */
 const MANY_BLANKS = 0.3
 
@@ -17,9 +20,9 @@ export interface Keys {
 }
 
 /**
- * Finds the text columns that tell apart rows of the same period, fewest names first. A name that stands on the first of its
- * rows only is carried down. Where rows of a period cannot all be told apart, as with receipts, it is asked which column
- * names the series.
+ * Finds the columns that tell apart rows of the same period: first those whose names each have a row in every period, then
+ * those of fewest names; whole numbers do where no text does. A name that stands on the first of its rows only is carried down.
+ * Where rows of a period cannot all be told apart, as with receipts, it is asked which column names the series.
  *
  * @param data entries of the rows with a period
  */
@@ -36,8 +39,13 @@ export function findKeys(
   const candidates = countUp(roles.length).filter(
     (column) => roles[column] === 'ignored' && !wanted.has(column),
   )
+  const figures = countUp(roles.length).filter(
+    (column) => roles[column] === 'value' && !wanted.has(column),
+  )
   const identity = data.map((at) => JSON.stringify(readings[at]))
-  const texts = new Map([...stated, ...candidates].map((column) => [column, textsOf(rows, column)]))
+  const texts = new Map(
+    [...stated, ...candidates, ...figures].map((column) => [column, textsOf(rows, column)]),
+  )
   if (stated.length > 0)
     return keysOf(
       stated.sort((a, b) => a - b),
@@ -45,36 +53,54 @@ export function findKeys(
     )
   if (new Set(identity).size === data.length) return keysOf([], texts)
   for (const column of candidates) carryDown(texts.get(column)!, data, identity)
+  const periods = new Set(identity).size
   const named = candidates
-    .map((column) => ({ column, names: new Set(data.map((at) => texts.get(column)![at])).size }))
+    .map((column) => {
+      const names = new Set(data.map((at) => texts.get(column)![at])).size
+      const pairs = new Set(data.map((at, i) => `${identity[i]}\u0000${texts.get(column)![at]}`))
+        .size
+      return { column, names, covers: pairs >= COVERS * names * periods }
+    })
     .filter(
       ({ column, names }) =>
         names > 1 && data.filter((at) => texts.get(column)![at] !== '').length > data.length / 2,
     )
-    .sort((a, b) => a.names - b.names)
+    .sort((a, b) => Number(b.covers) - Number(a.covers) || a.names - b.names)
   const telling = named.filter(({ names }) => names <= Math.max(2, NAMES_REPEAT * data.length))
   const keys: number[] = []
-  const told = [...identity]
-  let distinct = new Set(told).size
+  let told = [...identity]
+  let distinct = periods
   for (const { column } of telling) {
     if (distinct === data.length) break
     const refined = data.map((at, i) => `${told[i]}\u0000${texts.get(column)![at]}`)
     const more = new Set(refined).size
     if (more === distinct) continue
     distinct = more
-    refined.forEach((text, i) => (told[i] = text))
+    told = refined
     keys.push(column)
   }
+  const number =
+    distinct < data.length ? numberThatTells(figures, texts, data, identity, told) : null
+  if (number !== null)
+    return keysOf(
+      [...keys, number].sort((a, b) => a - b),
+      texts,
+    )
+  // Where every name has a row in every period the table is one of series, whoever else its rows name.
+  const isTable =
+    distinct === data.length &&
+    keys.every((key) => named.some(({ column, covers }) => column === key && covers))
+  const [key] = keys
   // Receipts have columns that name nothing that comes again, or that do not tell their rows apart.
   const areReceipts =
     isLikeReceipts(data.length, readings, data) &&
     (distinct < data.length ? named.length > 0 : named.length > keys.length)
-  if (!areReceipts)
+  if (!areReceipts || (isTable && keys.length > 1))
     return keysOf(
       keys.sort((a, b) => a - b),
       texts,
     )
-  return keysOf(askForKey(named, headings, data.length, inquiry), texts)
+  return keysOf(askForKey(named, headings, data.length, isTable ? key : undefined, inquiry), texts)
 
   function keysOf(columns: readonly number[], own: ReadonlyMap<number, string[]>): Keys {
     return {
@@ -86,6 +112,38 @@ export function findKeys(
 
 function textsOf(rows: readonly Row[], column: number): string[] {
   return rows.map((row) => textAt(row, column))
+}
+
+/**
+ * The column of whole numbers that tells apart all rows that names leave alike, each of few numbers in nearly every period: a
+ * code of articles or shops under whatever heading, as long as figures are left beside it.
+ *
+ * @param told what is known of each row by its period and names
+ */
+function numberThatTells(
+  figures: readonly number[],
+  texts: ReadonlyMap<number, readonly string[]>,
+  data: readonly number[],
+  identity: readonly string[],
+  told: readonly string[],
+): number | null {
+  if (figures.length < 2) return null
+  const periods = new Set(identity).size
+  const found = figures.find((column) => {
+    const numbers = data.map((at) => texts.get(column)![at]!)
+    if (!numbers.every((text) => /^\d+$/.test(text))) return false
+    const names = new Set(numbers).size
+    // 1 to 4, 12 or 52 are parts of a year.
+    if (Math.max(...new Set(numbers.map(Number))) === names && PARTS_OF_A_YEAR.includes(names))
+      return false
+    const pairs = new Set(numbers.map((text, i) => `${identity[i]}\u0000${text}`)).size
+    return (
+      names <= NAMES_REPEAT * data.length &&
+      pairs >= COVERS * names * periods &&
+      new Set(numbers.map((text, i) => `${told[i]}\u0000${text}`)).size === data.length
+    )
+  })
+  return found ?? null
 }
 
 /** A name that stands on the first of its rows only, as in a printed table. */
@@ -113,6 +171,7 @@ function askForKey(
   named: readonly { readonly column: number; readonly names: number }[],
   headings: readonly string[],
   count: number,
+  proposed: number | undefined,
   inquiry: Inquiry,
 ): number[] {
   const label = (column: number) => headings[column] || `column ${column + 1}`
@@ -129,6 +188,7 @@ function askForKey(
           consequence: `"${label(column).slice(0, 60)}": ${names.toLocaleString('en')} series.`,
         })),
     ],
+    ...(proposed === undefined ? {} : { otherwise: String(proposed + 1) }),
   })
   return answer === 'none' ? [] : [Number(answer) - 1]
 }

@@ -6,8 +6,9 @@ import { readPeriod } from '../periods/periodText'
 import { weekByHeading } from '../periods/rangeText'
 import type { DayOrder, PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
+import { headingOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
-import { DATE_HEADING, QUARTER_HEADING, YEAR_HEADING } from './words'
+import { DATE_HEADING, ID_HEADING, QUARTER_HEADING, YEAR_HEADING } from './words'
 import { findNumberedWeeks } from './weekColumns'
 import { findYearAndSeason, withDays } from './yearAndSeason'
 import { findDecimalYears, findSeasonsUnderYears, findYears } from './yearColumns'
@@ -40,7 +41,10 @@ export function findPeriodColumns(
     stated.length > 0 ? stated : countUp(widthOf(sample)).filter((column) => !wanted.has(column))
   const firstFilled = candidates.find((column) => sample.some((row) => textAt(row, column) !== ''))
   const mayBeNumber = (column: number) =>
-    stated.includes(column) || column === firstFilled || hasDateHeading(sample, column)
+    stated.includes(column) ||
+    hasDateHeading(sample, column) ||
+    // Article 201801 is no month.
+    (column === firstFilled && !hasIdHeading(sample, column))
 
   const weeks = stated.length === 0 ? findNumberedWeeks(rows, candidates) : null
   if (weeks) return weeks
@@ -209,6 +213,11 @@ function hasDateHeading(rows: readonly Row[], column: number): boolean {
     // Below a heading of years no number is a day that a spreadsheet counts.
     return text.length < 40 && DATE_HEADING.test(text) && !YEAR_HEADING.test(text)
   })
+}
+
+/** Whether the text over the numbers of a column says that they name things. */
+function hasIdHeading(rows: readonly Row[], column: number): boolean {
+  return ID_HEADING.test(headingOf(rows, column, (text) => !/^\d/.test(text)))
 }
 
 /** The first rows, and others spread over the rest. */

@@ -5,6 +5,7 @@ import type { RowKind } from '../reading'
 import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './observations'
+import { addsUpBefore, figureColumns } from './sumRows'
 import { isTotalRow } from './totalRows'
 import { rowsThatAddUp } from './totals'
 import { TOTAL_ALONE } from './words'
@@ -26,17 +27,23 @@ export function kindsOfRows(
   const header = rows[headings.rows[0] ?? -1]
   const sums = rowsThatAddUp(rows, readings, columns, first)
   const unread: Row[] = []
+  const above: Row[] = []
   const rowKinds = rows.map((row, at): RowKind => {
     if (headings.rows.includes(at)) return 'header'
     if (sums.has(at) || (at < first && isTotalRow(row) && hasFigure(row))) return 'total'
     if (at < first && !isUnreadData(row, columns)) return 'title'
     // `Total care` is a product where its row has a period.
-    if (readings[at]) return isTotalRow(row, TOTAL_ALONE) ? 'total' : 'data'
+    if (readings[at]) {
+      if (isTotalRow(row, TOTAL_ALONE)) return 'total'
+      above.push(row)
+      return 'data'
+    }
     if (isTotalRow(row)) return 'total'
     if (/^(#|\/\/)/.test(textAt(row, 0))) return 'note'
     if (header && columns.every((column) => textAt(row, column) === textAt(header, column)))
       return 'header'
     if (isBlank(row) || isNote(row, columns) || isYearAlone(row, columns)) return 'note'
+    if (addsUpBefore(row, above, figureColumns(row, columns))) return 'total'
     unread.push(row)
     return 'unread'
   })

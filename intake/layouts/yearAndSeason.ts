@@ -11,6 +11,7 @@ import {
 import { headingOf, shareOf } from './columnTexts'
 import type { PeriodColumns } from './observations'
 import { isTotalRow } from './totalRows'
+import { isHeadedYear, shortYear } from './yearColumns'
 import { DATE_HEADING, QUARTER_HEADING, WEEK_HEADING } from './words'
 
 /** Year and month with the day in a third column. */
@@ -83,7 +84,9 @@ function yearReader(
   sample: readonly Row[],
   column: number,
 ): YearReader | null {
-  if (shareOf(sample, column, (text) => statedYear(text) !== null) >= 0.8) return statedYear
+  const share = (read: YearReader) => shareOf(sample, column, (text) => read(text) !== null)
+  if (share(statedYear) >= 0.8) return statedYear
+  if (isHeadedYear(sample, column) && share(shortYear) >= 0.8) return shortYear
   const texts = rows.map((row) => textAt(row, column)).filter((text) => text !== '')
   const years = texts.slice(texts.findIndex((text) => countedYear(text) !== null))
   // Beside seasons a counted year comes again with each of them: what counts every row is no year.

@@ -87,14 +87,15 @@ export function findYears(
 }
 
 /** `19` or `'19` under a heading that speaks of years; `2021e`, marked as an estimate, too. */
-function shortYear(text: string): StatedYear | null {
+export function shortYear(text: string): StatedYear | null {
   const stated = statedYear(text.replace(/^(\d{4}) ?[efpr*]$/i, '$1'))
   if (stated) return stated
   const year = /^'?\d{2}$/.test(text) ? yearOf(text.replace("'", '')) : null
   return year === null ? null : { year, isFiscal: false }
 }
 
-function isHeadedYear(rows: readonly Row[], column: number): boolean {
+/** Whether the text over a column says that its numbers are years. */
+export function isHeadedYear(rows: readonly Row[], column: number): boolean {
   const heading = headingOf(rows, column, (text) => shortYear(text) === null)
-  return /^(fiscal )?(year|yr|jahr|ann[ée]e|a[ñn]o)s?$/i.test(heading)
+  return /^(fiscal )?(year|yr|y+|jahr|ann[ée]e|a[ñn]o|anno|jaar|rok|[åa]r)s?$/i.test(heading)
 }

@@ -1,11 +1,13 @@
 import { textAt, widthOf, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
 import { yearOf } from './periodReading'
+import { statedYear } from './seasonText'
 
 /** Two numbers of one or two digits, as `03/21` and `21-03`. */
 const SHORT = /^(\d{1,2})[-/](\d{1,2})$/
 /** A column is one of short dates when at least this share of its filled cells is, its heading aside. */
 const MOSTLY = 0.8
+const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
 /** Ways to read two numbers, the most usual first. */
 const WAYS = ['month-year', 'year-month', 'day-month', 'month-day'] as const
 type Way = (typeof WAYS)[number]
@@ -26,6 +28,8 @@ const SAYS: Record<Way, string> = {
  */
 export function writeOutShortDates(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   const column = columnOfShortDates(rows)
+  const days = column < 0 ? null : asDaysOfYear(rows, column)
+  if (days) return days
   const across = column < 0 ? rowOfShortDates(rows) : undefined
   if (column < 0 && !across) return rows
   const isDate = (row: Row, at: number) =>
@@ -66,6 +70,46 @@ export function writeOutShortDates(rows: readonly Row[], inquiry: Inquiry): read
           ...row,
           cells: row.cells.map((cell, at) => (isDate(row, at) ? written(String(cell), way) : cell)),
         }
+      : row,
+  )
+}
+
+/**
+ * Days without a year, said as `31 Dec`: where years head the columns beside them, or they can be nothing else.
+ *
+ * @returns null where they may be months of years, or both numbers may be the day
+ */
+function asDaysOfYear(rows: readonly Row[], column: number): readonly Row[] | null {
+  const texts = rows.map((row) => textAt(row, column))
+  const dates = texts.filter((text) => SHORT.test(text))
+  const hasYears = rows
+    .slice(
+      0,
+      texts.findIndex((text) => SHORT.test(text)),
+    )
+    .some(({ cells }) => cells.filter((cell) => statedYear(String(cell)) !== null).length >= 2)
+  // A year has days in each of its months, and in their middle.
+  const isYear = new Set(dates).size > 24 && new Set(dates).size === dates.length
+  if (!hasYears && !isYear) return null
+  const ways = (['day-month', 'month-day'] as const).filter((way) => {
+    const places = dates.map((text) => placeOf(text, way))
+    const falls = places.filter((place, i) => i > 0 && place! < places[i - 1]!).length
+    return !places.includes(null) && falls <= dates.length / 20
+  })
+  const [way] = ways
+  if (
+    ways.length !== 1 ||
+    (!hasYears && isUnbroken(dates.map((text) => placeOf(text, 'month-year') ?? 0)))
+  )
+    return null
+  const said = (text: string) => {
+    const [, first, second] = SHORT.exec(text)!
+    const [day, month] = way === 'day-month' ? [first!, second!] : [second!, first!]
+    return `${Number(day)} ${MONTHS[Number(month) - 1]}`
+  }
+  return rows.map((row) =>
+    SHORT.test(textAt(row, column))
+      ? { ...row, cells: row.cells.map((cell, at) => (at === column ? said(String(cell)) : cell)) }
       : row,
   )
 }
