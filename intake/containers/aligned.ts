@@ -1,10 +1,14 @@
+import { cutAtRightEdges } from './rightEdges'
+import { cutAtWords } from './spacedWords'
+
 /** Lines that tell where the columns stand. */
 const SAMPLE_LINES = 400
 /** Spaces between columns at the least; one alone also parts words. */
 const GUTTER = 2
 
 /**
- * Cuts a text whose columns are aligned by spaces: where every line has spaces, a column ends.
+ * Cuts a text whose columns are aligned by spaces: where every line has spaces, a column ends; where that parts figures of a line
+ * wrongly, by the places that figures end at.
  *
  * @param lines of the text
  * @returns the cells of every line; null for a text that is not laid out so
@@ -14,7 +18,41 @@ const GUTTER = 2
 export function cutAligned(lines: readonly string[]): string[][] | null {
   const filled = lines.filter((line) => line.trim() !== '')
   if (filled.length < 2) return null
-  return cutAtGutters(lines, filled) ?? cutAtSpaces(lines, filled)
+  const words = cutAtWords(lines)
+  if (words) return words
+  const cut = cutAtGutters(lines, filled)
+  if (cut && !losesFigures(lines, cut) && headingCells(cut) > 1) return cut
+  return cutAtRightEdges(lines) ?? cut
+}
+
+/** Cells of the line above the first row of figures. */
+function headingCells(cut: readonly (readonly string[])[]): number {
+  const first = cut.findIndex((cells) => cells.slice(1).some((cell) => IS_FIGURE.test(cell)))
+  const above = cut
+    .slice(0, first)
+    .filter((cells) => cells.some((cell) => cell !== '' && !/^[-=_ ]+$/.test(cell)))
+  return above.at(-1)?.length ?? 0
+}
+
+/** Whether lines that end with several figures come out as one cell, or figures share one. */
+function losesFigures(lines: readonly string[], cut: readonly (readonly string[])[]): boolean {
+  return lines.some((line, at) => {
+    const words = line.trim().split(/ +/)
+    const isRow = words.length > 2 && words.slice(-2).every((word) => IS_FIGURE.test(word))
+    return isRow && (cut[at]!.length === 1 || cut[at]!.slice(1).some(holdsTwo))
+  })
+}
+
+/** Two figures that are no groups of one. */
+function holdsTwo(cell: string): boolean {
+  const words = cell.split(/ +/)
+  return words.some(
+    (word, i) =>
+      i > 0 &&
+      IS_FIGURE.test(word) &&
+      IS_FIGURE.test(words[i - 1]!) &&
+      !/^\d{3}([.,]\d+)?$/.test(word),
+  )
 }
 
 /** Columns between stretches that are blank in every line that belongs to the table. */
@@ -65,13 +103,4 @@ function startsOf(table: readonly string[]): number[] {
 /** Spaces between its words as between columns, or before its only one: a unit below a heading. */
 function hasGutter(line: string): boolean {
   return / {2}\S/.test(line.trimStart()) || /^ {2,}\S+\s*$/.test(line)
-}
-
-/** The same number of words in every line, two or more, a figure at the end of most. */
-function cutAtSpaces(lines: readonly string[], filled: readonly string[]): string[][] | null {
-  const words = filled.slice(0, SAMPLE_LINES).map((line) => line.trim().split(/ +/))
-  const [{ length }] = words as [string[]]
-  const ends = words.filter((cells) => /^[-+(]?[\d.,]+\)?$/.test(cells.at(-1)!)).length
-  if (length < 2 || words.some((cells) => cells.length !== length)) return null
-  return ends >= 0.6 * words.length ? lines.map((line) => line.trim().split(/ +/)) : null
 }

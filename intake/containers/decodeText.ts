@@ -1,12 +1,15 @@
+import { monthByName } from '../periods/monthNames'
+
 /** A text with the encoding it was written in. */
 export interface DecodedText {
   readonly text: string
-  readonly encoding: 'UTF-8' | 'UTF-16' | 'Windows-1252'
+  readonly encoding: 'UTF-8' | 'UTF-16' | 'Windows-1250' | 'Windows-1252'
 }
 
 /**
  * Decodes the bytes of a text file: by its byte-order mark, else as UTF-8 when they are valid UTF-8, else
- * as Windows-1252, in which every byte means something. UTF-16 without a mark is known by its zeros.
+ * as Windows-1252, in which every byte means something, or as Windows-1250, where its words are those of Central Europe. UTF-16
+ * without a mark is known by its zeros.
  */
 export function decodeText(bytes: Uint8Array): DecodedText {
   const [a, b, c] = bytes
@@ -22,8 +25,34 @@ export function decodeText(bytes: Uint8Array): DecodedText {
     const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)
     return { text, encoding: 'UTF-8' }
   } catch {
-    return { text: decodeWindows1252(bytes), encoding: 'Windows-1252' }
+    return decodeByWords(bytes)
   }
+}
+
+/** A digit that is raised, or a question mark upside down, within a word: `miesi¹c`, which is `miesiąc`. */
+const BROKEN = /\p{L}[¹³¿]\p{L}|[¹³]\p{L}{2}/u
+/** Letters that both code pages have for Czech and its neighbours, and those they have of them in 1252 alone. */
+const [CARONS, GRAVES] = [/[šžŠŽ]/, /[ìøùèòï]/]
+/** Letters that tell a code page. */
+const SAMPLE_BYTES = 200_000
+
+/** One of two code pages, by which its months have names, and its words letters. */
+function decodeByWords(bytes: Uint8Array): DecodedText {
+  const western = decodeWindows1252(bytes)
+  const sample = western.slice(0, SAMPLE_BYTES)
+  const central = decode(bytes.subarray(0, SAMPLE_BYTES), 'windows-1250')
+  const [a, b] = [monthsIn(central), monthsIn(sample)]
+  const isCentral =
+    a === b ? BROKEN.test(sample) || (CARONS.test(sample) && GRAVES.test(sample)) : a > b
+  return isCentral
+    ? { text: decode(bytes, 'windows-1250'), encoding: 'Windows-1250' }
+    : { text: western, encoding: 'Windows-1252' }
+}
+
+/** How many months are named by words with letters that are not those of English. */
+function monthsIn(text: string): number {
+  const words = new Set(text.match(/\p{L}*[^\p{ASCII}\P{L}]\p{L}*/gu))
+  return [...words].filter((word) => word.length < 20 && monthByName(word) !== null).length
 }
 
 function utf16(bytes: Uint8Array, label: 'utf-16le' | 'utf-16be'): DecodedText {

@@ -14,6 +14,7 @@ import {
 } from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
 import { titleOf, type Extraction, type RawSeries } from './observations'
+import { isOfTheFile } from './statedAbove'
 import { TOTAL, YEAR_HEADING } from './words'
 
 /** A heading row must name so many seasons or years. */
@@ -226,7 +227,7 @@ function titleAbove(rows: readonly Row[], at: number): { name: string; unit: str
   const title = rows
     .slice(0, at)
     .flatMap(({ cells }) => cells)
-    .find((cell) => cell !== '')
+    .find((cell) => cell !== '' && !isOfTheFile(String(cell)))
   return title === undefined ? null : titleOf(String(title).slice(0, 200), -1)
 }
 

@@ -77,6 +77,9 @@ function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
 }
 
+/** Figures behind words in one cell: a printed row that was not cut into its columns. */
+const UNCUT = / [-+(]?\d[\d.,]*\)? +[-+(]?\d[\d.,]*\)?$/
+
 /** Text without any figure beside it, or a rule. */
 function isNote(row: Row, periods: readonly number[]): boolean {
   const filled = row.cells.filter((cell) => cell !== '')
@@ -85,7 +88,8 @@ function isNote(row: Row, periods: readonly number[]): boolean {
     filled.every(
       (cell) =>
         typeof cell === 'string' &&
-        (/^[-=_*~.]{3,}$/.test(cell) || (/\p{L}{2}/u.test(cell) && !/^\S{0,20}\d\S*$/.test(cell))),
+        (/^[-=_*~.]{3,}$/.test(cell) ||
+          (/\p{L}{2}/u.test(cell) && !/^\S{0,20}\d\S*$/.test(cell) && !UNCUT.test(cell))),
     )
   )
 }
