@@ -1584,7 +1584,14 @@ const FAMILIES: Readonly<
     ],
     'tables under one another with titles': [
       'North\nmonth,Sales\n2021-01,5\n2021-02,6\n\nSouth\nmonth,Sales\n2021-01,7\n2021-02,8',
-      { asks: ['table'] },
+      {
+        'monthly columns': [
+          ['North', '2021-01', [5, 6]],
+          ['South', '2021-01', [7, 8]],
+        ],
+        notes: [],
+        taken: ['table all'],
+      },
     ],
     'a thousand split before an empty cell': [
       'month,Sales,remark\n2021-01,950,\n2021-02,1,050,\n2021-03,990,',

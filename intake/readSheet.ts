@@ -7,8 +7,9 @@ import { countUp, textAt, widthOf, type Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
 import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
-import { oneTable } from './layouts/oneTable'
+import { tablesOf } from './layouts/tablesOfSheet'
 import { mendRows } from './layouts/raggedRows'
+import { together, type Part } from './layouts/severalTables'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
 import { writeOutMoments } from './periods/moments'
@@ -44,10 +45,11 @@ export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
   let cells: ReadCells = { series: [], axis: null }
   const sofar = () => ({ shape: shapeOf(inquiry.shape), inquiry, rows, cells })
   try {
-    const table = oneTable(raw, inquiry)
-    const mended = mendRows(table, inquiry)
-    rows = shownRows(raw, table, mended)
-    const extraction = extractInOrder(writeOutDates(mended, inquiry), inquiry)
+    const tables = tablesOf(raw, inquiry)
+    const table = tables.length === 1 ? tables[0]!.rows : raw
+    const mended = tables.map((part) => mendRows(part.rows, inquiry))
+    if (tables.length === 1) rows = shownRows(raw, table, mended[0]!)
+    const extraction = extractAll(tables, mended, inquiry)
     inquiry.shape = {
       ...extraction,
       ...withOtherTables(extraction, raw, table),
@@ -64,6 +66,25 @@ export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
     }
     throw error
   }
+}
+
+/** Takes the tables of a sheet apart, one by one; what is asked of the first holds for those of its shape. */
+function extractAll(
+  tables: readonly Part[],
+  mended: readonly (readonly Row[])[],
+  inquiry: Inquiry,
+): Extraction {
+  const [first, ...others] = tables.map((part, i) => {
+    const own = i === 0 ? inquiry : new Inquiry(inquiry.answers)
+    try {
+      const extraction = extractInOrder(writeOutDates(mended[i]!, own), own)
+      return { ...part, extraction }
+    } finally {
+      const known = new Set(inquiry.questions.map(({ id }) => id))
+      inquiry.questions.push(...own.questions.filter(({ id }) => !known.has(id)))
+    }
+  })
+  return others.length === 0 ? first!.extraction : together([first!, ...others])
 }
 
 /** The sheet with the rows that were mended; those of another table, and those left out, stay as they are. */

@@ -1,4 +1,5 @@
 import { countUp, textAt, type Row } from '../grid'
+import { statedYear } from '../periods/seasonText'
 import type { ColumnRole } from '../reading'
 import { isFigure, isNumber } from './figures'
 import { areCodes } from './codeColumns'
@@ -54,7 +55,7 @@ export function rolesOfColumns(
   return roles
 }
 
-/** Columns of a smaller table beside the first: words that name its rows, and figures that end with them. */
+/** Columns of a smaller table beside the first: words or years that name its rows, and figures that end with them. */
 function besideTable(
   rows: readonly Row[],
   data: readonly number[],
@@ -66,12 +67,13 @@ function besideTable(
   }
   const first = roles.indexOf('value')
   for (const names of countUp(roles.length).slice(first + 1)) {
-    const count = roles[names] === 'ignored' ? filledTo(names) : null
+    const count = filledTo(names)
     if (first < 0 || count === null || count < 2 || count > 0.8 * data.length) continue
     const texts = data.slice(0, count).map((at) => textAt(rows[at]!, names))
+    if (roles[names] !== 'ignored' && !texts.every((text) => statedYear(text) !== null)) continue
     const behind = countUp(roles.length).slice(names + 1)
     const ends = behind.filter((column) => roles[column] === 'value' && filledTo(column) === count)
-    if (new Set(texts).size === count && ends.length > 0) return behind
+    if (new Set(texts).size === count && ends.length > 0) return [names, ...behind]
   }
   return []
 }

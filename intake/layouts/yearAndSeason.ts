@@ -1,4 +1,5 @@
 import { textAt, type Row } from '../grid'
+import { monthsOf } from '../assemble/commonCalendar'
 import { dayOf, type PeriodReading } from '../periods/periodReading'
 import {
   countedYear,
@@ -58,7 +59,7 @@ export function findYearAndSeason(
   sample: readonly Row[],
   candidates: readonly number[],
 ): PeriodColumns | null {
-  let best: { found: PeriodColumns; distinct: number } | null = null
+  let best: { found: PeriodColumns; distinct: number; gaps: number } | null = null
   // `2021 Total` among the years of a pivot is none of them.
   const body = sample.filter((row) => !isTotalRow(row))
   for (const year of candidates) {
@@ -70,10 +71,22 @@ export function findYearAndSeason(
       if (plainNumber === null) continue
       const found = readYearAndSeason(rows, year, season, plainNumber, readYear)
       const distinct = new Set(found.readings.map((reading) => JSON.stringify(reading))).size
-      if (distinct > (best?.distinct ?? 0)) best = { found, distinct }
+      const gaps = gapsIn(found)
+      const isBetter =
+        !best || distinct > best.distinct || (distinct === best.distinct && gaps < best.gaps)
+      if (isBetter) best = { found, distinct, gaps }
     }
   }
   return best?.found ?? null
+}
+
+/** Months from the first period to the last, beyond those that periods stand for: `1` to `12` beside three years can be quarters counted on. */
+function gapsIn({ readings }: PeriodColumns): number {
+  const places = [...new Set(readings.flatMap((reading) => (reading ? [monthsOf(reading)] : [])))]
+  const quarters = readings.some((reading) => reading?.kind === 'quarter') ? 3 : 1
+  return places.length === 0
+    ? 0
+    : (Math.max(...places) - Math.min(...places)) / quarters + 1 - places.length
 }
 
 type YearReader = (text: string) => StatedYear | null

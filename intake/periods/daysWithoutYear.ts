@@ -10,6 +10,8 @@ import { statedYear } from './seasonText'
 const MOSTLY = 0.8
 /** Days from which a column is one of them; fewer can be anything. */
 const FEWEST = 20
+/** Days that each month has rows of, on average: of months with their years it is one. */
+const IN_A_MONTH = 3
 /** Columns among which the days are looked for. */
 const FIRST_COLUMNS = 10
 /** Rows that may be headings of years. */
@@ -105,9 +107,13 @@ function isMostly(days: readonly (Day | null)[], rows: readonly Row[], column: n
   return first >= 0 && count >= FEWEST && count >= MOSTLY * filled
 }
 
-/** Whether days follow one another through the year, and begin anew once in many rows at the most. */
+/** Whether days follow one another, several in each month, and begin anew once in many rows at the most: `Jan 16` may be 2016. */
 function goOn(days: readonly (Day | null)[]): boolean {
-  const places = days.flatMap((day) => (day ? [day.month * 31 + day.day] : []))
+  const present = days
+    .filter((day) => day !== null)
+    .filter((day, i, all) => day.month !== all[i - 1]?.month || day.day !== all[i - 1]!.day)
+  const places = present.map(({ month, day }) => month * 31 + day)
   const falls = places.filter((place, i) => i > 0 && place < places[i - 1]!).length
-  return new Set(places).size >= FEWEST && falls <= places.length / FEWEST
+  const months = present.filter(({ month }, i) => month !== present[i - 1]?.month).length
+  return places.length >= IN_A_MONTH * months && falls <= places.length / FEWEST
 }

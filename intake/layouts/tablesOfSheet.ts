@@ -2,6 +2,9 @@ import { countUp, textAt, widthOf, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
 import { readPeriod } from '../periods/periodText'
 import { isFigure } from './figures'
+import type { Part } from './severalTables'
+import { sideBlocks } from './sideBlocks'
+import { isOfTheFile } from './statedAbove'
 import { joinYearBlocks } from './yearBlocks'
 
 /** A table with so many times the figures of any other is taken, and the others are said. */
@@ -23,37 +26,63 @@ interface Block {
 }
 
 /**
- * Keeps one table of a sheet that holds several: below one another with a line between, or side by side with a blank column
- * between. The much longer one is taken and the other said; else it is asked.
+ * The tables of a sheet that are read: of several, below one another with a line between, or side by side, those that go on from
+ * one another and those with names of their own above them together; else the much longer one, the others said; else it is asked.
  *
- * @returns the rows, what belongs to another table made blank, so that every row and column keeps its place
+ * @returns each with the rows of the sheet, what belongs to another table made blank, so that every row and column keeps its place
  * @throws Waiting for an answer
  */
-export function oneTable(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
-  return leftOfBlank(oneBelowAnother(rows, inquiry), inquiry)
+export function tablesOf(rows: readonly Row[], inquiry: Inquiry): readonly Part[] {
+  const beside = sideBlocks(rows)
+  if (beside && oneAfterAnother(beside, inquiry)) return beside
+  const below = belowAnother(rows, inquiry)
+  const [only] = below
+  return below.length > 1 ? below : [{ ...only!, rows: leftOfBlank(only!.rows, inquiry) }]
 }
 
-function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
+/** Asks whether tables side by side whose periods go on are one after another, or which of them is read. */
+function oneAfterAnother(parts: readonly Part[], inquiry: Inquiry): boolean {
+  const starts = parts.map(
+    ({ rows }) =>
+      1 +
+      Math.min(
+        ...rows.map(({ cells }) => cells.findIndex((cell) => cell !== '')).filter((at) => at >= 0),
+      ),
+  )
+  const answer = inquiry.ask({
+    id: 'beside',
+    ask: `${parts.length} tables of the same headings stand beside each other, and their periods go on from one to the next. How are they read?`,
+    options: [
+      {
+        value: ALL,
+        consequence: `One after another: what is called alike is one series, from columns ${starts.join(', ')}.`,
+      },
+      { value: 'apart', consequence: 'As tables of their own: it is asked which one is read.' },
+    ],
+    otherwise: ALL,
+  })
+  return answer === ALL
+}
+
+function belowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Part[] {
   const blocks = blocksOf(rows)
-  if (blocks.length < 2) return rows
+  if (blocks.length < 2) return [{ rows, name: '' }]
   const [longest, second] = [...blocks].sort((a, b) => b.figures - a.figures) as [Block, Block]
   const heads = ({ from }: Block) =>
     rows[from]!.cells.filter((cell) => cell !== '')
       .join(', ')
       .slice(0, 60)
   const joined = joinYearBlocks(rows, blocks)
+  const names = joined ? null : namesAbove(rows, blocks)
+  const all = joined
+    ? `All ${blocks.length}, one after another: each is of the year above it, and they go on from one another.`
+    : names &&
+      `All ${blocks.length}: each is called by the line above it, ${names.slice(0, 3).join(', ')}${names.length > 3 ? ' …' : ''}.`
   const answer = inquiry.ask({
     id: 'table',
     ask: 'There are several tables below one another. Which is read?',
     options: [
-      ...(joined
-        ? [
-            {
-              value: ALL,
-              consequence: `All ${blocks.length}, one after another: each is of the year above it, and they go on from one another.`,
-            },
-          ]
-        : []),
+      ...(all ? [{ value: ALL, consequence: all }] : []),
       ...[...blocks]
         .sort((a, b) => b.figures - a.figures)
         .map((block) => ({
@@ -61,13 +90,26 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
           consequence: `That from line ${rows[block.from]!.line}: ${block.rows} rows under "${heads(block)}".`,
         })),
     ],
-    ...(joined
+    ...(all
       ? { otherwise: ALL }
       : longest.figures >= MUCH_LARGER * second.figures
         ? { otherwise: String(rows[longest.from]!.line) }
         : {}),
   })
-  if (joined && answer === ALL) return joined
+  const only = (block: Block) =>
+    rows.map((row, at) =>
+      blocks.some(({ from, to }) => at >= from && at < to) && !(at >= block.from && at < block.to)
+        ? { ...row, cells: [] }
+        : row,
+    )
+  if (answer === ALL) {
+    return joined
+      ? [{ rows: joined, name: '' }]
+      : blocks.map((block, i) => ({
+          rows: withoutLines(only(block), rows, blocks),
+          name: names![i]!,
+        }))
+  }
   const chosen = blocks.find(({ from }) => String(rows[from]!.line) === answer)!
   const others = blocks.filter((block) => block !== chosen)
   inquiry.note(
@@ -75,8 +117,37 @@ function oneBelowAnother(rows: readonly Row[], inquiry: Inquiry): readonly Row[]
     `${others.map((block) => `The table from line ${rows[block.from]!.line} ("${heads(block)}")`).join('; ')} was not read.`,
     `line ${rows[others[0]!.from]!.line}`,
   )
-  const isOther = (at: number) => others.some(({ from, to }) => at >= from && at < to)
-  return rows.map((row, at) => (isOther(at) ? { ...row, cells: [] } : row))
+  return [{ rows: only(chosen), name: '' }]
+}
+
+/** The line with one text on it above each of tables with the same headings; null unless each has one of its own. */
+function namesAbove(rows: readonly Row[], blocks: readonly Block[]): string[] | null {
+  const heading = ({ from }: Block) => rows[from]!.cells.join('\u0000').toLowerCase()
+  if (blocks.some((block) => heading(block) !== heading(blocks[0]!))) return null
+  const names = blocks.map(({ from }) => lineAbove(rows, from))
+  const isName = (name: string) =>
+    name !== '' &&
+    name.length <= 80 &&
+    !isOfTheFile(name) &&
+    !/(?<!\d)(19|20)\d{2}(?!\d)/.test(name)
+  const areNames = names.every(isName)
+  return areNames && new Set(names).size === names.length ? names : null
+}
+
+function lineAbove(rows: readonly Row[], from: number): string {
+  const above = rows[from - 1]
+  const filled = above?.cells.filter((cell) => cell !== '') ?? []
+  return filled.length === 1 && rows[from]!.line === above!.line + 1 ? String(filled[0]) : ''
+}
+
+/** The rows of one table without the lines that name the tables. */
+function withoutLines(
+  own: readonly Row[],
+  rows: readonly Row[],
+  blocks: readonly Block[],
+): readonly Row[] {
+  const lines = new Set(blocks.map(({ from }) => from - 1))
+  return own.map((row, at) => (lines.has(at) && row === rows[at] ? { ...row, cells: [] } : row))
 }
 
 /** Tables that begin with headings of their own after a line without anything. */
