@@ -463,14 +463,29 @@ const FAMILIES: Readonly<
     ],
     switch: [
       'month;Sales\n2021-01;1,5\n2021-02;2,5\n2021-03;3.5\n2021-04;4.5',
-      { asks: ['mixed-marks'] },
+      {
+        'monthly columns': [['Sales', '2021-01', [1.5, 2.5, 3.5, 4.5]]],
+        notes: ['mixed-marks'],
+        taken: ['mixed-marks each'],
+      },
     ],
     'switch 2': [
       'month;Sales\n2021-01;1.200,50\n2021-02;2.200,50\n2021-03;3.200,50\n2021-04;4.200,50\n2021-05;5.200,50\n2021-06;6.200,50\n2021-07;7,200.50\n2021-08;8,200.50\n2021-09;9,200.50\n2021-10;10,200.50\n2021-11;11,200.50\n2021-12;12,200.50',
-      { asks: ['mixed-marks'] },
+      {
+        'monthly columns': [['Sales', '2021-01', [1200.5, 2200.5, 3200.5, 4200.5, '12 values']]],
+        notes: ['mixed-marks'],
+        taken: ['mixed-marks each'],
+      },
     ],
     hex: ['month,Sales\n2021-01,0x1F\n2021-02,20\n2021-03,30', { asks: ['unread-values'] }],
-    inf: ['month,Sales\n2021-01,inf\n2021-02,20\n2021-03,30', { asks: ['unread-values'] }],
+    inf: [
+      'month,Sales\n2021-01,inf\n2021-02,20\n2021-03,30',
+      {
+        'monthly columns': [['Sales', '2021-02', [20, 30]]],
+        notes: ['unread-values'],
+        taken: ['unread-values missing'],
+      },
+    ],
     dash: [
       'month,Sales\n2021-01,5\n2021-02,-\n2021-03,7\n2021-04,0\n2021-05,-',
       { 'monthly columns': [['Sales', '2021-01', [5, null, 7, 0]]], notes: ['missing'] },

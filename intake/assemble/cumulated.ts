@@ -5,6 +5,7 @@ import type { Series, Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { SO_FAR } from '../layouts/words'
 import type { ReadSeries } from '../reading'
+import { madeOfOthers } from './madeOf'
 
 /** Headings of what is made of the last periods together. */
 const ROLLING =
@@ -64,23 +65,32 @@ export function withoutCumulation(
 }
 
 /**
- * Leaves columns out that are made of the last periods together, by their heading.
+ * Leaves columns out that are made of the last periods together, by their heading or since they add another up.
  *
  * @throws Waiting for an answer, where there is nothing else
  * @throws Unreadable when that is no series
  */
 export function withoutRolling(
   all: readonly ReadSeries[],
+  calendar: Calendar,
   inquiry: Inquiry,
 ): readonly ReadSeries[] {
-  const rolling = all.filter(({ series }) => ROLLING.test(series.name))
+  const made = madeOfOthers(all, calendar)
+  const rolling = all.filter((own) => made.has(own) || ROLLING.test(own.series.name))
   const others = all.filter((own) => !rolling.includes(own))
   const [first] = rolling
   if (!first) return all
-  const names = rolling.map(({ series }) => `"${series.name.slice(0, 60)}"`).join(', ')
+  const said = rolling
+    .slice(0, 5)
+    .map((own) => {
+      const how = made.get(own) ?? 'made of the last periods together, by the heading'
+      return `"${own.series.name.slice(0, 60)}" is ${how}`
+    })
+    .join('; ')
+  const words = rolling.length > 5 ? `${said}; and ${rolling.length - 5} more` : said
   const answer = inquiry.ask({
     id: 'rolling',
-    ask: `${names}: made of the last periods together, by the heading. Is it a series?`,
+    ask: `${words}. ${rolling.length === 1 ? 'Is it a series' : 'Are they series'}?`,
     options: [
       others.length > 0
         ? { value: 'leave-out', consequence: `No: the others are read, ${others.length} series.` }
@@ -88,18 +98,16 @@ export function withoutRolling(
             value: 'stop',
             consequence: 'No: nothing is read; the file lacks the values themselves.',
           },
-      { value: 'keep', consequence: 'Yes: it is read as it is.' },
+      { value: 'keep', consequence: 'Yes: what is there is read as it is.' },
     ],
     // Alone it is all that there is, and nobody knows what it was made of.
     ...(others.length > 0 ? { otherwise: 'leave-out' } : {}),
   })
   if (answer === 'keep') return all
   if (answer === 'stop') {
-    throw new Unreadable([
-      whole(`${names}: made of the last periods together. Bring the values themselves in.`),
-    ])
+    throw new Unreadable([whole(`${words}. Bring the values themselves in.`)])
   }
-  inquiry.note('rolling', `${names}: made of the last periods together, not read.`)
+  inquiry.note('rolling', `Not read: ${words}.`)
   return others
 }
 

@@ -3,6 +3,7 @@ import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
 import type { ColumnRole, RowKind } from '../reading'
 import { columnsWith, rolesOfColumns, takeAnyFigures } from './columnRoles'
+import { isFigure, isNumber } from './figures'
 import { findKeys } from './keys'
 import type { Extraction, PeriodColumns, RawSeries } from './observations'
 import { withoutForecasts } from './forecastRows'
@@ -56,7 +57,7 @@ export function extractTable(
     roles[unit] = 'unit'
     if (texts[column] === '' && texts[unit] !== '') titles[column] = titles[unit]!
   }
-  noteColumns(roles, texts, rows, inquiry)
+  noteColumns(roles, texts, rows, data, inquiry)
   return {
     layout: keys.columns.length > 0 ? 'long' : 'columns',
     rowKinds: data === dated ? rowKinds : withoutRows(rowKinds, [...data, ...apart]),
@@ -184,6 +185,7 @@ function noteColumns(
   roles: readonly ColumnRole[],
   headings: readonly string[],
   rows: readonly Row[],
+  data: readonly number[],
   inquiry: Inquiry,
 ): void {
   const say = (role: ColumnRole, words: string, isSo: (column: number) => boolean = () => true) => {
@@ -197,12 +199,20 @@ function noteColumns(
       .map((column) =>
         headings[column] ? `"${headings[column].slice(0, 60)}"` : `column ${column + 1}`,
       )
+      .map((name, i) => (role === 'ignored' ? `${name}${wordAmongFigures(columns[i]!)}` : name))
     const more = columns.length > 4 ? ` and ${columns.length - 4} more` : ''
     inquiry.note(
       `${role}-columns`,
       `${names.join(', ')}${more}: ${words}.`,
       `column ${columns[0]! + 1}`,
     )
+  }
+  /** Where a column of words holds figures too, the first cell that is none. */
+  function wordAmongFigures(column: number): string {
+    const body = data.filter((at) => textAt(rows[at]!, column) !== '')
+    const word = body.find((at) => !isNumber(rows[at]!, column))
+    if (word === undefined || !body.some((at) => isFigure(rows[at]!, column))) return ''
+    return ` (as "${textAt(rows[word]!, column).slice(0, 40)}" on line ${rows[word]!.line})`
   }
   const isSoFar = (column: number) => SO_FAR.test(headings[column]!)
   say('total', 'the sum of the other columns, not read as a series', (at) => !isSoFar(at))

@@ -61,11 +61,23 @@ export function unmultiplied({ cell }: Observation, mark: DecimalMark): Value {
   return bare.kind === 'number' ? bare.value : null
 }
 
-/** Whether a dash is a zero: asked, unless zeros are written as figures too, or other cells are blank. */
+/** Dashes are few when they are no more than this share of the values. */
+const FEW = 0.05
+/** The least of the others is far from zero when it is more than this share of the middle one. */
+const FAR_FROM_ZERO = 0.1
+
+/** Whether a dash is a zero: asked, unless zeros are written as figures too, other cells are blank, or a few dashes stand among values that are never small. */
 export function dashesOf(cells: readonly (readonly ReadCell[])[], inquiry: Inquiry): boolean {
   const all = cells.flat()
   const dash = all.find(({ read }) => read.kind === 'missing' && read.isDash)
   if (!dash) return false
+  const dashes = all.filter(({ read }) => read.kind === 'missing' && read.isDash).length
+  const figures = all
+    .flatMap(({ read }) => (read.kind === 'number' ? [Math.abs(read.value)] : []))
+    .sort((a, b) => a - b)
+  const middle = figures[Math.floor(figures.length / 2)] ?? 0
+  // Where hundreds are sold in every other month, nothing was not sold in one.
+  const isFew = dashes <= FEW * all.length && (figures[0] ?? 0) > FAR_FROM_ZERO * middle
   const hasZero = all.some(({ read }) => read.kind === 'number' && read.value === 0)
   const hasOther = all.some(({ read }) => read.kind === 'missing' && !read.isDash)
   if (hasZero && inquiry.answers.dash === undefined) return false
@@ -76,10 +88,13 @@ export function dashesOf(cells: readonly (readonly ReadCell[])[], inquiry: Inqui
       { value: 'missing', consequence: 'A value that is not known: it stays missing.' },
       { value: 'zero', consequence: 'Nothing was sold: it is 0.' },
     ],
-    ...(hasOther ? { otherwise: 'missing' } : {}),
+    ...(hasOther || isFew ? { otherwise: 'missing' } : {}),
   })
   return answer === 'zero'
 }
+
+/** A mark that may part thousands or decimals. */
+const IN_DOUBT = /^[^\d]*\d{1,3}[.,]\d{3}[^\d]*$/
 
 /** Whether cells that only the other decimal mark reads are read by it: the mark changes within the file. */
 export function mixedMarks(cells: readonly ReadCell[], inquiry: Inquiry): boolean {
@@ -99,6 +114,8 @@ export function mixedMarks(cells: readonly ReadCell[], inquiry: Inquiry): boolea
       { value: 'stop', consequence: 'Nothing is read; mend the file first.' },
     ],
     lines: others.map(({ at }) => at.line).slice(0, 1000),
+    // As long as no number could be read by either mark, each tells its own.
+    ...(cells.some(({ at }) => IN_DOUBT.test(String(at.cell))) ? {} : { otherwise: 'each' }),
   })
   if (answer === 'stop') {
     throw new Unreadable(
@@ -114,6 +131,9 @@ export function mixedMarks(cells: readonly ReadCell[], inquiry: Inquiry): boolea
   }
   return answer === 'each'
 }
+
+/** What programs write where they divided by zero: no value, and nothing to mend. */
+const DIVIDED_BY_ZERO = /^"[-+]?(inf(inity)?|∞|#div\/0!)"/i
 
 export function problemOf({ cell, line, column }: Observation, because: string): IntakeProblem {
   return { line, column: column + 1, because: `"${String(cell).slice(0, 60)}" ${because}.` }
@@ -158,6 +178,9 @@ export function askAboutProblems(
       .trim()
       .replace(/ +/g, ' '),
     options: isMost ? [stop, missing] : [missing, stop],
+    ...(sorted.every(({ because }) => DIVIDED_BY_ZERO.test(because)) && !isMost
+      ? { otherwise: 'missing' }
+      : {}),
     lines: [...new Set(sorted.map(({ line }) => line!))].slice(0, 1000),
   })
   if (answer === 'stop') throw new Unreadable(shown)
