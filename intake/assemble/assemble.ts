@@ -11,7 +11,7 @@ import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalend
 import { withoutCumulation, withoutRolling } from './cumulated'
 import { gather, type Gathering } from './gather'
 import { distinct, group, inOrder, type Grouped } from './grouped'
-import { incompleteEnds } from './incomplete'
+import { incompletePeriods, isSame } from './incomplete'
 import { withStatedStarts } from './statedStarts'
 import { askIfMostlyEmpty } from './mostlyEmpty'
 import { targetOf } from './target'
@@ -98,60 +98,61 @@ function byWeeks(series: readonly ValuedSeries[]): ValuedSeries[] {
   }))
 }
 
-/** Rows that come more often than periods; what is incomplete at the ends is left out. */
+/** Rows that come more often than periods; what is incomplete is left out until told otherwise. */
 function rollUp(
   series: readonly ValuedSeries[],
   calendar: Calendar,
   rows: RowFrequency,
-  how: Gathering,
+  how: (own: ValuedSeries) => Gathering,
   inquiry: Inquiry,
 ): ReadSeries[] {
-  const ends = incompleteEnds(series, calendar, rows)
-  let drop: typeof ends = { first: null, last: null }
-  const isAll = distinct(series).every((reading) => {
-    const period = periodOf(reading, calendar)
-    return isSame(period, ends.first) || isSame(period, ends.last)
-  })
-  // Without them there would be nothing.
-  const label = (period: Period) => periodLabel(period, calendar)
-  const names = [ends.first && label(ends.first), ends.last && label(ends.last)].filter(Boolean)
-  if (isAll && names.length > 0) {
-    inquiry.note(
-      'incomplete',
-      `${[...new Set(names)].join(' and ')} ${new Set(names).size === 1 ? 'is' : 'are'} not complete: the rows begin later or end earlier.`,
-    )
-  } else if (names.length > 0) {
-    const answer = inquiry.ask({
-      id: 'incomplete',
-      ask: `${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not complete: the rows begin later or end earlier. Keep ${names.length === 1 ? 'it' : 'them'}?`,
-      options: [
-        { value: 'leave-out', consequence: `The series is without ${names.join(' and ')}.` },
-        {
-          value: 'keep',
-          consequence: 'Their values are those of fewer rows than the others have.',
-        },
-      ],
-      otherwise: 'leave-out',
-    })
-    if (answer === 'leave-out') {
-      drop = ends
-      inquiry.note(
-        'incomplete',
-        `${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} not complete and left out.`,
-      )
-    }
-  }
-  const isDropped = (period: Period) => isSame(period, drop.first) || isSame(period, drop.last)
+  const dropped = withoutIncomplete(series, calendar, rows, inquiry)
+  const isDropped = (period: Period) => dropped.some((own) => isSame(own, period))
   return series.flatMap((own): ReadSeries[] => {
     const byPeriod = group(own, calendar)
     for (const [code, { period }] of byPeriod) if (isDropped(period)) byPeriod.delete(code)
     if (byPeriod.size === 0) return []
-    return [layOut(own, byPeriod, calendar, (entries) => gather(inOrder(entries), how), 0)]
+    return [layOut(own, byPeriod, calendar, (entries) => gather(inOrder(entries), how(own)), 0)]
   })
 }
 
-function isSame(a: Period, b: Period | null): boolean {
-  return b !== null && a.year === b.year && a.season === b.season
+/** The periods that are left out since they are not complete, as it is asked. */
+function withoutIncomplete(
+  series: readonly ValuedSeries[],
+  calendar: Calendar,
+  rows: RowFrequency,
+  inquiry: Inquiry,
+): readonly Period[] {
+  const found = incompletePeriods(series, calendar, rows)
+  if (found.length === 0) return []
+  const labels = found.map((period) => periodLabel(period, calendar))
+  const names =
+    labels.length > 4
+      ? `${labels.slice(0, 3).join(', ')} and ${labels.length - 3} more`
+      : labels.join(' and ')
+  const [are, them] = found.length === 1 ? ['is', 'it'] : ['are', 'them']
+  const why = 'rows begin later, end earlier or are missing within'
+  const isAll = distinct(series).every((reading) => {
+    const period = periodOf(reading, calendar)
+    return found.some((own) => isSame(own, period))
+  })
+  // Without them there would be nothing.
+  if (isAll) {
+    inquiry.note('incomplete', `${names} ${are} not complete: ${why}.`)
+    return []
+  }
+  const answer = inquiry.ask({
+    id: 'incomplete',
+    ask: `${names} ${are} not complete: ${why}. Keep ${them}?`,
+    options: [
+      { value: 'leave-out', consequence: `The series is without ${names}.` },
+      { value: 'keep', consequence: 'Their values are those of fewer rows than the others have.' },
+    ],
+    otherwise: 'leave-out',
+  })
+  if (answer === 'keep') return []
+  inquiry.note('incomplete', `${names} ${are} not complete and left out.`)
+  return found
 }
 
 /** One row a period; a period that comes twice is a question. */

@@ -9,14 +9,18 @@ const LASTS =
   /stock|inventor|level|balance|headcount|employees|staff|bestand|lager|saldo|members|subscribers|backlog|debt|on hand|outstanding/i
 const MEAN_UNITS = /^(%|‰|°c|°f|°|percent|pct|.*(\/| per ).*)$/i
 
-/** How values of a series become one of a month unless the analyst says otherwise. */
-export function usualGathering({ measure, unit }: ValuedSeries): Gathering {
-  if (LASTS.test(measure)) return 'last'
-  return MEANS.test(measure) || MEAN_UNITS.test(unit) ? 'mean' : 'sum'
+/** What adds up over time, what holds at a time and is averaged, and what is left at the end. */
+export type Quantity = 'flow' | 'price' | 'balance'
+
+/** What the values of a series are, by their heading and unit, unless the analyst says otherwise. */
+export function quantityOf({ measure, unit }: ValuedSeries): Quantity {
+  if (LASTS.test(measure)) return 'balance'
+  return MEANS.test(measure) || MEAN_UNITS.test(unit) ? 'price' : 'flow'
 }
 
-/** The one way that is usual for all series; undefined where they differ and it must be asked. */
-export function commonGathering(series: readonly ValuedSeries[]): Gathering | undefined {
-  const ways = new Set(series.map(usualGathering))
-  return ways.size === 1 ? [...ways][0] : undefined
+/** How values of each become one of a month unless the analyst says otherwise. */
+export const USUAL_GATHERING: Record<Quantity, Gathering> = {
+  flow: 'sum',
+  price: 'mean',
+  balance: 'last',
 }

@@ -5,14 +5,17 @@ import type { ValuedSeries } from '../numbers/readValues'
 import type { RowFrequency } from './commonCalendar'
 import { gather, GATHERINGS, type Gathering } from './gather'
 import { group, inOrder } from './grouped'
-import { commonGathering } from './levels'
+import { quantityOf, USUAL_GATHERING, type Quantity } from './levels'
 
-/** How often the series will be counted, and how rows are gathered when they come more often. */
+/** How the rows of a series become periods. */
+type HowOf = (own: ValuedSeries) => Gathering
+
+/** How often the series will be counted, and how the rows of each are gathered when they come more often. */
 export function targetOf(
   rows: RowFrequency,
   series: readonly ValuedSeries[],
   inquiry: Inquiry,
-): { frequency: Frequency; how: Gathering | null } {
+): { frequency: Frequency; how: HowOf | null } {
   const often = rows === 'daily' || rows === 'weekly'
   const { answers } = inquiry
   const wantsOther = answers.frequency !== undefined && answers.frequency !== rows
@@ -35,23 +38,63 @@ export function targetOf(
     otherwise: often ? 'monthly' : rows,
   }) as Frequency
   if (!often && frequency === rows) return { frequency, how: null }
-  const usual = commonGathering(series)
-  const exampleOf = gatheredExample(series[0]!, calendarOf(frequency))
-  const how = inquiry.ask({
-    id: 'gather',
-    ask: `How is a ${onePeriod(calendarOf(frequency))} made of its rows?`,
-    options: GATHERINGS.map((value) => ({
-      value,
-      consequence: `${GATHERED[value]}${exampleOf(value)}`,
-    })),
-    ...(usual ? { otherwise: usual } : {}),
-  }) as Gathering
-  const count = series.reduce((all, { entries }) => all + entries.length, 0)
+  const how = askForGathering(series, calendarOf(frequency), inquiry)
+  const ways = [...new Set(series.map(how))]
+  const said =
+    ways.length === 1
+      ? GATHERED[ways[0]!]
+      : series
+          .slice(0, 4)
+          .map((own) => `"${own.name.slice(0, 40)}" ${lowered(GATHERED[how(own)])}`)
+          .join(', ') + '.'
+  const rowsIn = new Set(series.flatMap(({ entries }) => entries.map(({ at }) => at.line))).size
+  const each = onePeriod(calendarOf(frequency))
   inquiry.note(
     'gathered',
-    `${count.toLocaleString('en')} ${rows} values were gathered into ${onePeriod(calendarOf(frequency))}s: ${GATHERED[how]}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
+    `${rowsIn.toLocaleString('en')} ${rows} rows were gathered into ${each}s: ${said}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
   )
   return { frequency, how }
+}
+
+const ASKED: Record<Quantity, string> = {
+  flow: 'what adds up',
+  price: 'a price, rate or the like',
+  balance: 'a stock or balance',
+}
+
+/** Asks for each kind of quantity that the series have how its rows become a period; of one kind alone, once for all. */
+function askForGathering(
+  series: readonly ValuedSeries[],
+  calendar: Calendar,
+  inquiry: Inquiry,
+): HowOf {
+  const examples = new Map<Quantity, ValuedSeries>()
+  for (const own of series) {
+    const quantity = quantityOf(own)
+    if (!examples.has(quantity)) examples.set(quantity, own)
+  }
+  const isOne = examples.size === 1
+  const ways = new Map<Quantity, Gathering>()
+  for (const [quantity, example] of examples) {
+    const exampleOf = gatheredExample(example, calendar)
+    const answer = inquiry.ask({
+      id: isOne ? 'gather' : `gather-${quantity}`,
+      ask: isOne
+        ? `How is a ${onePeriod(calendar)} made of its rows?`
+        : `How is a ${onePeriod(calendar)} of ${ASKED[quantity]} made of its rows, as of "${example.name.slice(0, 60)}"?`,
+      options: GATHERINGS.map((value) => ({
+        value,
+        consequence: `${GATHERED[value]}${exampleOf(value)}`,
+      })),
+      otherwise: USUAL_GATHERING[quantity],
+    })
+    ways.set(quantity, answer as Gathering)
+  }
+  return (own) => ways.get(quantityOf(own))!
+}
+
+function lowered(sentence: string): string {
+  return sentence.charAt(0).toLowerCase() + sentence.slice(1, -1)
 }
 
 /** What a period with many rows comes to, each way. */
