@@ -11,12 +11,14 @@ import { nounOf } from './series/noun'
 import type { Series } from './series/series'
 
 /** What a result says of its series. */
-export function seriesFacts({ name, noun, unit, calendar, start, values }: Series): SeriesFacts {
+export function seriesFacts(series: Series): SeriesFacts {
+  const { name, noun, unit, quantity = 'flow', calendar, start, values } = series
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
   return {
     name,
     unit,
     noun: nounOf({ name, noun }),
+    quantity,
     frequency: calendar.frequency,
     seasons: calendar.seasons,
     yearStart: calendar.yearStart,

@@ -7,6 +7,7 @@ import type { Examined } from './examine'
 import type { Finding } from './finding'
 import type { Ahead } from './forecast/ways'
 import type { Method } from './method'
+import type { Quantity } from './series/quantity'
 import type { Adjustment } from './series/series'
 
 export const RESULT_FORMAT = 'elvant-result/1'
@@ -17,6 +18,7 @@ export interface SeriesFacts {
   readonly unit: string
   /** What the values are called: `sales`, `price index`, `values`. */
   readonly noun: string
+  readonly quantity: Quantity
   readonly frequency: Frequency
   readonly seasons: number
   readonly yearStart: number

@@ -172,6 +172,7 @@ test('from the deseasonalized series to a forecast by regression, with the flood
       calendar: calendarOfResult(result),
       start: startOfResult(result),
       firstT: 1,
+      quantity: result.series.quantity,
       values: result.columns.value,
       forecast: result.forecast.forecast,
     })

@@ -3,6 +3,7 @@ import { calendarOf, FREQUENCIES } from '../core/calendar/calendar'
 import { adjustedValues } from '../core/series/adjusted'
 import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
 import { Refusal } from '../core/refusal'
+import { QUANTITIES } from '../core/series/quantity'
 import type { Series } from '../core/series/series'
 import { visibleText } from './visibleText'
 
@@ -32,6 +33,8 @@ export const seriesDocumentSchema = z.strictObject({
   name: nameSchema.default('series'),
   unit: unitSchema.default('units'),
   noun: nounSchema.optional(),
+  /** Whether values add up over time, which they do when it is left out. */
+  quantity: z.enum(QUANTITIES).optional(),
   frequency: z.enum(FREQUENCIES),
   seasons: z.int().min(2).max(1000).optional(),
   yearStart: z.int().min(1).max(1000).optional(),
@@ -50,7 +53,8 @@ export type SeriesDocument = z.infer<typeof seriesDocumentSchema>
  *   the frequency, and for an adjustment of a period that the series does not have
  */
 export function seriesFromDocument(document: SeriesDocument): Series {
-  const { name, unit, noun, frequency, seasons, yearStart, seasonNames, values } = document
+  const { name, unit, noun, quantity, frequency, seasons, yearStart, seasonNames, values } =
+    document
   const { adjustments = [] } = document
   if (frequency !== 'seasons' && seasons !== undefined) {
     const own = calendarOf(frequency).seasons
@@ -78,7 +82,7 @@ export function seriesFromDocument(document: SeriesDocument): Series {
       'start',
     )
   }
-  const series = { name, unit, noun, calendar, start, values, adjustments }
+  const series = { name, unit, noun, quantity, calendar, start, values, adjustments }
   adjustedValues(series)
   return series
 }
@@ -88,6 +92,7 @@ export function documentFromSeries({
   name,
   unit,
   noun,
+  quantity,
   calendar,
   start,
   values,
@@ -97,6 +102,7 @@ export function documentFromSeries({
     name,
     unit,
     ...(noun ? { noun } : {}),
+    ...(quantity === 'level' ? { quantity } : {}),
     frequency: calendar.frequency,
     ...(calendar.frequency === 'seasons' ? { seasons: calendar.seasons } : {}),
     ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),

@@ -6,6 +6,7 @@ import RevisionView from './RevisionView.vue'
 import SmallChart from '~/shelf/SmallChart.vue'
 import { computed, ref } from 'vue'
 import { useIntake, type Candidate } from './intakeStore'
+import { QUANTITY_CHOICES } from './quantityChoices'
 
 const intake = useIntake()
 
@@ -21,6 +22,8 @@ function count({ series: { calendar, values }, missing, duplicates }: Candidate)
 
 /** A list of thousands is kept as a whole or searched; only so many are drawn. */
 const MOST_SHOWN = 200
+/** Pixels of a series that is not in sight yet. */
+const ROW_HEIGHT = 84
 const filter = ref('')
 const shown = computed(() => {
   const wanted = filter.value.trim().toLowerCase()
@@ -31,6 +34,11 @@ const shown = computed(() => {
 const isEveryWanted = computed(() => intake.candidates.every(({ wanted }) => wanted))
 /** What is typed here is the unit of every series; what they had stays until then. */
 const unitOfAll = ref('')
+/** What all series do over time; null where they differ. */
+const quantityOfAll = computed(() => {
+  const kinds = new Set(intake.candidates.map(({ quantity }) => quantity))
+  return kinds.size === 1 ? [...kinds][0]! : null
+})
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -62,6 +70,17 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       />
     </label>
     <label class="field">
+      <span class="small muted">all of them</span>
+      <v-select
+        class="quantity"
+        :items="QUANTITY_CHOICES"
+        :model-value="quantityOfAll"
+        placeholder="differ"
+        aria-label="What values of all series do over time"
+        @update:model-value="intake.allAre($event)"
+      />
+    </label>
+    <label class="field">
       <span class="small muted">group of all that are new</span>
       <v-text-field v-model="intake.group" class="name" maxlength="200" placeholder="none" />
     </label>
@@ -74,58 +93,71 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         :aria-label="`Keep ${candidate.name.slice(0, 200)}`"
         @update:model-value="intake.change(i, { wanted: !candidate.wanted })"
       />
-      <div class="body">
-        <div class="fields">
-          <label class="field">
-            <span class="small muted">name</span>
-            <v-text-field
-              class="name"
-              :model-value="candidate.name"
-              maxlength="10000"
-              dir="auto"
-              @input="intake.change(i, { name: textOf($event) })"
-            />
-          </label>
-          <label class="field">
-            <span class="small muted">unit</span>
-            <v-text-field
-              class="unit"
-              :model-value="candidate.unit"
-              maxlength="200"
-              placeholder="litres, euros…"
-              :aria-describedby="`span-${i}`"
-              @input="intake.change(i, { unit: textOf($event) })"
-            />
-          </label>
-          <SmallChart :values="candidate.series.values" />
+      <!-- Hundreds of fields are made as they come into sight. -->
+      <v-lazy class="body" :min-height="ROW_HEIGHT" :options="{ rootMargin: '600px' }">
+        <div>
+          <div class="fields">
+            <label class="field">
+              <span class="small muted">name</span>
+              <v-text-field
+                class="name"
+                :model-value="candidate.name"
+                maxlength="10000"
+                dir="auto"
+                @input="intake.change(i, { name: textOf($event) })"
+              />
+            </label>
+            <label class="field">
+              <span class="small muted">unit</span>
+              <v-text-field
+                class="unit"
+                :model-value="candidate.unit"
+                maxlength="200"
+                placeholder="litres, euros…"
+                :aria-describedby="`span-${i}`"
+                @input="intake.change(i, { unit: textOf($event) })"
+              />
+            </label>
+            <label class="field">
+              <span class="small muted">over time</span>
+              <v-select
+                class="quantity"
+                :items="QUANTITY_CHOICES"
+                :model-value="candidate.quantity"
+                :aria-label="`What values of ${candidate.name.slice(0, 200)} do over time`"
+                @update:model-value="intake.change(i, { quantity: $event })"
+              />
+            </label>
+            <SmallChart :values="candidate.series.values" />
+          </div>
+          <p v-if="candidate.known" class="known small">
+            A series of this name is kept already.
+            <v-radio-group
+              inline
+              :aria-label="`What to do with ${candidate.name.slice(0, 200)}`"
+              :model-value="candidate.updates"
+              @update:model-value="intake.change(i, { updates: $event === true })"
+            >
+              <v-radio :value="true" label="bring it up to date" />
+              <v-radio :value="false" label="keep this as another" />
+            </v-radio-group>
+          </p>
+          <RevisionView
+            v-if="candidate.known && candidate.updates"
+            :revision="candidate.known.revision"
+            :series="candidate.series"
+            :drops="candidate.drops"
+            @drop="intake.change(i, { drops: $event })"
+          />
+          <p :id="`span-${i}`" class="muted small">
+            {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
+            {{ count(candidate)
+            }}<template v-if="candidate.column !== null"
+              >; from column {{ candidate.column + 1 }}</template
+            >
+          </p>
         </div>
-        <p v-if="candidate.known" class="known small">
-          A series of this name is kept already.
-          <v-radio-group
-            inline
-            :aria-label="`What to do with ${candidate.name.slice(0, 200)}`"
-            :model-value="candidate.updates"
-            @update:model-value="intake.change(i, { updates: $event === true })"
-          >
-            <v-radio :value="true" label="bring it up to date" />
-            <v-radio :value="false" label="keep this as another" />
-          </v-radio-group>
-        </p>
-        <RevisionView
-          v-if="candidate.known && candidate.updates"
-          :revision="candidate.known.revision"
-          :series="candidate.series"
-          :drops="candidate.drops"
-          @drop="intake.change(i, { drops: $event })"
-        />
-        <p :id="`span-${i}`" class="muted small">
-          {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
-          {{ count(candidate)
-          }}<template v-if="candidate.column !== null"
-            >; from column {{ candidate.column + 1 }}</template
-          >
-        </p>
-      </div>
+      </v-lazy>
     </li>
   </ul>
   <p v-if="shown.length > MOST_SHOWN" class="muted small">
@@ -181,6 +213,10 @@ li {
 
 .unit {
   width: 110px;
+}
+
+.quantity {
+  width: 150px;
 }
 
 .body p {

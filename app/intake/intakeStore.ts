@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useShelf } from '~/shelf/shelfStore'
 import { FileInWorker, type FileReading, type FileRows } from '~/workers/readFile'
+import type { Quantity } from '~~/core/series/quantity'
 import type { Series } from '~~/core/series/series'
 import { LIMITS } from '~~/intake/limits'
 import type { Row } from '~~/intake/grid'
@@ -22,6 +23,8 @@ export interface Candidate {
   readonly duplicates: number
   name: string
   unit: string
+  /** Whether values add up over time. */
+  quantity: Quantity
   wanted: boolean
   /** The kept series of the same name that these values can bring up to date. */
   readonly known: KnownSeries | null
@@ -169,6 +172,7 @@ export const useIntake = defineStore('intake', () => {
               duplicates,
               name: earlier?.name ?? series.name,
               unit: earlier?.unit || series.unit,
+              quantity: earlier?.quantity ?? series.quantity ?? 'flow',
               wanted: earlier?.wanted ?? true,
               known,
               updates: earlier?.updates ?? known?.isLikely ?? false,
@@ -198,7 +202,9 @@ export const useIntake = defineStore('intake', () => {
     return { id: row.id, studyId: row.studyId, revision, isLikely }
   }
 
-  type Change = Partial<Pick<Candidate, 'name' | 'unit' | 'wanted' | 'updates' | 'drops'>>
+  type Change = Partial<
+    Pick<Candidate, 'name' | 'unit' | 'quantity' | 'wanted' | 'updates' | 'drops'>
+  >
 
   function change(at: number, change: Change): void {
     candidates.value = candidates.value.map((one, i) => {
@@ -216,6 +222,11 @@ export const useIntake = defineStore('intake', () => {
   /** Says for all series at once what they are counted in. */
   function countAllIn(unit: string): void {
     candidates.value = candidates.value.map((one) => ({ ...one, unit }))
+  }
+
+  /** Says for all series at once what their values do over time. */
+  function allAre(quantity: Quantity): void {
+    candidates.value = candidates.value.map((one) => ({ ...one, quantity }))
   }
 
   async function rows(from: number, to: number): Promise<FileRows> {
@@ -249,9 +260,9 @@ export const useIntake = defineStore('intake', () => {
     return [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)]
   }
 
-  function asNew({ series, name, unit, column }: Candidate, fileId: string): NewSeries {
+  function asNew({ series, name, unit, quantity, column }: Candidate, fileId: string): NewSeries {
     return {
-      series: documentFromSeries({ ...series, name: name.trim(), unit: unit.trim() }),
+      series: documentFromSeries({ ...series, quantity, name: name.trim(), unit: unit.trim() }),
       source: { file: fileName.value, ...(column === null ? {} : { column: column + 1 }) },
       fileId,
     }
@@ -278,6 +289,7 @@ export const useIntake = defineStore('intake', () => {
     change,
     wantAll,
     countAllIn,
+    allAre,
     group,
     rows,
     keep,

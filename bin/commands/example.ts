@@ -142,10 +142,11 @@ function totalLines(result: Result): string[] {
     firstT: result.columns.t[0]!,
     values: result.columns.value,
     forecast: result.forecast.forecast,
+    quantity: result.series.quantity,
   }
   const rows = [...totalsByYear(of), ...totalsByQuarter(of)]
   return [
-    `Totals in ${result.series.unit}, beside a year before`,
+    `${result.series.quantity === 'level' ? 'Means' : 'Totals'} in ${result.series.unit}, beside a year before`,
     ...rows.map(
       ({ label, total, gap, before, change }) =>
         `  ${label.padEnd(10)}${gap ? ` ${gap} has no value`.padStart(12) : fixed(total, 0, 12)}${fixed(before, 0, 12)}${change === null ? '' : `${change < 0 ? '' : '+'}${(100 * change).toFixed(1)}%`.padStart(9)}`,

@@ -2,7 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../calendar/calendar'
 import { totalsByQuarter, totalsByYear } from './totals'
 
-const months = { calendar: calendarOf('monthly'), start: { year: 2024, season: 1 }, firstT: 1 }
+const months = {
+  calendar: calendarOf('monthly'),
+  start: { year: 2024, season: 1 },
+  firstT: 1,
+  quantity: 'flow' as const,
+}
 
 describe('totals of a forecast', () => {
   it('of the year that is under way: what came and what is to come, against the year before', () => {
@@ -47,13 +52,28 @@ describe('totals of a forecast', () => {
   })
 
   it('is none where a year is one period, or a quarter', () => {
-    const yearly = { calendar: calendarOf('yearly'), start: { year: 2010, season: 1 }, firstT: 1 }
+    const yearly = {
+      calendar: calendarOf('yearly'),
+      start: { year: 2010, season: 1 },
+      firstT: 1,
+      quantity: 'flow' as const,
+    }
     expect(totalsByYear({ ...yearly, values: [1, 2, 3], forecast: [4] })).toEqual([])
     const quarters = {
       calendar: calendarOf('quarterly'),
       start: { year: 2010, season: 1 },
       firstT: 1,
+      quantity: 'flow' as const,
     }
     expect(totalsByQuarter({ ...quarters, values: [1, 2, 3, 4], forecast: [5] })).toEqual([])
+  })
+})
+
+describe('a level', () => {
+  it('has a mean in the place of a total: twelve prices are no price', () => {
+    const prices = { ...months, quantity: 'level' as const, values: Array<number>(12).fill(10) }
+    const [year] = totalsByYear({ ...prices, forecast: Array<number>(12).fill(11) })
+    expect(year).toMatchObject({ total: 11, before: 10 })
+    expect(year!.change).toBeCloseTo(0.1, 12)
   })
 })

@@ -2,9 +2,10 @@ import type { Calendar } from '../calendar/calendar'
 import { periodLabel } from '../calendar/labels'
 import { periodAt, type Period } from '../calendar/period'
 import { seasonColumn, tableYear } from '../calendar/tableYear'
+import type { Quantity } from '../series/quantity'
 import type { Value } from '../series/series'
 
-/** What a year or a quarter comes to, beside the same periods one year earlier. */
+/** What a year or a quarter of a flow comes to in all, and that of a level in the mean, beside the same periods one year earlier. */
 export interface Total {
   /** `2026`, `2026 Q1`, of a part `2026, Jan to Apr`. */
   readonly label: string
@@ -23,7 +24,7 @@ export interface Total {
   readonly change: Value
 }
 
-/** Values, and what is forecast after them. */
+/** Values, and what is forecast after them; of a level the means take the place of totals. */
 export interface Totalled {
   readonly calendar: Calendar
   /** The period of time code 1. */
@@ -32,6 +33,7 @@ export interface Totalled {
   readonly firstT: number
   readonly values: readonly Value[]
   readonly forecast: readonly number[]
+  readonly quantity: Quantity
 }
 
 const QUARTERS = 4
@@ -82,7 +84,8 @@ function totals(
   groupOf: (t: number) => number,
   labelOf: (key: number) => string,
 ): Total[] {
-  const { calendar, start, firstT, values, forecast } = of
+  const { calendar, start, firstT, values, forecast, quantity } = of
+  const totalOf = quantity === 'level' ? meanOf : sumOf
   const { seasons } = calendar
   const lastT = firstT + values.length - 1
   const endT = lastT + forecast.length
@@ -96,8 +99,8 @@ function totals(
   return [...groups].flatMap(([key, members]): Total[] => {
     const [from, to] = [members[0]!, members.at(-1)!]
     if (to <= lastT) return []
-    const total = sumOf(members, at)
-    const before = sumOf(
+    const total = totalOf(members, at)
+    const before = totalOf(
       members.map((t) => t - seasons),
       at,
     )
@@ -118,6 +121,11 @@ function totals(
       },
     ]
   })
+}
+
+function meanOf(members: readonly number[], at: (t: number) => Value): Value {
+  const sum = sumOf(members, at)
+  return sum === null ? null : sum / members.length
 }
 
 function sumOf(members: readonly number[], at: (t: number) => Value): Value {

@@ -1,5 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
+import type { Quantity } from './quantity'
 
 /** A value of a series or of a calculation; `null` is undefined or missing, never 0 and never NaN. */
 export type Value = number | null
@@ -20,6 +21,8 @@ export interface Series {
   readonly unit: string
   /** What the values are, `sales`, `price index`; found in the name when left out or empty. */
   readonly noun?: string
+  /** Whether values add up over time; a flow when left out. */
+  readonly quantity?: Quantity
   readonly calendar: Calendar
   /** The period of time code 1. */
   readonly start: Period

@@ -1,6 +1,7 @@
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { periodLabel } from '../../core/calendar/labels'
 import { periodsBetween, type Period } from '../../core/calendar/period'
+import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { LIMITS } from '../limits'
@@ -12,6 +13,7 @@ import { withoutCumulation, withoutRolling } from './cumulated'
 import { gather, type Gathering } from './gather'
 import { distinct, group, inOrder, type Grouped } from './grouped'
 import { incompletePeriods, isSame } from './incomplete'
+import { quantityOf } from './levels'
 import { withStatedStarts } from './statedStarts'
 import { askIfMostlyEmpty } from './mostlyEmpty'
 import { targetOf } from './target'
@@ -112,7 +114,10 @@ function rollUp(
     const byPeriod = group(own, calendar)
     for (const [code, { period }] of byPeriod) if (isDropped(period)) byPeriod.delete(code)
     if (byPeriod.size === 0) return []
-    return [layOut(own, byPeriod, calendar, (entries) => gather(inOrder(entries), how(own)), 0)]
+    const way = how(own)
+    const quantity = way === 'sum' || way === 'count' ? 'flow' : 'level'
+    const valueOf = (entries: Grouped['entries']) => gather(inOrder(entries), way)
+    return [layOut({ own, quantity }, byPeriod, calendar, valueOf, 0)]
   })
 }
 
@@ -170,7 +175,7 @@ function onePerPeriod(
   const how = twice.length === 0 ? null : askAboutTwice(twice, calendar, inquiry)
   return grouped.map(({ own, byPeriod }) =>
     layOut(
-      own,
+      { own, quantity: quantityOf(own) === 'flow' ? 'flow' : 'level' },
       byPeriod,
       calendar,
       (entries) =>
@@ -187,7 +192,7 @@ function onePerPeriod(
 
 /** The values of a series from its first period to its last, missing where there is no row. */
 function layOut(
-  own: ValuedSeries,
+  { own, quantity }: { readonly own: ValuedSeries; readonly quantity: Quantity },
   byPeriod: ReadonlyMap<number, Grouped>,
   calendar: Calendar,
   valueOf: (entries: Grouped['entries']) => Value,
@@ -214,7 +219,12 @@ function layOut(
     values[periodsBetween(start, period, calendar.seasons)] = value
   const columns = new Set(own.entries.map(({ at }) => at.column))
   return {
-    series: { name: own.name || 'Series', unit: own.unit, calendar, start, values },
+    series: {
+      name: own.name || 'Series',
+      unit: own.unit,
+      ...(quantity === 'level' ? { quantity } : {}),
+      ...{ calendar, start, values },
+    },
     column: columns.size === 1 ? [...columns][0]! : null,
     missing: values.filter((value) => value === null).length,
     duplicates,

@@ -10,16 +10,16 @@ const LASTS =
 const MEAN_UNITS = /^(%|‰|°c|°f|°|percent|pct|.*(\/| per ).*)$/i
 
 /** What adds up over time, what holds at a time and is averaged, and what is left at the end. */
-export type Quantity = 'flow' | 'price' | 'balance'
+export type Kind = 'flow' | 'price' | 'balance'
 
 /** What the values of a series are, by their heading and unit, unless the analyst says otherwise. */
-export function quantityOf({ measure, unit }: ValuedSeries): Quantity {
+export function quantityOf({ measure, unit }: ValuedSeries): Kind {
   if (LASTS.test(measure)) return 'balance'
   return MEANS.test(measure) || MEAN_UNITS.test(unit) ? 'price' : 'flow'
 }
 
 /** How values of each become one of a month unless the analyst says otherwise. */
-export const USUAL_GATHERING: Record<Quantity, Gathering> = {
+export const USUAL_GATHERING: Record<Kind, Gathering> = {
   flow: 'sum',
   price: 'mean',
   balance: 'last',

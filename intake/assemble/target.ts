@@ -5,7 +5,7 @@ import type { ValuedSeries } from '../numbers/readValues'
 import type { RowFrequency } from './commonCalendar'
 import { gather, GATHERINGS, type Gathering } from './gather'
 import { group, inOrder } from './grouped'
-import { quantityOf, USUAL_GATHERING, type Quantity } from './levels'
+import { quantityOf, USUAL_GATHERING, type Kind } from './levels'
 
 /** How the rows of a series become periods. */
 type HowOf = (own: ValuedSeries) => Gathering
@@ -56,7 +56,7 @@ export function targetOf(
   return { frequency, how }
 }
 
-const ASKED: Record<Quantity, string> = {
+const ASKED: Record<Kind, string> = {
   flow: 'what adds up',
   price: 'a price, rate or the like',
   balance: 'a stock or balance',
@@ -68,13 +68,13 @@ function askForGathering(
   calendar: Calendar,
   inquiry: Inquiry,
 ): HowOf {
-  const examples = new Map<Quantity, ValuedSeries>()
+  const examples = new Map<Kind, ValuedSeries>()
   for (const own of series) {
     const quantity = quantityOf(own)
     if (!examples.has(quantity)) examples.set(quantity, own)
   }
   const isOne = examples.size === 1
-  const ways = new Map<Quantity, Gathering>()
+  const ways = new Map<Kind, Gathering>()
   for (const [quantity, example] of examples) {
     const exampleOf = gatheredExample(example, calendar)
     const answer = inquiry.ask({

@@ -292,7 +292,14 @@ describe('the store', () => {
     expect(seen).toEqual([1, 2, 3, 4])
     const stale = saveStudy(db, studyId, {
       method: { format: 'elvant-method/1' },
-      about: { name: 'Primer', unit: 'litres', noun: '', group: '', notes: '' },
+      about: {
+        name: 'Primer',
+        unit: 'litres',
+        noun: '',
+        quantity: 'flow' as const,
+        group: '',
+        notes: '',
+      },
       version: 1,
     })
     expect(stale.kind).toBe('stale')

@@ -2,6 +2,7 @@ import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizz
 import type { Frequency } from '../../core/calendar/calendar'
 import type { Contest } from '../../core/contest/contest'
 import type { MethodDocument } from '../../core/method'
+import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
@@ -13,6 +14,8 @@ export const series = sqliteTable('series', {
   unit: text().notNull(),
   /** What the values are called; empty for the word in the name. */
   noun: text().notNull().default(''),
+  /** Whether values add up over time. */
+  quantity: text().$type<Quantity>().notNull().default('flow'),
   frequency: text().$type<Frequency>().notNull(),
   seasons: integer().notNull(),
   yearStart: integer('year_start').notNull(),
@@ -83,6 +86,8 @@ export const studies = sqliteTable(
       .notNull()
       .references(() => series.id),
     method: text({ mode: 'json' }).$type<MethodDocument>().notNull(),
+    /** Whether the method is still to be found by rule; until then it is the smallest document. */
+    toBegin: integer('to_begin', { mode: 'boolean' }).notNull().default(false),
     version: integer().notNull(),
     createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
     updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),

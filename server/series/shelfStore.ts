@@ -20,14 +20,15 @@ import { writeVintage } from './vintageStore'
 /**
  * Keeps new series with their original values, each with a first study.
  *
- * @param methods that the studies begin with, in the same order; the smallest document where there is none
+ * @param methods that the studies begin with, in the same order, the smallest document where there is none; or that they are to be
+ *   found later
  * @returns the ids in the order given
  * @throws Refusal for a document that describes no series; then none is kept
  */
 export function keepSeries(
   db: Database,
   incoming: readonly NewSeries[],
-  methods: readonly (MethodDocument | undefined)[] = [],
+  methods: readonly MethodDocument[] | 'later' = [],
 ): string[] {
   const read = incoming.map((item) => ({ ...item, read: seriesFromDocument(item.series) }))
   return db.transaction((tx) =>
@@ -40,6 +41,7 @@ export function keepSeries(
           name: document.name,
           unit: document.unit,
           noun: document.noun ?? '',
+          quantity: document.quantity ?? 'flow',
           frequency: document.frequency,
           seasons: calendar.seasons,
           yearStart: calendar.yearStart,
@@ -50,25 +52,33 @@ export function keepSeries(
         .run()
       writeVintage(tx, id, { series: document, source, fileId }, now)
       writeAdjustments(tx, id, document.adjustments ?? [])
-      startStudy(tx, id, methods[i] ?? { format: METHOD_FORMAT })
+      const method = methods === 'later' ? undefined : methods[i]
+      startStudy(tx, id, method ?? { format: METHOD_FORMAT }, methods === 'later')
       return id
     }),
   )
 }
 
-/** All series that are not in the trash, by name. */
-export function listShelf(db: Database): ShelfRow[] {
+/**
+ * Series that are not in the trash, by name.
+ *
+ * @param ids of those that are wanted, in their order; all when left out
+ */
+export function listShelf(db: Database, ids?: readonly string[]): ShelfRow[] {
   const rows = db
     .select()
     .from(series)
     .innerJoin(vintages, eq(vintages.id, series.vintageId))
     .innerJoin(studies, eq(studies.seriesId, series.id))
-    .where(isNull(series.deletedAt))
+    .where(and(isNull(series.deletedAt), ids && inArray(series.id, [...ids])))
     .orderBy(series.name)
     .all()
-  return rows.map((row) =>
+  const listed = rows.map((row) =>
     shelfRow({ ...row.series, vintage: row.vintages, adjustments: [] }, row.studies.id),
   )
+  if (!ids) return listed
+  const byId = new Map(listed.map((row) => [row.id, row]))
+  return ids.flatMap((id) => byId.get(id) ?? [])
 }
 
 /** Renames a series or states its unit; copies of its studies that are open elsewhere are stale from then on. Undefined when there is no such series. */

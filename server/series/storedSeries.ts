@@ -51,8 +51,8 @@ export function findSeries(db: Database, id: string): StoredSeries | undefined {
 }
 
 /** What a stored series is called, counted in and filed under. */
-export function aboutOf({ name, unit, noun, group, notes }: StoredSeries): About {
-  return { name, unit, noun, group, notes }
+export function aboutOf({ name, unit, noun, quantity, group, notes }: StoredSeries): About {
+  return { name, unit, noun, quantity, group, notes }
 }
 
 /** The core's series behind a stored row. */
@@ -66,6 +66,7 @@ export function toSeries(stored: StoredSeries): Series {
     name: stored.name,
     unit: stored.unit,
     noun: stored.noun,
+    quantity: stored.quantity,
     calendar,
     start: parsePeriod(stored.vintage.start, calendar)!,
     values: stored.vintage.values,

@@ -1,40 +1,82 @@
+import { and, eq, inArray } from 'drizzle-orm'
 import { begin } from '../../core/begin'
 import type { MethodDocument } from '../../core/method'
 import type { NewSeries } from '../../shared/api/series'
-import { seriesFromDocument } from '../../shared/seriesSchema'
-import { HttpProblem } from '../http/problem'
+import { documentFromSeries, seriesFromDocument } from '../../shared/seriesSchema'
+import { database } from '../database/current'
+import { studies } from '../database/schema'
 import { log } from '../http/log'
+import { HttpProblem } from '../http/problem'
+import { findSeries, toSeries } from '../series/storedSeries'
 import { inWorker } from '../work/pool'
 
 /** Periods in all up to which looking takes less time than the way to a thread that may still have to be started. */
 const SHORT = 600
-/** Series that are looked at in one go: long enough to be worth the way, short enough to end in time. */
-const AT_ONCE = 50
+/** Series that are looked at in one go: long enough to be worth the way, short enough for others to come between. */
+const AT_ONCE = 25
 
 /**
- * The methods that new series begin with, found beside the server's own thread unless they are short.
+ * The methods that new series begin with, where they are short; many are kept first, and looked at afterwards.
  *
- * @returns in the same order; none for a series where there was no time, which begins with the usual method then: bringing in
- *   must not fail for want of a better first forecast
+ * @returns in the same order, or that they are to be found later
  */
-export async function beginningsOf(
-  incoming: readonly NewSeries[],
-): Promise<readonly (MethodDocument | undefined)[]> {
+export function beginningsOf(incoming: readonly NewSeries[]): readonly MethodDocument[] | 'later' {
   const periods = incoming.reduce((sum, { series }) => sum + series.values.length, 0)
-  if (periods <= SHORT) {
-    return incoming.map(({ series }) => begin(seriesFromDocument(series)).method)
-  }
-  const methods: (MethodDocument | undefined)[] = []
-  for (let from = 0; from < incoming.length; from += AT_ONCE) {
-    const documents = incoming.slice(from, from + AT_ONCE).map(({ series }) => series)
+  return periods > SHORT
+    ? 'later'
+    : incoming.map(({ series }) => begin(seriesFromDocument(series)).method)
+}
+
+/**
+ * Finds the methods of studies that wait for one, beside the server's own thread. Who opens one first has it found then; where
+ * there is no time for it, it stays to be found.
+ *
+ * @param seriesIds of kept series
+ */
+export async function beginLater(seriesIds: readonly string[]): Promise<void> {
+  for (let from = 0; from < seriesIds.length; from += AT_ONCE) {
     try {
-      const found = await inWorker('beginAll', JSON.stringify(documents))
-      methods.push(...(JSON.parse(found) as MethodDocument[]))
+      await beginThose(seriesIds.slice(from, from + AT_ONCE))
     } catch (error) {
-      if (!(error instanceof HttpProblem)) throw error
-      log.warn({ err: error, count: documents.length }, 'begun with the usual method')
-      methods.push(...documents.map(() => undefined))
+      log.warn({ err: error, count: seriesIds.length - from }, 'begun later')
+      if (!(error instanceof HttpProblem)) return
     }
   }
-  return methods
+}
+
+/** Sees to it that a study that is opened has begun; where there is no time for it, it has the usual method. */
+export async function requireBegun(studyId: string): Promise<void> {
+  const waiting = and(eq(studies.id, studyId), eq(studies.toBegin, true))
+  const study = database().select().from(studies).where(waiting).get()
+  if (!study) return
+  try {
+    await beginThose([study.seriesId])
+  } catch (error) {
+    if (!(error instanceof HttpProblem)) throw error
+    log.warn({ err: error }, 'opened with the usual method')
+  }
+}
+
+async function beginThose(seriesIds: readonly string[]): Promise<void> {
+  const waiting = database()
+    .select()
+    .from(studies)
+    .where(and(inArray(studies.seriesId, [...seriesIds]), eq(studies.toBegin, true)))
+    .all()
+  const found = waiting.flatMap(({ id, seriesId }) => {
+    const stored = findSeries(database(), seriesId)
+    return stored ? [{ id, series: documentFromSeries(toSeries(stored)) }] : []
+  })
+  if (found.length === 0) return
+  const documents = JSON.stringify(found.map(({ series }) => series))
+  const methods = JSON.parse(await inWorker('beginAll', documents)) as MethodDocument[]
+  database().transaction((tx) => {
+    found.forEach(({ id }, i) => {
+      // Who saved a method of their own in the meantime keeps it.
+      tx.update(studies)
+        .set({ method: methods[i]!, toBegin: false })
+        .where(and(eq(studies.id, id), eq(studies.toBegin, true)))
+        .run()
+    })
+  })
 }

@@ -48,7 +48,8 @@ export function saveStudy(
   const changes = db.transaction((tx) => {
     const saved = tx
       .update(studies)
-      .set({ method, version: version + 1, updatedAt: new Date() })
+
+      .set({ method, toBegin: false, version: version + 1, updatedAt: new Date() })
       .where(and(eq(studies.id, id), eq(studies.version, version)))
       .returning({ seriesId: studies.seriesId })
       .get()

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { FREQUENCIES } from '../../core/calendar/calendar'
+import { QUANTITIES } from '../../core/series/quantity'
 import { wellFormed } from '../visibleText'
 import {
   lineSchema,
@@ -47,12 +48,15 @@ export const aboutSchema = z.strictObject({
   unit: unitSchema,
   /** What the values are called; empty for the word in the name. */
   noun: nounSchema.default(''),
+  quantity: z.enum(QUANTITIES).default('flow'),
   group: lineSchema.max(200),
   notes: z.string().overwrite(wellFormed).max(20_000),
 })
 export type About = z.infer<typeof aboutSchema>
 
-export const changeSeriesSchema = aboutSchema.extend({ noun: nounSchema }).partial()
+export const changeSeriesSchema = aboutSchema
+  .extend({ noun: nounSchema, quantity: z.enum(QUANTITIES) })
+  .partial()
 export type SeriesChange = z.infer<typeof changeSeriesSchema>
 
 /** The values of a series as they came in once. */

@@ -5,6 +5,8 @@ import { nounOf } from '~~/core/series/noun'
 import { headingOf } from '~~/handover/heading'
 import { tableAsCsv } from '~~/handover/tableText'
 import type { Vintage } from '~~/shared/api/series'
+import type { Quantity } from '~~/core/series/quantity'
+import { QUANTITY_CHOICES } from '~/intake/quantityChoices'
 import { useBench } from './benchStore'
 import { fetchVintages } from './cameIn'
 import MiddleCut from '~/shell/MiddleCut.vue'
@@ -19,6 +21,7 @@ const open = ref(false)
 const name = ref('')
 const unit = ref('')
 const noun = ref('')
+const quantity = ref<Quantity>('flow')
 const group = ref('')
 const notes = ref('')
 /** The values as they came in each time, the newest first; null while they are fetched. */
@@ -31,6 +34,7 @@ watch(open, (isOpen) => {
   name.value = about.name
   unit.value = about.unit
   noun.value = about.noun
+  quantity.value = about.quantity
   group.value = about.group
   notes.value = about.notes
 })
@@ -78,6 +82,7 @@ function keep() {
     name: name.value.trim(),
     unit: unit.value.trim(),
     noun: noun.value.trim(),
+    quantity: quantity.value,
     group: group.value.trim(),
     notes: notes.value,
   })
@@ -119,6 +124,14 @@ function keep() {
           maxlength="60"
           :placeholder="nounOf({ name })"
           aria-label="What the values are"
+        />
+      </label>
+      <label>
+        Over time
+        <v-select
+          v-model="quantity"
+          :items="QUANTITY_CHOICES"
+          aria-label="What values do over time"
         />
       </label>
       <label> Group <v-text-field v-model="group" maxlength="200" placeholder="none" /> </label>

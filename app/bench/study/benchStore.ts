@@ -22,7 +22,7 @@ import { findUnsaved, forgetUnsaved } from './unsaved'
 const NOTHING: StudyContent = {
   method: { format: 'elvant-method/1' },
   adjustments: [],
-  about: { name: '', unit: '', noun: '', group: '', notes: '' },
+  about: { name: '', unit: '', noun: '', quantity: 'flow', group: '', notes: '' },
   vintageId: '',
 }
 
@@ -42,7 +42,14 @@ export const useBench = defineStore('bench', () => {
     const { adjustments, about, vintageId } = content.value
     const own = cameIn.value.get(vintageId)
     if (!own) return null
-    return { ...own, name: about.name, unit: about.unit, noun: about.noun, adjustments }
+    return {
+      ...own,
+      name: about.name,
+      unit: about.unit,
+      noun: about.noun,
+      quantity: about.quantity,
+      adjustments,
+    }
   })
   /** How the Bench was left. */
   const viewLeft = shallowRef<BenchView | null>(null)

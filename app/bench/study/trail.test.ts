@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { MOST_STEPS, type StudyContent } from '~~/shared/api/desk'
 import { advance, go, presentOf, trailFrom, trailKept, unsent, type Trail } from './trail'
 
-const about = { name: 'Primer', unit: 'litres', noun: '', group: '', notes: '' }
+const about = {
+  name: 'Primer',
+  unit: 'litres',
+  noun: '',
+  quantity: 'flow' as const,
+  group: '',
+  notes: '',
+}
 const content = (horizon: number): StudyContent => ({
   method: { format: 'elvant-method/1', forecast: { horizon } },
   adjustments: [],

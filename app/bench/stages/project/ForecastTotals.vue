@@ -9,6 +9,8 @@ import { useLedger } from '../../view/ledgerStore'
 /** What years and quarters come to, beside the same a year earlier and against it in per cent. */
 const props = defineProps<{ result: Result }>()
 const ledger = useLedger()
+/** A level has no totals: twelve prices are no price. */
+const title = computed(() => (props.result.series.quantity === 'level' ? 'Means' : 'Totals'))
 const groups = computed(() => {
   const { columns, forecast } = props.result
   const of = {
@@ -17,6 +19,7 @@ const groups = computed(() => {
     firstT: columns.t[0]!,
     values: columns.value,
     forecast: forecast.forecast,
+    quantity: props.result.series.quantity,
   }
   return [
     { name: 'year', rows: totalsByYear(of) },
@@ -35,11 +38,14 @@ function partly({ from, to, forecast, gap }: Total): string {
 <template>
   <section v-if="groups.length > 0" class="working-part">
     <h3>
-      Totals <span class="muted small">{{ ledger.scale.unit }}</span>
+      {{ title }} <span class="muted small">{{ ledger.scale.unit }}</span>
     </h3>
     <v-table class="working-table">
       <caption class="visually-hidden">
-        Totals of the forecast
+        {{
+          title
+        }}
+        of the forecast
       </caption>
       <tbody v-for="group in groups" :key="group.name">
         <tr class="head">

@@ -3,10 +3,12 @@ import { studySchema } from '../../../../../shared/api/studies'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
+import { requireBegun } from '../../../../studies/beginnings'
 import { findStudy } from '../../../../studies/studyStore'
 
 /** A study with its series. */
-export default apiRoute({ params: seriesIdParams, answer: studySchema }, ({ params }) => {
+export default apiRoute({ params: seriesIdParams, answer: studySchema }, async ({ params }) => {
+  await requireBegun(params.id)
   const study = findStudy(database(), params.id)
   if (!study) throw problem(404, 'This study is not there; its series may have been deleted.')
   return study
