@@ -13,7 +13,7 @@ const props = defineProps<{ reading: Reading; rowCount: number }>()
 const intake = useIntake()
 const ROW_HEIGHT = 23
 /** Rows above and below the window that are there already. */
-const MARGIN = 20
+const MARGIN = 8
 /** As many columns as an analyst looks at; the rest is told by number. */
 const MOST_COLUMNS = 60
 

@@ -87,75 +87,77 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   </p>
   <ul class="series">
     <li v-for="{ candidate, at: i } in shown.slice(0, MOST_SHOWN)" :key="i">
-      <v-checkbox-btn
-        v-if="intake.candidates.length > 1"
-        :model-value="candidate.wanted"
-        :aria-label="`Keep ${candidate.name.slice(0, 200)}`"
-        @update:model-value="intake.change(i, { wanted: !candidate.wanted })"
-      />
       <!-- Hundreds of fields are made as they come into sight. -->
-      <v-lazy class="body" :min-height="ROW_HEIGHT" :options="{ rootMargin: '600px' }">
-        <div>
-          <div class="fields">
-            <label class="field">
-              <span class="small muted">name</span>
-              <v-text-field
-                class="name"
-                :model-value="candidate.name"
-                maxlength="10000"
-                dir="auto"
-                @input="intake.change(i, { name: textOf($event) })"
-              />
-            </label>
-            <label class="field">
-              <span class="small muted">unit</span>
-              <v-text-field
-                class="unit"
-                :model-value="candidate.unit"
-                maxlength="200"
-                placeholder="litres, euros…"
-                :aria-describedby="`span-${i}`"
-                @input="intake.change(i, { unit: textOf($event) })"
-              />
-            </label>
-            <label class="field">
-              <span class="small muted">over time</span>
-              <v-select
-                class="quantity"
-                :items="QUANTITY_CHOICES"
-                :model-value="candidate.quantity"
-                :aria-label="`What values of ${candidate.name.slice(0, 200)} do over time`"
-                @update:model-value="intake.change(i, { quantity: $event })"
-              />
-            </label>
-            <SmallChart :values="candidate.series.values" />
-          </div>
-          <p v-if="candidate.known" class="known small">
-            A series of this name is kept already.
-            <v-radio-group
-              inline
-              :aria-label="`What to do with ${candidate.name.slice(0, 200)}`"
-              :model-value="candidate.updates"
-              @update:model-value="intake.change(i, { updates: $event === true })"
-            >
-              <v-radio :value="true" label="bring it up to date" />
-              <v-radio :value="false" label="keep this as another" />
-            </v-radio-group>
-          </p>
-          <RevisionView
-            v-if="candidate.known && candidate.updates"
-            :revision="candidate.known.revision"
-            :series="candidate.series"
-            :drops="candidate.drops"
-            @drop="intake.change(i, { drops: $event })"
+      <v-lazy class="lazy" :min-height="ROW_HEIGHT" :options="{ rootMargin: '400px' }">
+        <div class="row">
+          <v-checkbox-btn
+            v-if="intake.candidates.length > 1"
+            :model-value="candidate.wanted"
+            :aria-label="`Keep ${candidate.name.slice(0, 200)}`"
+            @update:model-value="intake.change(i, { wanted: !candidate.wanted })"
           />
-          <p :id="`span-${i}`" class="muted small">
-            {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
-            {{ count(candidate)
-            }}<template v-if="candidate.column !== null"
-              >; from column {{ candidate.column + 1 }}</template
-            >
-          </p>
+          <div class="body">
+            <div class="fields">
+              <label class="field">
+                <span class="small muted">name</span>
+                <v-text-field
+                  class="name"
+                  :model-value="candidate.name"
+                  maxlength="10000"
+                  dir="auto"
+                  @input="intake.change(i, { name: textOf($event) })"
+                />
+              </label>
+              <label class="field">
+                <span class="small muted">unit</span>
+                <v-text-field
+                  class="unit"
+                  :model-value="candidate.unit"
+                  maxlength="200"
+                  placeholder="litres, euros…"
+                  :aria-describedby="`span-${i}`"
+                  @input="intake.change(i, { unit: textOf($event) })"
+                />
+              </label>
+              <label class="field">
+                <span class="small muted">over time</span>
+                <v-select
+                  class="quantity"
+                  :items="QUANTITY_CHOICES"
+                  :model-value="candidate.quantity"
+                  :aria-label="`What values of ${candidate.name.slice(0, 200)} do over time`"
+                  @update:model-value="intake.change(i, { quantity: $event })"
+                />
+              </label>
+              <SmallChart :values="candidate.series.values" />
+            </div>
+            <p v-if="candidate.known" class="known small">
+              A series of this name is kept already.
+              <v-radio-group
+                inline
+                :aria-label="`What to do with ${candidate.name.slice(0, 200)}`"
+                :model-value="candidate.updates"
+                @update:model-value="intake.change(i, { updates: $event === true })"
+              >
+                <v-radio :value="true" label="bring it up to date" />
+                <v-radio :value="false" label="keep this as another" />
+              </v-radio-group>
+            </p>
+            <RevisionView
+              v-if="candidate.known && candidate.updates"
+              :revision="candidate.known.revision"
+              :series="candidate.series"
+              :drops="candidate.drops"
+              @drop="intake.change(i, { drops: $event })"
+            />
+            <p :id="`span-${i}`" class="muted small">
+              {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
+              {{ count(candidate)
+              }}<template v-if="candidate.column !== null"
+                >; from column {{ candidate.column + 1 }}</template
+              >
+            </p>
+          </div>
         </div>
       </v-lazy>
     </li>
@@ -173,11 +175,14 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 }
 
 li {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+}
+
+.row {
   display: flex;
   align-items: center;
   gap: 12px;
-  padding: 10px 0;
-  border-bottom: 1px solid var(--rule);
 }
 
 .known label {

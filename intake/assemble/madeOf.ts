@@ -25,9 +25,10 @@ export function madeOfOthers(all: readonly ReadSeries[], calendar: Calendar): Ma
   const found = new Map<ReadSeries, string>()
   if (all.length > MOST_SERIES) return found
   for (const own of all) {
+    const rounded = 0.5 * 10 ** -decimalsOf(own.series.values)
     for (const source of all) {
       if (source === own || found.has(source)) continue
-      const how = howMade(own.series, source.series, calendar)
+      const how = howMade(own.series, source.series, rounded, calendar)
       if (how === null) continue
       found.set(own, `${how} of "${source.series.name.slice(0, 60)}"`)
       break
@@ -36,21 +37,39 @@ export function madeOfOthers(all: readonly ReadSeries[], calendar: Calendar): Ma
   return found
 }
 
-function howMade(own: Series, source: Series, calendar: Calendar): string | null {
+/** @param rounded half a unit of the last decimal that the series is written with, as means are */
+function howMade(own: Series, source: Series, rounded: number, calendar: Calendar): string | null {
   const shift = periodsBetween(source.start, own.start, calendar.seasons)
   const at = (i: number): Value => source.values[i + shift] ?? null
   if (isSoFar(own, at, calendar)) return 'all so far'
+  const { values } = own
+  const [last, middle] = [values.length - 1, Math.floor(values.length / 2)]
+  let behind: Value = at(last)
+  let around: Value = at(middle)
   for (let count = 2; count <= LONGEST; count++) {
-    if (isEach(own.values, (i) => windowOf(at, i - count + 1, count)))
-      return `the sum of the last ${count}`
-    const mean = (from: number) => (i: number) => divided(windowOf(at, i + from, count), count)
-    if (isEach(own.values, mean(1 - count), decimalsOf(own.values)))
-      return `the mean of the last ${count}`
+    behind = plus(behind, at(last - count + 1))
+    const half = (count - 1) / 2
     const isOdd = count % 2 === 1
-    if (isOdd && isEach(own.values, mean(-(count - 1) / 2), decimalsOf(own.values)))
+    if (isOdd) around = plus(plus(around, at(middle - half)), at(middle + half))
+    // One value tells of almost all that they are not made so.
+    const isSum = isNear(values[last], behind, 0)
+    if (isSum && isEach(values, (i) => windowOf(at, i - count + 1, count), 0))
+      return `the sum of the last ${count}`
+    const isMean = isNear(values[last], divided(behind, count), rounded)
+    if (
+      isMean &&
+      isEach(values, (i) => divided(windowOf(at, i - count + 1, count), count), rounded)
+    )
+      return `the mean of the last ${count}`
+    const isAround = isOdd && isNear(values[middle], divided(around, count), rounded)
+    if (isAround && isEach(values, (i) => divided(windowOf(at, i - half, count), count), rounded))
       return `the mean around each, over ${count},`
   }
   return null
+}
+
+function plus(a: Value, b: Value): Value {
+  return a === null || b === null ? null : a + b
 }
 
 function windowOf(at: (i: number) => Value, from: number, count: number): Value {
@@ -67,22 +86,17 @@ function divided(sum: Value, count: number): Value {
   return sum === null ? null : sum / count
 }
 
-/**
- * Whether every value is what it would be, wherever that is known, in enough places and not all of them alike.
- *
- * @param decimals to which values were rounded; exact when left out
- */
-function isEach(values: readonly Value[], said: (i: number) => Value, decimals?: number): boolean {
-  let count = 0
-  for (const [i, value] of values.entries()) {
-    const expected = value === null ? null : said(i)
-    if (value === null || expected === null) continue
-    const within =
-      ROUNDED * Math.abs(expected) + (decimals === undefined ? 0 : 0.5 * 10 ** -decimals)
-    if (Math.abs(value - expected) > within + ROUNDED) return false
-    count++
-  }
-  return count >= FEWEST && new Set(values).size > 2
+/** Whether a value is what it would be; true where one of them is not known. @param within half a unit of the last decimal, 0 for exact */
+function isNear(value: Value | undefined, expected: Value, within: number): boolean {
+  if (value === null || value === undefined || expected === null) return true
+  return Math.abs(value - expected) <= within + ROUNDED * (1 + Math.abs(expected))
+}
+
+/** Whether every value is what it would be, wherever that is known, in enough places and not all of them alike. */
+function isEach(values: readonly Value[], said: (i: number) => Value, within: number): boolean {
+  if (!values.every((value, i) => isNear(value, said(i), within))) return false
+  const known = values.filter((value, i) => value !== null && said(i) !== null).length
+  return known >= FEWEST && new Set(values).size > 2
 }
 
 /** Decimals that the values of a series are written with, six at the most. */

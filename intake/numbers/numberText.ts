@@ -69,6 +69,8 @@ export const DOUBTFUL_MULTIPLE = /^(m|t|mil)$/i
  */
 export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
   if (typeof cell === 'number') return { kind: 'number', value: cell, unit: '' }
+  // Most cells are digits alone, and files have millions of them.
+  if (DIGITS[decimal].test(cell)) return { kind: 'number', value: Number(cell), unit: '' }
   // An apostrophe before a number makes it text for a spreadsheet.
   const text = cell
     .replace(SPACES, ' ')
@@ -82,6 +84,8 @@ export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
   const read = readPlain(unmarked.replace(SIGN, '-'), decimal)
   return mark && read.kind === 'number' ? { ...read, mark: mark[1]! } : read
 }
+/** What has one meaning only; with a comma for a mark, digits alone. */
+const DIGITS = { point: /^\d{1,15}(?:\.\d{1,10})?$/, comma: /^\d{1,15}$/ } as const
 const DASH = /^(-|--|–|—)$/
 
 /** Reads a text without marks, its minus being a hyphen. */
