@@ -1,49 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { formatPeriod } from '../core/calendar/period'
-import { readFile } from './readFile'
 import { monthByName } from './periods/monthNames'
-import type { Answers, Reading } from './reading'
+import { asked, lines, MONTHS, read, sales, seriesOf, values } from './testing'
 
-const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
 const months = (count: number, from = 2021) =>
   Array.from(
     { length: count },
     (_, i) => `${from + Math.floor(i / 12)}-${String((i % 12) + 1).padStart(2, '0')}`,
   )
-/** A season, and neither a rise nor a fall all year long. */
-const sales = (i: number) =>
-  1000 + 10 * i + [0, 90, 40, 160, 120, 210, 170, 260, 140, 80, 110, 30][i % 12]!
-const lines = (rows: readonly (readonly unknown[])[]) =>
-  rows.map((cells) => cells.join(',')).join('\n')
-
-function read(text: string, answers: Answers = {}): Reading {
-  return readFile(new TextEncoder().encode(text), answers)
-}
-
-/** The series by name, with where each begins and all its values. */
-function seriesOf(
-  text: string,
-  answers: Answers = {},
-): Record<string, [string, ...(number | null)[]]> {
-  const reading = read(text, answers)
-  if (reading.outcome !== 'ok') {
-    throw new Error(JSON.stringify(reading.questions.filter(({ answer }) => answer === null)))
-  }
-  return Object.fromEntries(
-    reading.series.map(({ series }) => [
-      series.name,
-      [formatPeriod(series.start, series.calendar), ...series.values],
-    ]),
-  )
-}
-
-function asked(text: string): string[] {
-  return read(text)
-    .questions.filter(({ answer }) => answer === null)
-    .map(({ id }) => id)
-}
-
-const values = (count: number) => Array.from({ length: count }, (_, i) => sales(i))
 const sum = (own: readonly number[]) => own.reduce((all, value) => all + value, 0)
 
 describe('months without a year', () => {

@@ -4,6 +4,7 @@ import { openFile } from './containers/openFile'
 import type { Row, Sheet, Workbook } from './grid'
 import { readSheet, type SheetReading } from './readSheet'
 import type { Answers, Question, Reading } from './reading'
+import { joinSheets, yearOfSheet } from './sheets'
 
 /** A reading with the sheet it is about, for showing it on the file itself. */
 export interface OpenReading {
@@ -92,31 +93,43 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): O
     }
   }
   if (sheets.length === 0) throw new Refusal('There is nothing in it.', 'file')
-  if (sheets.length === 1) return finish(sheets[0]!, readSheet(sheets[0]!.rows, answers), [])
+  if (sheets.length === 1) return finish(sheets[0]!, readNamed(sheets[0]!, answers), [])
 
-  const tried = sheets.map((sheet) => ({ sheet, reading: readSheet(sheet.rows, answers) }))
+  const tried = sheets.map((sheet) => ({ sheet, reading: readNamed(sheet, answers) }))
   const readable = tried.filter(
     ({ sheet, reading }) => reading.outcome !== 'refused' && !isUndated(reading) && !sheet.isHidden,
   )
   const stated = tried.find(({ sheet }) => sheet.name === answers.sheet)
   const only = readable.length === 1 ? readable[0] : undefined
-  const chosen = stated ?? only
+  const joined = joinSheets(
+    readable.map(({ sheet: { name }, reading }) => ({
+      name,
+      series: reading.outcome === 'ok' ? reading.series : [],
+    })),
+  )
+  const takesAll = joined !== null && (answers.sheet === ALL || (joined.goOn && !stated))
+  const chosen = takesAll ? readable[0] : (stated ?? only)
   const question: Question = {
     id: 'sheet',
     ask: 'Which sheet holds the figures?',
-    options: tried.map(({ sheet, reading }) => ({
-      value: sheet.name,
-      consequence: comesTo(sheet, reading),
-    })),
-    answer: chosen?.sheet.name ?? null,
+    options: [
+      ...(joined ? [{ value: ALL, consequence: joined.consequence }] : []),
+      ...tried.map(({ sheet, reading }) => ({
+        value: sheet.name,
+        consequence: comesTo(sheet, reading),
+      })),
+    ],
+    answer: takesAll ? ALL : (chosen?.sheet.name ?? null),
     lines: [],
   }
-  if (answers.sheet !== undefined && !stated) {
+  if (answers.sheet !== undefined && !stated && !takesAll) {
     throw new Refusal(
       `The workbook has no sheet "${answers.sheet}"; it has ${names.join(', ')}.`,
       'sheet',
     )
   }
+  if (takesAll && chosen?.reading.outcome === 'ok')
+    return finish(chosen.sheet, { ...chosen.reading, series: joined.series }, [question])
   if (chosen) return finish(chosen.sheet, chosen.reading, [question])
   const first = readable[0] ?? tried[0]!
   const { shape, rows, cells } = first.reading
@@ -133,6 +146,18 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): O
     rows,
     cells,
   }
+}
+
+/** The answer that takes sheets of one shape together; no sheet can be called so. */
+const ALL = '*'
+
+/** Reads a sheet; the year that its months lack may stand in its name. */
+function readNamed({ name, rows }: Sheet, answers: Answers): SheetReading {
+  const reading = readSheet(rows, answers)
+  const year = yearOfSheet(name)
+  const open = reading.inquiry.questions.find(({ answer }) => answer === null)
+  if (reading.outcome !== 'question' || open?.id !== 'start' || year === null) return reading
+  return readSheet(rows, { ...answers, start: String(year) })
 }
 
 /** A sheet without any dates is not taken for figures of its own accord. */

@@ -61,7 +61,7 @@ export function assemble(
   if (kept.length === 0) throw new Unreadable([whole('No period has a value.')])
   askIfMostlyEmpty(kept, calendar, inquiry)
   noteGaps(kept, inquiry)
-  const asked = withoutRolling(withoutCumulation(kept, calendar, inquiry), calendar, inquiry)
+  const asked = withoutCumulation(withoutRolling(kept, calendar, inquiry), calendar, inquiry)
   return { calendar, series: [...asked], placed: series }
 }
 

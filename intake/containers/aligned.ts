@@ -21,8 +21,14 @@ export function cutAligned(lines: readonly string[]): string[][] | null {
   const words = cutAtWords(lines)
   if (words) return words
   const cut = cutAtGutters(lines, filled)
-  if (cut && !losesFigures(lines, cut) && headingCells(cut) > 1) return cut
-  return cutAtRightEdges(lines) ?? cut
+  const atEdges = cutAtRightEdges(lines)
+  if (!cut || !atEdges) return cut ?? atEdges
+  const isGood = !losesFigures(lines, cut) && headingCells(cut) > 1
+  return isGood && widest(cut) >= widest(atEdges) ? cut : atEdges
+}
+
+function widest(cut: readonly (readonly string[])[]): number {
+  return cut.reduce((most, cells) => Math.max(most, cells.length), 0)
 }
 
 /** Cells of the line above the first row of figures. */

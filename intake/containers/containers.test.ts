@@ -118,11 +118,38 @@ describe('XLSX', () => {
     const asked = readFile(two)
     expect(asked.outcome).toBe('question')
     expect(asked.questions[0]!.options.map(({ consequence }) => consequence)).toEqual([
+      'All 2, each under its name: 2 series.',
       '3 rows: 1 monthly series.',
       '3 rows: 1 monthly series.',
     ])
+    const both = readFile(two, { sheet: '*' })
+    expect(both.outcome === 'ok' && both.series.map(({ series }) => series.name)).toEqual([
+      'North',
+      'South',
+    ])
     expect(readFile(two, { sheet: 'South' })).toMatchObject({ outcome: 'ok', sheet: 'South' })
     expect(readFile(two, { sheet: 'West' }).outcome).toBe('refused')
+  })
+
+  it('of sheets that go on from one another, by the years in their names, is one series', () => {
+    const year = (from: number) =>
+      sheet(
+        [...'JFMAMJJASOND']
+          .map((_, i) => {
+            const name = new Date(Date.UTC(2021, i, 1)).toLocaleString('en', {
+              month: 'short',
+              timeZone: 'UTC',
+            })
+            return row(i + 2, inline(`A${i + 2}`, name) + number(`B${i + 2}`, from + i))
+          })
+          .reduce((all, one) => all + one, row(1, inline('A1', 'Month') + inline('B1', 'Sales'))),
+      )
+    const book = xlsx({ 'Sales 2022': year(200), 'Sales 2021': year(100) })
+    expect(first(book)).toMatchObject({
+      start: '2021-01',
+      values: [100, 200].flatMap((from) => Array.from({ length: 12 }, (_, i) => from + i)),
+    })
+    expect(first(book, { sheet: 'Sales 2022' })).toMatchObject({ start: '2022-01' })
   })
 
   it('that unpacks to gigabytes is refused before it is opened', () => {
