@@ -24,11 +24,20 @@ export function cutAligned(lines: readonly string[]): string[][] | null {
   const atEdges = cutAtRightEdges(lines)
   if (!cut || !atEdges) return cut ?? atEdges
   const isGood = !losesFigures(lines, cut) && headingCells(cut) > 1
-  return isGood && widest(cut) >= widest(atEdges) ? cut : atEdges
+  const isWhole = !hasUncutColumns(cut) || hasUncutColumns(atEdges)
+  return (isGood && isWhole) || uncut(atEdges) > uncut(cut) ? cut : atEdges
 }
 
-function widest(cut: readonly (readonly string[])[]): number {
-  return cut.reduce((most, cells) => Math.max(most, cells.length), 0)
+/** Lines that came out whole. */
+function uncut(cut: readonly (readonly string[])[]): number {
+  return cut.filter((cells) => cells.filter((cell) => cell !== '').length === 1).length
+}
+
+/** Whether a cell of the headings still holds two of them: wide spaces part columns. */
+function hasUncutColumns(cut: readonly (readonly string[])[]): boolean {
+  return cut.some(
+    (cells) => cells.length > 1 && cells.some((cell) => / {2}/.test(cell) && !/\d/.test(cell)),
+  )
 }
 
 /** Cells of the line above the first row of figures. */

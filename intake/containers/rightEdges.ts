@@ -82,6 +82,8 @@ function edgesOf(lines: readonly (readonly Word[])[]): number[] {
   for (const words of lines) {
     words.forEach(({ text, from, to }, i) => {
       const before = words[i - 1]
+      // What a line begins with names its row, also by a number.
+      if (i === 0) return
       const isOfMonth = YEAR.test(text) && before?.to === from - 1 && !FIGURE.test(before.text)
       if (FIGURE.test(text) && !isOfMonth) counts.set(to, (counts.get(to) ?? 0) + 1)
     })
@@ -90,7 +92,7 @@ function edgesOf(lines: readonly (readonly Word[])[]): number[] {
   const sure = new Set(often.map(([edge]) => edge))
   // Years over the columns end where their figures do, also of a column that is all but empty.
   for (const words of lines) {
-    if (areYears(words) && words.filter(({ to }) => sure.has(to)).length > 1)
+    if (areYears(words) && words.some(({ to }) => sure.has(to)))
       words.forEach(({ to }) => sure.add(to))
   }
   const edges = [...sure].sort((a, b) => a - b)
@@ -149,7 +151,10 @@ function headingsAbove(
     const line = lines[at]!.trim()
     if (line === '' && found.size > 0) break
     if (line === '' || RULE.test(line)) continue
-    const cells = found.size === 0 ? headingCells(words[at]!, ends) : phraseCells(lines[at]!, ends)
+    // A row whose figures end elsewhere is no heading.
+    const figures = words[at]!.filter(({ text }) => FIGURE.test(text)).length
+    if (!areYears(words[at]!) && 2 * figures > words[at]!.length) break
+    const cells = found.size === 0 ? headingCells(lines[at]!, ends) : phraseCells(lines[at]!, ends)
     const crosses = words[at]!.some(({ from, to }) => ends.some((end) => from < end && end < to))
     const isOver = cells.filter((cell) => cell !== '').length > 1
     if (!isOver || (crosses && found.size > 0)) break
@@ -160,21 +165,29 @@ function headingsAbove(
 
 /** What stands over several columns, by the one that it begins over. */
 function phraseCells(line: string, ends: readonly number[]): string[] {
-  const phrases = [...line.matchAll(/\S+(?: \S+)*/g)].map(({ 0: text, index }) => ({
-    text,
-    from: index,
-    to: index,
-  }))
-  return byColumn(phrases, ends)
+  return byColumn(
+    phrasesOf(line).map(({ text, from }) => ({ text, from, to: from })),
+    ends,
+  )
 }
 
-/** One word over each column, in their order; else words by the columns that the middle of each lies in. */
-function headingCells(words: readonly Word[], ends: readonly number[]): string[] {
-  const cells = byColumn(words, ends)
-  const isClear = cells.every((cell) => !cell.includes(' '))
-  const missing = ends.length - words.length
-  if (isClear || missing < 0 || missing > 1 || (missing === 1 && words[0]!.from === 0)) return cells
-  return [...(missing === 1 ? [''] : []), ...words.map(({ text }) => text)]
+/** What stands over the columns: a phrase or a word over each in their order, else words by the middle of each. */
+function headingCells(line: string, ends: readonly number[]): string[] {
+  const words = wordsOf(line)
+  for (const parts of [phrasesOf(line), words]) {
+    const missing = ends.length - parts.length
+    const isOverAll = missing === 0 || (missing === 1 && parts[0]!.from > 0)
+    if (isOverAll) return [...(missing === 1 ? [''] : []), ...parts.map(({ text }) => text)]
+  }
+  return byColumn(words, ends)
+}
+
+function phrasesOf(line: string): Word[] {
+  return [...line.matchAll(/\S+(?: \S+)*/g)].map(({ 0: text, index }) => ({
+    text,
+    from: index,
+    to: index + text.length,
+  }))
 }
 
 function byColumn(words: readonly Word[], ends: readonly number[]): string[] {
