@@ -1,42 +1,18 @@
 import { addPeriods, type Period } from '../core/calendar/period'
 import type { FamilyFile, Random } from './familyTruth'
-
-/** Picks one of several. */
-type Pick = <T>(all: readonly T[]) => T
-interface Making {
-  readonly random: Random
-  readonly pick: Pick
-}
-
-/** Languages whose months are written as the platform writes them, with the words that files have for totals. */
-const LANGUAGES = [
-  { locale: 'en', total: 'Total', quarter: (q: number) => `Q${q}`, year: 'Year' },
-  { locale: 'de', total: 'Gesamt', quarter: (q: number) => `${q}. Quartal`, year: 'Jahr' },
-  { locale: 'fr', total: 'Total', quarter: (q: number) => `T${q}`, year: 'Année' },
-  { locale: 'es', total: 'Total', quarter: (q: number) => `T${q}`, year: 'Año' },
-  { locale: 'it', total: 'Totale', quarter: (q: number) => `Q${q}`, year: 'Anno' },
-  { locale: 'nl', total: 'Totaal', quarter: (q: number) => `Q${q}`, year: 'Jaar' },
-  { locale: 'pl', total: 'Razem', quarter: (q: number) => `Q${q}`, year: 'Rok' },
-  { locale: 'sv', total: 'Totalt', quarter: (q: number) => `Q${q}`, year: 'År' },
-  { locale: 'cs', total: 'Celkem', quarter: (q: number) => `Q${q}`, year: 'Rok' },
-] as const
-type Language = (typeof LANGUAGES)[number]
-
-function monthNames({ locale }: Language): string[] {
-  const format = new Intl.DateTimeFormat(locale, { month: 'long', timeZone: 'UTC' })
-  return Array.from({ length: 12 }, (_, month) => format.format(Date.UTC(2021, month, 15)))
-}
-
-/** Sales with a season: whole numbers, none below 100. */
-function sales(random: Random, months: number): number[] {
-  return Array.from({ length: months }, (_, i) =>
-    Math.round(1500 + 4 * i + 400 * Math.sin((i * Math.PI) / 6) + 300 * random()),
-  )
-}
-
-const sum = (values: readonly number[]) => values.reduce((all, value) => all + value, 0)
-const text = (rows: readonly (readonly (string | number)[])[], delimiter = ',') =>
-  rows.map((cells) => cells.join(delimiter)).join('\n')
+import { FURTHER } from './monthEndFurther'
+import {
+  LANGUAGES,
+  monthly,
+  monthNames,
+  sales,
+  sum,
+  text,
+  written,
+  yearOf,
+  type Making,
+  type Pick,
+} from './monthEndParts'
 
 /** Every family of the files of a month's end, as a maker of its members. */
 export const MONTH_END: Readonly<Record<string, (making: Making) => FamilyFile>> = {
@@ -54,6 +30,7 @@ export const MONTH_END: Readonly<Record<string, (making: Making) => FamilyFile>>
   'days under months': daysUnderMonths,
   'a pivot with all its totals': pivot,
   'one unit written in two ways': oneUnitTwoWays,
+  ...FURTHER,
 }
 
 /** A member of one of the families. */
@@ -62,18 +39,6 @@ export function monthEndFile(random: Random): FamilyFile {
   const name = pick(Object.keys(MONTH_END))
   const file = MONTH_END[name]!({ random, pick })
   return { ...file, made: [name, ...file.made] }
-}
-
-function monthly(
-  name: string,
-  start: Period,
-  values: readonly (number | null)[],
-): FamilyFile['truth'] {
-  return { seasons: 12, start, series: [{ name, values }] }
-}
-
-function yearOf(random: Random): number {
-  return 2008 + Math.floor(random() * 14)
 }
 
 function monthsBesideTotals({ random, pick }: Making): FamilyFile {
@@ -243,14 +208,6 @@ function yearsInHeadings({ random, pick }: Making): FamilyFile {
     answers: {},
     made: [language.locale],
   }
-}
-
-/** Months of a series as they are mostly written. */
-function written(start: Period, count: number): string[] {
-  return Array.from({ length: count }, (_, i) => {
-    const { year, season } = addPeriods(start, i, 12)
-    return `${year}-${String(season).padStart(2, '0')}`
-  })
 }
 
 function codesBeside({ random }: Making): FamilyFile {
