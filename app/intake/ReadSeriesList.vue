@@ -23,7 +23,7 @@ function count({ series: { calendar, values }, missing, duplicates }: Candidate)
 /** A list of thousands is kept as a whole or searched; only so many are drawn. */
 const MOST_SHOWN = 200
 /** Pixels of a series that is not in sight yet. */
-const ROW_HEIGHT = 84
+const ROW_HEIGHT = 128
 const filter = ref('')
 const shown = computed(() => {
   const wanted = filter.value.trim().toLowerCase()
@@ -70,7 +70,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       />
     </label>
     <label class="field">
-      <span class="small muted">all of them</span>
+      <span class="small muted">over time, all</span>
       <v-select
         class="quantity"
         :items="QUANTITY_CHOICES"
