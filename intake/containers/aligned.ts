@@ -42,7 +42,9 @@ function hasUncutColumns(cut: readonly (readonly string[])[]): boolean {
 
 /** Cells of the line above the first row of figures. */
 function headingCells(cut: readonly (readonly string[])[]): number {
-  const first = cut.findIndex((cells) => cells.slice(1).some((cell) => IS_FIGURE.test(cell)))
+  const first = cut.findIndex((cells) =>
+    cells.slice(1).some((cell) => IS_FIGURE.test(cell.replaceAll(' ', ''))),
+  )
   const above = cut
     .slice(0, first)
     .filter((cells) => cells.some((cell) => cell !== '' && !/^[-=_ ]+$/.test(cell)))
