@@ -43,6 +43,11 @@ describe('tables as text', () => {
     }
   })
 
+  it('cannot become formulas for a program that cuts elsewhere, or that takes full-width signs', () => {
+    const csv = tableAsCsv({ header: ['period', 'a;=1+1'], rows: [['＝1+1', 'b\t=2']] })
+    expect(csv).toBe('period,"a;=1+1"\r\n"\'＝1+1","b\t=2"\r\n')
+  })
+
   it('paste cell by cell', () => {
     expect(tableAsTabs(table).split('\n')[1]).toBe('"\'@x"\t-5.5')
   })

@@ -13,8 +13,10 @@ export type DecimalMark = 'point' | 'comma'
 export function tableAsCsv(table: FigureTable, decimal: DecimalMark = 'point'): string {
   const delimiter = decimal === 'comma' ? ';' : ','
   return (
-    Papa.unparse(lines(table, decimal), { escapeFormulae: FORMULA, delimiter, newline: '\r\n' }) +
-    '\r\n'
+    Papa.unparse(lines(table, decimal), {
+      ...{ escapeFormulae: FORMULA, delimiter, newline: '\r\n' },
+      quotes: hasOtherDelimiter,
+    }) + '\r\n'
   )
 }
 
@@ -28,7 +30,12 @@ export function tableAsTabs(table: FigureTable, decimal: DecimalMark = 'point'):
  * What a spreadsheet would take for a formula: text that begins like one, but for a negative figure. Text that begins with
  * apostrophes and then like a formula gets one more, so that taking one off always gives back what was written.
  */
-const FORMULA = /^(?!-\d[\d,.]*(?:e[+-]?\d+)?$)'*[=+\-@\t\r]/
+const FORMULA = /^(?!-\d[\d,.]*(?:e[+-]?\d+)?$)'*[=+\-@\t\r＝＋－＠]/
+
+/** A program that cuts at another delimiter would make cells of parts of a name, and a formula of one: `a;=1+1`. */
+function hasOtherDelimiter(cell: unknown): boolean {
+  return typeof cell === 'string' && /[;,\t|]/.test(cell) && !/^-?\d+,\d+(e[+-]?\d+)?$/.test(cell)
+}
 
 function lines(table: FigureTable, decimal: DecimalMark): unknown[][] {
   const rows = [[...table.header], ...table.rows.map((row) => [...row])]

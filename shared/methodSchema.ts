@@ -26,6 +26,17 @@ function ofWay(shape: z.ZodRawShape, words: (key: string) => string) {
   })
 }
 
+/** The document of one way of forecasting. */
+function ofForecast({
+  document,
+  name,
+}: {
+  readonly document: { readonly shape: z.ZodRawShape }
+  readonly name: (typeof FORECAST_WAYS)[number]['name']
+}) {
+  return ofWay(document.shape, (key) => foreignForecastWords(key, name))
+}
+
 function foreignTo(by: DecompositionName) {
   return (key: string) => foreignWords(key, by)
 }
@@ -44,30 +55,31 @@ const decomposeSchema = z.discriminatedUnion('by', [
   ),
 ]) as unknown as z.ZodType<DecompositionDocument>
 
-/** Methods within a method. */
+/** The same of the ways of forecasting, but for those whose documents hold methods of their own. */
+const plainForecasts = [
+  ofWay({ ...DEFAULT_FORECAST.document.shape, by: z.undefined().optional() }, (key) =>
+    foreignForecastWords(key, DEFAULT_FORECAST.name),
+  ),
+  ...FORECAST_WAYS.filter(({ document }) => !('of' in document.shape)).map(ofForecast),
+] as const
+
+/** Methods within a method: one level, since those of a combination are none themselves. */
 const membersSchema = z
   .array(
     z.strictObject({
       decompose: decomposeSchema.optional(),
       trend: trendDocument.optional(),
-      forecast: z.lazy((): z.ZodType => forecastSchema).optional(),
+      forecast: z.discriminatedUnion('by', [...plainForecasts]).optional(),
     }),
   )
   .min(FEWEST_MEMBERS)
   .max(MOST_MEMBERS)
   .optional()
 
-/** The same of the ways of forecasting. */
 const forecastSchema = z.discriminatedUnion('by', [
-  ofWay({ ...DEFAULT_FORECAST.document.shape, by: z.undefined().optional() }, (key) =>
-    foreignForecastWords(key, DEFAULT_FORECAST.name),
-  ),
-  ...FORECAST_WAYS.map(({ document, name }) =>
-    ofWay(
-      // The methods within a combination are parts of a method document too.
-      'of' in document.shape ? { ...document.shape, of: membersSchema } : document.shape,
-      (key) => foreignForecastWords(key, name),
-    ),
+  ...plainForecasts,
+  ...FORECAST_WAYS.filter(({ document }) => 'of' in document.shape).map((way) =>
+    ofForecast({ ...way, document: { shape: { ...way.document.shape, of: membersSchema } } }),
   ),
 ]) as unknown as z.ZodType<ForecastDocument>
 

@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue'
+import { forget, recall, remember } from '~/shell/browserStorage'
 
 /** What the reader can write figures like, beside what the browser says. */
 export const LOCALES = [
@@ -21,12 +22,11 @@ export const locale = computed(() => chosenLocale.value ?? undefined)
 /** Writes figures and dates like this from now on; null goes back to the browser's own. */
 export function chooseLocale(next: string | null): void {
   chosenLocale.value = next
-  if (next === null) localStorage.removeItem(KEY)
-  else localStorage.setItem(KEY, next)
+  if (next === null) forget(KEY)
+  else remember(KEY, next)
 }
 
 function stored(): string | null {
-  if (typeof localStorage === 'undefined') return null
-  const kept = localStorage.getItem(KEY)
+  const kept = recall(KEY)
   return LOCALES.some((known) => known.locale === kept) ? kept : null
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { recall, remember } from '~/shell/browserStorage'
 import { textAt, type Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
 
@@ -24,12 +25,12 @@ export function rememberedAnswers(shape: string): Answers | null {
 export function rememberAnswers(shape: string, answers: Answers): void {
   const others = stored().filter(([known]) => known !== shape)
   const own = Object.keys(answers).length > 0 ? [[shape, answers] as const] : []
-  localStorage.setItem(KEY, JSON.stringify([...others, ...own].slice(-MOST_SHAPES)))
+  remember(KEY, JSON.stringify([...others, ...own].slice(-MOST_SHAPES)))
 }
 
 function stored(): [string, Record<string, string>][] {
   try {
-    return storedSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '[]'))
+    return storedSchema.parse(JSON.parse(recall(KEY) ?? '[]'))
   } catch {
     return []
   }

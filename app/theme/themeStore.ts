@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watchEffect } from 'vue'
+import { recall, remember } from '~/shell/browserStorage'
 import { readPalette, type Palette } from './palette'
 
 const KEY = 'elvant.theme'
@@ -7,7 +8,7 @@ type Choice = 'light' | 'dark' | 'system'
 
 /** Light or dark: the reader's choice, or the system's. */
 export const useTheme = defineStore('theme', () => {
-  const stored = localStorage.getItem(KEY)
+  const stored = recall(KEY)
   const choice = ref<Choice>(stored === 'light' || stored === 'dark' ? stored : 'system')
   const media = matchMedia('(prefers-color-scheme: dark)')
   const systemIsDark = ref(media.matches)
@@ -24,7 +25,7 @@ export const useTheme = defineStore('theme', () => {
 
   function toggle(): void {
     choice.value = isDark.value ? 'light' : 'dark'
-    localStorage.setItem(KEY, choice.value)
+    remember(KEY, choice.value)
   }
   return { isDark, palette, toggle }
 })

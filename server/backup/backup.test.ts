@@ -1,10 +1,27 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  existsSync,
+  lstatSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs'
 import fc from 'fast-check'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { closeDatabase, database, restoreDatabase, useDatabase } from '../database/current'
+import { causeOf } from '../database/cause'
+import {
+  closeDatabase,
+  database,
+  requireDatabasePresent,
+  restoreDatabase,
+  useDatabase,
+} from '../database/current'
 import { openDatabase } from '../database/open'
 import { keepSeries, listShelf } from '../series/shelfStore'
 import { changeSeries } from '../series/shelfStore'
@@ -55,6 +72,62 @@ describe('a backup', () => {
     closeDatabase()
     useDatabase(openDatabase(path, MIGRATIONS))
     expect(names()).toEqual(['Before', 'Later'])
+  })
+
+  it('is not put in place while a reader holds the log of the database', () => {
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    keepSeries(database(), [named('After')])
+    requireBackup(backup, MIGRATIONS)
+    const reader = new Sqlite(path, { readonly: true })
+    const rows = reader.prepare('SELECT name FROM series').iterate()
+    rows.next()
+    keepSeries(database(), [named('In the log')])
+    expect(() => restoreDatabase(backup, MIGRATIONS)).toThrow('is reading the database')
+    rows.return!()
+    reader.close()
+    expect(names()).toEqual(['After', 'Before', 'In the log'])
+  })
+
+  it('that lacks a column is refused, though it is whole', () => {
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    unseal(backup)
+    const changed = new Sqlite(backup)
+    changed.exec('ALTER TABLE series DROP COLUMN notes')
+    changed.close()
+    seal(backup)
+    expect(() => requireBackup(backup, MIGRATIONS)).toThrow(
+      'lacks the column "notes" of the table "series"',
+    )
+  })
+
+  it('behind a symbolic link takes the place of the file, and one lock holds for both names', () => {
+    const link = join(folder, 'link.sqlite')
+    symlinkSync(path, link)
+    expect(() => openDatabase(link, MIGRATIONS)).toThrow('in use')
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    keepSeries(database(), [named('After')])
+    closeDatabase()
+    useDatabase(openDatabase(link, MIGRATIONS))
+    restore(backup)
+    expect(names()).toEqual(['Before'])
+    expect(lstatSync(link).isSymbolicLink()).toBe(true)
+    closeDatabase()
+    useDatabase(openDatabase(path, MIGRATIONS))
+    expect(names()).toEqual(['Before'])
+  })
+
+  it('a database that was moved away is noticed before a write is answered', () => {
+    requireDatabasePresent()
+    renameSync(path, `${path}.moved`)
+    try {
+      requireDatabasePresent()
+      expect.unreachable()
+    } catch (error) {
+      expect(causeOf(error)).toMatch(/^The file of the database was deleted, moved or replaced/)
+    }
   })
 
   it('gives no version again that was given out before it came back', () => {

@@ -1,3 +1,6 @@
+/** The code of a database file that is not where it was. */
+export const GONE = 'ELVANT_GONE'
+
 /** Codes of SQLite and of the file system; what each means for who is working, and what helps. */
 const CAUSES: readonly { readonly code: RegExp; readonly says: string; readonly helps: string }[] =
   [
@@ -5,6 +8,11 @@ const CAUSES: readonly { readonly code: RegExp; readonly says: string; readonly 
       code: /^(SQLITE_FULL|ENOSPC|EDQUOT)/,
       says: 'The disk is full',
       helps: 'Make room and try again.',
+    },
+    {
+      code: /^(ELVANT_GONE|SQLITE_READONLY_DBMOVED)/,
+      says: 'The file of the database was deleted, moved or replaced while Elvant was running',
+      helps: 'Put it back, or restore a backup, and start Elvant again.',
     },
     {
       code: /^(SQLITE_READONLY|EROFS|EACCES|EPERM|SQLITE_CANTOPEN)/,

@@ -15,6 +15,11 @@ export function database(): Database {
   return current.db
 }
 
+/** @throws Error for a file that is gone: see {@link OpenDatabase.requirePresent} */
+export function requireDatabasePresent(): void {
+  current?.requirePresent()
+}
+
 /** Where the database of this server lies. */
 export function databasePath(): string {
   if (!current) throw new Error('The database is not open yet.')

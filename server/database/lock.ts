@@ -1,5 +1,6 @@
 import Sqlite from 'better-sqlite3'
 import { Refusal } from '../../core/refusal'
+import { realPathOf } from './realPath'
 
 /** A database that is held for as long as this is open. */
 export interface DatabaseLock {
@@ -17,7 +18,7 @@ export interface DatabaseLock {
  */
 export function lockDatabase(path: string): DatabaseLock {
   if (path === ':memory:') return { release: () => {} }
-  const held = new Sqlite(`${path}.lock`, { timeout: 0 })
+  const held = new Sqlite(`${realPathOf(path)}.lock`, { timeout: 0 })
   try {
     // Nothing is ever written to it.
     held.pragma('journal_mode = MEMORY')

@@ -1,9 +1,10 @@
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, statSync } from 'node:fs'
 import { dirname } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { bringUpToDate } from './bringUpToDate'
 import { Refusal } from '../../core/refusal'
+import { GONE } from './cause'
 import { lockDatabase, type DatabaseLock } from './lock'
 import { markAsOwn, requireOwn } from './ownFile'
 import * as schema from './schema'
@@ -16,6 +17,12 @@ export interface OpenDatabase {
   readonly path: string
   /** Whether this opening made the file. */
   readonly isNew: boolean
+  /**
+   * Sees to it that the file is still the one that was opened.
+   *
+   * @throws Error with the code ELVANT_GONE when it was deleted, moved or replaced: what is written to it would be lost
+   */
+  requirePresent(): void
   close(): void
   /** Closes the file but goes on holding it, to put another in its place. */
   closeFile(): DatabaseLock
@@ -66,8 +73,13 @@ export function openDatabase(path: string, migrations: string, held?: DatabaseLo
     const db = drizzle(opened, { schema })
     const { isNew } = bringUpToDate(db, opened, migrations)
     markAsOwn(opened)
+    const inode = path === ':memory:' ? null : statSync(path).ino
+    const requirePresent = () => {
+      if (inode === null || statSync(path, { throwIfNoEntry: false })?.ino === inode) return
+      throw Object.assign(new Error(`The database is not at ${path} any more.`), { code: GONE })
+    }
     return {
-      ...{ db, path, isNew, close },
+      ...{ db, path, isNew, requirePresent, close },
       closeFile: () => {
         opened.close()
         return own

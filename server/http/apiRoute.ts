@@ -9,6 +9,7 @@ import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import { causeOf } from '../database/cause'
+import { requireDatabasePresent } from '../database/current'
 import { readJsonBody } from './body'
 import { log } from './log'
 import { check } from './check'
@@ -51,7 +52,10 @@ export function bytesRoute(handle: (event: H3Event) => unknown) {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
-      return await handle(event)
+      const answer = await handle(event)
+      // What was written to a file that nobody can open any more is not kept.
+      if (event.method !== 'GET') requireDatabasePresent()
+      return answer
     } catch (error) {
       return answerProblem(event, asProblem(error, event))
     }
@@ -76,5 +80,5 @@ function asProblem(error: unknown, event: H3Event): HttpProblem {
     return problem(507, cause)
   }
   log.error({ err: error, method: event.method, path: event.path }, 'request failed')
-  return problem(500, 'Something went wrong inside Elvant. What was saved before is safe.')
+  return problem(500, 'Something went wrong inside Elvant. The details are in its log.')
 }

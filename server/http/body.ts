@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import { requireBoundedJson } from './jsonBounds'
 import { problem } from './problem'
 
 /** Largest body of a request; a series of 20,000 values takes well under 1 MB. */
@@ -19,8 +20,9 @@ export function readJsonBytes(event: H3Event): Promise<Buffer> {
   return readBytes(event, MOST_BYTES, 'Send fewer series at once.')
 }
 
-/** @throws HttpProblem 400 for what is no JSON */
+/** @throws HttpProblem 400 for what is no JSON, and for more levels or parts than any request has */
 export function parseJson(body: Uint8Array): unknown {
+  requireBoundedJson(body)
   try {
     return JSON.parse(Buffer.from(body).toString('utf8'))
   } catch (error) {

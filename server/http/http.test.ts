@@ -9,7 +9,9 @@ import { apiRoute } from './apiRoute'
 import { contentSecurityPolicy, withNonce } from './contentSecurity'
 import { log } from './log'
 import { isOwnHost, isSameOrigin } from './origin'
-import { pointerTo } from './problem'
+import { requireBoundedJson } from './jsonBounds'
+import { isPage } from './pages'
+import { pointerTo, type HttpProblem } from './problem'
 
 describe('apiRoute', () => {
   let server: Server
@@ -124,12 +126,22 @@ describe('origins', () => {
     ['', false],
     [undefined, false],
   ])('host %s: %s', (host, own) => {
-    expect(isOwnHost(host)).toBe(own)
+    expect(isOwnHost(host, '127.0.0.1')).toBe(own)
   })
 
   it('answers to a name that was allowed', () => {
-    expect(isOwnHost('paint.example:4300', 'other.example, paint.example')).toBe(true)
-    expect(isOwnHost('evil.example', 'paint.example')).toBe(false)
+    expect(isOwnHost('paint.example:4300', '192.168.0.7', 'other.example, paint.example')).toBe(
+      true,
+    )
+    expect(isOwnHost('evil.example', '127.0.0.1', 'paint.example')).toBe(false)
+  })
+
+  it('takes nobody for this machine who comes over the network, whatever the header says', () => {
+    for (const host of ['localhost', '127.0.0.1:4300', '[::1]']) {
+      expect(isOwnHost(host, '192.168.0.7')).toBe(false)
+      expect(isOwnHost(host, undefined)).toBe(false)
+      expect(isOwnHost(host, '::ffff:127.0.0.1')).toBe(true)
+    }
   })
 
   it('takes requests of its own pages and of no page', () => {
@@ -139,6 +151,42 @@ describe('origins', () => {
     expect(isSameOrigin('https://elsewhere.example', '127.0.0.1:4300')).toBe(false)
     expect(isSameOrigin('null', '127.0.0.1:4300')).toBe(false)
   })
+})
+
+describe('JSON that is made to be hard to read', () => {
+  const refused = (text: string) => {
+    try {
+      requireBoundedJson(Buffer.from(text))
+      return null
+    } catch (error) {
+      return (error as HttpProblem).problem.status
+    }
+  }
+
+  it('is refused before it is read: deep, or of too many parts', () => {
+    expect(refused('['.repeat(6_000_000))).toBe(400)
+    expect(refused(`[${'[],'.repeat(400_000)}[]]`)).toBe(413)
+    expect(refused(`[${'1,'.repeat(5_000_000)}1]`)).toBe(413)
+  })
+
+  it('is not what only holds brackets and commas in its texts, or many values', () => {
+    expect(refused(JSON.stringify({ notes: '[{,'.repeat(500_000) + '\\"[[' }))).toBeNull()
+    expect(
+      refused(JSON.stringify({ series: Array(5000).fill({ values: Array(240).fill(1) }) })),
+    ).toBeNull()
+  })
+})
+
+it.each([
+  ['/', true],
+  ['/?view=compare', true],
+  ['/intake', true],
+  ['/study/0b0e5c1c-2f0f-4b7e-9a55-0a7c8f3b1d11?view=contest', true],
+  ['/study', false],
+  ['/wp-admin', false],
+  ['/study/a/b', false],
+])('%s is a page: %s', (path, there) => {
+  expect(isPage(path)).toBe(there)
 })
 
 describe('content security', () => {

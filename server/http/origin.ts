@@ -6,15 +6,26 @@ function nameOf(host: string): string {
 }
 
 /**
- * Whether a Host header names this server: a loopback name, or one that was allowed.
+ * Whether a Host header names this server: a loopback name on a socket of this machine alone, or one that was allowed.
  *
  * @param host the header
+ * @param local address of this end of the connection: who comes over the network cannot be `localhost`
  * @param allowed names with a comma between them
  */
-export function isOwnHost(host: string | undefined, allowed = ''): boolean {
+export function isOwnHost(
+  host: string | undefined,
+  local: string | undefined,
+  allowed = '',
+): boolean {
   if (!host) return false
   const names = allowed.split(',').map((name) => name.trim().toLowerCase())
-  return LOOPBACK.has(nameOf(host)) || names.filter(Boolean).includes(nameOf(host))
+  if (LOOPBACK.has(nameOf(host))) return isLoopback(local)
+  return names.filter(Boolean).includes(nameOf(host))
+}
+
+/** Whether an address is one that only this machine has. */
+export function isLoopback(address: string | undefined): boolean {
+  return /^(::ffff:)?127\.|^::1$/.test(address ?? '')
 }
 
 /** Whether a request comes from a page of this server, or from no page at all. */

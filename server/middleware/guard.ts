@@ -9,7 +9,8 @@ import { problem } from '../http/problem'
  */
 export default defineEventHandler((event) => {
   const host = getRequestHeader(event, 'host')
-  if (!isOwnHost(host, process.env.ELVANT_ALLOWED_HOSTS)) {
+  const local = event.node.req.socket.localAddress
+  if (!isOwnHost(host, local, process.env.ELVANT_ALLOWED_HOSTS)) {
     return answerProblem(
       event,
       problem(

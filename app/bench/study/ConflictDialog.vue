@@ -28,6 +28,10 @@ const savedAt = computed(() => (other.value ? formatMoment(other.value.updatedAt
       <p>
         Another window saved it at {{ savedAt }}, after you had opened it. Nothing is lost until you
         choose.
+        <template v-if="bench.touched.length > 0">
+          Both changed {{ bench.touched.join(', ') }}; what only one of them changed is kept either
+          way.
+        </template>
       </p>
       <div class="versions">
         <section>

@@ -225,6 +225,10 @@ describe('the study on the Bench', () => {
         getItem: (key: string) => kept.get(key) ?? null,
         setItem: (key: string, value: string) => void kept.set(key, value),
         removeItem: (key: string) => void kept.delete(key),
+        key: (at: number) => [...kept.keys()][at] ?? null,
+        get length() {
+          return kept.size
+        },
       })
       const bench = await opened()
       vi.stubGlobal('fetch', () => Promise.reject(new TypeError('offline')))
@@ -234,6 +238,11 @@ describe('the study on the Bench', () => {
       await vi.advanceTimersByTimeAsync(5000)
       vi.stubGlobal('fetch', server.fetch)
       setActivePinia(createPinia())
+      // Every page has a place of its own: this one is another.
+      for (const [key, value] of [...kept]) {
+        kept.delete(key)
+        kept.set(key.replace(/[^.]*$/, `gone-${kept.size}`), value)
+      }
     }
 
     it('is there again, is saved, and can be undone', async () => {
@@ -254,6 +263,7 @@ describe('the study on the Bench', () => {
       const bench = await opened()
       await vi.advanceTimersByTimeAsync(1000)
       expect(bench.conflict).not.toBeNull()
+      expect(bench.touched).toEqual(['the forecast'])
       expect(server.stored().method).toEqual(horizon(9))
       await bench.resolveConflict('mine')
       expect(server.stored().method).toEqual(horizon(3))

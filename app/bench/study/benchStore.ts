@@ -55,8 +55,15 @@ export const useBench = defineStore('bench', () => {
   const viewLeft = shallowRef<BenchView | null>(null)
 
   const { run, forget, ...calculation } = calculationOf(series, method)
-  const { saving, saveFailure, conflict, ...saver } = savingOf(study, trail)
   const notices = useNotices()
+  const { saving, saveFailure, isKeptNowhere, conflict, touched, ...saver } = savingOf(
+    study,
+    trail,
+    (words) => {
+      notices.show({ text: `Saved elsewhere and taken over: ${words.join(', ')}.` })
+      void calculateAnew()
+    },
+  )
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
@@ -81,22 +88,30 @@ export const useBench = defineStore('bench', () => {
 
   /** Changes that were not saved when tab or server ended are there again, and can be undone; over a newer copy one must be chosen. */
   async function takeUpUnsaved(opened: Study): Promise<void> {
-    const unsaved = findUnsaved(opened.id)
-    if (!unsaved) return
-    const left = { ...content.value, ...unsaved.content }
-    if (isSame(left, content.value)) return forgetUnsaved(opened.id)
-    if (!cameIn.value.has(left.vintageId)) await fetchValues(left.vintageId)
-    trail.value = advance(trail.value, left)
-    saving.value = 'waiting'
-    if (unsaved.version !== opened.version) {
-      conflict.value = opened
-      return
+    const all = await findUnsaved(opened.id)
+    const last = all.at(-1)
+    if (!last) return
+    for (const unsaved of all) {
+      const left = { ...content.value, ...unsaved.content }
+      if (isSame(left, content.value)) continue
+      if (!cameIn.value.has(left.vintageId)) await fetchValues(left.vintageId)
+      trail.value = advance(trail.value, left)
     }
+    if (isSame(contentOf(opened), content.value)) return forgetUnsaved(opened.id)
+    saving.value = 'waiting'
+    if (last.version !== opened.version) return saver.meet(opened, last.base)
     saver.saveSoon()
     notices.show({
       text: 'Changes that had not been saved are back.',
       undo: () => undo(),
     })
+  }
+
+  /** Calculates what was taken over, with its values. */
+  async function calculateAnew(): Promise<void> {
+    const { vintageId } = content.value
+    if (!cameIn.value.has(vintageId)) await fetchValues(vintageId)
+    await run()
   }
 
   /** Goes to another step, with the values that it was made with. */
@@ -205,7 +220,10 @@ export const useBench = defineStore('bench', () => {
   /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
   async function resolveConflict(keep: 'mine' | 'theirs'): Promise<void> {
     if (!conflict.value) return
-    if (keep === 'mine') return saver.overwrite()
+    if (keep === 'mine') {
+      await saver.overwrite()
+      return calculateAnew()
+    }
     const other = saver.giveWay()
     const values = seriesFromDocument(other.series)
     cameIn.value = new Map([...cameIn.value, [other.vintageId, values]])
@@ -227,7 +245,9 @@ export const useBench = defineStore('bench', () => {
     calculate: run,
     saving,
     saveFailure,
+    isKeptNowhere,
     conflict,
+    touched,
     canUndo,
     canRedo,
     open,

@@ -2,7 +2,8 @@ import { ref, shallowRef, type ShallowRef } from 'vue'
 import { api, ApiProblem } from '~/api/client'
 import type { StudyContent, StudyStep } from '~~/shared/api/desk'
 import type { Study, StudySave } from '~~/shared/api/studies'
-import { presentOf, unsent, type Trail } from './trail'
+import { merged } from './merged'
+import { advance, isSame, presentOf, unsent, type Trail } from './trail'
 import { forgetUnsaved, keepUnsaved } from './unsaved'
 
 /** A change waits this long for the next one before it is saved. */
@@ -20,12 +21,23 @@ export function contentOf({ method, series, about, vintageId }: Study): StudyCon
  *
  * @param study the copy that the server has
  * @param trail what is to be kept
+ * @param onTakenOver told what was taken over from a copy that was saved elsewhere
  */
-export function savingOf(study: ShallowRef<Study | null>, trail: ShallowRef<Trail>) {
+export function savingOf(
+  study: ShallowRef<Study | null>,
+  trail: ShallowRef<Trail>,
+  onTakenOver: (words: readonly string[]) => void,
+) {
   const saving = ref<'saved' | 'waiting' | 'saving' | 'failed'>('saved')
   const saveFailure = ref('')
+  /** Whether changes that are not saved yet would end with this page: the browser keeps nothing. */
+  const isKeptNowhere = ref(false)
   /** The copy that was saved elsewhere, while the analyst decides between it and this one. */
   const conflict = shallowRef<Study | null>(null)
+  /** What both copies have changed, in words, while there is one. */
+  const touched = shallowRef<readonly string[]>([])
+  /** The copy that both of a conflict were changed from. */
+  let base: StudyContent | null = null
   /** The steps that the server has. */
   let sent: readonly StudyStep[] = []
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -44,7 +56,9 @@ export function savingOf(study: ShallowRef<Study | null>, trail: ShallowRef<Trai
 
   function saveSoon(): void {
     saving.value = 'waiting'
-    keepUnsaved(study.value!.id, presentOf(trail.value), study.value!.version)
+    const { id, version } = study.value!
+    const changes = { content: presentOf(trail.value), base: contentOf(study.value!), version }
+    isKeptNowhere.value = !keepUnsaved(id, changes)
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SAVE_AFTER_MS)
   }
@@ -78,11 +92,41 @@ export function savingOf(study: ShallowRef<Study | null>, trail: ShallowRef<Trai
       saving.value = 'failed'
       saveFailure.value = (error as Error).message
       if (error instanceof ApiProblem && error.problem.status === 409) {
-        conflict.value = error.problem.current as Study
+        meet(error.problem.current as Study)
       } else if (error instanceof ApiProblem && mayPass(error.problem.status)) tryAgainLater()
     } finally {
       isSending = false
     }
+  }
+
+  /**
+   * Meets a copy that was saved elsewhere: what only one of them has changed is put together and saved; what both have is asked
+   * about.
+   *
+   * @param from the copy that one's own was changed from
+   */
+  function meet(other: Study, from = contentOf(study.value!)): void {
+    const both = merged(from, presentOf(trail.value), contentOf(other))
+    if (both.touched.length > 0) {
+      conflict.value = other
+      base = from
+      touched.value = both.touched
+      return
+    }
+    takeOver(other, both.content)
+    if (both.takenOver.length > 0) onTakenOver(both.takenOver)
+  }
+
+  /** Goes on from the other copy, with what was put together over it. */
+  function takeOver(other: Study, content: StudyContent): void {
+    study.value = other
+    // The other copy has laid its own steps.
+    sent = []
+    if (!isSame(presentOf(trail.value), content)) trail.value = advance(trail.value, content)
+    if (isSame(contentOf(other), content)) {
+      saving.value = 'saved'
+      forgetUnsaved(other.id)
+    } else saveSoon()
   }
 
   /** A server that does not answer may do so again: what is not saved is sent by itself then. */
@@ -92,13 +136,12 @@ export function savingOf(study: ShallowRef<Study | null>, trail: ShallowRef<Trai
     timer = setTimeout(() => void save(), wait)
   }
 
-  /** Keeps this copy over the one that was saved elsewhere. */
+  /** Keeps one's own where both copies have changed something, and the other's changes elsewhere. */
   async function overwrite(): Promise<void> {
-    study.value = conflict.value
+    const other = conflict.value!
+    const { content } = merged(base ?? contentOf(other), presentOf(trail.value), contentOf(other))
     conflict.value = null
-    // The other copy has laid its own steps.
-    sent = []
-    saving.value = 'waiting'
+    takeOver(other, content)
     await save()
   }
 
@@ -113,7 +156,19 @@ export function savingOf(study: ShallowRef<Study | null>, trail: ShallowRef<Trai
     return other
   }
 
-  return { saving, saveFailure, conflict, begin, saveSoon, save, overwrite, giveWay }
+  return {
+    saving,
+    saveFailure,
+    isKeptNowhere,
+    conflict,
+    touched,
+    meet,
+    begin,
+    saveSoon,
+    save,
+    overwrite,
+    giveWay,
+  }
 }
 
 /** Whether a failure is one of the server's state, which can be another in a moment. */

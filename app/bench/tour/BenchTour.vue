@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { recall, remember } from '~/shell/browserStorage'
 import { useHelp } from '~/shell/helpStore'
 import { TOUR } from './steps'
 
 /** Offers, once, to show the five things that a newcomer does not see, and shows them one by one. */
 const KEY = 'elvant.tour'
 const help = useHelp()
-const isOffered = ref(localStorage.getItem(KEY) === null)
+const isOffered = ref(recall(KEY) === null)
 const at = ref(0)
 const step = computed(() => TOUR[at.value]!)
 const target = computed(() => (help.tour ? document.querySelector(step.value.target) : null))
 
 function answer(takes: boolean) {
-  localStorage.setItem(KEY, 'answered')
+  remember(KEY, 'answered')
   isOffered.value = false
   help.tour = takes
 }

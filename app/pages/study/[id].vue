@@ -112,7 +112,10 @@ onBeforeUnmount(() => {
       </template>
       <template v-if="bench.state === 'ready'" #actions>
         <span class="saving muted small" role="status">
-          {{ SAVE_WORDS[bench.saving] }}
+          {{ SAVE_WORDS[bench.saving]
+          }}<template v-if="bench.saving === 'failed' && bench.isKeptNowhere"
+            >, and kept nowhere but in this page</template
+          >
           <v-btn
             v-if="bench.saving === 'failed' && !bench.conflict"
             :data-tip="bench.saveFailure"
