@@ -35,6 +35,12 @@ describe('a column made of another', () => {
     )
   })
 
+  it('is not one of lines with one slope, each of which is a mean of the others', () => {
+    const straight = monthRows(24, (i) => Array.from({ length: 10 }, (_, k) => 100 + k + i + 0.5))
+    const names = Array.from({ length: 10 }, (_, k) => `Shop ${k + 1}`)
+    expect(Object.keys(seriesOf(lines([['Month', ...names], ...straight])))).toEqual(names)
+  })
+
   it('is not one that only looks like it', () => {
     for (const beside of [
       (i: number) => sales(i),

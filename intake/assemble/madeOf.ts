@@ -24,9 +24,11 @@ export type MadeOf = ReadonlyMap<ReadSeries, string>
 export function madeOfOthers(all: readonly ReadSeries[], calendar: Calendar): MadeOf {
   const found = new Map<ReadSeries, string>()
   if (all.length > MOST_SERIES) return found
+  // Of a straight line every other of its slope is a mean.
+  const sources = all.filter(({ series }) => !isStraight(series.values))
   for (const own of all) {
     const rounded = 0.5 * 10 ** -decimalsOf(own.series.values)
-    for (const source of all) {
+    for (const source of sources) {
       if (source === own || found.has(source)) continue
       const how = howMade(own.series, source.series, rounded, calendar)
       if (how === null) continue
@@ -35,6 +37,14 @@ export function madeOfOthers(all: readonly ReadSeries[], calendar: Calendar): Ma
     }
   }
   return found
+}
+
+function isStraight(values: readonly Value[]): boolean {
+  return values.every((value, i) => {
+    const [before, two] = [values[i - 1] ?? null, values[i - 2] ?? null]
+    if (value === null || before === null || two === null) return true
+    return Math.abs(value - 2 * before + two) <= ROUNDED * (1 + Math.abs(value))
+  })
 }
 
 /** @param rounded half a unit of the last decimal that the series is written with, as means are */

@@ -69,6 +69,8 @@ export const DOUBTFUL_MULTIPLE = /^(m|t|mil)$/i
  */
 export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
   if (typeof cell === 'number') return { kind: 'number', value: cell, unit: '' }
+  // A remark of pages would be gone through again and again by the expressions below.
+  if (cell.length > LONGEST) return unreadable('is not a number')
   // Most cells are digits alone, and files have millions of them.
   if (DIGITS[decimal].test(cell)) return { kind: 'number', value: Number(cell), unit: '' }
   // An apostrophe before a number makes it text for a spreadsheet.
@@ -84,6 +86,8 @@ export function readNumber(cell: Cell, decimal: DecimalMark): NumberReading {
   const read = readPlain(unmarked.replace(SIGN, '-'), decimal)
   return mark && read.kind === 'number' ? { ...read, mark: mark[1]! } : read
 }
+/** Characters of a number with its unit and marks at the most. */
+const LONGEST = 100
 /** What has one meaning only; with a comma for a mark, digits alone. */
 const DIGITS = { point: /^\d{1,15}(?:\.\d{1,10})?$/, comma: /^\d{1,15}$/ } as const
 const DASH = /^(-|--|–|—)$/

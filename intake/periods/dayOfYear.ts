@@ -1,9 +1,13 @@
 import { monthByName } from './monthNames'
 
+/** Characters of a day at the most. */
+const LONGEST = 40
+
 /** A day without its year: `1-Jan`, `Jan 1`, `1. Januar`, `31.12.`, `12-31`. */
 export function readDayOfYear(
   text: string,
 ): { readonly month: number; readonly day: number } | null {
+  if (text.length > LONGEST) return null
   const named =
     /^(\d{1,2})\.?[- ]*(\p{L}{3,}\.?)$/u.exec(text) ??
     swapped(/^(\p{L}{3,}\.?)[- ]*(\d{1,2})$/u.exec(text))

@@ -63,6 +63,9 @@ function monthsOf(locale: string, behindDay: boolean): string[] {
   })
 }
 
+/** Letters of a month's name at the most. */
+const LONGEST = 40
+
 /**
  * 1…12 for a month name or its abbreviation of three letters or more, with or without accents and a
  * full stop; null for any other word.
@@ -70,6 +73,7 @@ function monthsOf(locale: string, behindDay: boolean): string[] {
  * @example monthByName('févr.') // 2
  */
 export function monthByName(text: string): number | null {
+  if (text.length > LONGEST) return null
   return MONTHS.get(plain(text.replace(/\.$/, ''))) ?? null
 }
 

@@ -186,6 +186,7 @@ function spelt(text: string, order: DayOrder): PeriodReading | null {
 
 /** Whether a cell is written as three numbers, the year last; also `w/e 10/01/2021`, and without marks `10012021`. */
 export function isSlashedDate(text: string): boolean {
+  if (text.length > LONGEST) return false
   return SLASHED.test(text) || isCompactDate(text)
 }
 const SLASHED = /^(?:[a-z][\w/. ]* )?(\d{1,2})([-/.])(\d{1,2})\2(\d{4}|\d{2})(?!\d)/i

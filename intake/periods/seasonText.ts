@@ -6,6 +6,9 @@ import { seasonByName } from './seasonNames'
 export const QUARTER_WORD = '(?:q|qtr|quarter|quartal|trim|trimestre|t)'
 export const HALF_WORD = '(?:h|hj|half|halbjahr|s|sem|semestre)'
 
+/** Characters of a season or a year at the most. */
+const LONGEST = 100
+
 /** A season of the year by itself, beside a year in another place: `Mar`, `3`, `Q1`, `P03`. */
 export type SeasonReading =
   | { readonly kind: 'month'; readonly at: number }
@@ -32,6 +35,7 @@ const MOST: Record<PlainNumber, number> = { week: 53, thirteen: 13, month: 12, q
  * @param plainNumber what a number by itself means; by default the month
  */
 export function readSeason(text: string, plainNumber: PlainNumber = 'month'): SeasonReading | null {
+  if (text.length > LONGEST) return null
   const number = /^0{0,2}\d{1,2}$/.test(text) ? Number(text) : 0
   if (number > 0 && number <= MOST[plainNumber]) {
     return { kind: plainNumber === 'thirteen' ? 'fiscal' : plainNumber, at: number }
@@ -82,6 +86,7 @@ export interface StatedYear {
 
 /** `2021`; `FY2021` and `2020/21`, called after the year in which they end. */
 export function statedYear(text: string): StatedYear | null {
+  if (text.length > LONGEST) return null
   const digits = /^(?:CY ?|calendar year )?(\d{4})$/i.exec(text)
   const year = digits ? yearOf(digits[1]!) : null
   if (year !== null) return { year, isFiscal: false }
