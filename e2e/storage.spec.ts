@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './ownServer'
 import { expectSaved } from './support'
 
 /** A browser that forbids keeping anything, and one that has no room left. */
@@ -50,12 +51,8 @@ async function keepPasted(page: Page, name: string): Promise<void> {
       `${2021 + Math.floor(i / 12)}-${String((i % 12) + 1).padStart(2, '0')}\t${100 + i + 20 * (i % 4)}`,
   )
   await page.goto('/intake')
-  await page.getByRole('heading', { name: 'Bring in a file' }).waitFor()
-  await page.evaluate((text) => {
-    const clipboardData = new DataTransfer()
-    clipboardData.setData('text/plain', text)
-    document.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }))
-  }, [`month\t${name}`, ...rows].join('\n'))
+  await page.getByLabel('Paste rows here').fill([`month\t${name}`, ...rows].join('\n'))
+  await page.getByRole('button', { name: 'Read these rows' }).click()
   await page.getByRole('button', { name: 'Keep this series' }).click()
   await expect(page.locator('[data-word=horizon]')).toBeVisible()
 }
