@@ -281,27 +281,42 @@ const FAMILIES: Readonly<
     ],
     'y 123m': [
       'Year,Month,Sales\n1,1,100\n1,2,101\n1,3,102\n1,4,103\n1,5,104\n1,6,105\n1,7,106\n1,8,107\n1,9,108\n1,10,109\n1,11,110\n1,12,111\n2,1,112\n2,2,113\n2,3,114\n2,4,115\n2,5,116\n2,6,117\n2,7,118\n2,8,119\n2,9,120\n2,10,121\n2,11,122\n2,12,123\n3,1,124\n3,2,125',
-      { 'monthly columns': [['Sales', '1-01', [100, 101, 102, 103, '26 values']]], notes: [] },
+      {
+        'monthly columns': [['Sales', '1-01', [100, 101, 102, 103, '26 values']]],
+        notes: ['counted-years'],
+      },
     ],
     'y 123q': [
       'Year,Quarter,Sales\n1,1,100\n1,2,101\n1,3,102\n1,4,103\n2,1,104\n2,2,105\n2,3,106\n2,4,107\n3,1,108',
-      { 'quarterly columns': [['Sales', '1-Q1', [100, 101, 102, 103, '9 values']]], notes: [] },
+      {
+        'quarterly columns': [['Sales', '1-Q1', [100, 101, 102, 103, '9 values']]],
+        notes: ['counted-years'],
+      },
     ],
     'y 123matrix': [
       'Year,Q1,Q2,Q3,Q4\n1,5,6,7,8\n2,6,7,8,9\n3,7,8,9,10',
-      { 'quarterly matrix': [['Series', '1-Q1', [5, 6, 7, 8, '12 values']]], notes: [] },
+      {
+        'quarterly matrix': [['Series', '1-Q1', [5, 6, 7, 8, '12 values']]],
+        notes: ['counted-years'],
+      },
     ],
     'y 123named': [
       'Year,Q1,Q2,Q3,Q4\nYear 1,5,6,7,8\nYear 2,6,7,8,9\nYear 3,7,8,9,10',
-      { 'quarterly matrix': [['Series', '1-Q1', [5, 6, 7, 8, '12 values']]], notes: [] },
+      {
+        'quarterly matrix': [['Series', '1-Q1', [5, 6, 7, 8, '12 values']]],
+        notes: ['counted-years'],
+      },
     ],
     'y 1q': [
       'Period,Sales\nYear 1 Q1,5\nYear 1 Q2,6\nYear 1 Q3,7\nYear 1 Q4,8\nYear 2 Q1,9',
-      { 'quarterly columns': [['Sales', '1-Q1', [5, 6, 7, 8, 9]]], notes: [] },
+      { 'quarterly columns': [['Sales', '1-Q1', [5, 6, 7, 8, 9]]], notes: ['counted-years'] },
     ],
     'y 1mon': [
       'Year,Month,Sales\n1,Jan,100\n1,Feb,101\n1,Mar,102\n1,Apr,103\n1,May,104\n1,Jun,105\n1,Jul,106\n1,Aug,107\n1,Sep,108\n1,Oct,109\n1,Nov,110\n1,Dec,111\n2,Jan,112\n2,Feb,113\n2,Mar,114\n2,Apr,115\n2,May,116\n2,Jun,117\n2,Jul,118\n2,Aug,119\n2,Sep,120\n2,Oct,121\n2,Nov,122\n2,Dec,123\n3,Jan,124\n3,Feb,125',
-      { 'monthly columns': [['Sales', '1-01', [100, 101, 102, 103, '26 values']]], notes: [] },
+      {
+        'monthly columns': [['Sales', '1-01', [100, 101, 102, 103, '26 values']]],
+        notes: ['counted-years'],
+      },
     ],
     undated: ['Sales\n5\n7\n9\n4\n6\n8\n10\n5', { asks: ['frequency'] }],
     daysdown: [

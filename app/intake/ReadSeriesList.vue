@@ -221,7 +221,7 @@ li {
 }
 
 .quantity {
-  width: 150px;
+  width: 166px;
 }
 
 .body p {

@@ -3,5 +3,5 @@ import type { Quantity } from '~~/core/series/quantity'
 /** What values do over time, as it is chosen. */
 export const QUANTITY_CHOICES: readonly { value: Quantity; title: string }[] = [
   { value: 'flow', title: 'add up, as sales' },
-  { value: 'level', title: 'are a level, as a price' },
+  { value: 'level', title: 'a level, as a price' },
 ]

@@ -17,7 +17,7 @@ import { quantityOf } from './levels'
 import { withStatedStarts } from './statedStarts'
 import { askIfMostlyEmpty } from './mostlyEmpty'
 import { targetOf } from './target'
-import { noteGaps, noteOrder } from './axisNotes'
+import { noteCountedYears, noteGaps, noteOrder } from './axisNotes'
 import { askAboutTwice } from './twice'
 
 /**
@@ -61,6 +61,7 @@ export function assemble(
   if (kept.length === 0) throw new Unreadable([whole('No period has a value.')])
   askIfMostlyEmpty(kept, calendar, inquiry)
   noteGaps(kept, inquiry)
+  noteCountedYears(kept, inquiry)
   const asked = withoutCumulation(withoutRolling(kept, calendar, inquiry), calendar, inquiry)
   return { calendar, series: [...asked], placed: series }
 }

@@ -49,3 +49,16 @@ export function noteGaps(series: readonly ReadSeries[], inquiry: Inquiry): void 
   }
   if (withGaps.length > 10) inquiry.note('missing', `So have ${withGaps.length - 10} other series.`)
 }
+
+/** Years below this are counted from a first one, and no years of trade. */
+const COUNTED_BELOW = 100
+
+/** Says where years are counted 1, 2, 3: nobody may have meant them as years. */
+export function noteCountedYears(series: readonly ReadSeries[], inquiry: Inquiry): void {
+  const counted = series.find(({ series: { start } }) => start.year < COUNTED_BELOW)
+  if (!counted) return
+  inquiry.note(
+    'counted-years',
+    `Years are counted from ${counted.series.start.year} on, and not those of a calendar.`,
+  )
+}

@@ -1,5 +1,6 @@
 import { countUp, textAt, type Row } from '../grid'
 import type { Inquiry } from '../inquiry'
+import { titleOf } from './observations'
 import type { PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
 import { LIMITS } from '../limits'
@@ -80,7 +81,15 @@ export function findKeys(
     keys.push(column)
   }
   const number =
-    distinct < data.length ? numberThatTells(figures, texts, data, identity, told) : null
+    distinct < data.length && figures.length > 1
+      ? numberThatTells(
+          figures.filter((column) => !isAmount(headings[column]!)),
+          texts,
+          data,
+          identity,
+          told,
+        )
+      : null
   if (number !== null)
     return keysOf(
       [...keys, number].sort((a, b) => a - b),
@@ -114,6 +123,14 @@ function textsOf(rows: readonly Row[], column: number): string[] {
   return rows.map((row) => textAt(row, column))
 }
 
+/** Whether a heading speaks of amounts: prices of a few kinds come again every month, too. */
+function isAmount(heading: string): boolean {
+  return (
+    titleOf(heading, 0).unit !== '' ||
+    /price|preis|prix|precio|kurs|rate|cost|value|umsatz|sales/i.test(heading)
+  )
+}
+
 /**
  * The column of whole numbers that tells apart all rows that names leave alike, each of few numbers in nearly every period: a
  * code of articles or shops under whatever heading, as long as figures are left beside it.
@@ -127,7 +144,6 @@ function numberThatTells(
   identity: readonly string[],
   told: readonly string[],
 ): number | null {
-  if (figures.length < 2) return null
   const periods = new Set(identity).size
   const found = figures.find((column) => {
     const numbers = data.map((at) => texts.get(column)![at]!)

@@ -43,10 +43,13 @@ export const project: ResultStage = {
   },
   line: (result) => {
     const { method, series, forecast } = result
-    const total = forecast.forecast.reduce((sum, value) => sum + value, 0)
+    const sum = forecast.forecast.reduce((all, value) => all + value, 0)
+    // Twelve prices are no price: a level is told by its mean.
+    const isLevel = series.quantity === 'level'
+    const total = isLevel ? sum / forecast.forecast.length : sum
     // Of its own size: a year of billions is not thirty thousand billion.
     const scale = displayScale([total], series.unit)
     const periods = countPeriods(method.forecast.horizon, calendarOfResult(result))
-    return `${periods}: ${withUnit(formatDecimals(total / scale.divisor, scale.decimals), scale)}`
+    return `${periods}: ${isLevel ? 'mean ' : ''}${withUnit(formatDecimals(total / scale.divisor, scale.decimals), scale)}`
   },
 }
