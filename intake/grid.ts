@@ -7,6 +7,8 @@ export interface Row {
   readonly line: number
   readonly cells: readonly Cell[]
   readonly isHidden?: boolean
+  /** What its last figure is filled with, where the container says: to be told apart, and no more; empty for nothing. */
+  readonly fill?: string
 }
 
 /** A table of cells: a text file has one, a workbook one a sheet. */

@@ -5,6 +5,7 @@ import { dayOf, monthsOf, rowFrequency } from './assemble/commonCalendar'
 import type { ReadCells } from './cellReadings'
 import { countUp, textAt, widthOf, type Row } from './grid'
 import { Inquiry, Unreadable, Waiting } from './inquiry'
+import { cutWhereSaid } from './layouts/cutLines'
 import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
 import { tablesOf } from './layouts/tablesOfSheet'
@@ -39,12 +40,14 @@ export type SheetReading = {
  * Reads one sheet into series: finds its layout, its periods and its numbers, and puts them on a time
  * axis. Where two readings are possible it asks, unless the answer was given.
  */
-export function readSheet(raw: readonly Row[], answers: Answers): SheetReading {
+export function readSheet(given: readonly Row[], answers: Answers): SheetReading {
   const inquiry = new Inquiry(answers)
-  let rows = raw
+  let rows = given
   let cells: ReadCells = { series: [], axis: null }
   const sofar = () => ({ shape: shapeOf(inquiry.shape), inquiry, rows, cells })
   try {
+    const raw = cutWhereSaid(given, inquiry)
+    rows = raw
     const tables = tablesOf(raw, inquiry)
     const table = tables.length === 1 ? tables[0]!.rows : raw
     const mended = tables.map((part) => mendRows(part.rows, inquiry))

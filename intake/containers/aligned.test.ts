@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { seriesOf, values } from '../testing'
+import { asked, seriesOf, values } from '../testing'
 import { cutAligned } from './aligned'
 
 const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
@@ -70,6 +70,20 @@ describe('a printed table', () => {
       Sales: ['2021-01', ...values(12)],
       Cost: ['2021-01', ...values(12).map((value) => value - 900)],
     })
+  })
+
+  it('that nothing tells how to cut is asked about, with the places to be said', () => {
+    const sold = values(12).map((value, i) => (i % 2 === 0 ? 7 + i : value))
+    const own = sold.map(
+      (value, i) => `${label(i)} ${String(value).padEnd(4)} ${20 + ((7 * i) % 11)}`,
+    )
+    const file = ['Sold by the depots', ...own].join('\n')
+    expect(asked(file)).toEqual(['cut'])
+    expect(Object.values(seriesOf(file, { cut: '8, 13' }))).toEqual([
+      ['2021-01', ...sold],
+      ['2021-01', ...sold.map((_, i) => 20 + ((7 * i) % 11))],
+    ])
+    expect(() => seriesOf(file, { cut: 'eight' })).toThrow()
   })
 
   it('under years keeps a column that is all but empty', () => {

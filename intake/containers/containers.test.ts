@@ -23,7 +23,7 @@ function xlsx(
       .map((_, i) => `<Relationship Id="r${i}" Target="worksheets/sheet${i + 1}.xml"/>`)
       .join('')}</Relationships>`,
     'xl/styles.xml':
-      '<styleSheet><numFmts><numFmt numFmtId="164" formatCode="mmm\\ yyyy"/></numFmts><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/><xf numFmtId="164"/></cellXfs></styleSheet>',
+      '<styleSheet><numFmts><numFmt numFmtId="164" formatCode="mmm\\ yyyy"/></numFmts><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/><xf numFmtId="164"/><xf numFmtId="0" fillId="2"/></cellXfs></styleSheet>',
     'xl/sharedStrings.xml': `<sst>${strings.map((text) => `<si><t>${text}</t></si>`).join('')}</sst>`,
   }
   names.forEach((name, i) => (parts[`xl/worksheets/sheet${i + 1}.xml`] = sheets[name]!))
@@ -129,6 +129,22 @@ describe('XLSX', () => {
     ])
     expect(readFile(two, { sheet: 'South' })).toMatchObject({ outcome: 'ok', sheet: 'South' })
     expect(readFile(two, { sheet: 'West' }).outcome).toBe('refused')
+  })
+
+  it('whose last rows have a colour of their own asks whether they have come', () => {
+    const rows = Array.from({ length: 12 }, (_, i) =>
+      row(
+        i + 2,
+        number(`A${i + 2}`, 44197 + 31 * i, 1) + number(`B${i + 2}`, 5 + (i % 5), i > 8 ? 3 : 0),
+      ),
+    ).join('')
+    const book = xlsx({
+      Sales: sheet(row(1, inline('A1', 'Month') + inline('B1', 'Sales')) + rows),
+    })
+    const { outcome, questions } = readFile(book)
+    expect([outcome, questions[0]?.id]).toEqual(['question', 'forecast-rows'])
+    expect(questions[0]!.ask).toContain('3 rows at the end are filled with a colour')
+    expect(first(book, { 'forecast-rows': 'leave-out' }).values).toHaveLength(9)
   })
 
   it('of sheets that go on from one another, by the years in their names, is one series', () => {

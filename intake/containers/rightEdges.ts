@@ -54,7 +54,10 @@ export function cutAtRightEdges(lines: readonly string[]): string[][] | null {
       .slice(-edges.length)
       .every((cell) => cell === '' || FIGURE.test(cell) || FIGURE_IN_GROUPS.test(cell)),
   )
-  if (!areFigures) return null
+  // Where figures end in several places of one column, a cut would go through one of them.
+  const crosses = (own: readonly Word[]) =>
+    own.some(({ from, to }) => ends.some((end) => from < end && end < to))
+  if (!areFigures || words.some((own, at) => isRow[at] && crosses(own))) return null
   const headings = headingsAbove(lines, words, isRow.indexOf(true), ends)
   return lines.map((line, at) => {
     if (isRow[at]) return cut(line)
@@ -155,9 +158,11 @@ function headingsAbove(
     const figures = words[at]!.filter(({ text }) => FIGURE.test(text)).length
     if (!areYears(words[at]!) && 2 * figures > words[at]!.length) break
     const cells = found.size === 0 ? headingCells(lines[at]!, ends) : phraseCells(lines[at]!, ends)
-    const crosses = words[at]!.some(({ from, to }) => ends.some((end) => from < end && end < to))
+    const reachesOver = words[at]!.some(({ from, to }) =>
+      ends.some((end) => from < end && end < to),
+    )
     const isOver = cells.filter((cell) => cell !== '').length > 1
-    if (!isOver || (crosses && found.size > 0)) break
+    if (!isOver || (reachesOver && found.size > 0)) break
     found.set(line, cells)
   }
   return found

@@ -18,14 +18,14 @@ export function readXlsx(bytes: Uint8Array): Sheet[] {
   const targets = relations(parts['xl/_rels/workbook.xml.rels'])
   const strings = sharedStrings(parts['xl/sharedStrings.xml'])
   const { sheets, is1904 } = readWorkbook(workbook)
-  const isDateStyle = dateStyles(parts['xl/styles.xml'])
+  const styles = stylesOf(parts['xl/styles.xml'])
   const count = cellCounter()
   return sheets.flatMap(({ name, id, isHidden }): Sheet[] => {
     const target = targets.get(id)
     const part = target && (target.startsWith('/') ? target.slice(1) : `xl/${target}`)
     const bytesOfSheet = part ? parts[part] : undefined
     if (!part || !bytesOfSheet || !part.includes('worksheets/')) return []
-    const rows = readSheet(bytesOfSheet, part, { strings, isDateStyle, is1904, count })
+    const rows = readSheet(bytesOfSheet, part, { strings, styles, is1904, count })
     return [{ name, rows, ...(isHidden ? { isHidden } : {}) }]
   })
 }
@@ -88,9 +88,16 @@ const BUILT_IN_DATES = new Set([
   52, 53, 54, 55, 56, 57, 58,
 ])
 
-/** Which cell styles show their number as a date. */
-function dateStyles(bytes: Uint8Array | undefined): (style: number) => boolean {
-  if (!bytes) return () => false
+/** What a cell style says: whether its number shows as a date, and what its cell is filled with. */
+interface Styles {
+  isDate(style: number): boolean
+  /** The number of the fill; empty for none. */
+  fillOf(style: number): string
+}
+
+function stylesOf(bytes: Uint8Array | undefined): Styles {
+  if (!bytes) return { isDate: () => false, fillOf: () => '' }
+  const fills: string[] = []
   const formats = new Map<number, string>()
   const styles: number[] = []
   let isInCellFormats = false
@@ -98,7 +105,11 @@ function dateStyles(bytes: Uint8Array | undefined): (style: number) => boolean {
     open(name, attributes) {
       if (name === 'numFmt') formats.set(Number(attributes.numFmtId), attributes.formatCode ?? '')
       if (name === 'cellXfs') isInCellFormats = true
-      if (name === 'xf' && isInCellFormats) styles.push(Number(attributes.numFmtId ?? 0))
+      if (name === 'xf' && isInCellFormats) {
+        styles.push(Number(attributes.numFmtId ?? 0))
+        // The first two of every workbook are no colours.
+        fills.push(Number(attributes.fillId ?? 0) > 1 ? attributes.fillId! : '')
+      }
     },
     close(name) {
       if (name === 'cellXfs') isInCellFormats = false
@@ -109,18 +120,18 @@ function dateStyles(bytes: Uint8Array | undefined): (style: number) => boolean {
     if (code === undefined) return BUILT_IN_DATES.has(format)
     return /[ymdh]/i.test(code.replace(/"[^"]*"|\\.|\[[^\]]*\]|_.|\*./g, ''))
   })
-  return (style) => isDate[style] ?? false
+  return { isDate: (style) => isDate[style] ?? false, fillOf: (style) => fills[style] ?? '' }
 }
 
 interface SheetContext {
   readonly strings: readonly string[]
-  isDateStyle(style: number): boolean
+  readonly styles: Styles
   readonly is1904: boolean
   count(more: number): void
 }
 
 function readSheet(bytes: Uint8Array, part: string, context: SheetContext): Row[] {
-  const rows: { line: number; cells: Cell[]; isHidden?: boolean }[] = []
+  const rows: { line: number; cells: Cell[]; isHidden?: boolean; fill?: string }[] = []
   const merges: string[] = []
   let row: (typeof rows)[number] | null = null
   let cell: { column: number; type: string; style: number } | null = null
@@ -149,7 +160,9 @@ function readSheet(bytes: Uint8Array, part: string, context: SheetContext): Row[
       const padding = cell.column - row.cells.length
       context.count(1 + Math.max(0, padding))
       while (row.cells.length < cell.column) row.cells.push('')
-      row.cells[cell.column] = readCell(value, cell, context)
+      const read = readCell(value, cell, context)
+      row.cells[cell.column] = read
+      if (typeof read === 'number') row.fill = context.styles.fillOf(cell.style)
       cell = null
     },
   })
@@ -160,7 +173,7 @@ function readSheet(bytes: Uint8Array, part: string, context: SheetContext): Row[
 function readCell(
   value: string,
   { type, style }: { type: string; style: number },
-  { strings, isDateStyle, is1904 }: SheetContext,
+  { strings, styles, is1904 }: SheetContext,
 ): Cell {
   if (value === '') return ''
   if (type === 's') return strings[Number(value)] ?? ''
@@ -169,7 +182,7 @@ function readCell(
   if (type !== 'n') return value.trim()
   const number = Number(value)
   if (!Number.isFinite(number)) return value
-  return (isDateStyle(style) && spreadsheetDate(number, is1904)) || number
+  return (styles.isDate(style) && spreadsheetDate(number, is1904)) || number
 }
 
 /** Column of a reference, from 0: `C7` is 2. */

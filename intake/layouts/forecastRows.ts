@@ -33,8 +33,8 @@ export interface WithoutForecasts {
 }
 
 /**
- * Asks about rows that a column, a line above them or a mark behind their periods calls forecasts or plans: figures that have
- * not come are no history of sales.
+ * Asks about rows that a column, a line above them, a mark behind their periods or their colour sets apart as forecasts or
+ * plans: figures that have not come are no history of sales.
  *
  * @param data entries of the rows with a period
  * @param period the column that says it
@@ -51,7 +51,8 @@ export function withoutForecasts(
   const coming =
     calledByColumn(rows, data, roles, headings) ??
     calledByLine(rows, data) ??
-    calledByMark(rows, data, period)
+    calledByMark(rows, data, period) ??
+    calledByFill(rows, data)
   if (!coming) return { data, apart: [], word: '' }
   const { word, says } = coming
   const [count, are, were] =
@@ -157,6 +158,21 @@ function calledByMark(
     word,
     says: (count) =>
       `${count} ${isOne(count) ? 'bears' : 'bear'} the mark "${word}" behind the period.`,
+  }
+}
+
+/** The last rows, of two and more, whose figures have a fill that no other row has. */
+function calledByFill(rows: readonly Row[], data: readonly number[]): Coming | null {
+  const fills = data.map((at) => rows[at]!.fill ?? '')
+  const last = fills.at(-1)
+  const first = fills.findIndex((fill) => fill === last)
+  const isToTheEnd = first > 0 && fills.slice(first).every((fill) => fill === last)
+  const count = fills.length - first
+  if (!last || !isToTheEnd || count < 2 || count > fills.length / 2) return null
+  return {
+    rows: data.slice(first),
+    word: 'forecast',
+    says: (said) => `${said} at the end are filled with a colour that no other row has.`,
   }
 }
 

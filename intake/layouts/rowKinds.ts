@@ -2,6 +2,7 @@ import { isBlank, textAt, type Row } from '../grid'
 import { Unreadable, type Inquiry } from '../inquiry'
 import { statedYear } from '../periods/seasonText'
 import type { RowKind } from '../reading'
+import { UNCUT } from './cutLines'
 import { isFigure, isNumber } from './figures'
 import { headingsAbove, type Headings } from './headings'
 import type { PeriodColumns } from './observations'
@@ -76,9 +77,6 @@ function isYearAlone(row: Row, [column]: readonly number[]): boolean {
 function hasFigure(row: Row): boolean {
   return row.cells.some((_, column) => isFigure(row, column))
 }
-
-/** Figures behind words in one cell: a printed row that was not cut into its columns. */
-const UNCUT = / [-+(]?\d[\d.,]*\)? +[-+(]?\d[\d.,]*\)?$/
 
 /** Text without any figure beside it, or a rule. */
 function isNote(row: Row, periods: readonly number[]): boolean {
