@@ -55,9 +55,7 @@ export function cutAtRightEdges(lines: readonly string[]): string[][] | null {
       .every((cell) => cell === '' || FIGURE.test(cell) || FIGURE_IN_GROUPS.test(cell)),
   )
   // Where figures end in several places of one column, a cut would go through one of them.
-  const crosses = (own: readonly Word[]) =>
-    own.some(({ from, to }) => ends.some((end) => from < end && end < to))
-  if (!areFigures || words.some((own, at) => isRow[at] && crosses(own))) return null
+  if (!areFigures || words.some((own, at) => isRow[at] && reachesOver(own, ends))) return null
   const headings = headingsAbove(lines, words, isRow.indexOf(true), ends)
   return lines.map((line, at) => {
     if (isRow[at]) return cut(line)
@@ -158,14 +156,16 @@ function headingsAbove(
     const figures = words[at]!.filter(({ text }) => FIGURE.test(text)).length
     if (!areYears(words[at]!) && 2 * figures > words[at]!.length) break
     const cells = found.size === 0 ? headingCells(lines[at]!, ends) : phraseCells(lines[at]!, ends)
-    const reachesOver = words[at]!.some(({ from, to }) =>
-      ends.some((end) => from < end && end < to),
-    )
     const isOver = cells.filter((cell) => cell !== '').length > 1
-    if (!isOver || (reachesOver && found.size > 0)) break
+    if (!isOver || (found.size > 0 && reachesOver(words[at]!, ends))) break
     found.set(line, cells)
   }
   return found
+}
+
+/** Whether a word goes on behind the end of a column. */
+function reachesOver(words: readonly Word[], ends: readonly number[]): boolean {
+  return words.some(({ from, to }) => ends.some((end) => from < end && end < to))
 }
 
 /** What stands over several columns, by the one that it begins over. */

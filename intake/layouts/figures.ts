@@ -10,6 +10,9 @@ export function isNumber(row: Row, column: number): boolean {
   )
 }
 
+/** The marks that a column may be read by, while it is not known which is its own. */
+export const MARKS: readonly DecimalMark[] = ['point', 'comma']
+
 /** The number that a cell says, 0 where there is none. */
 export function numberIn(cell: Cell, mark: DecimalMark): number {
   const reading = readNumber(cell, mark)

@@ -11,6 +11,9 @@ import { isTotalRow } from './totalRows'
 import { rowsThatAddUp } from './totals'
 import { TOTAL_ALONE } from './words'
 
+/** Rows without a period, and no totals, after which the rest is not held against all above it any more. */
+const MOST_UNREAD = 200
+
 /** What each row is: rows without a period are headings, titles, totals, notes, or a question. */
 export function kindsOfRows(
   rows: readonly Row[],
@@ -44,7 +47,8 @@ export function kindsOfRows(
     if (header && columns.every((column) => textAt(row, column) === textAt(header, column)))
       return 'header'
     if (isBlank(row) || isNote(row, columns) || isYearAlone(row, columns)) return 'note'
-    if (addsUpBefore(row, above, figureColumns(row, columns))) return 'total'
+    if (unread.length < MOST_UNREAD && addsUpBefore(row, above, figureColumns(row, columns)))
+      return 'total'
     unread.push(row)
     return 'unread'
   })

@@ -1,10 +1,10 @@
 import { textAt, type Row } from '../grid'
-import type { DecimalMark } from '../numbers/numberText'
-import { figureOf, isFigure } from './figures'
+import { figureOf, isFigure, MARKS } from './figures'
 
 /** Rows that one adds up at the most, but for all of them: a year of months, or of weeks. */
 const MOST = 53
-const MARKS: readonly DecimalMark[] = ['point', 'comma']
+/** Rows up to which all of them together are looked at: of more, every row without a period would cost as much as the table. */
+const MOST_IN_ALL = 2000
 
 /**
  * Whether a row adds up the last of those before it, to the last digit in every column of figures: a total, whatever it is called.
@@ -24,7 +24,8 @@ export function addsUpBefore(
     const sums = own.map(() => 0)
     const said = own.map((column) => figureOf(row, column, mark))
     if (said.every((value) => value === 0)) return false
-    for (let count = 1; count <= before.length; count++) {
+    const most = before.length <= MOST_IN_ALL ? before.length : MOST
+    for (let count = 1; count <= most; count++) {
       const added = before[before.length - count]!
       own.forEach((column, i) => (sums[i]! += figureOf(added, column, mark)))
       const mayBe = count > 1 && (count <= MOST || count === before.length)

@@ -5,7 +5,7 @@ import type { PeriodReading } from '../periods/periodReading'
 import { statedYear } from '../periods/seasonText'
 import type { ColumnRole } from '../reading'
 import { monthsOf } from '../assemble/commonCalendar'
-import { figureOf, isNumber, numberIn } from './figures'
+import { figureOf, isNumber, MARKS, numberIn } from './figures'
 import type { RawSeries } from './observations'
 import { ALL_TOGETHER, SO_FAR, TOTAL } from './words'
 
@@ -13,7 +13,6 @@ import { ALL_TOGETHER, SO_FAR, TOTAL } from './words'
 const ADDS_UP = 0.9
 /** Rows from which a column that adds up all others is their total, whatever it is called. */
 const LONG_SUM = 6
-const MARKS: readonly DecimalMark[] = ['point', 'comma']
 
 /** Marks the value columns that add up the others: headed as a total, or behind or before them in many rows to the last digit. */
 export function markTotals(

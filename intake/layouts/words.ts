@@ -41,7 +41,7 @@ export const WEEK_HEADING = /week|^wk\.?$|^kw$|woche|semaine|semana/i
 /** The heading of a column of numbers that name things: what was sold where, to whom, and where it was booked. */
 export const ID_HEADING = new RegExp(
   [
-    String.raw`\b(id|code|no|nr|number|sku|ean|item|article|artikel\w*|art\.?|sku|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda)\b`,
+    String.raw`\b(id|code|no|nr|number|sku|ean|item|article|artikel\w*|art\.?|product|store|shop|branch|region|customer|account|filiale|kunde|magasin|producto|tienda)\b`,
     // `Depot 2` is a series, `Depot` a column that names them.
     `^(?:${[
       'konto|gegenkonto|contra account|g/?l(?: account)?|compte|cuenta|conto|auftrag|bestellung|invoice|rechnung|beleg|voucher|document|facture|factura|fattura',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { asked, lines, MONTHS, seriesOf } from '../testing'
+import { asked, lines, MONTHS, read, seriesOf } from '../testing'
 
 const dates = Array.from({ length: 500 }, (_, n) => new Date(Date.UTC(2021, 0, 1 + n)))
 const file = (text: (date: Date) => string) => {
@@ -35,6 +35,14 @@ describe('days without a year', () => {
         ),
       ],
     ])
+  })
+
+  it('are none where a month stands beside the codes of depots', () => {
+    const rows = Array.from({ length: 72 }, (_, i) => [
+      ...[MONTHS[Math.floor(i / 3) % 12], 10 * ((i % 3) + 1), i % 2 === 0 ? 300 + i : 410 - i],
+    ])
+    const { questions } = read(lines([['Month', 'Depot', 'Cans'], ...rows]))
+    expect(questions.map(({ ask }) => ask).join()).not.toContain('begin with day')
   })
 
   it('are none where each month stands once: Jan 16 is 2016', () => {

@@ -10,6 +10,8 @@ import { statedYear } from './seasonText'
 const MOSTLY = 0.8
 /** Days from which a column is one of them; fewer can be anything. */
 const FEWEST = 20
+/** Days of the month that there are of at the least: codes of three depots beside months are none. */
+const FEWEST_OF_A_MONTH = 15
 /** Days that each month has rows of, on average: of months with their years it is one. */
 const IN_A_MONTH = 3
 /** Columns among which the days are looked for. */
@@ -115,5 +117,7 @@ function goOn(days: readonly (Day | null)[]): boolean {
   const places = present.map(({ month, day }) => month * 31 + day)
   const falls = places.filter((place, i) => i > 0 && place < places[i - 1]!).length
   const months = present.filter(({ month }, i) => month !== present[i - 1]?.month).length
+  const different = new Set(present.map(({ day }) => day)).size
+  if (different < FEWEST_OF_A_MONTH) return false
   return places.length >= IN_A_MONTH * months && falls <= places.length / FEWEST
 }

@@ -29,8 +29,8 @@ const savedAt = computed(() => (other.value ? formatMoment(other.value.updatedAt
         Another window saved it at {{ savedAt }}, after you had opened it. Nothing is lost until you
         choose.
         <template v-if="bench.touched.length > 0">
-          Both changed {{ bench.touched.join(', ') }}; what only one of them changed is kept either
-          way.
+          Both changed {{ bench.touched.join(', ') }}. Keeping yours also takes what only the saved
+          one changed.
         </template>
       </p>
       <div class="versions">

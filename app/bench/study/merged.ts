@@ -1,5 +1,6 @@
 import type { MethodDocument } from '~~/core/method'
 import type { StudyContent } from '~~/shared/api/desk'
+import { isSame } from './trail'
 
 /** Two copies of a study put together. */
 export interface Merged {
@@ -75,8 +76,4 @@ export function merged(base: StudyContent, mine: StudyContent, theirs: StudyCont
 
 function entriesOf<Key extends string>(parts: Readonly<Record<Key, string>>): [Key, string][] {
   return Object.entries(parts) as [Key, string][]
-}
-
-function isSame(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
 }

@@ -54,6 +54,7 @@ export function unsent(trail: Trail, sent: readonly StudyStep[]): TrailSave {
   }
 }
 
-export function isSame(a: StudyContent, b: StudyContent): boolean {
+/** Whether two contents, or the same part of two, say the same. */
+export function isSame<Part>(a: Part, b: Part): boolean {
   return JSON.stringify(a) === JSON.stringify(b)
 }
