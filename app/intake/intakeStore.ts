@@ -8,10 +8,10 @@ import type { Series } from '~~/core/series/series'
 import { LIMITS } from '~~/intake/limits'
 import type { Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
-import { revisionOf, type Revision } from '~~/intake/update/revision'
-import { documentFromSeries, seriesFromDocument } from '~~/shared/seriesSchema'
+import { documentFromSeries } from '~~/shared/seriesSchema'
 import type { NewSeries } from '~~/shared/api/series'
 import { keepFile } from './keepFile'
+import { findKnown, type KnownSeries } from './knownSeries'
 import { rememberedAnswers, rememberAnswers, shapeKey } from './remembered'
 
 /** What will be kept of one series that was read; name and unit may be changed first. */
@@ -32,15 +32,6 @@ export interface Candidate {
   updates: boolean
   /** Whether periods that the file no longer has are dropped; else they stay. */
   drops: boolean
-}
-
-/** A kept series with what the file would change in it. */
-export interface KnownSeries {
-  readonly id: string
-  readonly studyId: string
-  readonly revision: Revision
-  /** Whether most of what is kept stays as it is: else it is rather another series of that name. */
-  readonly isLikely: boolean
 }
 
 /** A file on its way in: nothing is kept until the analyst says so. */
@@ -114,13 +105,13 @@ export const useIntake = defineStore('intake', () => {
       if (file !== own) return
       firstRow = row ?? null
       const before = rememberedAnswers(shapeKey(first.reading, firstRow))
-      if (!before) return show(first)
+      if (!before) return await show(first)
       answers.value = before
       const again = await own.read(before)
       if (file !== own) return
       isRemembered.value = again.reading.outcome === 'ok'
       if (!isRemembered.value) answers.value = {}
-      show(isRemembered.value ? again : first)
+      await show(isRemembered.value ? again : first)
     } catch (error) {
       if (file !== own) return
       clear()
@@ -152,10 +143,18 @@ export const useIntake = defineStore('intake', () => {
     // A later answer has taken this one's place.
     if (file !== own || answers.value !== asked) return
     isReadingAgain.value = false
-    show(found)
+    await show(found)
   }
 
-  function show({ reading: found, rowCount: count, headerLine: line }: FileReading): void {
+  async function show({
+    reading: found,
+    rowCount: count,
+    headerLine: line,
+  }: FileReading): Promise<void> {
+    const [own, asked] = [file, answers.value]
+    const kept = await knownOf(found)
+    // Another file, or a later answer, has taken this one's place.
+    if (file !== own || answers.value !== asked) return
     const before = new Map(candidates.value.map((one) => [one.series.name, one]))
     reading.value = found
     rowCount.value = count
@@ -164,7 +163,7 @@ export const useIntake = defineStore('intake', () => {
       found.outcome === 'ok'
         ? found.series.map(({ series, column, missing, duplicates }) => {
             const earlier = before.get(series.name)
-            const known = knownSeries(series)
+            const known = kept.get(series) ?? null
             return {
               column,
               series,
@@ -183,23 +182,12 @@ export const useIntake = defineStore('intake', () => {
     state.value = 'read'
   }
 
-  function knownSeries(series: Series): KnownSeries | null {
-    const row = shelf.rows.find(
-      (one) => one.name === series.name && one.frequency === series.calendar.frequency,
-    )
-    if (!row) return null
-    const kept = seriesFromDocument({
-      name: row.name,
-      unit: row.unit,
-      frequency: row.frequency,
-      start: row.start,
-      values: row.values,
-    })
-    const revision = revisionOf(kept, series)
-    // What a file of the last years leaves out tells nothing of whether it is the same series.
-    const compared = row.periods - revision.vanished.length
-    const isLikely = compared > 0 && 2 * revision.revised.length <= compared
-    return { id: row.id, studyId: row.studyId, revision, isLikely }
+  async function knownOf(found: Reading): Promise<ReadonlyMap<Series, KnownSeries>> {
+    if (found.outcome !== 'ok') return new Map()
+    await shelf.loaded()
+    const series = found.series.map((one) => one.series)
+    // Without the server nothing can be kept either; that is said when it is tried.
+    return findKnown(series, shelf.rows).catch(() => new Map())
   }
 
   type Change = Partial<

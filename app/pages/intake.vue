@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { useRouter } from '#app'
+import { preloadRouteComponents, useRouter } from '#app'
 import DropPlace from '~/intake/DropPlace.vue'
 import QuestionList from '~/intake/QuestionList.vue'
 import RawRows from '~/intake/RawRows.vue'
@@ -50,6 +50,7 @@ onMounted(() => {
   addEventListener('paste', onPaste)
   // A file can hold newer values of series that are kept already.
   void shelf.load()
+  void preloadRouteComponents('/')
 })
 onBeforeUnmount(() => {
   removeEventListener('paste', onPaste)

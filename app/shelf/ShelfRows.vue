@@ -6,6 +6,7 @@ import type { ShelfRow } from '~~/shared/api/series'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { changeOnYear, type YearChange } from './changeOnYear'
 import EditableName from './EditableName.vue'
+import { usePictures } from './pictures'
 import { useShelf, type SortKey } from './shelfStore'
 import SmallChart from './SmallChart.vue'
 
@@ -30,7 +31,7 @@ const ROW_HEIGHT = 57
 const MARGIN = 12
 const body = ref<HTMLElement | null>(null)
 const first = ref(0)
-const last = ref(40)
+const last = ref(Math.ceil(innerHeight / ROW_HEIGHT))
 
 function look() {
   if (!body.value) return
@@ -49,6 +50,10 @@ onBeforeUnmount(() => {
 })
 const start = computed(() => Math.min(first.value, Math.max(0, shelf.shown.length - 1)))
 const inSight = computed(() => shelf.shown.slice(start.value, last.value))
+const pictureOf = usePictures(
+  () => inSight.value,
+  () => shelf.read,
+)
 const below = computed(() => Math.max(0, shelf.shown.length - start.value - inSight.value.length))
 const isEverySelected = computed(
   () => shelf.shown.length > 0 && shelf.shown.every(({ id }) => shelf.selected.has(id)),
@@ -135,7 +140,9 @@ function rename(row: ShelfRow, name: string) {
             <span class="muted small unit">{{ row.unit || 'no unit stated' }}</span>
           </template>
         </td>
-        <td class="chart-cell"><SmallChart :values="row.values" /></td>
+        <td class="chart-cell">
+          <SmallChart v-if="pictureOf(row.id)" :values="pictureOf(row.id)!" />
+        </td>
         <td v-if="hasGroups" class="group-cell"><MiddleCut :text="row.group" /></td>
         <td class="span-cell">
           {{ period(row, row.start) }} – {{ period(row, row.end) }}

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
-import type { NewSeries, SeriesAct, SeriesChange, ShelfRow } from '~~/shared/api/series'
+import type { NewSeries, SeriesAct, SeriesChange, ShelfPage, ShelfRow } from '~~/shared/api/series'
 import { changeOnYear } from './changeOnYear'
 
 /** The columns the shelf can be sorted by. */
@@ -13,6 +13,8 @@ export const useShelf = defineStore('shelf', () => {
   const rows = shallowRef<readonly ShelfRow[]>([])
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
+  /** Another object each time that the shelf is read again. */
+  const read = shallowRef<object>({})
   const search = ref('')
   /** The group that is shown; null for all, empty for series without one. */
   const group = ref<string | null>(null)
@@ -34,11 +36,39 @@ export const useShelf = defineStore('shelf', () => {
 
   const groups = computed(() => [...new Set(rows.value.map((row) => row.group))].sort())
 
-  async function load(): Promise<void> {
+  let reading: Promise<void> = Promise.resolve()
+
+  /** Reads the shelf; who asks for {@link loaded} waits for the last one. */
+  function load(): Promise<void> {
+    reading = readPages()
+    return reading
+  }
+
+  /** Settles once the shelf is here as a whole, or cannot be had. */
+  function loaded(): Promise<void> {
+    return reading
+  }
+
+  /** Page by page; what is read first is shown while the rest comes. */
+  async function readPages(): Promise<void> {
+    const own = {}
+    read.value = own
     try {
-      rows.value = (await api<{ series: ShelfRow[] }>('/series')).series
-      state.value = 'ready'
+      let found: readonly ShelfRow[] = []
+      let after: string | null = null
+      do {
+        const query = after === null ? '' : `?after=${encodeURIComponent(after)}`
+        const page: ShelfPage = await api<ShelfPage>(`/series${query}`)
+        // It is being read anew.
+        if (read.value !== own) return
+        found = [...found, ...page.series]
+        after = page.next
+        const isMore = found.length > rows.value.length || after === null
+        if (isMore) rows.value = found
+        state.value = 'ready'
+      } while (after !== null)
     } catch (error) {
+      if (read.value !== own) return
       state.value = 'failed'
       failure.value = (error as Error).message
     }
@@ -136,11 +166,13 @@ export const useShelf = defineStore('shelf', () => {
     groups,
     state,
     failure,
+    read,
     search,
     group,
     selected,
     sort,
     load,
+    loaded,
     sortBy,
     keep,
     change,

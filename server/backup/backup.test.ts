@@ -23,7 +23,8 @@ import {
   useDatabase,
 } from '../database/current'
 import { openDatabase } from '../database/open'
-import { keepSeries, listShelf } from '../series/shelfStore'
+import { shelfPage } from '../series/shelfRows'
+import { keepSeries } from '../series/shelfStore'
 import { changeSeries } from '../series/shelfStore'
 import { findStudy } from '../studies/studyStore'
 import { backUp, requireBackup } from './backup'
@@ -44,7 +45,7 @@ const restore = (file: string) => {
   requireBackup(file, MIGRATIONS)
   restoreDatabase(file, MIGRATIONS)
 }
-const names = () => listShelf(database()).map(({ name }) => name)
+const names = () => shelfPage(database()).series.map(({ name }) => name)
 
 let folder: string
 let path: string
@@ -131,7 +132,7 @@ describe('a backup', () => {
   })
 
   it('gives no version again that was given out before it came back', () => {
-    const { id, studyId } = listShelf(database())[0]!
+    const { id, studyId } = shelfPage(database()).series[0]!
     const backup = join(folder, 'all.backup')
     backUp(path, backup)
     for (const name of ['One', 'Two', 'Three']) changeSeries(database(), id, { name })

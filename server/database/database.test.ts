@@ -11,7 +11,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { actOnSeries, changeSeries, keepSeries, listShelf, listTrash } from '../series/shelfStore'
+import { shelfPage } from '../series/shelfRows'
+import { actOnSeries, changeSeries, keepSeries, listTrash } from '../series/shelfStore'
+import { valuesOf } from '../series/valuesOf'
 import { addVintage, listVintages } from '../series/vintageStore'
 import { findSeries } from '../series/storedSeries'
 import { findFile, keepFile } from '../files/fileStore'
@@ -91,10 +93,10 @@ describe('a disk that takes nothing', () => {
     const full = 'The disk is full: nothing was changed. Make room and try again.'
     expect(refusal(() => keepSeries(db, [incoming, large]))).toBe(full)
     expect(refusal(() => keepFile(db, 'a.csv', Buffer.alloc(100_000)))).toBe(full)
-    expect(listShelf(db)).toHaveLength(1)
+    expect(shelfPage(db).series).toHaveLength(1)
     db.run('PRAGMA max_page_count = 100000')
     keepSeries(db, [large])
-    expect(listShelf(db)).toHaveLength(2)
+    expect(shelfPage(db).series).toHaveLength(2)
     close()
   })
 
@@ -159,12 +161,12 @@ describe('the demo', () => {
     cpSync('demo/files/primer.csv', join(half, 'primer.csv'))
     mkdirSync(join(half, 'z-unreadable.csv'))
     expect(() => keepDemo({ db }, half)).toThrow()
-    expect(listShelf(db)).toEqual([])
+    expect(shelfPage(db).series).toEqual([])
     keepDemo({ db }, 'demo/files')
-    const whole = listShelf(db).length
+    const whole = shelfPage(db).series.length
     expect(whole).toBeGreaterThan(5)
     keepDemo({ db }, 'demo/files')
-    expect(listShelf(db)).toHaveLength(whole)
+    expect(shelfPage(db).series).toHaveLength(whole)
     close()
   })
 })
@@ -203,7 +205,7 @@ describe('migrations', () => {
     const path = join(folder, 'elvant.sqlite')
     keptBefore(path)
     const newer = openDatabase(path, MIGRATIONS)
-    expect(listShelf(newer.db)).toHaveLength(1)
+    expect(shelfPage(newer.db).series).toHaveLength(1)
     newer.close()
     const copies = readdirSync(folder).filter((name) => name.includes('.before-'))
     expect(copies).toHaveLength(1)
@@ -257,7 +259,7 @@ describe('the store', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const wrong = { ...incoming, series: { ...incoming.series, start: '2020-Q1' } }
     expect(() => keepSeries(db, [incoming, wrong])).toThrow(/is not a period/)
-    expect(listShelf(db)).toEqual([])
+    expect(shelfPage(db).series).toEqual([])
     close()
   })
 
@@ -265,7 +267,7 @@ describe('the store', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const values = [...Array.from({ length: 14 }, (_, i) => 10 * i), null]
     keepSeries(db, [{ ...incoming, series: { ...incoming.series, values } }])
-    expect(listShelf(db)[0]).toMatchObject({
+    expect(shelfPage(db).series[0]).toMatchObject({
       periods: 15,
       missing: 1,
       end: '2021-03',
@@ -277,7 +279,7 @@ describe('the store', () => {
   it('raises the version of a study with every change of what it shows', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming]) as [string]
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     const version = () => findStudy(db, studyId)!.version
     const seen = [version()]
     const changes = [
@@ -328,7 +330,7 @@ describe('the store', () => {
   it('goes back to values from before with a save, and to none that the series never had', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id, other] = keepSeries(db, [incoming, incoming]) as [string, string]
-    const { studyId } = listShelf(db).find((row) => row.id === id)!
+    const { studyId } = shelfPage(db).series.find((row) => row.id === id)!
     const newer = { ...incoming, series: { ...incoming.series, values: [1, 2, 3, 4] } }
     addVintage(db, id, newer)
     const method = { format: 'elvant-method/1' } as const
@@ -341,7 +343,7 @@ describe('the store', () => {
     const { version } = findStudy(db, studyId)!
     saveStudy(db, studyId, { method, vintageId: first!.id, version })
     expect(findStudy(db, studyId)).toMatchObject({ vintageId: first!.id, version: version + 1 })
-    expect(listShelf(db).find((row) => row.id === id)!.values).toEqual(incoming.series.values)
+    expect(valuesOf(db, [id])).toEqual([{ id, values: incoming.series.values }])
     const foreign = listVintages(db, other)![0]!.id
     expect(() =>
       saveStudy(db, studyId, { method, vintageId: foreign, version: version + 1 }),
@@ -359,8 +361,8 @@ describe('the store', () => {
       seasonNames: ['Spring', 'Summer', 'Autumn', 'Winter'],
     }
     keepSeries(db, [{ ...incoming, series }])
-    expect(findStudy(db, listShelf(db)[0]!.studyId)!.series).toEqual(series)
-    expect(listShelf(db)[0]!.seasonNames).toEqual(series.seasonNames)
+    expect(findStudy(db, shelfPage(db).series[0]!.studyId)!.series).toEqual(series)
+    expect(shelfPage(db).series[0]!.seasonNames).toEqual(series.seasonNames)
     const wrong = { ...series, seasonNames: ['Spring'] }
     expect(() => keepSeries(db, [{ ...incoming, series: wrong }])).toThrow('as many names')
     close()
@@ -369,7 +371,7 @@ describe('the store', () => {
   it('keeps the steps of undo and how the Bench was left, and lets them go with the series', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming]) as [string]
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     const { about, vintageId } = findStudy(db, studyId)!
     const step = (n: number, horizon: number) => ({
       n,
@@ -413,7 +415,7 @@ describe('the store', () => {
     actOnSeries(db, { act: 'discard', ids: [first] })
     expect(actOnSeries(db, { act: 'erase', ids })).toBe(1)
     expect(listTrash(db)).toEqual([])
-    expect(listShelf(db)).toHaveLength(1)
+    expect(shelfPage(db).series).toHaveLength(1)
     expect(findFile(db, fileId)).toBeUndefined()
     close()
   })
@@ -421,7 +423,7 @@ describe('the store', () => {
   it('writes nothing of a study whose series lies in the trash', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming]) as [string]
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     actOnSeries(db, { act: 'discard', ids: [id] })
     const method = { format: 'elvant-method/1', missing: 'zero' } as const
     expect(saveStudy(db, studyId, { method, version: 1 }).kind).toBe('gone')
@@ -434,7 +436,7 @@ describe('the store', () => {
   it('has no study of a series in the trash', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming])
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     expect(findStudy(db, studyId)?.series).toEqual(incoming.series)
     expect(actOnSeries(db, { act: 'discard', ids: [id!] })).toBe(1)
     expect(findStudy(db, studyId)).toBeUndefined()
@@ -449,7 +451,7 @@ describe('the store', () => {
   it('keeps adjustments beside the values, and refuses one that does not fit', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     keepSeries(db, [incoming])
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     const save = (version: number, period: string) =>
       saveStudy(db, studyId, {
         method: { format: 'elvant-method/1' },
@@ -469,7 +471,7 @@ describe('the store', () => {
   it('takes a newer vintage over an older one, which stays', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     const [id] = keepSeries(db, [incoming])
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     const values = [...incoming.series.values.with(0, 99), 7]
     const newer = { ...incoming, series: { ...incoming.series, values } }
     expect(addVintage(db, id!, newer)).toBe(true)
@@ -489,7 +491,7 @@ describe('the store', () => {
   it('lets one of two saves from the same version through, and hands the other the stored copy', () => {
     const { db, close } = openDatabase(':memory:', MIGRATIONS)
     keepSeries(db, [incoming])
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     const method = (horizon: number) => ({
       format: 'elvant-method/1' as const,
       forecast: { horizon },
@@ -509,7 +511,7 @@ describe('a contest', () => {
   it('stays with its study, the last one alone, and of no study there is none', () => {
     const { db, close } = openDatabase(join(folder, 'elvant.sqlite'), MIGRATIONS)
     keepSeries(db, [incoming])
-    const { studyId } = listShelf(db)[0]!
+    const { studyId } = shelfPage(db).series[0]!
     expect(findContest(db, studyId)).toBeNull()
     const contest = {
       format: 'elvant-contest/1' as const,

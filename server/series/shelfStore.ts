@@ -1,21 +1,16 @@
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, inArray, isNotNull, isNull, notInArray } from 'drizzle-orm'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
 import { METHOD_FORMAT, type MethodDocument } from '../../core/method'
-import type {
-  NewSeries,
-  SeriesAct,
-  SeriesChange,
-  ShelfRow,
-  TrashedSeries,
-} from '../../shared/api/series'
+import type { NewSeries, SeriesAct, SeriesChange, TrashedSeries } from '../../shared/api/series'
 import { seriesFromDocument } from '../../shared/seriesSchema'
+import { insertAll } from '../database/insertAll'
 import type { Database } from '../database/open'
 import { adjustments, files, series, studies, vintages } from '../database/schema'
-import { startStudy } from '../studies/startStudy'
+import { requireFile } from '../files/fileStore'
+import { newStudy } from '../studies/newStudy'
 import { raiseVersions } from '../studies/versions'
-import { findSeries, toSeries, writeAdjustments, type StoredSeries } from './storedSeries'
-import { writeVintage } from './vintageStore'
+import { findSeries, writeAdjustments, type StoredSeries } from './storedSeries'
+import { newVintage } from './vintageStore'
 
 /**
  * Keeps new series with their original values, each with a first study.
@@ -30,55 +25,54 @@ export function keepSeries(
   incoming: readonly NewSeries[],
   methods: readonly MethodDocument[] | 'later' = [],
 ): string[] {
-  const read = incoming.map((item) => ({ ...item, read: seriesFromDocument(item.series) }))
-  return db.transaction((tx) =>
-    read.map(({ series: document, source, fileId, read: { calendar } }, i) => {
-      const id = randomUUID()
-      const now = new Date()
-      tx.insert(series)
-        .values({
-          id,
-          name: document.name,
-          unit: document.unit,
-          noun: document.noun ?? '',
-          quantity: document.quantity ?? 'flow',
-          frequency: document.frequency,
-          seasons: calendar.seasons,
-          yearStart: calendar.yearStart,
-          seasonNames: document.seasonNames ?? null,
-          createdAt: now,
-          updatedAt: now,
-        })
-        .run()
-      writeVintage(tx, id, { series: document, source, fileId }, now)
-      writeAdjustments(tx, id, document.adjustments ?? [])
-      const method = methods === 'later' ? undefined : methods[i]
-      startStudy(tx, id, method ?? { format: METHOD_FORMAT }, methods === 'later')
-      return id
-    }),
-  )
-}
-
-/**
- * Series that are not in the trash, by name.
- *
- * @param ids of those that are wanted, in their order; all when left out
- */
-export function listShelf(db: Database, ids?: readonly string[]): ShelfRow[] {
-  const rows = db
-    .select()
-    .from(series)
-    .innerJoin(vintages, eq(vintages.id, series.vintageId))
-    .innerJoin(studies, eq(studies.seriesId, series.id))
-    .where(and(isNull(series.deletedAt), ids && inArray(series.id, [...ids])))
-    .orderBy(series.name)
-    .all()
-  const listed = rows.map((row) =>
-    shelfRow({ ...row.series, vintage: row.vintages, adjustments: [] }, row.studies.id),
-  )
-  if (!ids) return listed
-  const byId = new Map(listed.map((row) => [row.id, row]))
-  return ids.flatMap((id) => byId.get(id) ?? [])
+  const now = new Date()
+  const kept = incoming.map(({ series: document, source, fileId }, i) => {
+    const { calendar } = seriesFromDocument(document)
+    const id = randomUUID()
+    const vintage = newVintage(id, { series: document, source, fileId }, now)
+    const row: typeof series.$inferInsert = {
+      id,
+      name: document.name,
+      unit: document.unit,
+      noun: document.noun ?? '',
+      quantity: document.quantity ?? 'flow',
+      frequency: document.frequency,
+      seasons: calendar.seasons,
+      yearStart: calendar.yearStart,
+      seasonNames: document.seasonNames ?? null,
+      vintageId: vintage.id,
+      createdAt: now,
+      updatedAt: now,
+    }
+    const method = methods === 'later' ? undefined : methods[i]
+    return {
+      ...{ id, row, vintage, adjustments: document.adjustments ?? [] },
+      study: newStudy(id, method ?? { format: METHOD_FORMAT }, methods === 'later', now),
+    }
+  })
+  const fileIds = new Set(incoming.flatMap(({ fileId }) => fileId ?? []))
+  db.transaction((tx) => {
+    for (const fileId of fileIds) requireFile(tx, fileId)
+    insertAll(
+      tx,
+      series,
+      kept.map(({ row }) => row),
+    )
+    insertAll(
+      tx,
+      vintages,
+      kept.map(({ vintage }) => vintage),
+    )
+    insertAll(
+      tx,
+      studies,
+      kept.map(({ study }) => study),
+    )
+    for (const { id, adjustments: own } of kept) {
+      if (own.length > 0) writeAdjustments(tx, id, own)
+    }
+  })
+  return kept.map(({ id }) => id)
 }
 
 /** Renames a series or states its unit; copies of its studies that are open elsewhere are stale from then on. Undefined when there is no such series. */
@@ -153,35 +147,4 @@ export function listTrash(db: Database): TrashedSeries[] {
     .orderBy(desc(series.deletedAt))
     .all()
     .map((row) => ({ ...row, deletedAt: row.deletedAt!.toISOString() }))
-}
-
-function shelfRow(stored: StoredSeries, studyId: string): ShelfRow {
-  const { calendar, start, values } = toSeries(stored)
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  const last = values.findLastIndex((value) => value !== null)
-  return {
-    id: stored.id,
-    studyId,
-    name: stored.name,
-    unit: stored.unit,
-    group: stored.group,
-    notes: stored.notes,
-    frequency: stored.frequency,
-    seasons: stored.seasons,
-    ...(stored.seasonNames ? { seasonNames: stored.seasonNames } : {}),
-    start: code(1),
-    end: code(values.length),
-    periods: values.length,
-    missing: values.filter((value) => value === null).length,
-    values: [...values],
-    last:
-      last < 0
-        ? null
-        : {
-            period: code(last + 1),
-            value: values[last]!,
-            yearBefore: values[last - calendar.seasons] ?? null,
-          },
-    createdAt: stored.createdAt.toISOString(),
-  }
 }

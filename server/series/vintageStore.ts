@@ -13,17 +13,26 @@ import { keepFirstSteps } from '../studies/deskStore'
 import { raiseVersions } from '../studies/versions'
 import { aboutOf, findSeries, toSeries } from './storedSeries'
 
-/** Keeps values as they came in, and makes them the series' present ones. */
-export function writeVintage(
-  db: Pick<Database, 'insert' | 'select' | 'update'>,
+/** Values as they came in, as a row to be kept. */
+export function newVintage(
   seriesId: string,
   { series: { start, values }, source, fileId }: NewSeries,
   createdAt: Date,
+): typeof vintages.$inferInsert & { readonly id: string } {
+  return { id: randomUUID(), seriesId, start, values, source, fileId: fileId ?? null, createdAt }
+}
+
+/** Keeps values as they came in, and makes them the series' present ones. */
+function writeVintage(
+  db: Pick<Database, 'insert' | 'select' | 'update'>,
+  seriesId: string,
+  incoming: NewSeries,
+  createdAt: Date,
 ): void {
-  if (fileId !== undefined) requireFile(db, fileId)
-  const id = randomUUID()
-  db.insert(vintages).values({ id, seriesId, start, values, source, fileId, createdAt }).run()
-  db.update(series).set({ vintageId: id }).where(eq(series.id, seriesId)).run()
+  if (incoming.fileId !== undefined) requireFile(db, incoming.fileId)
+  const vintage = newVintage(seriesId, incoming, createdAt)
+  db.insert(vintages).values(vintage).run()
+  db.update(series).set({ vintageId: vintage.id }).where(eq(series.id, seriesId)).run()
 }
 
 /**

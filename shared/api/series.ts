@@ -89,8 +89,6 @@ export const shelfRowSchema = z.strictObject({
   end: z.string(),
   periods: z.int(),
   missing: z.int(),
-  /** All values, for the small chart. */
-  values: z.array(z.number().nullable()),
   last: z
     .strictObject({
       period: z.string(),
@@ -138,5 +136,35 @@ export const trashSchema = z.strictObject({
 export type TrashedSeries = z.infer<typeof trashSchema>['series'][number]
 
 export const shelfSchema = z.strictObject({ series: z.array(shelfRowSchema) })
+
+/** Which page of the shelf: what it begins after, and how many rows it has. */
+export const shelfQuerySchema = z.strictObject({
+  after: z.string().min(36).max(2000).optional(),
+  limit: z.coerce.number().int().min(1).max(1000).optional(),
+})
+
+export const shelfPageSchema = shelfSchema.extend({
+  /** What the next page begins after; null where this is the last. */
+  next: z.string().nullable(),
+})
+export type ShelfPage = z.infer<typeof shelfPageSchema>
+
+/** Series whose values are asked for at once. */
+export const MOST_VALUES = 100
+
+export const valuesQuerySchema = z.strictObject({
+  /** Ids with commas between them. */
+  ids: z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(z.array(idSchema).min(1).max(MOST_VALUES)),
+  /** Values at most for each, to draw it small. */
+  points: z.coerce.number().int().min(2).max(20_000).optional(),
+})
+
+export const valuesAnswerSchema = z.strictObject({
+  series: z.array(z.strictObject({ id: idSchema, values: z.array(z.number().nullable()) })),
+})
+export type SeriesValues = z.infer<typeof valuesAnswerSchema>['series'][number]
 
 export const seriesIdParams = z.strictObject({ id: idSchema })

@@ -1,7 +1,8 @@
 import { createSeriesSchema, shelfSchema } from '../../../../shared/api/series'
 import { database } from '../../../database/current'
 import { apiRoute } from '../../../http/apiRoute'
-import { keepSeries, listShelf } from '../../../series/shelfStore'
+import { shelfRows } from '../../../series/shelfRows'
+import { keepSeries } from '../../../series/shelfStore'
 import { beginLater, beginningsOf } from '../../../studies/beginnings'
 
 /** Keeps new series, all or none, each begun by rule, and answers with their rows of the shelf. */
@@ -11,6 +12,6 @@ export default apiRoute(
     const methods = beginningsOf(body.series)
     const ids = keepSeries(database(), body.series, methods)
     if (methods === 'later') void beginLater(ids)
-    return { series: listShelf(database(), ids) }
+    return { series: shelfRows(database(), ids) }
   },
 )
