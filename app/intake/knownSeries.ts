@@ -56,7 +56,10 @@ async function keptValues(ids: readonly string[]) {
 
 function compare(series: Series, row: ShelfRow, values: SeriesValues['values']): KnownSeries {
   const { name, unit, frequency, start } = row
-  const revision = revisionOf(seriesFromDocument({ name, unit, frequency, start, values }), series)
+  const revision = revisionOf(
+    seriesFromDocument({ name, unit, frequency, start, values: [...values] }),
+    series,
+  )
   // What a file of the last years leaves out tells nothing of whether it is the same series.
   const compared = row.periods - revision.vanished.length
   const isLikely = compared > 0 && 2 * revision.revised.length <= compared

@@ -3,6 +3,8 @@ import { copyFileSync, mkdirSync, rmSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { backUp, putInPlace, requireBackup } from '../../server/backup/backup'
+import { Refusal } from '../../core/refusal'
+import { causeOf } from '../../server/database/cause'
 import { lockDatabase } from '../../server/database/lock'
 import { readBytes } from '../files'
 import { printJson } from '../output'
@@ -15,7 +17,7 @@ function databasePath(): string {
 
 /** Writes the whole database into one file. */
 export function backup(file: string): void {
-  backUp(databasePath(), resolve(file))
+  inWords(() => backUp(databasePath(), resolve(file)))
   printJson({ backup: resolve(file) })
 }
 
@@ -27,11 +29,24 @@ export function restore(file: string): void {
   const lock = lockDatabase(path)
   const copy = `${path}.${randomUUID()}.upload`
   try {
-    copyFileSync(file, copy)
-    requireBackup(copy, MIGRATIONS)
-    printJson({ restored: path, before: putInPlace(copy, path) })
+    const before = inWords(() => {
+      copyFileSync(file, copy)
+      requireBackup(copy, MIGRATIONS)
+      return putInPlace(copy, path)
+    })
+    printJson({ restored: path, before })
   } finally {
     rmSync(copy, { force: true })
     lock.release()
+  }
+}
+
+/** What the disk does not take is a refusal that says why, not a defect. */
+function inWords<T>(act: () => T): T {
+  try {
+    return act()
+  } catch (error) {
+    const cause = causeOf(error)
+    throw cause === null ? error : new Refusal(cause, 'disk')
   }
 }

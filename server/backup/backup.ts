@@ -24,10 +24,9 @@ export function backUp(from: string, to: string): void {
     seal(to)
   } catch (error) {
     rmSync(to, { force: true })
-    throw new Refusal(
-      causeOf(error) ?? `The copy cannot be written: ${(error as Error).message}.`,
-      to,
-    )
+    // A full disk is told as elsewhere, by who answers.
+    if (causeOf(error) !== null) throw error
+    throw new Refusal(`The copy cannot be written: ${(error as Error).message}.`, to)
   } finally {
     sqlite.close()
   }

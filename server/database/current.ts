@@ -26,6 +26,28 @@ export function databasePath(): string {
   return current.path
 }
 
+const beingWritten = new Set<Promise<unknown>>()
+
+/**
+ * Has another thread write to the database; it is not put aside in the meantime.
+ *
+ * @param write given the path of the database
+ */
+export async function writtenElsewhere<T>(write: (path: string) => Promise<T>): Promise<T> {
+  const writing = write(databasePath())
+  beingWritten.add(writing)
+  try {
+    return await writing
+  } finally {
+    beingWritten.delete(writing)
+  }
+}
+
+/** Settles at a moment when no other thread writes to the database, or waits to. */
+export async function nothingWritten(): Promise<void> {
+  while (beingWritten.size > 0) await Promise.allSettled(beingWritten)
+}
+
 /**
  * Puts a checked backup ({@link requireBackup}) in the place of the database and opens it. The database that was there is kept beside it,
  * and comes back when the backup cannot be opened after all.

@@ -13,6 +13,7 @@ import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { shelfPage } from '../series/shelfRows'
 import { actOnSeries, changeSeries, keepSeries, listTrash } from '../series/shelfStore'
+import { summaryOf } from '../series/valuesSummary'
 import { valuesOf } from '../series/valuesOf'
 import { addVintage, listVintages } from '../series/vintageStore'
 import { findSeries } from '../series/storedSeries'
@@ -25,6 +26,8 @@ import { keepDemo } from '../series/demo'
 import { causeOf } from './cause'
 import { clearLeftovers } from './leftovers'
 import { openDatabase } from './open'
+import { whenFree } from './whenFree'
+import { withWriter } from './writer'
 
 const MIGRATIONS = 'server/database/migrations'
 let folder: string
@@ -214,6 +217,38 @@ describe('migrations', () => {
     copy.close()
   })
 
+  it('say of what was kept before what the shelf says of what is kept now, to the last digit', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const lists = [
+      [1, 2, 3],
+      [null, null],
+      [null, 0.1, 3, 123456.78901234567, 5e-324, null, null],
+      [-0.30000000000000004, 1, 2, 3, 1.7976931348623157e308],
+      [null, 1, 2, 3, 4],
+    ]
+    openDatabase(path, olderMigrations(1)).close()
+    const sqlite = new Sqlite(path)
+    lists.forEach((values, i) => {
+      sqlite.exec(`
+        INSERT INTO series (id, name, unit, frequency, seasons, year_start, created_at, updated_at)
+          VALUES ('s${i}', 'Series ${i}', '', 'quarterly', 4, 1, 0, 0);
+        INSERT INTO vintages (id, series_id, start, "values", source, created_at)
+          VALUES ('v${i}', 's${i}', '2020-Q1', '${JSON.stringify(values)}', '{"file":"a.csv"}', 0);
+        INSERT INTO studies (id, series_id, method, version, created_at, updated_at)
+          VALUES ('t${i}', 's${i}', '{"format":"elvant-method/1"}', 1, 0, 0);
+      `)
+    })
+    sqlite.close()
+    const { db, close } = openDatabase(path, MIGRATIONS)
+    for (const [i, values] of lists.entries()) {
+      expect(findSeries(db, `s${i}`)!.vintage.summary).toEqual(summaryOf(values, 4))
+    }
+    expect(shelfPage(db).series.map(({ end }) => end)).toEqual([
+      ...['2020-Q3', '2020-Q2', '2021-Q3', '2021-Q1', '2021-Q1'],
+    ])
+    close()
+  })
+
   it('that fail leave the database as it was', () => {
     const path = join(folder, 'elvant.sqlite')
     const broken = olderMigrations(2)
@@ -241,6 +276,41 @@ describe('migrations', () => {
     const path = join(folder, 'elvant.sqlite')
     openDatabase(path, MIGRATIONS).close()
     expect(() => openDatabase(path, olderMigrations(1))).toThrow(/newer version/)
+  })
+})
+
+describe('a database that another program holds', () => {
+  it('is waited for beside the thread, and told of when it is held too long', async () => {
+    const path = join(folder, 'elvant.sqlite')
+    const { db, close } = openDatabase(path, MIGRATIONS)
+    const other = new Sqlite(path)
+    other.exec('BEGIN IMMEDIATE')
+    let ticks = 0
+    const ticking = setInterval(() => ticks++, 5)
+    const refused = await whenFree(() => keepSeries(db, [incoming]), 100).catch(causeOf)
+    expect(refused).toMatch(/^Another program holds the database: nothing was changed/)
+    expect(ticks).toBeGreaterThan(5)
+    setTimeout(() => other.exec('ROLLBACK'), 50)
+    await whenFree(() => keepSeries(db, [incoming]))
+    clearInterval(ticking)
+    expect(shelfPage(db).series).toHaveLength(1)
+    other.close()
+    close()
+  })
+
+  it('is written to by a thread of its own, all or nothing', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const { db, close } = openDatabase(path, MIGRATIONS)
+    const [id] = withWriter(path, (own) => keepSeries(own, [incoming])) as [string]
+    expect(shelfPage(db).series.map((row) => row.id)).toEqual([id])
+    const broken = () =>
+      withWriter(path, (own) => {
+        actOnSeries(own, { act: 'discard', ids: [id] })
+        throw new Error('in the middle')
+      })
+    expect(broken).toThrow('in the middle')
+    expect(shelfPage(db).series).toHaveLength(1)
+    close()
   })
 })
 

@@ -73,6 +73,8 @@ export function openDatabase(path: string, migrations: string, held?: DatabaseLo
     const db = drizzle(opened, { schema })
     const { isNew } = bringUpToDate(db, opened, migrations)
     markAsOwn(opened)
+    // From here on who finds it held asks again: waiting for another would hold everyone.
+    opened.pragma('busy_timeout = 0')
     const inode = path === ':memory:' ? null : statSync(path).ino
     const requirePresent = () => {
       if (inode === null || statSync(path, { throwIfNoEntry: false })?.ino === inode) return

@@ -1,3 +1,4 @@
+import { sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
 import type { Contest } from '../../core/contest/contest'
@@ -6,31 +7,44 @@ import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
+import type { ValuesSummary } from '../series/valuesSummary'
+
+/** Letters of a name that order the shelf: names can be longer than an address may be that says where a page ended. */
+export const ORDERING_LETTERS = 200
+
+/** What the shelf is ordered by. */
+export function orderedName(name: AnyColumn): SQL {
+  return sql`substr(${name}, 1, ${sql.raw(String(ORDERING_LETTERS))})`
+}
 
 /** A series: what it is called and counted in. Its values are in its vintages. */
-export const series = sqliteTable('series', {
-  id: text().primaryKey(),
-  name: text().notNull(),
-  unit: text().notNull(),
-  /** What the values are called; empty for the word in the name. */
-  noun: text().notNull().default(''),
-  /** Whether values add up over time. */
-  quantity: text().$type<Quantity>().notNull().default('flow'),
-  frequency: text().$type<Frequency>().notNull(),
-  seasons: integer().notNull(),
-  yearStart: integer('year_start').notNull(),
-  /** What the seasons are called, where not by their number. */
-  seasonNames: text('season_names', { mode: 'json' }).$type<string[]>(),
-  /** What the analyst files it under on the shelf; empty for none. */
-  group: text('shelf_group').notNull().default(''),
-  notes: text().notNull().default(''),
-  /** The vintage whose values are the series' present ones. */
-  vintageId: text('vintage_id').notNull().default(''),
-  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
-  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
-  /** Set while the series lies in the trash. */
-  deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
-})
+export const series = sqliteTable(
+  'series',
+  {
+    id: text().primaryKey(),
+    name: text().notNull(),
+    unit: text().notNull(),
+    /** What the values are called; empty for the word in the name. */
+    noun: text().notNull().default(''),
+    /** Whether values add up over time. */
+    quantity: text().$type<Quantity>().notNull().default('flow'),
+    frequency: text().$type<Frequency>().notNull(),
+    seasons: integer().notNull(),
+    yearStart: integer('year_start').notNull(),
+    /** What the seasons are called, where not by their number. */
+    seasonNames: text('season_names', { mode: 'json' }).$type<string[]>(),
+    /** What the analyst files it under on the shelf; empty for none. */
+    group: text('shelf_group').notNull().default(''),
+    notes: text().notNull().default(''),
+    /** The vintage whose values are the series' present ones. */
+    vintageId: text('vintage_id').notNull().default(''),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+    updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+    /** Set while the series lies in the trash. */
+    deletedAt: integer('deleted_at', { mode: 'timestamp_ms' }),
+  },
+  (table) => [index('series_by_name').on(orderedName(table.name), table.id)],
+)
 
 /** Files as they were brought in, packed, to be had back. */
 export const files = sqliteTable('files', {
@@ -52,6 +66,11 @@ export const vintages = sqliteTable(
     /** Period code of the first value. */
     start: text().notNull(),
     values: text({ mode: 'json' }).$type<Value[]>().notNull(),
+    /** What the shelf says of them. */
+    summary: text({ mode: 'json' })
+      .$type<ValuesSummary>()
+      .notNull()
+      .default({ periods: 0, missing: 0, last: null }),
     source: text({ mode: 'json' }).$type<Source>().notNull(),
     /** The file they were read from, where it was kept. */
     fileId: text('file_id').references(() => files.id),

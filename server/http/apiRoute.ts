@@ -10,7 +10,7 @@ import type { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import { causeOf } from '../database/cause'
 import { requireDatabasePresent } from '../database/current'
-import { readJsonBody } from './body'
+import { whenFree } from '../database/whenFree'
 import { log } from './log'
 import { check } from './check'
 import { HttpProblem, pointerTo, problem } from './problem'
@@ -19,7 +19,8 @@ import { HttpProblem, pointerTo, problem } from './problem'
 interface Shape<Params, Query, Body, Answer> {
   readonly params?: z.ZodType<Params>
   readonly query?: z.ZodType<Query>
-  readonly body?: z.ZodType<Body>
+  /** Reads and checks the body: see {@link bodyOf}. */
+  readonly body?: (event: H3Event) => Promise<Body>
   /** Left out for a route that answers with nothing. */
   readonly answer?: z.ZodType<Answer>
   /** Status of a good answer; 200 when left out, 204 without an answer. */
@@ -40,8 +41,8 @@ export function apiRoute<Params = unknown, Query = unknown, Body = unknown, Answ
   return bytesRoute(async (event) => {
     const params = check(shape.params, getRouterParams(event), 404)
     const query = check(shape.query, getQuery(event), 400)
-    const body = check(shape.body, shape.body ? await readJsonBody(event) : undefined, 400)
-    const answer = await handle({ params, query, body })
+    const body = shape.body ? await shape.body(event) : (undefined as Body)
+    const answer = await whenFree(() => handle({ params, query, body }))
     setResponseStatus(event, shape.status ?? (shape.answer ? 200 : 204))
     return shape.answer ? shape.answer.parse(answer) : null
   })

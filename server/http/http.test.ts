@@ -1,11 +1,14 @@
-import { createApp, createRouter, toNodeListener } from 'h3'
+import { createApp, createRouter, toNodeListener, type H3Event } from 'h3'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
+import { Readable } from 'node:stream'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import type { Problem } from '../../shared/api/problem'
 import { apiRoute } from './apiRoute'
+import { parseJson, readJsonBytes } from './body'
+import { check } from './check'
 import { contentSecurityPolicy, withNonce } from './contentSecurity'
 import { log } from './log'
 import { isOwnHost, isSameOrigin } from './origin'
@@ -18,12 +21,14 @@ describe('apiRoute', () => {
   let base: string
   const body = z.strictObject({ name: z.string(), list: z.array(z.int()).optional() })
 
+  const readEcho = async (event: H3Event) => check(body, parseJson(await readJsonBytes(event)), 400)
+
   beforeAll(async () => {
     log.level = 'silent'
     const router = createRouter()
       .post(
         '/echo',
-        apiRoute({ body, answer: body, status: 201 }, (input) => input.body),
+        apiRoute({ body: readEcho, answer: body, status: 201 }, (input) => input.body),
       )
       .get(
         '/refuse',
@@ -87,6 +92,20 @@ describe('apiRoute', () => {
     const answer = await ask('/echo', JSON.stringify({ name: 'x'.repeat(26 * 1024 * 1024) }))
     expect(answer.status).toBe(413)
     expect(problemOf(answer).detail).toContain('25 MB')
+  })
+
+  it('reads a body whose length is not said, in whatever pieces it comes', async () => {
+    const text = JSON.stringify({ name: 'ü'.repeat(200_000), list: [1] })
+    const bytes = Buffer.from(text)
+    const pieces = [1, 70_000, 70_001, 300_000, bytes.length].map((end, i, ends) =>
+      bytes.subarray(ends[i - 1] ?? 0, end),
+    )
+    const response = await fetch(`${base}/echo`, {
+      method: 'POST',
+      body: Readable.toWeb(Readable.from(pieces)),
+      duplex: 'half',
+    } as unknown as RequestInit)
+    expect(await response.text()).toBe(text)
   })
 
   it('a refusal is a 422 with its words and its place', async () => {

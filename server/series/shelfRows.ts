@@ -1,17 +1,15 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { and, eq, isNull, sql } from 'drizzle-orm'
+import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
 import type { ShelfPage, ShelfRow } from '../../shared/api/series'
+import { among } from '../database/among'
 import type { Database } from '../database/open'
-import { series, studies, vintages } from '../database/schema'
-import { toSeries, type StoredSeries } from './storedSeries'
+import { ORDERING_LETTERS, orderedName, series, studies, vintages } from '../database/schema'
+import { calendarOfRow } from './storedSeries'
 
 /** Rows of a page where nobody says how many: read in a fraction of what another may wait. */
-const PAGE = 500
+const PAGE = 100
 /** Where a page ended is told by the id and the beginning of the name of its last series: also one that is gone since has its place. */
 const ID_LENGTH = 36
-/** Letters of a name that order the shelf: names can be longer than an address may be. */
-const NAME_LENGTH = 200
-const ordered = sql`substr(${series.name}, 1, ${sql.raw(String(NAME_LENGTH))})`
 
 /**
  * A page of the series that are not in the trash, by name.
@@ -27,14 +25,10 @@ export function shelfPage(
   const isBehind =
     after === undefined
       ? undefined
-      : sql`(${ordered}, ${series.id}) > (${after.slice(ID_LENGTH)}, ${after.slice(0, ID_LENGTH)})`
-  const stored = db
-    .select()
-    .from(series)
-    .innerJoin(vintages, eq(vintages.id, series.vintageId))
-    .innerJoin(studies, eq(studies.seriesId, series.id))
+      : sql`(${orderedName(series.name)}, ${series.id}) > (${after.slice(ID_LENGTH)}, ${after.slice(0, ID_LENGTH)})`
+  const stored = selectRows(db)
     .where(and(isNull(series.deletedAt), isBehind))
-    .orderBy(ordered, series.id)
+    .orderBy(orderedName(series.name), series.id)
     .limit(limit + 1)
     .all()
   const rows = stored.slice(0, limit).map(rowOf)
@@ -47,17 +41,13 @@ export function shelfPage(
 
 /** As the database counts letters: a pair of surrogates is one. */
 function beginning(name: string): string {
-  return [...name].slice(0, NAME_LENGTH).join('')
+  return [...name].slice(0, ORDERING_LETTERS).join('')
 }
 
 /** Rows of series, in the order of their ids; what is not there, or in the trash, is left out. */
 export function shelfRows(db: Database, ids: readonly string[]): ShelfRow[] {
-  const stored = db
-    .select()
-    .from(series)
-    .innerJoin(vintages, eq(vintages.id, series.vintageId))
-    .innerJoin(studies, eq(studies.seriesId, series.id))
-    .where(and(isNull(series.deletedAt), inArray(series.id, [...ids])))
+  const stored = selectRows(db)
+    .where(and(isNull(series.deletedAt), among(series.id, ids)))
     .all()
   const byId = new Map(stored.map((row) => [row.series.id, row]))
   return ids.flatMap((id) => {
@@ -66,37 +56,39 @@ export function shelfRows(db: Database, ids: readonly string[]): ShelfRow[] {
   })
 }
 
-function rowOf(joined: {
-  readonly series: typeof series.$inferSelect
-  readonly vintages: typeof vintages.$inferSelect
-  readonly studies: typeof studies.$inferSelect
-}): ShelfRow {
-  const stored: StoredSeries = { ...joined.series, vintage: joined.vintages, adjustments: [] }
-  const { calendar, start, values } = toSeries(stored)
+/** All that a row says: no values, which can be a thousand times as long. */
+function selectRows(db: Database) {
+  return db
+    .select({
+      series,
+      studyId: studies.id,
+      start: vintages.start,
+      summary: vintages.summary,
+    })
+    .from(series)
+    .innerJoin(vintages, eq(vintages.id, series.vintageId))
+    .innerJoin(studies, eq(studies.seriesId, series.id))
+    .$dynamic()
+}
+
+function rowOf({
+  series: stored,
+  studyId,
+  start: from,
+  summary: { periods, missing, last },
+}: ReturnType<ReturnType<typeof selectRows>['all']>[number]): ShelfRow {
+  const calendar = calendarOfRow(stored)
+  const start = parsePeriod(from, calendar)!
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  const last = values.findLastIndex((value) => value !== null)
+  const { id, name, unit, group, notes, frequency, seasons, seasonNames } = stored
   return {
-    id: stored.id,
-    studyId: joined.studies.id,
-    name: stored.name,
-    unit: stored.unit,
-    group: stored.group,
-    notes: stored.notes,
-    frequency: stored.frequency,
-    seasons: stored.seasons,
-    ...(stored.seasonNames ? { seasonNames: stored.seasonNames } : {}),
+    ...{ id, studyId, name, unit, group, notes, frequency, seasons },
+    ...(seasonNames ? { seasonNames } : {}),
     start: code(1),
-    end: code(values.length),
-    periods: values.length,
-    missing: values.filter((value) => value === null).length,
-    last:
-      last < 0
-        ? null
-        : {
-            period: code(last + 1),
-            value: values[last]!,
-            yearBefore: values[last - calendar.seasons] ?? null,
-          },
+    end: code(periods),
+    periods,
+    missing,
+    last: last && { period: code(last.t), value: last.value, yearBefore: last.yearBefore },
     createdAt: stored.createdAt.toISOString(),
   }
 }

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
-import { and, desc, eq, inArray, isNotNull, isNull, notInArray } from 'drizzle-orm'
+import { and, desc, eq, isNotNull, isNull, notInArray } from 'drizzle-orm'
 import { METHOD_FORMAT, type MethodDocument } from '../../core/method'
 import type { NewSeries, SeriesAct, SeriesChange, TrashedSeries } from '../../shared/api/series'
 import { seriesFromDocument } from '../../shared/seriesSchema'
+import { among } from '../database/among'
 import { insertAll } from '../database/insertAll'
 import type { Database } from '../database/open'
 import { adjustments, files, series, studies, vintages } from '../database/schema'
@@ -29,7 +30,7 @@ export function keepSeries(
   const kept = incoming.map(({ series: document, source, fileId }, i) => {
     const { calendar } = seriesFromDocument(document)
     const id = randomUUID()
-    const vintage = newVintage(id, { series: document, source, fileId }, now)
+    const vintage = newVintage(id, { series: document, source, fileId }, calendar.seasons, now)
     const row: typeof series.$inferInsert = {
       id,
       name: document.name,
@@ -105,17 +106,18 @@ export function actOnSeries(db: Database, { ids, ...what }: SeriesAct): number {
       ? { group: what.group, updatedAt: now }
       : { deletedAt: what.act === 'discard' ? now : null }
   const isInTrash = what.act === 'restore' ? isNotNull(series.deletedAt) : isNull(series.deletedAt)
-  return db.transaction((tx) =>
-    ids.reduce((count, id) => {
-      const { changes } = tx
-        .update(series)
-        .set(change)
-        .where(and(eq(series.id, id), isInTrash))
-        .run()
-      if (changes > 0 && what.act === 'group') raiseVersions(tx, [id])
-      return count + changes
-    }, 0),
-  )
+  const meant = and(among(series.id, ids), isInTrash)
+  return db.transaction((tx) => {
+    const own = tx
+      .select({ id: series.id })
+      .from(series)
+      .where(meant)
+      .all()
+      .map(({ id }) => id)
+    tx.update(series).set(change).where(meant).run()
+    if (what.act === 'group') raiseVersions(tx, own)
+    return own.length
+  })
 }
 
 /** Deletes series that lie in the trash for good, with their values, studies, and files that no other series came from. */
@@ -124,14 +126,14 @@ function eraseSeries(db: Database, ids: readonly string[]): number {
     const own = tx
       .select({ id: series.id })
       .from(series)
-      .where(and(inArray(series.id, [...ids]), isNotNull(series.deletedAt)))
+      .where(and(among(series.id, ids), isNotNull(series.deletedAt)))
       .all()
       .map(({ id }) => id)
     if (own.length === 0) return 0
     for (const table of [studies, adjustments, vintages]) {
-      tx.delete(table).where(inArray(table.seriesId, own)).run()
+      tx.delete(table).where(among(table.seriesId, own)).run()
     }
-    tx.delete(series).where(inArray(series.id, own)).run()
+    tx.delete(series).where(among(series.id, own)).run()
     const used = tx.select({ id: vintages.fileId }).from(vintages).where(isNotNull(vintages.fileId))
     tx.delete(files).where(notInArray(files.id, used)).run()
     return own.length

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
-import { calendarOf } from '../../core/calendar/calendar'
+import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { parsePeriod } from '../../core/calendar/period'
 import { adjustmentsWithin } from '../../core/series/adjusted'
 import type { Adjustment, Series } from '../../core/series/series'
@@ -55,13 +55,22 @@ export function aboutOf({ name, unit, noun, quantity, group, notes }: StoredSeri
   return { name, unit, noun, quantity, group, notes }
 }
 
-/** The core's series behind a stored row. */
-export function toSeries(stored: StoredSeries): Series {
-  const { frequency, seasons, yearStart, seasonNames } = stored
-  const calendar = calendarOf(frequency, {
+/** How the periods of a stored series are counted. */
+export function calendarOfRow({
+  frequency,
+  seasons,
+  yearStart,
+  seasonNames,
+}: typeof series.$inferSelect): Calendar {
+  return calendarOf(frequency, {
     ...{ seasons, yearStart },
     ...(seasonNames ? { seasonNames } : {}),
   })
+}
+
+/** The core's series behind a stored row. */
+export function toSeries(stored: StoredSeries): Series {
+  const calendar = calendarOfRow(stored)
   const series = {
     name: stored.name,
     unit: stored.unit,

@@ -1,6 +1,7 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import type { Value } from '../../core/series/series'
 import type { SeriesValues } from '../../shared/api/series'
+import { among } from '../database/among'
 import type { Database } from '../database/open'
 import { series, vintages } from '../database/schema'
 
@@ -15,7 +16,7 @@ export function valuesOf(db: Database, ids: readonly string[], points?: number):
     .select({ id: series.id, values: vintages.values })
     .from(series)
     .innerJoin(vintages, eq(vintages.id, series.vintageId))
-    .where(and(isNull(series.deletedAt), inArray(series.id, [...ids])))
+    .where(and(isNull(series.deletedAt), among(series.id, ids)))
     .all()
     .map(({ id, values }) => ({ id, values: points ? drawable(values, points) : values }))
 }

@@ -11,15 +11,27 @@ import { series, vintages } from '../database/schema'
 import { requireFile } from '../files/fileStore'
 import { keepFirstSteps } from '../studies/deskStore'
 import { raiseVersions } from '../studies/versions'
+import { summaryOf } from './valuesSummary'
 import { aboutOf, findSeries, toSeries } from './storedSeries'
 
 /** Values as they came in, as a row to be kept. */
 export function newVintage(
   seriesId: string,
   { series: { start, values }, source, fileId }: NewSeries,
+  seasons: number,
   createdAt: Date,
 ): typeof vintages.$inferInsert & { readonly id: string } {
-  return { id: randomUUID(), seriesId, start, values, source, fileId: fileId ?? null, createdAt }
+  const summary = summaryOf(values, seasons)
+  return {
+    id: randomUUID(),
+    seriesId,
+    start,
+    values,
+    summary,
+    source,
+    fileId: fileId ?? null,
+    createdAt,
+  }
 }
 
 /** Keeps values as they came in, and makes them the series' present ones. */
@@ -27,10 +39,11 @@ function writeVintage(
   db: Pick<Database, 'insert' | 'select' | 'update'>,
   seriesId: string,
   incoming: NewSeries,
+  seasons: number,
   createdAt: Date,
 ): void {
   if (incoming.fileId !== undefined) requireFile(db, incoming.fileId)
-  const vintage = newVintage(seriesId, incoming, createdAt)
+  const vintage = newVintage(seriesId, incoming, seasons, createdAt)
   db.insert(vintages).values(vintage).run()
   db.update(series).set({ vintageId: vintage.id }).where(eq(series.id, seriesId)).run()
 }
@@ -87,7 +100,8 @@ export function addVintage(
       about: aboutOf(stored),
       vintageId: stored.vintage.id,
     })
-    writeVintage(tx, id, merged ? withOlder(incoming, merged, calendar) : incoming, at)
+    const document = merged ? withOlder(incoming, merged, calendar) : incoming
+    writeVintage(tx, id, document, calendar.seasons, at)
     tx.update(series).set({ updatedAt: at }).where(eq(series.id, id)).run()
     raiseVersions(tx, [id])
   })

@@ -1,4 +1,5 @@
-import { and, inArray, ne, sql } from 'drizzle-orm'
+import { and, ne, sql } from 'drizzle-orm'
+import { among } from '../database/among'
 import type { Database } from '../database/open'
 import { studies } from '../database/schema'
 
@@ -13,7 +14,7 @@ export function raiseVersions(
   seriesIds: readonly string[],
   but?: string,
 ): void {
-  const ofSeries = inArray(studies.seriesId, [...seriesIds])
+  const ofSeries = among(studies.seriesId, seriesIds)
   db.update(studies)
     .set({ version: sql`${studies.version} + 1` })
     .where(but === undefined ? ofSeries : and(ofSeries, ne(studies.id, but)))

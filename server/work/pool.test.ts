@@ -4,7 +4,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildWorkers } from '../../scripts/workers.mjs'
 import type { SeriesDocument } from '../../shared/seriesSchema'
 import { HttpProblem } from '../http/problem'
-import { endWorkers, inWorker, inWorkerUntil, useWorkers } from './pool'
+import { calculate } from './bySize'
+import { endWorkers, inWorker, useWorkers } from './pool'
 
 /** Below the packages, so that the script finds the database driver. */
 let folder: string
@@ -39,21 +40,23 @@ const problemOf = (work: Promise<unknown>) =>
 describe('work beside the server', () => {
   it('gives the result as it is written', async () => {
     useWorkers(script)
-    const bytes = await inWorker('analyse', asked(series(48), METHOD))
+    const bytes = await inWorker({}, 'analyse', asked(series(48), METHOD))
     const result = JSON.parse(textOf(bytes)) as { format: string }
     expect(result.format).toBe('elvant-result/1')
   })
 
   it('says where a request is wrong, as the server would', async () => {
     useWorkers(script)
-    const wrong = await problemOf(inWorker('analyse', asked(series(48), { format: 'other' })))
+    const wrong = await problemOf(inWorker({}, 'analyse', asked(series(48), { format: 'other' })))
     expect(wrong).toMatchObject({ status: 400, pointer: '/method/format' })
-    expect(await problemOf(inWorker('analyse', Buffer.from('{')))).toMatchObject({ status: 400 })
+    expect(await problemOf(inWorker({}, 'analyse', Buffer.from('{')))).toMatchObject({
+      status: 400,
+    })
   })
 
   it('brings a refusal back as one', async () => {
     useWorkers(script)
-    await expect(inWorker('analyse', asked(series(5), METHOD))).rejects.toMatchObject({
+    await expect(inWorker({}, 'analyse', asked(series(5), METHOD))).rejects.toMatchObject({
       name: 'Refusal',
       because: expect.stringContaining('two full years') as string,
     })
@@ -66,6 +69,7 @@ describe('work beside the server', () => {
     const ticking = setInterval(() => ticks++, 20)
     const long = await problemOf(
       inWorker(
+        {},
         'analyse',
         asked(series(3000), {
           ...METHOD,
@@ -77,7 +81,7 @@ describe('work beside the server', () => {
     clearInterval(ticking)
     expect(long).toMatchObject({ status: 503, detail: expect.stringMatching(/stopped/) as string })
     expect(ticks).toBeGreaterThan(30)
-    const next = await inWorker('analyse', asked(series(48), METHOD))
+    const next = await inWorker({}, 'analyse', asked(series(48), METHOD))
     expect(textOf(next)).toContain('elvant-result/1')
   })
 
@@ -85,8 +89,8 @@ describe('work beside the server', () => {
     useWorkers(script, 60_000)
     const gone = new AbortController()
     const forgotten = problemOf(
-      inWorkerUntil(
-        gone.signal,
+      inWorker(
+        { until: gone.signal },
         'analyse',
         asked(series(3000), {
           ...METHOD,
@@ -100,15 +104,39 @@ describe('work beside the server', () => {
       status: 503,
       detail: expect.stringMatching(/nobody waits/) as string,
     })
-    expect(textOf(await inWorker('analyse', asked(series(48), METHOD)))).toContain(
+    expect(textOf(await inWorker({}, 'analyse', asked(series(48), METHOD)))).toContain(
       'elvant-result/1',
     )
+  })
+
+  it('answers what is small while all that is long waits, also behind a small one that takes long', async () => {
+    useWorkers(script, 60_000)
+    const gone = new AbortController()
+    const rolling = {
+      ...METHOD,
+      forecast: { by: 'smoothing' },
+      check: { rolling: { first: 2100 } },
+    }
+    const heavy = Array.from({ length: 6 }, () =>
+      problemOf(calculate(gone.signal, 'analyse', asked(series(3000), rolling))),
+    )
+    // Few bytes, and as long a way as the others have.
+    const values = Array.from({ length: 3000 }, (_, t) => 5 + (t % 4))
+    const disguised = problemOf(
+      calculate(gone.signal, 'analyse', asked({ ...series(1), values }, rolling)),
+    )
+    const small = await calculate(gone.signal, 'analyse', asked(series(48), METHOD))
+    expect(textOf(small)).toContain('elvant-result/1')
+    gone.abort()
+    for (const one of [...heavy, disguised]) {
+      expect(await one).toMatchObject({ detail: expect.stringMatching(/nobody waits/) as string })
+    }
   })
 
   it('sends away what would wait too long', async () => {
     useWorkers(script, 20_000)
     const all = Array.from({ length: 80 }, () =>
-      problemOf(inWorker('analyse', asked(series(1200), METHOD))),
+      problemOf(inWorker({}, 'analyse', asked(series(1200), METHOD))),
     )
     const answers = await Promise.all(all)
     expect(answers.filter((one) => one === null).length).toBeGreaterThan(10)

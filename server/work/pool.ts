@@ -4,16 +4,25 @@ import { HttpProblem, problem } from '../http/problem'
 import type { Tasks } from './tasks'
 import type { Answer } from './worker'
 
-/** Threads beside the server's own. */
-const THREADS = 2
-/** Requests that wait for a thread; more are sent away. */
-const LONGEST_QUEUE = 50
 /** Milliseconds that a task may take once it has begun. */
 const LONGEST = 30_000
 /** Megabytes that a thread may hold. */
 const MOST_MEMORY = 1024
+/** Bytes from which on what a task is given is no longer copied. */
+const LONG_BYTES = 256 * 1024
 
-let threads: Pool | null = null
+/** Threads beside the server's own, apart by what is done on them, and how many requests may wait for each. */
+const LANES = {
+  /** What can take long. */
+  long: { threads: 2, queue: 50 },
+  /** What is expected to be over at once: it never waits behind what takes long. */
+  short: { threads: 1, queue: 100 },
+  /** Long requests are read here, and what is in them is kept: nothing is saved later because something is calculated. */
+  kept: { threads: 1, queue: 100 },
+} as const
+export type Lane = keyof typeof LANES
+
+const running = new Map<Lane, Pool>()
 let script = ''
 let longest = LONGEST
 
@@ -27,67 +36,81 @@ export function useWorkers(path: string, most = LONGEST): void {
   longest = most
 }
 
-/**
- * Does a task beside the server's own thread.
- *
- * @throws Refusal as the task does
- * @throws HttpProblem 503 when too many wait already, and when the task takes longer than 30 seconds or more memory than
- *   a thread has: it is stopped then
- */
-export async function inWorker<Name extends keyof Tasks>(
-  name: Name,
-  ...words: Parameters<Tasks[Name]>
-): Promise<Awaited<ReturnType<Tasks[Name]>>> {
-  return inWorkerUntil(null, name, ...words)
+/** A task that was stopped, since it took longer than it may. */
+export class TookTooLong extends HttpProblem {
+  constructor(milliseconds: number) {
+    const { problem: details } = problem(
+      503,
+      `This took longer than ${milliseconds / 1000} seconds and was stopped. Take fewer periods or series, or smaller windows.`,
+    )
+    super(details)
+  }
+}
+
+/** How a task is done: which threads, until when it is wanted (null: in any case), and how many milliseconds it may take. */
+export interface Way {
+  readonly lane?: Lane
+  readonly until?: AbortSignal | null
+  readonly most?: number
 }
 
 /**
- * The same, given up when it is no longer wanted: a thread is not kept by what nobody waits for.
+ * Does a task beside the server's own thread.
  *
- * @param stopped told that it is not; null for work that goes on in any case
+ * @param words what the task is given; long bytes are taken away from who gives them
+ * @throws Refusal as the task does
+ * @throws HttpProblem 503 when too many wait already, and when the task takes longer or more memory than it may: it is
+ *   stopped then, as one is that nobody waits for any more
  */
-export async function inWorkerUntil<Name extends keyof Tasks>(
-  stopped: AbortSignal | null,
+export async function inWorker<Name extends keyof Tasks>(
+  { lane = 'long', until = null, most = longest }: Way,
   name: Name,
   ...words: Parameters<Tasks[Name]>
 ): Promise<Awaited<ReturnType<Tasks[Name]>>> {
-  threads ??= pool(script, {
-    ...{ maxWorkers: THREADS, maxQueueSize: LONGEST_QUEUE, workerType: 'thread' },
-    workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } },
-  })
   type Done = Awaited<ReturnType<Tasks[Name]>>
-  const answer = await settled<Answer<Done>>(threads, name, words, stopped)
+  const answer = await settled<Answer<Done>>(threadsOf(lane), name, words, until, most)
   if ('done' in answer) return answer.done
   if ('problem' in answer) throw new HttpProblem(answer.problem)
   const { because, where, names } = answer.refused
   throw new Refusal(because, where, names)
 }
 
+function threadsOf(lane: Lane): Pool {
+  let threads = running.get(lane)
+  if (!threads) {
+    threads = pool(script, {
+      maxWorkers: LANES[lane].threads,
+      maxQueueSize: LANES[lane].queue,
+      workerType: 'thread',
+      workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } },
+    })
+    running.set(lane, threads)
+  }
+  return threads
+}
+
 async function settled<T>(
-  own: Pool,
+  threads: Pool,
   name: string,
   words: readonly unknown[],
-  stopped: AbortSignal | null,
+  until: AbortSignal | null,
+  most: number,
 ): Promise<T> {
+  const forgotten = () => problem(503, 'This was stopped, since nobody waits for it any more.')
+  if (until?.aborted) throw forgotten()
   let cancel = () => {}
   try {
-    const running = own.exec(name, [...words]).timeout(longest)
+    const task = threads.exec(name, [...words], { transfer: changingHands(words) }).timeout(most)
     // Nothing is given back: what rejects in a listener ends the process.
     cancel = () => {
-      running.cancel()
+      task.cancel()
     }
-    stopped?.addEventListener('abort', cancel)
-    return (await running) as T
+    until?.addEventListener('abort', cancel)
+    return (await task) as T
   } catch (error) {
     const { name: kind, message } = error as Error
-    if (stopped?.aborted)
-      throw problem(503, 'This was stopped, since nobody waits for it any more.')
-    if (kind === 'TimeoutError') {
-      throw problem(
-        503,
-        `This took longer than ${longest / 1000} seconds and was stopped. Take fewer periods or series, or smaller windows.`,
-      )
-    }
+    if (until?.aborted) throw forgotten()
+    if (kind === 'TimeoutError') throw new TookTooLong(most)
     if (/queue size/i.test(message)) {
       throw problem(503, 'Too much is being calculated at once. Ask again in a few seconds.')
     }
@@ -99,12 +122,24 @@ async function settled<T>(
     }
     throw error
   } finally {
-    stopped?.removeEventListener('abort', cancel)
+    until?.removeEventListener('abort', cancel)
   }
+}
+
+/** Long bytes change hands, as they were read for the task alone: to copy them would hold everyone. */
+function changingHands(words: readonly unknown[]): ArrayBufferLike[] {
+  return words.flatMap((word) =>
+    word instanceof Uint8Array &&
+    word.byteLength >= LONG_BYTES &&
+    word.byteLength === word.buffer.byteLength
+      ? [word.buffer]
+      : [],
+  )
 }
 
 /** Ends the threads, whatever they are at. */
 export async function endWorkers(): Promise<void> {
-  await threads?.terminate(true)
-  threads = null
+  const ended = [...running.values()]
+  running.clear()
+  await Promise.all(ended.map((threads) => threads.terminate(true)))
 }

@@ -1,15 +1,21 @@
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
-import type { ExportKind } from '../../shared/api/series'
+import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
+import { createSeriesSchema, seriesActSchema, type ExportKind } from '../../shared/api/series'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
-import { seriesFromDocument, type SeriesDocument } from '../../shared/seriesSchema'
+import { seriesFromDocument } from '../../shared/seriesSchema'
 import { backUp, requireBackup } from '../backup/backup'
 import { withReader } from '../database/reader'
+import { withWriter } from '../database/writer'
 import { exportSeries, type ExportedFile } from '../handover/exportSeries'
 import { parseJson } from '../http/body'
 import { check } from '../http/check'
+import { keepNew, type KeptNew } from '../series/keepNew'
+import { actOnSeries } from '../series/shelfStore'
 import { findSeries, toSeries } from '../series/storedSeries'
+import { valuesOf } from '../series/valuesOf'
+import { findBeginnings, keepBeginnings } from '../studies/beginnings'
 
 /**
  * What is done beside the server's own thread: everything that can take longer than a small answer may wait, to read a long
@@ -26,10 +32,30 @@ export const TASKS = {
     const { series } = check(beginRequestSchema, parseJson(body), 400)
     return Buffer.from(JSON.stringify(begin(seriesFromDocument(series))))
   },
-  /** The methods that several begin with, in their order. @param documents of the series, JSON @returns JSON */
-  beginAll(documents: string): string {
-    const all = JSON.parse(documents) as SeriesDocument[]
-    return JSON.stringify(all.map((one) => begin(seriesFromDocument(one)).method))
+  /** Reads a long request. @param name of what it is made of @param body JSON */
+  readBody(name: BodyName, body: Uint8Array): BodyOf<BodyName> {
+    return check<BodyOf<BodyName>>(BODIES[name], parseJson(body), 400)
+  },
+  /** Keeps new series. @param path of the database @param body of the request, JSON */
+  keepNew(path: string, body: Uint8Array): KeptNew {
+    return keepNew(path, check(createSeriesSchema, parseJson(body), 400))
+  },
+  /** Does the same to several series. @param body of the request, JSON @returns how many there were */
+  act(path: string, body: Uint8Array): number {
+    const act = check(seriesActSchema, parseJson(body), 400)
+    return withWriter(path, (db) => actOnSeries(db, act))
+  },
+  /** The values of some series. @param points values at most for each @returns the answer, JSON */
+  valuesOf(path: string, ids: readonly string[], points?: number): Uint8Array {
+    return Buffer.from(
+      JSON.stringify({ series: withReader(path, (db) => valuesOf(db, ids, points)) }),
+    )
+  },
+  /** Finds the methods of series whose studies wait for one. @param path of the database */
+  beginThose(path: string, seriesIds: readonly string[]): void {
+    // Looked for while others can write.
+    const found = withReader(path, (db) => findBeginnings(db, seriesIds))
+    withWriter(path, (db) => keepBeginnings(db, found))
   },
   /** Kept series as a file; null when none of them is there. @param path of the database */
   exportSeries(

@@ -1,6 +1,7 @@
 import { Transfer, worker } from 'workerpool'
 import { Refusal, type RefusalNames } from '../../core/refusal'
-import { HttpProblem } from '../http/problem'
+import { causeOf } from '../database/cause'
+import { HttpProblem, problem } from '../http/problem'
 import type { Problem } from '../../shared/api/problem'
 import { TASKS, type Tasks } from './tasks'
 
@@ -24,6 +25,8 @@ async function answer(task: Task, words: readonly unknown[]) {
     return handedOver({ done }, done)
   } catch (error) {
     if (error instanceof HttpProblem) return { problem: error.problem } satisfies Answer<unknown>
+    const cause = causeOf(error)
+    if (cause !== null) return { problem: problem(507, cause).problem } satisfies Answer<unknown>
     if (!(error instanceof Refusal)) throw error
     const { because, where, names } = error
     return { refused: { because, where, names } }

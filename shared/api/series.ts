@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { FREQUENCIES } from '../../core/calendar/calendar'
+import type { Value } from '../../core/series/series'
 import { QUANTITIES } from '../../core/series/quantity'
 import { wellFormed } from '../visibleText'
 import {
@@ -41,6 +42,7 @@ export type SeriesUpdate = z.infer<typeof updateSeriesSchema>
 export const createSeriesSchema = z.strictObject({
   series: z.array(newSeriesSchema).min(1).max(5000),
 })
+export type NewSeriesList = z.infer<typeof createSeriesSchema>
 
 /** What a series is called, counted in and filed under. */
 export const aboutSchema = z.strictObject({
@@ -162,9 +164,10 @@ export const valuesQuerySchema = z.strictObject({
   points: z.coerce.number().int().min(2).max(20_000).optional(),
 })
 
-export const valuesAnswerSchema = z.strictObject({
-  series: z.array(z.strictObject({ id: idSchema, values: z.array(z.number().nullable()) })),
-})
-export type SeriesValues = z.infer<typeof valuesAnswerSchema>['series'][number]
+/** The values of a series, in the answer as `{ series: […] }`. */
+export interface SeriesValues {
+  readonly id: string
+  readonly values: readonly Value[]
+}
 
 export const seriesIdParams = z.strictObject({ id: idSchema })

@@ -10,7 +10,7 @@ export default bytesRoute(async (event) => {
   const copy = `${databasePath()}.${randomUUID()}.backup`
   // Also when the download is given up half-way, or the copy cannot be made whole.
   event.node.res.once('close', () => rmSync(copy, { force: true }))
-  await inWorker('backUp', databasePath(), copy)
+  await inWorker({}, 'backUp', databasePath(), copy)
   const day = new Date().toISOString().slice(0, 10)
   asDownload(event, `elvant-${day}.backup`, 'application/octet-stream')
   return createReadStream(copy)

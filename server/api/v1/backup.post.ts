@@ -3,7 +3,7 @@ import { createWriteStream, rmSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { setResponseStatus } from 'h3'
-import { databasePath, restoreDatabase } from '../../database/current'
+import { databasePath, nothingWritten, restoreDatabase } from '../../database/current'
 import { bytesRoute } from '../../http/apiRoute'
 import { problem } from '../../http/problem'
 import { inWorker } from '../../work/pool'
@@ -21,7 +21,8 @@ export default bytesRoute(async (event) => {
   try {
     await pipeline(req, createWriteStream(upload))
     const migrations = resolve('server/database/migrations')
-    await inWorker('requireBackup', upload, migrations)
+    await inWorker({}, 'requireBackup', upload, migrations)
+    await nothingWritten()
     restoreDatabase(upload, migrations)
   } finally {
     rmSync(upload, { force: true })

@@ -1,16 +1,13 @@
-import { z } from 'zod'
-import { seriesActSchema } from '../../../../shared/api/series'
-import { database } from '../../../database/current'
-import { apiRoute } from '../../../http/apiRoute'
+import { writtenElsewhere } from '../../../database/current'
+import { bytesRoute } from '../../../http/apiRoute'
+import { readJsonBytes } from '../../../http/body'
 import { problem } from '../../../http/problem'
-import { actOnSeries } from '../../../series/shelfStore'
+import { inWorker } from '../../../work/pool'
 
 /** Puts several series into the trash or a group, or takes them out of the trash. */
-export default apiRoute(
-  { body: seriesActSchema, answer: z.strictObject({ count: z.int() }) },
-  ({ body }) => {
-    const count = actOnSeries(database(), body)
-    if (count === 0) throw problem(404, 'None of these series is there.')
-    return { count }
-  },
-)
+export default bytesRoute(async (event) => {
+  const body = await readJsonBytes(event)
+  const count = await writtenElsewhere((path) => inWorker({ lane: 'kept' }, 'act', path, body))
+  if (count === 0) throw problem(404, 'None of these series is there.')
+  return { count }
+})

@@ -1,17 +1,18 @@
-import { createSeriesSchema, shelfSchema } from '../../../../shared/api/series'
-import { database } from '../../../database/current'
-import { apiRoute } from '../../../http/apiRoute'
-import { shelfRows } from '../../../series/shelfRows'
-import { keepSeries } from '../../../series/shelfStore'
-import { beginLater, beginningsOf } from '../../../studies/beginnings'
+import { setResponseHeader, setResponseStatus } from 'h3'
+import { writtenElsewhere } from '../../../database/current'
+import { bytesRoute } from '../../../http/apiRoute'
+import { readJsonBytes } from '../../../http/body'
+import { beginLater } from '../../../studies/beginLater'
+import { inWorker } from '../../../work/pool'
 
 /** Keeps new series, all or none, each begun by rule, and answers with their rows of the shelf. */
-export default apiRoute(
-  { body: createSeriesSchema, answer: shelfSchema, status: 201 },
-  ({ body }) => {
-    const methods = beginningsOf(body.series)
-    const ids = keepSeries(database(), body.series, methods)
-    if (methods === 'later') void beginLater(ids)
-    return { series: shelfRows(database(), ids) }
-  },
-)
+export default bytesRoute(async (event) => {
+  const body = await readJsonBytes(event)
+  const { bytes, toBegin } = await writtenElsewhere((path) =>
+    inWorker({ lane: 'kept' }, 'keepNew', path, body),
+  )
+  if (toBegin.length > 0) void beginLater(toBegin)
+  setResponseStatus(event, 201)
+  setResponseHeader(event, 'content-type', 'application/json')
+  return Buffer.from(bytes)
+})

@@ -1,13 +1,11 @@
-import { seriesIdParams, updateSeriesSchema } from '../../../../../shared/api/series'
+import { seriesIdParams } from '../../../../../shared/api/series'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
+import { bodyOf } from '../../../../http/bodyOf'
 import { problem } from '../../../../http/problem'
 import { addVintage } from '../../../../series/vintageStore'
 
 /** Brings a series up to date with new values; the earlier ones stay readable. */
-export default apiRoute(
-  { params: seriesIdParams, body: updateSeriesSchema },
-  ({ params, body }) => {
-    if (!addVintage(database(), params.id, body)) throw problem(404, 'This series is not there.')
-  },
-)
+export default apiRoute({ params: seriesIdParams, body: bodyOf('update') }, ({ params, body }) => {
+  if (!addVintage(database(), params.id, body)) throw problem(404, 'This series is not there.')
+})

@@ -1,13 +1,14 @@
 import { seriesIdParams } from '../../../../../shared/api/series'
-import { saveStudySchema, studySchema } from '../../../../../shared/api/studies'
+import { studySchema } from '../../../../../shared/api/studies'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
+import { bodyOf } from '../../../../http/bodyOf'
 import { problem } from '../../../../http/problem'
 import { saveStudy } from '../../../../studies/studyStore'
 
 /** Saves a method over the version it started from; a stale one is answered with the stored copy. */
 export default apiRoute(
-  { params: seriesIdParams, body: saveStudySchema, answer: studySchema },
+  { params: seriesIdParams, body: bodyOf('study'), answer: studySchema },
   ({ params, body }) => {
     const outcome = saveStudy(database(), params.id, body)
     switch (outcome.kind) {

@@ -1,0 +1,17 @@
+import { viewSaveSchema } from './desk'
+import { changeSeriesSchema, exportRequestSchema, updateSeriesSchema } from './series'
+import { heldContestSchema, saveStudySchema } from './studies'
+import type { z } from 'zod'
+
+/** What requests are made of, by name: a long one is read on another thread, which is told by its name what to read. */
+export const BODIES = {
+  change: changeSeriesSchema,
+  contest: heldContestSchema,
+  export: exportRequestSchema,
+  study: saveStudySchema,
+  update: updateSeriesSchema,
+  view: viewSaveSchema,
+} as const
+
+export type BodyName = keyof typeof BODIES
+export type BodyOf<Name extends BodyName> = z.infer<(typeof BODIES)[Name]>
