@@ -3,6 +3,7 @@ import { locale } from '~/figures/locale'
 import GlossaryDialog from '~/shell/GlossaryDialog.vue'
 import { useHelp } from '~/shell/helpStore'
 import NoticeBar from '~/shell/NoticeBar.vue'
+import ReadOnlyBar from '~/shell/ReadOnlyBar.vue'
 import ShortcutHelp from '~/shell/ShortcutHelp.vue'
 import TipLayer from '~/shell/TipLayer.vue'
 import { useTheme } from '~/theme/themeStore'
@@ -13,6 +14,7 @@ const help = useHelp()
 
 <template>
   <v-app>
+    <ReadOnlyBar />
     <!-- Another way of writing figures is on every chart too: the page is drawn anew. -->
     <NuxtPage :key="locale ?? 'browser'" />
     <NoticeBar />

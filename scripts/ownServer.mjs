@@ -35,7 +35,8 @@ export async function startServer(
     )
     // Another one that has the port would be asked in its place.
     if (!runs) throw new Error(`The server ended at once: is the port ${port} taken?`)
-    if (answers) return { base, data, runs: () => runs, stop: (signal) => server.kill(signal), ended }
+    if (answers)
+      return { base, data, runs: () => runs, stop: (signal) => server.kill(signal), ended }
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
   server.kill()

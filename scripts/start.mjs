@@ -31,10 +31,11 @@ console.log = (...words) => {
 await import(resolve('.output/server/index.mjs'))
 
 function checkWritable(file) {
+  // What is there can be read in any case; the server says what it cannot write.
+  if (existsSync(file)) return
   try {
     mkdirSync(dirname(file), { recursive: true })
     accessSync(dirname(file), constants.W_OK)
-    if (existsSync(file)) accessSync(file, constants.W_OK)
   } catch (error) {
     stop(
       `The data cannot be kept in ${file} (${error.code}). Set ELVANT_DATA to a file that can be written.`,

@@ -111,7 +111,7 @@ h1 {
 }
 
 .search {
-  width: 240px;
+  flex: 0 1 240px;
 }
 
 .count {

@@ -18,7 +18,7 @@ import { seal, unseal } from './seal'
 export function backUp(from: string, to: string): void {
   if (existsSync(to)) throw new Refusal(`${to} is there already; name another file.`, to)
   if (!existsSync(from)) throw new Refusal(`There is no database at ${from}.`, from)
-  const sqlite = new Sqlite(from)
+  const sqlite = new Sqlite(from, { readonly: true })
   try {
     sqlite.prepare('VACUUM INTO ?').run(to)
     seal(to)

@@ -32,6 +32,11 @@ export function bringUpToDate(
   return { isNew }
 }
 
+/** Whether a database has every migration, so that it can be read as it is. */
+export function isUpToDate(sqlite: Sqlite, migrationsFolder: string): boolean {
+  return appliedMigrations(sqlite).length === readMigrationFiles({ migrationsFolder }).length
+}
+
 /** When each applied migration was made, as the migrator writes it down. */
 function appliedMigrations(sqlite: Sqlite): number[] {
   const table = sqlite

@@ -1,6 +1,6 @@
 import { renameSync } from 'node:fs'
 import { putInPlace } from '../backup/backup'
-import { openDatabase, type Database, type OpenDatabase } from './open'
+import { openDatabase, type Database, type OpenDatabase, type ReadOnly } from './open'
 
 let current: OpenDatabase | null = null
 
@@ -20,6 +20,11 @@ export function requireDatabasePresent(): void {
   current?.requirePresent()
 }
 
+/** Why nothing can be kept; null where it can. */
+export function readOnly(): ReadOnly | null {
+  return current?.readOnly ?? null
+}
+
 /** Where the database of this server lies. */
 export function databasePath(): string {
   if (!current) throw new Error('The database is not open yet.')
@@ -34,6 +39,10 @@ const beingWritten = new Set<Promise<unknown>>()
  * @param write given the path of the database
  */
 export async function writtenElsewhere<T>(write: (path: string) => Promise<T>): Promise<T> {
+  // What is read may be a copy: what is written to it would be lost.
+  if (readOnly()) {
+    throw Object.assign(new Error('The database is only read.'), { code: 'SQLITE_READONLY' })
+  }
   const writing = write(databasePath())
   beingWritten.add(writing)
   try {

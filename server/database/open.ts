@@ -11,12 +11,22 @@ import * as schema from './schema'
 
 export type Database = BetterSQLite3Database<typeof schema>
 
+/** Why a database is only read, and what helps. */
+export interface ReadOnly {
+  /** As the analyst named it. */
+  readonly file: string
+  readonly says: string
+  readonly helps: string
+}
+
 /** An open database. */
 export interface OpenDatabase {
   readonly db: Database
   readonly path: string
   /** Whether this opening made the file. */
   readonly isNew: boolean
+  /** Why nothing can be written to it; null where it can. */
+  readonly readOnly: ReadOnly | null
   /**
    * Sees to it that the file is still the one that was opened.
    *
@@ -81,7 +91,7 @@ export function openDatabase(path: string, migrations: string, held?: DatabaseLo
       throw Object.assign(new Error(`The database is not at ${path} any more.`), { code: GONE })
     }
     return {
-      ...{ db, path, isNew, requirePresent, close },
+      ...{ db, path, isNew, readOnly: null, requirePresent, close },
       closeFile: () => {
         opened.close()
         return own

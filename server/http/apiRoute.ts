@@ -9,7 +9,7 @@ import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import { causeOf } from '../database/cause'
-import { requireDatabasePresent } from '../database/current'
+import { readOnly, requireDatabasePresent } from '../database/current'
 import { whenFree } from '../database/whenFree'
 import { log } from './log'
 import { check } from './check'
@@ -78,7 +78,8 @@ function asProblem(error: unknown, event: H3Event): HttpProblem {
   const cause = causeOf(error)
   if (cause !== null) {
     log.warn({ err: error, method: event.method, path: event.path }, 'not written')
-    return problem(507, cause)
+    const found = readOnly()
+    return problem(507, found ? `${found.says}: nothing was changed. ${found.helps}` : cause)
   }
   log.error({ err: error, method: event.method, path: event.path }, 'request failed')
   return problem(500, 'Something went wrong inside Elvant. The details are in its log.')

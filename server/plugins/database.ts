@@ -2,7 +2,7 @@ import { resolve } from 'node:path'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { closeDatabase, useDatabase } from '../database/current'
 import { clearLeftovers } from '../database/leftovers'
-import { openDatabase } from '../database/open'
+import { openAsCanBe } from '../database/openToRead'
 import { log } from '../http/log'
 import { keepDemo } from '../series/demo'
 import { endWorkers, useWorkers } from '../work/pool'
@@ -11,11 +11,16 @@ import { endWorkers, useWorkers } from '../work/pool'
 export default defineNitroPlugin((nitro) => {
   const path = resolve(process.env.ELVANT_DATA ?? 'data/elvant.sqlite')
   try {
-    const opened = openDatabase(path, resolve('server/database/migrations'))
+    const opened = openAsCanBe(path, resolve('server/database/migrations'))
     useDatabase(opened)
-    clearLeftovers(path)
     log.debug({ path, isNew: opened.isNew }, 'database open')
-    if (process.env.ELVANT_DEMO !== 'none') keepDemo(opened, resolve('demo/files'))
+    if (opened.readOnly) {
+      const { file, says, helps } = opened.readOnly
+      log.warn(`${file} is only read: ${says}. ${helps}`)
+    } else {
+      clearLeftovers(path)
+      if (process.env.ELVANT_DEMO !== 'none') keepDemo(opened, resolve('demo/files'))
+    }
   } catch (error) {
     process.stderr.write(`${(error as Error).message}\n`)
     process.exit(1)
