@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { locale } from '~/figures/locale'
 import GlossaryDialog from '~/shell/GlossaryDialog.vue'
+import KeyDialog from '~/shell/KeyDialog.vue'
 import { useHelp } from '~/shell/helpStore'
 import NoticeBar from '~/shell/NoticeBar.vue'
 import ReadOnlyBar from '~/shell/ReadOnlyBar.vue'
@@ -18,6 +19,7 @@ const help = useHelp()
     <!-- Another way of writing figures is on every chart too: the page is drawn anew. -->
     <NuxtPage :key="locale ?? 'browser'" />
     <NoticeBar />
+    <KeyDialog />
     <ShortcutHelp />
     <TipLayer />
     <GlossaryDialog v-model="help.glossary" />

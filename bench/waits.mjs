@@ -81,13 +81,13 @@ try {
     let after = null
     let answer
     do {
-      answer = await fetch(
-        `${BASE}/series${after === null ? '' : `?after=${encodeURIComponent(after)}`}`,
-      )
+      const more = after === null ? '' : `&after=${encodeURIComponent(after)}`
+      answer = await fetch(`${BASE}/series?limit=100${more}`)
       after = (await answer.clone().json()).next
     } while (after !== null)
     return answer
   })
+  await say(`the shelf of ${MANY} series as a whole`, () => fetch(`${BASE}/series`))
   const shelf = await fetch(`${BASE}/series?limit=1000`).then((answer) => answer.json())
   const pictured = shelf.series.slice(0, 100).map(({ id }) => id)
   await say('100 small pictures', () =>
@@ -110,15 +110,8 @@ try {
 process.exitCode = isMissed ? 1 : 0
 
 async function everyId() {
-  const ids = []
-  let after = null
-  do {
-    const query = after === null ? '' : `&after=${encodeURIComponent(after)}`
-    const page = await fetch(`${BASE}/series?limit=1000${query}`).then((answer) => answer.json())
-    ids.push(...page.series.map(({ id }) => id))
-    after = page.next
-  } while (after !== null)
-  return ids
+  const { series } = await fetch(`${BASE}/series`).then((answer) => answer.json())
+  return series.map(({ id }) => id)
 }
 
 /** An analysis of four years of months. */

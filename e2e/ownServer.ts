@@ -67,7 +67,9 @@ export async function startServer(
   const ends = Date.now() + STARTS_WITHIN_MS
   while (Date.now() < ends && server.exitCode === null) {
     try {
-      if ((await fetch(`http://127.0.0.1:${port}/api/v1/series`)).ok) return server
+      // Whatever it answers, it does so only once its database is open.
+      await fetch(`http://127.0.0.1:${port}/api/v1/series/trash`)
+      return server
     } catch {
       // It does not listen yet.
     }

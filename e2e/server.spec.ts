@@ -1,7 +1,7 @@
 import type { ChildProcess } from 'node:child_process'
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { request as httpRequest } from 'node:http'
-import { tmpdir } from 'node:os'
+import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { begin } from '../core/begin'
 import { seriesFromDocument } from '../shared/seriesSchema'
@@ -147,6 +147,55 @@ test('every answered write outlives a server that is killed at any moment', asyn
   }
   expect(kept.size).toBeGreaterThan(5)
   rmSync(folder, { recursive: true, force: true })
+})
+
+test('a server that others can reach gives nothing without its key, whatever name is forged', async ({
+  page,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), 'elvant-key-'))
+  const server = await startServer(join(folder, 'elvant.sqlite'), PORT, { NITRO_HOST: '0.0.0.0' })
+  const key = readFileSync(join(folder, 'elvant.sqlite.key'), 'utf8').trim()
+  try {
+    const address = Object.values(networkInterfaces())
+      .flat()
+      .find((one) => one?.family === 'IPv4' && !one.internal)?.address
+    const statusOf = (host: string, headers: Record<string, string>) =>
+      new Promise<number>((resolve, reject) => {
+        httpRequest(`http://${host}:${PORT}/api/v1/backup`, { headers }, (answer) => {
+          answer.resume()
+          resolve(answer.statusCode!)
+        })
+          .on('error', reject)
+          .end()
+      })
+    const bearer = { authorization: `Bearer ${key}` }
+    expect(await statusOf('127.0.0.1', {})).toBe(401)
+    expect(await statusOf('127.0.0.1', { authorization: 'Bearer wrong' })).toBe(401)
+    expect(await statusOf('127.0.0.1', bearer)).toBe(200)
+    // A machine without a network has no such address.
+    if (address) {
+      expect(await statusOf(address, { host: 'localhost' })).toBe(403)
+      expect(await statusOf(address, { ...bearer, host: 'localhost' })).toBe(403)
+      expect(await statusOf(address, {})).toBe(401)
+      expect(await statusOf(address, bearer)).toBe(200)
+    }
+
+    await page.goto(`http://127.0.0.1:${PORT}/`)
+    const dialog = page.getByRole('dialog', { name: 'The key of this Elvant' })
+    await dialog.getByLabel('Key').fill('not the key')
+    await dialog.getByRole('button', { name: 'Open' }).click()
+    await expect(dialog.getByText('This is not the key.')).toBeVisible()
+    await dialog.getByLabel('Key').fill(key)
+    await dialog.getByRole('button', { name: 'Open' }).click()
+    await expect(page.getByRole('link', { name: 'Interior paint' })).toBeVisible()
+    expect(await page.evaluate(() => document.cookie)).toBe('')
+    await page.reload()
+    await page.getByRole('link', { name: 'Interior paint' }).click()
+    await expect(page.getByText('Worth knowing')).toBeVisible()
+  } finally {
+    await kill(server)
+    rmSync(folder, { recursive: true, force: true })
+  }
 })
 
 test('requests that are not of this server’s own pages are turned away', async ({

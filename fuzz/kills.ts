@@ -27,8 +27,12 @@ const series = (name: string) => ({
   ],
 })
 
-/** Keeps series one after the other until the server is gone. @returns the names whose keeping was answered */
-async function writeUntilKilled(base: string, round: number): Promise<string[]> {
+/** Keeps series one after the other until the server is gone. @param onAnswer told of each @returns the names whose keeping was answered */
+async function writeUntilKilled(
+  base: string,
+  round: number,
+  onAnswer: () => void,
+): Promise<string[]> {
   const answered: string[] = []
   for (let i = 0; ; i++) {
     const name = `Round ${round}, ${i}`
@@ -40,9 +44,36 @@ async function writeUntilKilled(base: string, round: number): Promise<string[]> 
       })
       if (!answer.ok) complaints.push(`a write was answered ${answer.status}`)
       answered.push(name)
+      onAnswer()
     } catch {
       return answered
     }
+  }
+}
+
+/** Series that are kept by one request. */
+const MANY = 400
+
+/** Keeps many series by one request. @returns whether it was answered */
+async function writeMany(base: string, round: number): Promise<boolean> {
+  const all = Array.from({ length: MANY }, (_, i) => series(`Many ${round}, ${i}`).series[0])
+  try {
+    const answer = await fetch(`${base}/api/v1/series`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ series: all }),
+    })
+    return answer.ok
+  } catch {
+    return false
+  }
+}
+
+/** All of them or none, and all when that was answered. */
+function checkMany(kept: ReadonlySet<string>, round: number, wasAnswered: boolean): void {
+  const count = [...kept].filter((name) => name.startsWith(`Many ${round},`)).length
+  if (count !== MANY && (count > 0 || wasAnswered)) {
+    complaints.push(`${count} of ${MANY} series of one request are there`)
   }
 }
 
@@ -52,16 +83,24 @@ async function namesKept(base: string): Promise<Set<string>> {
 }
 
 let promised: string[] = []
+let wasAnswered = false
 for (let round = 0; round < KILLS; round++) {
   const server = await startServer(PORT, data)
   const kept = await namesKept(server.base)
+  if (round > 0) checkMany(kept, round - 1, wasAnswered)
   const lost = promised.filter((name) => !kept.has(name))
   if (lost.length > 0) complaints.push(`${lost.length} answered writes are gone: ${lost[0]}`)
-  const writing = writeUntilKilled(server.base, round)
-  await new Promise((resolve) => setTimeout(resolve, 20 + Math.random() * 300))
+  let writing = Promise.resolve<string[]>([])
+  const hasBegun = new Promise<void>((begun) => {
+    writing = writeUntilKilled(server.base, round, begun)
+  })
+  const writingMany = writeMany(server.base, round)
+  await hasBegun
+  await new Promise((resolve) => setTimeout(resolve, Math.random() * 300))
   server.stop('SIGKILL')
   await server.ended
   promised = [...promised, ...(await writing)]
+  wasAnswered = await writingMany
 }
 
 // A restore that is killed between any two of its steps leaves the old database or the new one.

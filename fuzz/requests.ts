@@ -21,6 +21,14 @@ const PATHS = [
   ['POST', '/analyses'],
   ['POST', '/series'],
   ['GET', '/series'],
+  ['GET', '/series?limit=0'],
+  ['GET', '/series?limit=5&after=x'],
+  ['GET', `/series?limit=5&after=${GONE}%F0%9F%8E`],
+  ['GET', '/series/values'],
+  ['GET', `/series/values?ids=${GONE},x`],
+  ['GET', `/series/values?ids=${GONE}&points=1e9`],
+  ['GET', '/storage'],
+  ['POST', '/key'],
   ['GET', `/series/${GONE}/vintages`],
   ['POST', `/series/${GONE}/vintages`],
   ['PATCH', `/series/${GONE}`],
@@ -54,7 +62,13 @@ const WHOLE: readonly unknown[] = [
   { method: { format: 'elvant-method/1' }, version: 1 },
   { name: 'x' },
 ]
+/** Combinations of combinations. */
+function nested(levels: number): object {
+  const members = levels === 0 ? [{ by: 'smoothing' }] : [nested(levels - 1), { by: 'naive' }]
+  return { by: 'combination', members }
+}
 const ODD: readonly unknown[] = [
+  ...[2, 50, 500].map(nested),
   ...[null, true, '', 'x', 0, -1, 1e308, 1.5, [], {}, [[]], '2019-13', '9999-12', '\ud800'],
   ...['\u0000', 'a'.repeat(20_000), { by: 'x' }, Number.MAX_SAFE_INTEGER, '__proto__'],
 ]
@@ -77,6 +91,10 @@ function body(): string {
   const kind = random()
   if (kind < 0.06) return text.slice(0, Math.floor(random() * text.length))
   if (kind < 0.08) return '['.repeat(50_000)
+  // Long ones are read on another thread: there a fault must be answered too.
+  if (kind < 0.085) return `[${'{},'.repeat(200_000)}{}]`
+  if (kind < 0.09) return `{"series":[${'1,'.repeat(300_000)}1]}`
+  if (kind < 0.095) return JSON.stringify({ ...(pick(WHOLE) as object), more: 'x'.repeat(400_000) })
   return text
 }
 

@@ -1,3 +1,4 @@
+import { isKeyNeeded } from './keyNeeded'
 import type { Problem } from '~~/shared/api/problem'
 
 /** An answer of the server that is no success, with its problem details. */
@@ -38,6 +39,7 @@ export async function api<Answer>(
   }
   if (response.status === 204) return undefined as Answer
   const answer: unknown = await response.json()
+  if (response.status === 401) isKeyNeeded.value = true
   if (!response.ok) throw new ApiProblem(answer as Problem)
   return answer as Answer
 }

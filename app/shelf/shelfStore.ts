@@ -8,6 +8,9 @@ import { changeOnYear } from './changeOnYear'
 /** The columns the shelf can be sorted by. */
 export type SortKey = 'name' | 'group' | 'span' | 'last' | 'change'
 
+/** Rows that are read at once: several times what a screen holds. */
+const PAGE = 100
+
 /** All series, as the server has them. */
 export const useShelf = defineStore('shelf', () => {
   const rows = shallowRef<readonly ShelfRow[]>([])
@@ -57,8 +60,8 @@ export const useShelf = defineStore('shelf', () => {
       let found: readonly ShelfRow[] = []
       let after: string | null = null
       do {
-        const query = after === null ? '' : `?after=${encodeURIComponent(after)}`
-        const page: ShelfPage = await api<ShelfPage>(`/series${query}`)
+        const more = after === null ? '' : `&after=${encodeURIComponent(after)}`
+        const page: ShelfPage = await api<ShelfPage>(`/series?limit=${PAGE}${more}`)
         // It is being read anew.
         if (read.value !== own) return
         found = [...found, ...page.series]

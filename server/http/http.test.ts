@@ -11,9 +11,9 @@ import { parseJson, readJsonBytes } from './body'
 import { check } from './check'
 import { contentSecurityPolicy, withNonce } from './contentSecurity'
 import { log } from './log'
-import { isOwnHost, isSameOrigin } from './origin'
+import { isLoopbackName, isOwnHost, isSameOrigin } from './origin'
 import { requireBoundedJson } from './jsonBounds'
-import { isPage } from './pages'
+import { isPage, isWithoutData } from './pages'
 import { pointerTo, type HttpProblem } from './problem'
 
 describe('apiRoute', () => {
@@ -153,6 +153,10 @@ describe('origins', () => {
       true,
     )
     expect(isOwnHost('evil.example', '127.0.0.1', 'paint.example')).toBe(false)
+    expect(isOwnHost('192.168.0.7:4300', '192.168.0.7')).toBe(true)
+    expect(isOwnHost('192.168.0.7:4300', '::ffff:192.168.0.7')).toBe(true)
+    expect(isOwnHost('[fe80::1]:4300', 'fe80::1')).toBe(true)
+    expect(isOwnHost('192.168.0.8', '192.168.0.7')).toBe(false)
   })
 
   it('takes nobody for this machine who comes over the network, whatever the header says', () => {
@@ -206,6 +210,31 @@ it.each([
   ['/study/a/b', false],
 ])('%s is a page: %s', (path, there) => {
   expect(isPage(path)).toBe(there)
+})
+
+it.each([
+  ['/', true],
+  ['/_nuxt/entry.js', true],
+  ['/study/1?view=compare', true],
+  ['/api/v1/series', false],
+  ['//api/v1/series', false],
+  ['/%61pi/v1/series', false],
+  ['/mark.svg/../api/v1/backup', false],
+  ['/wp-admin', false],
+])('%s can be had without the key: %s', (path, can) => {
+  expect(isWithoutData(path)).toBe(can)
+})
+
+it.each([
+  ['127.0.0.1', true],
+  ['localhost', true],
+  ['::1', true],
+  ['0.0.0.0', false],
+  ['::', false],
+  ['192.168.0.7', false],
+  [undefined, false],
+])('what listens on %s is reached from this machine alone: %s', (name, alone) => {
+  expect(isLoopbackName(name)).toBe(alone)
 })
 
 describe('content security', () => {

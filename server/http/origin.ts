@@ -1,3 +1,5 @@
+import { isIP } from 'node:net'
+
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]'])
 
 /** The name in a Host header, without its port. */
@@ -6,7 +8,8 @@ function nameOf(host: string): string {
 }
 
 /**
- * Whether a Host header names this server: a loopback name on a socket of this machine alone, or one that was allowed.
+ * Whether a Host header names this server: a loopback name on a socket of this machine alone, the very address that the request
+ * came to, or a name that was allowed.
  *
  * @param host the header
  * @param local address of this end of the connection: who comes over the network cannot be `localhost`
@@ -20,7 +23,15 @@ export function isOwnHost(
   if (!host) return false
   const names = allowed.split(',').map((name) => name.trim().toLowerCase())
   if (LOOPBACK.has(nameOf(host))) return isLoopback(local)
+  // No name of elsewhere can be pointed at an address that is spelt out.
+  const address = nameOf(host).replace(/^\[|\]$/g, '')
+  if (isIP(address) && address === local?.replace('::ffff:', '')) return true
   return names.filter(Boolean).includes(nameOf(host))
+}
+
+/** Whether what a server listens on is reached from this machine alone; one that is told nothing listens on everything. */
+export function isLoopbackName(name: string | undefined): boolean {
+  return isLoopback(name) || name?.toLowerCase() === 'localhost'
 }
 
 /** Whether an address is one that only this machine has. */

@@ -9,6 +9,7 @@ export class HttpProblem extends Error {
 
 const TITLES: Record<number, string> = {
   400: 'Not understood',
+  401: 'Key needed',
   403: 'Not allowed',
   404: 'Not found',
   405: 'Not possible here',

@@ -1,11 +1,15 @@
 import { defineEventHandler, getRequestHeader } from 'h3'
 import { answerProblem } from '../http/apiRoute'
+import { bringsKey } from '../http/key'
 import { isOwnHost, isSameOrigin } from '../http/origin'
+import { isWithoutData } from '../http/pages'
 import { problem } from '../http/problem'
+import { requiredKey } from '../http/requiredKey'
 
 /**
  * Turns away requests that a foreign page could make the analyst's browser send: a name that was
- * pointed at this machine from outside, or a page of another origin.
+ * pointed at this machine from outside, or a page of another origin; and where others can reach the server, who does not
+ * bring its key.
  */
 export default defineEventHandler((event) => {
   const host = getRequestHeader(event, 'host')
@@ -25,4 +29,14 @@ export default defineEventHandler((event) => {
   if (foreign || !isSameOrigin(origin, host!)) {
     return answerProblem(event, problem(403, 'Requests from other pages are not answered.'))
   }
+  const key = requiredKey()
+  const isOpen = isWithoutData(event.path) || event.path === '/api/v1/key'
+  if (key === null || isOpen || bringsKey(event.node.req.headers, key, Date.now())) return
+  return answerProblem(
+    event,
+    problem(
+      401,
+      'This Elvant asks for its key. Open it in a browser and give it, or send it in the header "Authorization: Bearer …".',
+    ),
+  )
 })

@@ -5,7 +5,7 @@ import { clearLeftovers } from '../database/leftovers'
 import { openAsCanBe } from '../database/openToRead'
 import { log } from '../http/log'
 import { keepDemo } from '../series/demo'
-import { endWorkers, useWorkers } from '../work/pool'
+import { endWorkers, readyWorkers, useWorkers } from '../work/pool'
 
 /** Opens the database when the server starts, and fills a new one with the demo. */
 export default defineNitroPlugin((nitro) => {
@@ -26,6 +26,7 @@ export default defineNitroPlugin((nitro) => {
     process.exit(1)
   }
   useWorkers(resolve('.output/server/work.mjs'))
+  readyWorkers()
   nitro.hooks.hook('close', async () => {
     closeDatabase()
     await endWorkers()

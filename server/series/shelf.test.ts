@@ -42,6 +42,7 @@ describe('the shelf by pages', () => {
       all.toReversed().map((name) => named(name)),
     )
     for (const limit of [1, 2, 7, 32, 64, 1000]) expect(names(limit)).toEqual(all.toSorted())
+    expect(shelfPage(opened.db).series.map(({ name }) => name)).toEqual(all.toSorted())
   })
 
   it('goes on where it was when the series that a page ended with is erased', () => {

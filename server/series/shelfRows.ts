@@ -6,8 +6,6 @@ import type { Database } from '../database/open'
 import { ORDERING_LETTERS, orderedName, series, studies, vintages } from '../database/schema'
 import { calendarOfRow } from './storedSeries'
 
-/** Rows of a page where nobody says how many: read in a fraction of what another may wait. */
-const PAGE = 100
 /** Where a page ended is told by the id and the beginning of the name of its last series: also one that is gone since has its place. */
 const ID_LENGTH = 36
 
@@ -15,12 +13,12 @@ const ID_LENGTH = 36
  * A page of the series that are not in the trash, by name.
  *
  * @param after where the page before ended; the first page when left out
- * @param limit rows at most
+ * @param limit rows at most; all when left out
  * @returns the rows, and what the next page begins after; null at the end
  */
 export function shelfPage(
   db: Database,
-  { after, limit = PAGE }: { readonly after?: string | undefined; readonly limit?: number } = {},
+  { after, limit }: { readonly after?: string | undefined; readonly limit?: number } = {},
 ): ShelfPage {
   const isBehind =
     after === undefined
@@ -29,13 +27,13 @@ export function shelfPage(
   const stored = selectRows(db)
     .where(and(isNull(series.deletedAt), isBehind))
     .orderBy(orderedName(series.name), series.id)
-    .limit(limit + 1)
+    .limit(limit === undefined ? -1 : limit + 1)
     .all()
   const rows = stored.slice(0, limit).map(rowOf)
   const last = rows.at(-1)
   return {
     series: rows,
-    next: last && stored.length > limit ? last.id + beginning(last.name) : null,
+    next: last && stored.length > rows.length ? last.id + beginning(last.name) : null,
   }
 }
 

@@ -11,14 +11,17 @@ const MOST_MEMORY = 1024
 /** Bytes from which on what a task is given is no longer copied. */
 const LONG_BYTES = 256 * 1024
 
-/** Threads beside the server's own, apart by what is done on them, and how many requests may wait for each. */
+/**
+ * Threads beside the server's own, apart by what is done on them: how many, how many of them stand ready before the first request,
+ * and how many requests may wait for them.
+ */
 const LANES = {
   /** What can take long. */
-  long: { threads: 2, queue: 50 },
+  long: { threads: 2, ready: 0, queue: 50 },
   /** What is expected to be over at once: it never waits behind what takes long. */
-  short: { threads: 1, queue: 100 },
+  short: { threads: 1, ready: 1, queue: 100 },
   /** Long requests are read here, and what is in them is kept: nothing is saved later because something is calculated. */
-  kept: { threads: 1, queue: 100 },
+  kept: { threads: 1, ready: 1, queue: 100 },
 } as const
 export type Lane = keyof typeof LANES
 
@@ -34,6 +37,12 @@ let longest = LONGEST
 export function useWorkers(path: string, most = LONGEST): void {
   script = path
   longest = most
+}
+
+/** Has the threads stand ready that answer what nobody wants to wait for. */
+export function readyWorkers(): void {
+  threadsOf('short')
+  threadsOf('kept')
 }
 
 /** A task that was stopped, since it took longer than it may. */
@@ -80,6 +89,7 @@ function threadsOf(lane: Lane): Pool {
   if (!threads) {
     threads = pool(script, {
       maxWorkers: LANES[lane].threads,
+      minWorkers: LANES[lane].ready,
       maxQueueSize: LANES[lane].queue,
       workerType: 'thread',
       workerThreadOpts: { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } },

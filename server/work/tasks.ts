@@ -12,6 +12,7 @@ import { exportSeries, type ExportedFile } from '../handover/exportSeries'
 import { parseJson } from '../http/body'
 import { check } from '../http/check'
 import { keepNew, type KeptNew } from '../series/keepNew'
+import { shelfPage } from '../series/shelfRows'
 import { actOnSeries } from '../series/shelfStore'
 import { findSeries, toSeries } from '../series/storedSeries'
 import { valuesOf } from '../series/valuesOf'
@@ -44,6 +45,10 @@ export const TASKS = {
   act(path: string, body: Uint8Array): number {
     const act = check(seriesActSchema, parseJson(body), 400)
     return withWriter(path, (db) => actOnSeries(db, act))
+  },
+  /** The shelf as a whole. @param path of the database @returns the answer, JSON */
+  shelf(path: string): Uint8Array {
+    return Buffer.from(JSON.stringify(withReader(path, (db) => shelfPage(db, {}))))
   },
   /** The values of some series. @param points values at most for each @returns the answer, JSON */
   valuesOf(path: string, ids: readonly string[], points?: number): Uint8Array {

@@ -1,4 +1,5 @@
 import { viewSaveSchema } from './desk'
+import { givenKeySchema } from './key'
 import { changeSeriesSchema, exportRequestSchema, updateSeriesSchema } from './series'
 import { heldContestSchema, saveStudySchema } from './studies'
 import type { z } from 'zod'
@@ -8,6 +9,7 @@ export const BODIES = {
   change: changeSeriesSchema,
   contest: heldContestSchema,
   export: exportRequestSchema,
+  key: givenKeySchema,
   study: saveStudySchema,
   update: updateSeriesSchema,
   view: viewSaveSchema,
