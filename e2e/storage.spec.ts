@@ -43,6 +43,71 @@ for (const [how, script] of Object.entries(BROWSERS)) {
   })
 }
 
+/** The words of the horizon, chosen from its list. */
+async function project(page: Page, years: string): Promise<void> {
+  await page.locator('[data-word=horizon]').click()
+  await page.getByRole('button', { name: years, exact: true }).click()
+}
+
+test('what two tabs change apart from one another is put together, and what both change is asked about', async ({
+  page,
+  context,
+}) => {
+  await keepPasted(page, 'Two tabs')
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await other.getByRole('button', { name: 'Two tabs', exact: true }).click()
+  await other.getByRole('textbox', { name: 'Notes' }).fill('Flood in June.')
+  await other.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expectSaved(other)
+
+  await project(page, '2 years')
+  await expectSaved(page)
+  await expect(page.getByRole('dialog')).toBeHidden()
+  expect(await stored(page)).toMatchObject({
+    about: { notes: 'Flood in June.' },
+    method: { forecast: { horizon: 24 } },
+  })
+
+  await project(other, '3 years')
+  const dialog = other.getByRole('dialog').filter({ hasText: 'changed elsewhere' })
+  await expect(dialog).toContainText('Both changed')
+  await dialog.getByRole('button', { name: 'Keep mine' }).click()
+  await expectSaved(other)
+  expect(await stored(other)).toMatchObject({
+    about: { notes: 'Flood in June.' },
+    method: { forecast: { horizon: 36 } },
+  })
+})
+
+test('a change that a closed tab could not save comes back in the next, and is saved', async ({
+  page,
+  context,
+}) => {
+  await keepPasted(page, 'Closed at once')
+  await expectSaved(page)
+  const address = page.url()
+  await page.route('**/api/v1/studies/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
+  await project(page, '2 years')
+  await page.close()
+  const next = await context.newPage()
+  await next.goto(address)
+  await expect(next.locator('[data-word=horizon]')).toHaveText(/24 months|2 years/)
+  await expectSaved(next)
+  expect(await stored(next)).toMatchObject({ method: { forecast: { horizon: 24 } } })
+  const places = () =>
+    next.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('unsaved')))
+  await expect.poll(places).toEqual([])
+})
+
+/** The study that a page shows, as the server has it. */
+async function stored(page: Page): Promise<unknown> {
+  const [, id] = /study\/([\w-]+)/.exec(page.url())!
+  return (await page.request.get(`/api/v1/studies/${id}`)).json()
+}
+
 /** Pastes three years of figures, and keeps them. */
 async function keepPasted(page: Page, name: string): Promise<void> {
   const rows = Array.from(

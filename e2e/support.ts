@@ -66,7 +66,7 @@ export async function rowFigures(page: Page, row: string): Promise<Record<string
 
 /** Waits until the last change is on the server's disk. */
 export async function expectSaved(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: /^\s*Saved\s*$/ })).toBeVisible()
 }
 
 /** A CSV of months with a trend and a season. */

@@ -9,19 +9,31 @@ export interface XmlVisitor {
 }
 
 const CHUNK = 1 << 16
+/** Tags within one another; the deepest of any workbook are a few dozen. */
+const MOST_LEVELS = 250
 
 /**
  * Walks through an XML part of a workbook. Names come without their prefix. Nothing is built and nothing
- * is expanded, so depth and entities cannot hurt.
+ * is expanded, so entities cannot hurt; tags within tags are counted, since the parser keeps each that is open.
  *
- * @throws Refusal when the part is not well-formed, naming it
+ * @throws Refusal when the part is not well-formed, or nested as no workbook is, naming it
  */
 export function walkXml(bytes: Uint8Array, part: string, visitor: XmlVisitor): void {
   const parser = new SaxesParser()
-  parser.on('opentag', ({ name, attributes }: SaxesTagPlain) =>
-    visitor.open?.(local(name), attributes),
-  )
-  parser.on('closetag', ({ name }) => visitor.close?.(local(name)))
+  let levels = 0
+  parser.on('opentag', ({ name, attributes }: SaxesTagPlain) => {
+    if (++levels > MOST_LEVELS) {
+      throw new Refusal(
+        `The workbook is damaged in its part ${part}: it has more than ${MOST_LEVELS} tags within one another.`,
+        'file',
+      )
+    }
+    visitor.open?.(local(name), attributes)
+  })
+  parser.on('closetag', ({ name }) => {
+    levels--
+    visitor.close?.(local(name))
+  })
   if (visitor.text) parser.on('text', (text) => visitor.text!(text))
   parser.on('error', () => {
     throw new Refusal(`The workbook is damaged in its part ${part}.`, 'file')
