@@ -52,23 +52,26 @@ const SERIES = {
   start: '2019-01',
   values: Array.from({ length: 48 }, (_, t) => 100 + t + 20 * Math.sin(t / 2)),
 }
+/** Combinations of combinations. */
+function nested(levels: number): object {
+  const inner = levels === 0 ? { by: 'smoothing' } : nested(levels - 1)
+  return { by: 'combination', of: [{ forecast: inner }, { forecast: { by: 'benchmark' } }] }
+}
 const WHOLE: readonly unknown[] = [
   { series: SERIES, method: { format: 'elvant-method/1', decompose: { model: 'additive' } } },
   { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'smoothing' } } },
   { series: SERIES, method: { format: 'elvant-method/1', forecast: { by: 'combination' } } },
+  ...[1, 2, 50, 500].map((levels) => ({
+    series: SERIES,
+    method: { format: 'elvant-method/1', forecast: nested(levels) },
+  })),
   { series: [{ series: SERIES, source: { file: 'a.csv' }, fileId: GONE }] },
   { act: 'discard', ids: [GONE] },
   { ids: [GONE], as: 'xlsx' },
   { method: { format: 'elvant-method/1' }, version: 1 },
   { name: 'x' },
 ]
-/** Combinations of combinations. */
-function nested(levels: number): object {
-  const members = levels === 0 ? [{ by: 'smoothing' }] : [nested(levels - 1), { by: 'naive' }]
-  return { by: 'combination', members }
-}
 const ODD: readonly unknown[] = [
-  ...[2, 50, 500].map(nested),
   ...[null, true, '', 'x', 0, -1, 1e308, 1.5, [], {}, [[]], '2019-13', '9999-12', '\ud800'],
   ...['\u0000', 'a'.repeat(20_000), { by: 'x' }, Number.MAX_SAFE_INTEGER, '__proto__'],
 ]

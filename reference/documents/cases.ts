@@ -117,8 +117,60 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
       ],
     },
   }),
+  // What the rooms of trends, preparations and regressors hold, each at least once.
+  ...FILES.map((file) =>
+    one(file, 'smoothed trend, chosen', { trend: { form: 'smoothed', smoothing: 'chosen' } }),
+  ),
+  ...(['none', 'quadratic', 'cubic', 'exponential'] as const).map((form) =>
+    one('interior-paint', `trend: ${form}`, { trend: { form } }),
+  ),
+  ...(['none', 'additive', 'damped'] as const).map((smoothing) =>
+    one('wood-stain', `smoothed trend, ${smoothing}, the last five years`, {
+      trend: { form: 'smoothed', smoothing, last: 60 },
+    }),
+  ),
+  one('interior-paint', 'a line with a bend and a step, in days', {
+    trend: {
+      form: 'breaks',
+      time: 'days',
+      breaks: [{ period: '2018-05' }, { period: '2021-09', level: true }],
+    },
+  }),
+  one('interior-paint', 'exponential in the last six years, as the mean', {
+    trend: { form: 'exponential', last: 72 },
+    forecast: { backTransform: 'mean' },
+  }),
+  one('exterior-paint', 'regression with events, a step and pairs', {
+    forecast: {
+      ...{ by: 'regression', season: 'fourier', pairs: 3, model: 'multiplicative' },
+      indicators: [{ name: 'flood', from: '2019-06', to: '2019-07', again: [{ from: '2026-03' }] }],
+      steps: [{ name: 'second depot', from: '2021-04' }],
+    },
+  }),
+  one('wood-stain', 'regression with a season each, on breaks', {
+    trend: { form: 'breaks', breaks: [{ period: '2020-01' }] },
+    forecast: { by: 'regression', limits: 'past-errors' },
+  }),
+  ...(['ln', 'square-root', 0.3] as const).map((transform) =>
+    one('primer', `smoothing on the scale ${transform}`, {
+      forecast: { by: 'smoothing', trend: 'damped', season: 'additive', transform },
+    }),
+  ),
+  one('trade-counter-takings', 'every form of smoothing to choose from', {
+    forecast: { by: 'smoothing', trend: 'chosen', season: 'chosen', error: 'chosen' },
+  }),
+  one('interior-paint', 'the usual combination', { forecast: { by: 'combination' } }),
+  one('trade-counter-takings', 'no season', { decompose: { by: 'none' } }),
+  one('contract-work', 'checked, a year hidden', { check: { holdout: 4 } }),
+  one('contract-work', 'checked at rolling origins, smoothed', {
+    trend: { form: 'smoothed' },
+    check: { rolling: { first: 12 } },
+  }),
   one('contract-work', 'too short', { span: { from: '2021-Q2', to: '2022-Q3' } }),
 ]
+
+/** The series and the method that the kept contest was held from. */
+export const CONTEST = one('contract-work', 'contest', { forecast: { horizon: 4 } })
 
 /** The series of a case, with its adjustments. */
 export function seriesOfCase({ file, series, adjustments }: DocumentCase): Series {

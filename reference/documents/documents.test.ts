@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../core/analyse'
+import { contest } from '../../core/contest/contest'
 import { Refusal } from '../../core/refusal'
 import { documentOf } from '../../shared/resultDocument'
 import { disagreements } from '../agreement'
 import { saidOf } from './said'
-import { DOCUMENT_CASES, seriesOfCase, type DocumentCase } from './cases'
+import { CONTEST, DOCUMENT_CASES, seriesOfCase, type DocumentCase } from './cases'
 
 const read = (name: string) =>
   JSON.parse(readFileSync(new URL(`${name}.json`, import.meta.url), 'utf8'))
@@ -22,6 +23,11 @@ function run(one: DocumentCase) {
 }
 
 describe('results that were kept', () => {
+  it('of a contest come out again', () => {
+    const held = contest(seriesOfCase(CONTEST), CONTEST.method)
+    expect(disagreements(held, read('contest'), { abs: 1e-9, rel: 1e-12 })).toEqual([])
+  })
+
   for (const file of new Set(DOCUMENT_CASES.map((one) => one.file))) {
     it(`of ${file} come out again`, () => {
       const figures = read(file)

@@ -1,8 +1,9 @@
 import { writeFileSync } from 'node:fs'
 import { analyse } from '../../core/analyse'
+import { contest } from '../../core/contest/contest'
 import { Refusal } from '../../core/refusal'
 import { documentOf } from '../../shared/resultDocument'
-import { DOCUMENT_CASES, seriesOfCase } from './cases'
+import { CONTEST, DOCUMENT_CASES, seriesOfCase } from './cases'
 import { saidOf } from './said'
 
 /**
@@ -33,4 +34,5 @@ for (const [file, kept] of figures) {
   const lines = Object.entries(kept).map(([name, one]) => `"${name}": ${JSON.stringify(one)}`)
   write(file, `{\n${lines.join(',\n')}\n}\n`)
 }
+write('contest', `${JSON.stringify(contest(seriesOfCase(CONTEST), CONTEST.method), null, 1)}\n`)
 write('words', `${JSON.stringify(words, null, 1)}\n`)
