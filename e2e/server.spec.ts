@@ -80,6 +80,8 @@ test('what the routes do not understand is answered as a problem, never a 500 or
       ['POST', '/series/export', { ids: [gone], as: 'pdf' }, 400],
       ['POST', `/series/${gone}/vintages`, series('Gone'), 404],
       ['POST', `/series/${gone}/vintages`, {}, 400],
+      ['POST', '/series/updates', { updates: [{ id: gone, ...series('Gone') }] }, 404],
+      ['POST', '/series/updates', { updates: [] }, 400],
       ['POST', '/files?name=a.csv', 'not packed', 400],
       ['POST', '/files', 'x', 400],
       ['POST', '/backup', 'x', 422],

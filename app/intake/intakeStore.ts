@@ -238,12 +238,12 @@ export const useIntake = defineStore('intake', () => {
       const ids = kept.map(({ id }) => id)
       await shelf.putIntoGroup(ids, group.value.trim())
     }
-    for (const one of updates) {
-      const vanished = one.drops ? 'drop' : 'keep'
-      await api(`/series/${one.known!.id}/vintages`, {
-        method: 'POST',
-        body: { ...asNew(one, fileId), vanished },
-      })
+    if (updates.length > 0) {
+      const all = updates.map((one) => ({
+        ...{ id: one.known!.id, ...asNew(one, fileId) },
+        vanished: one.drops ? 'drop' : 'keep',
+      }))
+      await api('/series/updates', { method: 'POST', body: { updates: all } })
     }
     return [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)]
   }

@@ -1,7 +1,7 @@
 /** The code of a database file that is not where it was. */
 export const GONE = 'ELVANT_GONE'
 
-/** Codes of SQLite and of the file system; what each means for who is working, and what helps. */
+/** What stands behind some codes of SQLite and of the file system, for who is working. */
 interface Cause {
   readonly code: RegExp
   readonly says: string
@@ -9,6 +9,7 @@ interface Cause {
   /** What helps when it is found at the start; only where what is there can perhaps be read all the same. */
   readonly atStart?: string
 }
+
 const CAUSES: readonly Cause[] = [
   {
     atStart: 'Make room, then start Elvant again.',

@@ -1,7 +1,12 @@
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
 import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
-import { createSeriesSchema, seriesActSchema, type ExportKind } from '../../shared/api/series'
+import {
+  createSeriesSchema,
+  seriesActSchema,
+  updateAllSchema,
+  type ExportKind,
+} from '../../shared/api/series'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
 import { seriesFromDocument } from '../../shared/seriesSchema'
@@ -11,10 +16,12 @@ import { withWriter } from '../database/writer'
 import { exportSeries, type ExportedFile } from '../handover/exportSeries'
 import { parseJson } from '../http/body'
 import { check } from '../http/check'
+import { pointerTo, problem } from '../http/problem'
 import { keepNew, type KeptNew } from '../series/keepNew'
 import { shelfPage } from '../series/shelfRows'
 import { actOnSeries } from '../series/shelfStore'
 import { findSeries, toSeries } from '../series/storedSeries'
+import { addVintage } from '../series/vintageStore'
 import { valuesOf } from '../series/valuesOf'
 import { findBeginnings, keepBeginnings } from '../studies/beginnings'
 
@@ -40,6 +47,18 @@ export const TASKS = {
   /** Keeps new series. @param path of the database @param body of the request, JSON */
   keepNew(path: string, body: Uint8Array): KeptNew {
     return keepNew(path, check(createSeriesSchema, parseJson(body), 400))
+  },
+  /** Brings several series up to date, all or none. @param body of the request, JSON */
+  updateAll(path: string, body: Uint8Array): void {
+    const { updates } = check(updateAllSchema, parseJson(body), 400)
+    withWriter(path, (db) => {
+      updates.forEach(({ id, ...update }, i) => {
+        if (addVintage(db, id, update)) return
+        throw problem(404, 'This series is not there; none was changed.', {
+          pointer: pointerTo(['updates', i, 'id']),
+        })
+      })
+    })
   },
   /** Does the same to several series. @param body of the request, JSON @returns how many there were */
   act(path: string, body: Uint8Array): number {

@@ -39,6 +39,14 @@ export const updateSeriesSchema = newSeriesSchema.extend({
 })
 export type SeriesUpdate = z.infer<typeof updateSeriesSchema>
 
+/** Newer values of several series at once: of all of them, or of none. */
+export const updateAllSchema = z.strictObject({
+  updates: z
+    .array(updateSeriesSchema.extend({ id: idSchema }))
+    .min(1)
+    .max(5000),
+})
+
 export const createSeriesSchema = z.strictObject({
   series: z.array(newSeriesSchema).min(1).max(5000),
 })

@@ -1,0 +1,13 @@
+import { setResponseStatus } from 'h3'
+import { writtenElsewhere } from '../../../database/current'
+import { bytesRoute } from '../../../http/apiRoute'
+import { readJsonBytes } from '../../../http/body'
+import { inWorker } from '../../../work/pool'
+
+/** Brings several series up to date with new values, all or none; the earlier ones stay readable. */
+export default bytesRoute(async (event) => {
+  const body = await readJsonBytes(event)
+  await writtenElsewhere((path) => inWorker({ lane: 'kept' }, 'updateAll', path, body))
+  setResponseStatus(event, 204)
+  return null
+})
