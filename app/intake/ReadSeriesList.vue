@@ -129,7 +129,16 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                   @update:model-value="intake.change(i, { quantity: $event })"
                 />
               </label>
+            </div>
+            <div class="shape">
               <SmallChart :values="candidate.series.values" />
+              <p :id="`span-${i}`" class="muted small">
+                {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
+                {{ count(candidate)
+                }}<template v-if="candidate.column !== null"
+                  >; from column {{ candidate.column + 1 }}</template
+                >
+              </p>
             </div>
             <p v-if="candidate.known" class="known small">
               A series of this name is kept already.
@@ -150,13 +159,6 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
               :drops="candidate.drops"
               @drop="intake.change(i, { drops: $event })"
             />
-            <p :id="`span-${i}`" class="muted small">
-              {{ candidate.series.calendar.frequency }}, {{ span(candidate.series) }},
-              {{ count(candidate)
-              }}<template v-if="candidate.column !== null"
-                >; from column {{ candidate.column + 1 }}</template
-              >
-            </p>
           </div>
         </div>
       </v-lazy>
@@ -205,6 +207,13 @@ li {
   flex-wrap: wrap;
   align-items: flex-end;
   gap: 10px;
+}
+
+.shape {
+  display: flex;
+  align-items: center;
+  margin-top: 8px;
+  gap: 14px;
 }
 
 .field {

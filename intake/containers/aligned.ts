@@ -1,3 +1,4 @@
+import { FIGURE, FIGURE_LAST } from './printedFigures'
 import { cutAtRightEdges } from './rightEdges'
 import { cutAtWords } from './spacedWords'
 
@@ -43,7 +44,7 @@ function hasUncutColumns(cut: readonly (readonly string[])[]): boolean {
 /** Cells of the line above the first row of figures. */
 function headingCells(cut: readonly (readonly string[])[]): number {
   const first = cut.findIndex((cells) =>
-    cells.slice(1).some((cell) => IS_FIGURE.test(cell.replaceAll(' ', ''))),
+    cells.slice(1).some((cell) => FIGURE.test(cell.replaceAll(' ', ''))),
   )
   const above = cut
     .slice(0, first)
@@ -55,7 +56,7 @@ function headingCells(cut: readonly (readonly string[])[]): number {
 function losesFigures(lines: readonly string[], cut: readonly (readonly string[])[]): boolean {
   return lines.some((line, at) => {
     const words = line.trim().split(/ +/)
-    const isRow = words.length > 2 && words.slice(-2).every((word) => IS_FIGURE.test(word))
+    const isRow = words.length > 2 && words.slice(-2).every((word) => FIGURE.test(word))
     return isRow && (cut[at]!.length === 1 || cut[at]!.slice(1).some(holdsTwo))
   })
 }
@@ -65,10 +66,7 @@ function holdsTwo(cell: string): boolean {
   const words = cell.split(/ +/)
   return words.some(
     (word, i) =>
-      i > 0 &&
-      IS_FIGURE.test(word) &&
-      IS_FIGURE.test(words[i - 1]!) &&
-      !/^\d{3}([.,]\d+)?$/.test(word),
+      i > 0 && FIGURE.test(word) && FIGURE.test(words[i - 1]!) && !/^\d{3}([.,]\d+)?$/.test(word),
   )
 }
 
@@ -81,7 +79,7 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
   // The head of a page has gutters of its own: where it spoils those of the rows, the rows alone tell.
   const [all, own] = [startsOf(table), startsOf(rows)]
   const isCut = (starts: readonly number[]) =>
-    rows.every((line) => starts.some((from) => IS_FIGURE.test(line.slice(from).trim())))
+    rows.every((line) => starts.some((from) => FIGURE.test(line.slice(from).trim())))
   const starts = isCut(all) || !isCut(own) ? all : own
   if (starts.length < 2) return null
   const cut = (line: string) =>
@@ -96,10 +94,6 @@ function cutAtGutters(lines: readonly string[], filled: readonly string[]): stri
   }
   return lines.map((line) => (isRow(line) ? cut(line) : [line.trim()]))
 }
-
-/** A line that ends with a figure behind a gutter; and the figure. */
-const FIGURE_LAST = / {2,}[-+(]?[\d.,]*\d[\d.,]*\)?%?\s*$/
-const IS_FIGURE = /^[-+(]?[\d.,]*\d[\d.,]*\)?%?$/
 
 /** Where columns begin: behind stretches that are blank in every line. */
 function startsOf(table: readonly string[]): number[] {

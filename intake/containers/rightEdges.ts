@@ -1,3 +1,5 @@
+import { FIGURE_IN_GROUPS, FIGURE_OR_NONE } from './printedFigures'
+
 /** Lines that tell where the columns end. */
 const SAMPLE_LINES = 400
 /** A column ends where figures end in this share of the lines that end with a figure. */
@@ -6,10 +8,6 @@ const OFTEN = 0.25
 const MOSTLY = 0.6
 /** Lines of headings over one another at the most. */
 const MOST_HEADINGS = 3
-/** A word that is a figure, or stands for one that is not there. */
-const FIGURE = /^[-+(]?[\d.,']*\d[\d.,']*\)?[-%]?$|^[-–—.]+$|^n\/?a$/i
-/** A figure whose thousands spaces part. */
-const FIGURE_IN_GROUPS = /^[-+(]?\d{1,3}(?: \d{3})*(?:[.,]\d+)?\)?[-%]?$/
 const RULE = /^[-=_ ]+$/
 
 /** A year behind the name of its month. */
@@ -33,13 +31,15 @@ interface Word {
 export function cutAtRightEdges(lines: readonly string[]): string[][] | null {
   const words = lines.map((line) => (RULE.test(line) ? [] : wordsOf(line)))
   const ending = words
-    .filter((own) => own.length > 1 && FIGURE.test(own.at(-1)!.text))
+    .filter((own) => own.length > 1 && FIGURE_OR_NONE.test(own.at(-1)!.text))
     .slice(0, SAMPLE_LINES)
   const edges = edgesOf(ending)
   if (edges.length === 0 || ending.length < 2) return null
   const isRow = words.map((own) => {
     const end = own.at(-1)
-    return own.length > 1 && !areYears(own) && FIGURE.test(end!.text) && edges.includes(end!.to)
+    return (
+      own.length > 1 && !areYears(own) && FIGURE_OR_NONE.test(end!.text) && edges.includes(end!.to)
+    )
   })
   const rows = lines.filter((_, at) => isRow[at])
   const stub = stubOf(rows, edges[0]!)
@@ -52,7 +52,7 @@ export function cutAtRightEdges(lines: readonly string[]): string[][] | null {
   const areFigures = rows.every((line) =>
     cut(line)
       .slice(-edges.length)
-      .every((cell) => cell === '' || FIGURE.test(cell) || FIGURE_IN_GROUPS.test(cell)),
+      .every((cell) => cell === '' || FIGURE_OR_NONE.test(cell) || FIGURE_IN_GROUPS.test(cell)),
   )
   // Where figures end in several places of one column, a cut would go through one of them.
   if (!areFigures || words.some((own, at) => isRow[at] && reachesOver(own, ends))) return null
@@ -85,8 +85,9 @@ function edgesOf(lines: readonly (readonly Word[])[]): number[] {
       const before = words[i - 1]
       // What a line begins with names its row, also by a number.
       if (i === 0) return
-      const isOfMonth = YEAR.test(text) && before?.to === from - 1 && !FIGURE.test(before.text)
-      if (FIGURE.test(text) && !isOfMonth) counts.set(to, (counts.get(to) ?? 0) + 1)
+      const isOfMonth =
+        YEAR.test(text) && before?.to === from - 1 && !FIGURE_OR_NONE.test(before.text)
+      if (FIGURE_OR_NONE.test(text) && !isOfMonth) counts.set(to, (counts.get(to) ?? 0) + 1)
     })
   }
   const often = [...counts].filter(([, count]) => count > 1 && count >= OFTEN * lines.length)
@@ -122,7 +123,7 @@ function stubOf(rows: readonly string[], first: number): number | null {
     if (!rows.every((line) => line[at] === ' ' || at === 0)) continue
     const fits = rows.every((line) => {
       const cell = line.slice(at, first).trim()
-      return cell === '' || FIGURE.test(cell) || FIGURE_IN_GROUPS.test(cell)
+      return cell === '' || FIGURE_OR_NONE.test(cell) || FIGURE_IN_GROUPS.test(cell)
     })
     if (fits) return at
   }
@@ -153,7 +154,7 @@ function headingsAbove(
     if (line === '' && found.size > 0) break
     if (line === '' || RULE.test(line)) continue
     // A row whose figures end elsewhere is no heading.
-    const figures = words[at]!.filter(({ text }) => FIGURE.test(text)).length
+    const figures = words[at]!.filter(({ text }) => FIGURE_OR_NONE.test(text)).length
     if (!areYears(words[at]!) && 2 * figures > words[at]!.length) break
     const cells = found.size === 0 ? headingCells(lines[at]!, ends) : phraseCells(lines[at]!, ends)
     const isOver = cells.filter((cell) => cell !== '').length > 1

@@ -1,5 +1,5 @@
-/** Words of a row that are figures, or stand for one that is not there. */
-const FIGURE = /^[-+(]?[\d.,']*\d[\d.,']*\)?[-%]?$|^[-–—]$/
+import { FIGURE_OR_NONE } from './printedFigures'
+
 /** A month and its year, which are one cell. */
 const MONTH_AND_YEAR = /^(\p{L}+\.?) ((?:19|20)\d{2})(?= |$)/u
 /** A text is one of words when this share of its lines that end with a figure have the same number of them. */
@@ -19,7 +19,7 @@ export function cutAtWords(lines: readonly string[]): string[][] | null {
   if (lines.some((line) => / {2}/.test(line.trim()))) return null
   const words = lines.map((line) => wordsOf(line.trim()))
   const ending = words
-    .filter((own) => own.length > 1 && FIGURE.test(own.at(-1)!))
+    .filter((own) => own.length > 1 && FIGURE_OR_NONE.test(own.at(-1)!))
     .slice(0, SAMPLE_LINES)
   const counts = new Map<number, number>()
   for (const { length } of ending) counts.set(length, (counts.get(length) ?? 0) + 1)

@@ -4,6 +4,7 @@ import { titleOf } from './observations'
 import type { PeriodReading } from '../periods/periodReading'
 import type { ColumnRole } from '../reading'
 import { LIMITS } from '../limits'
+import { AMOUNT_HEADING } from './words'
 
 /** A text column names series when fewer than this share of its cells differ. */
 const NAMES_REPEAT = 0.5
@@ -125,10 +126,7 @@ function textsOf(rows: readonly Row[], column: number): string[] {
 
 /** Whether a heading speaks of amounts: prices of a few kinds come again every month, too. */
 function isAmount(heading: string): boolean {
-  return (
-    titleOf(heading, 0).unit !== '' ||
-    /price|preis|prix|precio|kurs|rate|cost|value|umsatz|sales/i.test(heading)
-  )
+  return titleOf(heading, 0).unit !== '' || AMOUNT_HEADING.test(heading)
 }
 
 /**

@@ -31,6 +31,9 @@ export const SO_FAR =
 export const YEAR_HEADING =
   /^(full |calendar )?(years?|yr|jahre?|ann[ée]es?|a[ñn]os?|anno|ano|jaar|rok|[åa]r)$/i
 
+/** The heading of amounts, which come again in other rows without naming them. */
+export const AMOUNT_HEADING = /price|preis|prix|precio|kurs|rate|cost|value|umsatz|sales/i
+
 /** The heading over years, quarters or months that are not those of the calendar. */
 export const FISCAL_HEADING =
   /fiscal|financial|^fy\b|\bfy$|gesch[äa]ftsjahr|wirtschaftsjahr|exercice|ejercicio/i

@@ -3,12 +3,10 @@ import { database, writtenElsewhere } from '../database/current'
 import { studies } from '../database/schema'
 import { log } from '../http/log'
 import { HttpProblem } from '../http/problem'
-import { inWorker, TookTooLong } from '../work/pool'
+import { inWorker, inWorkerSoon } from '../work/pool'
 
 /** Series that are looked at in one go: long enough to be worth the way, short enough for others to come between. */
 const AT_ONCE = 25
-/** Milliseconds that finding the method of one series takes at most, if it is one as most are. */
-const SOON = 2000
 
 /**
  * Finds the methods of studies that wait for one, beside the server's own thread. Who opens one first has it found then; where
@@ -35,14 +33,7 @@ export async function requireBegun(studyId: string): Promise<void> {
   if (!study) return
   const own = [study.seriesId]
   try {
-    await writtenElsewhere(async (path) => {
-      try {
-        await inWorker({ lane: 'short', most: SOON }, 'beginThose', path, own)
-      } catch (error) {
-        if (!(error instanceof TookTooLong)) throw error
-        await inWorker({}, 'beginThose', path, own)
-      }
-    })
+    await writtenElsewhere((path) => inWorkerSoon(null, 'beginThose', path, own))
   } catch (error) {
     if (!(error instanceof HttpProblem)) throw error
     log.warn({ err: error }, 'opened with the usual method')

@@ -1,10 +1,8 @@
-import { inWorker, TookTooLong } from './pool'
+import { inWorker, inWorkerSoon } from './pool'
 import type { Tasks } from './tasks'
 
 /** Bytes of a request that is expected to be answered at once: a series of half a century of months, with any method. */
 const SMALL = 16 * 1024
-/** Milliseconds after which it was no such one: it is begun anew among those that take long. */
-const AT_ONCE = 1000
 
 /** Tasks that read a request and write an answer, both JSON. */
 type Calculation = {
@@ -17,17 +15,10 @@ type Calculation = {
  * @param until when it is still wanted
  * @param body of the request
  */
-export async function calculate(
+export function calculate(
   until: AbortSignal,
   name: Calculation,
   body: Uint8Array,
 ): Promise<Uint8Array> {
-  if (body.length <= SMALL) {
-    try {
-      return await inWorker({ lane: 'short', until, most: AT_ONCE }, name, body)
-    } catch (error) {
-      if (!(error instanceof TookTooLong)) throw error
-    }
-  }
-  return inWorker({ until }, name, body)
+  return body.length <= SMALL ? inWorkerSoon(until, name, body) : inWorker({ until }, name, body)
 }

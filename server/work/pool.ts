@@ -6,6 +6,8 @@ import type { Answer } from './worker'
 
 /** Milliseconds that a task may take once it has begun. */
 const LONGEST = 30_000
+/** The same where it is expected to be over at once; a thread may still have to be started in it. */
+const SOON = 2000
 /** Megabytes that a thread may hold. */
 const MOST_MEMORY = 1024
 /** Bytes from which on what a task is given is no longer copied. */
@@ -19,7 +21,7 @@ const LANES = {
   /** What can take long. */
   long: { threads: 2, ready: 0, queue: 50 },
   /** What is expected to be over at once: it never waits behind what takes long. */
-  short: { threads: 1, ready: 1, queue: 100 },
+  short: { threads: 2, ready: 1, queue: 100 },
   /** Long requests are read here, and what is in them is kept: nothing is saved later because something is calculated. */
   kept: { threads: 1, ready: 1, queue: 100 },
 } as const
@@ -28,15 +30,36 @@ export type Lane = keyof typeof LANES
 const running = new Map<Lane, Pool>()
 let script = ''
 let longest = LONGEST
+let soon = SOON
 
 /**
  * Names the script that the threads run; the server does so at its start.
  *
  * @param most milliseconds that a task may take
+ * @param mostSoon milliseconds that one may take which is expected to be over at once
  */
-export function useWorkers(path: string, most = LONGEST): void {
+export function useWorkers(path: string, most = LONGEST, mostSoon = SOON): void {
   script = path
   longest = most
+  soon = mostSoon
+}
+
+/**
+ * Does a task on the threads for what is over at once; where it is not after all, it is begun anew among those that take long.
+ *
+ * @param until when it is still wanted; null for work that goes on in any case
+ */
+export async function inWorkerSoon<Name extends keyof Tasks>(
+  until: AbortSignal | null,
+  name: Name,
+  ...words: Parameters<Tasks[Name]>
+): Promise<Awaited<ReturnType<Tasks[Name]>>> {
+  try {
+    return await inWorker({ lane: 'short', until, most: soon }, name, ...words)
+  } catch (error) {
+    if (!(error instanceof TookTooLong)) throw error
+    return inWorker({ until }, name, ...words)
+  }
 }
 
 /** Has the threads stand ready that answer what nobody wants to wait for. */
@@ -46,7 +69,7 @@ export function readyWorkers(): void {
 }
 
 /** A task that was stopped, since it took longer than it may. */
-export class TookTooLong extends HttpProblem {
+class TookTooLong extends HttpProblem {
   constructor(milliseconds: number) {
     const { problem: details } = problem(
       503,
