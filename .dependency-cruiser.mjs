@@ -63,7 +63,7 @@ export default {
       name: 'ways-do-not-know-each-other',
       severity: 'error',
       comment: 'What two ways share lies beside them, not inside one of them.',
-      from: { path: '^core/(decompose|forecast)/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/(decompose|forecast|trend)/([^/]+)/', pathNot: '\\.test\\.ts$' },
       to: {
         path: '^core/$1/[^/]+/',
         pathNot: '^core/$1/$2/',

@@ -72,7 +72,7 @@ export default ts.config(
       'core/decompose/way.ts',
       'core/forecast/**/*ptions.ts',
       'core/forecast/way.ts',
-      'core/trend/options.ts',
+      'core/trend/document.ts',
     ],
     rules: imports({
       packages: '(zod$|' + NUMERIC + ')',

@@ -12,7 +12,7 @@ import { methodName } from './methodName'
 import { MODEL } from './model'
 import type { Series, Value } from './series/series'
 import type { Forecasted, Hear } from './forecast/way'
-import { firstFitted, trendThrough, type Trend } from './trend/trend'
+import { trendWayOf, type Trend } from './trend/ways'
 
 /** What a method comes to on a series: numbers alone, no judgement and no words. */
 export interface Figures {
@@ -62,7 +62,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const prepared = prepareStretch(series, preparation)
   const stretch = prepared.used
   const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut)
-  const trend = trendThrough(
+  const trend = trendWayOf(method.trend.form).fit(
     decomposed.deseasonalized,
     method.trend,
     { calendar, start, firstT },
@@ -144,7 +144,7 @@ function columnsOf(
 ): CommonColumns {
   const { values } = used
   const t = values.map((_, i) => firstT + i)
-  const line = t.map((at): Value => (at < firstFitted(trend) ? null : trend.at(at)))
+  const line = t.map((at): Value => (at < trend.from ? null : trend.at(at)))
   return {
     period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
     t,

@@ -8,13 +8,14 @@ import { durbinWatson, regressionFigures } from './regression/report'
 import type { AdvisedModel } from './seasonality/advisedModel'
 import { nounOf } from './series/noun'
 import type { Value } from './series/series'
-import type { StraightLine } from './trend/columns'
-import { asLine, fitTrend, trendLine, type TrendLine } from './trend/fit'
+import type { StraightLine } from './trend/leastSquares/columns'
+import { asLine, fitTrend, trendLine, type TrendLine } from './trend/leastSquares/fit'
 import { judgeFit, judgeLevel, sizeOf, type JudgedLevel, type TrendFits } from './trend/judged'
 import type { Phase } from './trend/phases'
-import { reportTrend, type TrendFit } from './trend/report'
-import { firstFitted, fittedTo, residualsInTime, type Trend } from './trend/trend'
+import { fittedTo } from './trend/leastSquares/options'
+import type { TrendFit } from './trend/report'
 import { trendShare } from './trend/trendShare'
+import { trendWayOf, type Trend } from './trend/ways'
 
 /** A phase of the trend by its first and last period. */
 export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {
@@ -95,7 +96,7 @@ export function examineTrend(
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
-    trendFit: reportTrend(trend, {
+    trendFit: trendWayOf(method.trend.form).report(trend, {
       form: method.trend.form,
       time: method.trend.time,
       to: lastT,
@@ -205,10 +206,13 @@ function othersThatFit(
 }
 
 /** Durbin–Watson of the trend's residuals without the outliers: one flood is no wave. */
-function durbinWatsonWithout(trend: Trend, { isOutlier }: OutOfTheOrdinary, firstT: number): Value {
-  const from = firstFitted(trend)
+function durbinWatsonWithout(
+  { from, residualsInTime }: Trend,
+  { isOutlier }: OutOfTheOrdinary,
+  firstT: number,
+): Value {
   return durbinWatson(
-    residualsInTime(trend).map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
+    residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
   )
 }
 

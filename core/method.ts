@@ -15,7 +15,8 @@ import {
   type ForecastName,
   type ForecastOptions,
 } from './forecast/ways'
-import type { TrendDocument, TrendOptions } from './trend/options'
+import type { TrendDocument } from './trend/document'
+import type { TrendOptions } from './trend/options'
 
 export const METHOD_FORMAT = 'elvant-method/1'
 

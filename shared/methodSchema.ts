@@ -15,7 +15,7 @@ import {
 } from '../core/forecast/ways'
 import { FEWEST_MEMBERS, MOST_MEMBERS } from '../core/forecast/combination/options'
 import { METHOD_FORMAT, type MethodDocument } from '../core/method'
-import { trendDocument } from '../core/trend/options'
+import { trendDocument } from '../core/trend/document'
 
 const periodCode = z.string().min(1).max(20)
 

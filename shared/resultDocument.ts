@@ -7,7 +7,7 @@ import type { Benchmark } from '../core/forecast/benchmarks'
 import { ledgerOf } from '../core/ledger/ledger'
 import type { Result } from '../core/result'
 import type { Value } from '../core/series/series'
-import type { StraightLine } from '../core/trend/columns'
+import type { StraightLine } from '../core/trend/leastSquares/columns'
 
 /** The columns that every document has; one that a method has no use for is undefined throughout. */
 const DOCUMENT_COLUMNS = [

@@ -5,7 +5,7 @@ import { decomposeByAverages, type AveragesTaken } from '../../core/decompose/av
 import { AVERAGES_WAYS } from '../../core/decompose/averages/options'
 import type { Decomposed } from '../../core/decompose/parts'
 import { MODEL, MODELS, type Model } from '../../core/model'
-import { trendLine, type TrendLine } from '../../core/trend/fit'
+import { trendLine, type TrendLine } from '../../core/trend/leastSquares/fit'
 import { regressionFigures } from '../../core/regression/report'
 import type { Series, Value } from '../../core/series/series'
 import { stretchOf, type Stretch } from '../../core/series/stretch'

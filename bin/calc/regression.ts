@@ -11,7 +11,7 @@ import { regressionFigures, type Term } from '../../core/regression/report'
 import { centredSeason, seasonColumns, type SeasonForm } from '../../core/regression/seasonForms'
 import { TIME_CODE, type TimeVariable } from '../../core/regression/timeVariable'
 import { stretchOf } from '../../core/series/stretch'
-import { segmentSlopesOf } from '../../core/trend/report'
+import { segmentSlopesOf } from '../../core/trend/leastSquares/report'
 import { figure } from '../../core/words/figure'
 import { readInput, seriesInput, seriesOf } from './input'
 

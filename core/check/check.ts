@@ -7,6 +7,7 @@ import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import type { Series } from '../series/series'
 import { SMOOTH } from '../trend/formChange'
+import { TREND_FORMS } from '../trend/forms'
 import { accuracyOf, type Accuracy } from './accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
 import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
@@ -114,7 +115,7 @@ function followingTrends(
   const last = LATEST_YEARS * Math.max(1, calendar.seasons)
   const through = `the last ${countPeriods(last, calendar)}`
   return [
-    ...(extendsTrend && trend?.form !== 'smoothed'
+    ...(extendsTrend && !TREND_FORMS[trend?.form ?? 'linear'].smooths
       ? [
           {
             ...SMOOTH,

@@ -4,6 +4,7 @@ import type { Action, Finding } from '../finding'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { breakChange, GROW, SMOOTH, withLast } from '../trend/formChange'
+import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
 import { figure, inUnit, percent } from '../words/figure'
 
@@ -33,7 +34,7 @@ export function levelFindings(
   ]
   const both = strengthWords((strength.withoutDistrusted ?? strength).trend)
   // Where the forecast makes nothing of the trend, another trend would mend nothing.
-  const isFitted = options.form !== 'smoothed' && uses !== 'nothing'
+  const isFitted = !TREND_FORMS[options.form].smooths && uses !== 'nothing'
   if (level.wanders) {
     const canFollow = uses === 'extends' && isFitted
     return said(

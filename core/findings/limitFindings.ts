@@ -6,6 +6,7 @@ import { forecastWayOf } from '../forecast/ways'
 import { durbinWatson } from '../regression/report'
 import { figure, inUnit } from '../words/figure'
 import { GROW } from '../trend/formChange'
+import { TREND_FORMS } from '../trend/forms'
 
 /** Residuals pass for independent between these Durbin–Watson figures. */
 const INDEPENDENT = [1.5, 2.5] as const
@@ -34,7 +35,7 @@ function forecastBelowZero(figures: Figures): Finding[] {
   const { extendsTrend } = forecastWayOf(method.forecast.by)
   const canGrow =
     extendsTrend &&
-    method.trend.form !== 'smoothed' &&
+    !TREND_FORMS[method.trend.form].smooths &&
     figures.decomposed.deseasonalized.every((value) => value === null || value > 0)
   return [
     {

@@ -4,16 +4,13 @@ import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
 import { wayOf } from '../decompose/ways'
-import { projected } from '../exponential/recursion'
 import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
-import type { DesignColumn } from '../regression/design'
 import { trendColumns } from '../trend/columns'
-import { TREND_FORMS } from '../trend/forms'
-import { trendDesign } from '../trend/options'
+import { trendWayOf } from '../trend/ways'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
 
 /** The columns of a result in the order of the calculation. */
@@ -78,8 +75,8 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   const { method, columns, forecast, trendFit } = result
   const { decompose } = method
   const forecastWay = forecastWayOf(method.forecast.by)
-  const design =
-    method.trend.form === 'smoothed' ? [] : trendDesign(method.trend, series.calendar, series.start)
+  const trendWay = trendWayOf(method.trend.form)
+  const design = trendWay.design(method.trend, series.calendar, series.start)
   const way = wayOf(decompose.by)
   const { hasSeason, trendIsLine } = way.traits
   const run: Run = {
@@ -95,7 +92,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     ...trendColumns(run, {
       fit: trendFit,
       design,
-      ahead: forecastWay.extendsTrend ? trendAhead(result, design) : null,
+      ahead: forecastWay.extendsTrend ? trendWay.ahead(trendFit, design, forecast.t) : null,
       hasCycle: !trendIsLine,
       stages: forecastWay.hasOwnTrend ? [] : ['trend'],
     }),
@@ -110,20 +107,6 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
       report: result.regression,
     }),
   ]
-}
-
-/** The trend over the periods ahead, from its coefficients, or from where level and slope end. */
-function trendAhead({ forecast, trendFit }: Result, design: readonly DesignColumn[]): number[] {
-  if (trendFit.form === 'smoothed') {
-    const { form, end, weights } = trendFit.smoothing
-    return projected(form, end, weights.phi ?? 1, forecast.t.length)
-  }
-  const [constant, ...rest] = trendFit.terms.map(({ estimate }) => estimate)
-  const { ofLog } = TREND_FORMS[trendFit.form]
-  return forecast.t.map((t) => {
-    const sum = rest.reduce((total, own, j) => total + own * design[j]!.at(t), constant!)
-    return ofLog ? Math.exp(sum) : sum
-  })
 }
 
 /** Whether a method was carried out. */

@@ -5,6 +5,7 @@ import { LONGEST_HORIZON, type LimitKind } from '../forecast/commonOptions'
 import { FORECAST_WAYS, forecastWayOf, type ForecastName } from '../forecast/ways'
 import type { Method } from '../method'
 import { formChange } from '../trend/formChange'
+import { TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
 import type { Piece, Word } from '../word'
 
@@ -31,7 +32,7 @@ export function forecastPieces({ forecast, trend }: Method, calendar: Calendar):
 /** Another way of forecasting, with what it could not do of the trend and the limits left behind. */
 function wayChange(by: ForecastName, { form }: TrendOptions, limits: LimitKind): MethodChange {
   const way = forecastWayOf(by)
-  const takesAnother = way.fitsTrend && form === 'smoothed'
+  const takesAnother = way.fitsTrend && TREND_FORMS[form].smooths
   return {
     ...(takesAnother ? { trend: formChange('linear').trend } : {}),
     forecast: { by, ...(way.limits.includes(limits) ? {} : { limits: undefined }) },

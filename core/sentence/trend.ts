@@ -10,8 +10,8 @@ import type { Series } from '../series/series'
 import { breakChange, formChange, smoothedChange } from '../trend/formChange'
 import { FITTED_FORM_NAMES, TREND_FORM_NAMES, TREND_FORMS } from '../trend/forms'
 import type { TrendOptions } from '../trend/options'
-import { TREND_SMOOTHINGS, type TrendSmoothing } from '../trend/smoothed'
-import { breakWords, SLOPE_SAYS } from '../trend/words'
+import { SLOPE_SAYS, TREND_SMOOTHINGS, type TrendSmoothing } from '../trend/smoothed/slope'
+import { breakWords } from '../trend/words'
 import type { Choice, Field, Piece, Word } from '../word'
 
 /** The form of the trend, its breaks, and what it is fitted to: `a straight line through all 120 months`. */
@@ -101,7 +101,7 @@ function trendFitAsk(method: Method, series: Series): Word['ask'] {
         ...{ least: Math.min(3, periods), most: periods, unit: `${per}s` },
         shortcuts: [{ text: `all ${periods}`, value: undefined }],
       },
-      ...(hasDays(calendar) && trend.form !== 'smoothed'
+      ...(hasDays(calendar) && !TREND_FORMS[trend.form].smooths
         ? [
             {
               kind: 'choice',

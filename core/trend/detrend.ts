@@ -4,7 +4,7 @@ import { breakColumns, type Break } from '../regression/events'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'
-import { fitTrend } from './fit'
+import { fitTrend } from './leastSquares/fit'
 import { TREND_FORMS, type FittedFormName } from './forms'
 
 /** A series without its trend. One entry a period. */

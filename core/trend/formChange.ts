@@ -1,7 +1,7 @@
 import type { MethodAction, MethodChange } from '../finding'
 import type { FittedFormName } from './forms'
-import type { BreakAt } from './options'
-import type { TrendSmoothing } from './smoothed'
+import type { BreakAt } from './document'
+import type { TrendSmoothing } from './smoothed/slope'
 
 /** What makes the trend another form without breaks; what belongs to other forms is left behind. */
 export function formChange(form: Exclude<FittedFormName, 'breaks'>): MethodChange {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seededUniform } from '../statistics/random'
-import { trendLine } from './fit'
+import { trendLine } from './leastSquares/fit'
 import { judgeFit, judgeLevel, sizeOf } from './judged'
 
 /** Numbers around 0 that come again with the seed. */

@@ -3,7 +3,7 @@ import { durbinWatson } from '../regression/report'
 import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 import { twoSidedT } from '../statistics/distributions'
-import { trendLine } from './fit'
+import { trendLine } from './leastSquares/fit'
 import { phasesOf, readPhases, type Phase } from './phases'
 
 /** What a level does, read without asking how the method fits its trend. */

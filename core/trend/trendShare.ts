@@ -2,7 +2,7 @@ import { inflation } from '../autocorrelation/inflation'
 import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
 import { twoSidedT } from '../statistics/distributions'
-import type { TrendLine } from './fit'
+import type { TrendLine } from './leastSquares/fit'
 
 /** A trend is left in averaged indices when it moves by more than this share of the level a year. */
 const MATTERS = 0.02

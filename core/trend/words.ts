@@ -2,21 +2,9 @@ import type { Calendar } from '../calendar/calendar'
 import { countPeriods, periodLabel } from '../calendar/labels'
 import { parsePeriod } from '../calendar/period'
 import { TREND_FORMS } from './forms'
-import type { BreakAt, TrendOptions } from './options'
-import type { TrendSmoothing } from './smoothed'
-
-/** What the slope of a smoothed level does ahead. */
-export const SLOPE_SAYS: Readonly<
-  Record<TrendSmoothing, { readonly text: string; readonly means: string }>
-> = {
-  chosen: {
-    text: 'with its slope chosen',
-    means: 'Without, with or with a damped slope, by AICc.',
-  },
-  none: { text: 'without a slope', means: 'The latest level goes on.' },
-  additive: { text: 'with a slope', means: 'The latest slope goes on without end.' },
-  damped: { text: 'with a damped slope', means: 'The latest slope goes on and dies away.' },
-}
+import type { BreakAt } from './document'
+import type { TrendOptions } from './options'
+import { SLOPE_SAYS } from './smoothed/slope'
 
 /** `a straight line through the last 60 months` */
 export function trendWords(trend: TrendOptions, calendar: Calendar): string {

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
 import { breakChange } from '~~/core/trend/formChange'
-import type { BreakAt } from '~~/core/trend/options'
+import type { BreakAt } from '~~/core/trend/document'
 import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'
 

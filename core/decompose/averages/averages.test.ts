@@ -4,7 +4,7 @@ import { calendarOf } from '../../calendar/calendar'
 import { Refusal } from '../../refusal'
 import type { Series, Value } from '../../series/series'
 import { stretchOf } from '../../series/stretch'
-import { trendLine } from '../../trend/fit'
+import { trendLine } from '../../trend/leastSquares/fit'
 import { decomposeByAverages } from './calculate'
 import { AVERAGES_WAYS, INDEX_AVERAGES, type AveragesOptions } from './options'
 

@@ -1,6 +1,6 @@
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
-import { trendLine } from '../../trend/fit'
+import { trendLine } from '../../trend/leastSquares/fit'
 import { partsOf, without, type Decomposed } from '../parts'
 import { requirePositive, requireSeasons, requireTwoYears } from '../requirements'
 import { departure, type OwnOfAverages } from './departure'

@@ -1,8 +1,8 @@
 import type { Column } from '../../column/column'
 import { figureOf, meanOf, operation, type Expression } from '../../column/expression'
 import type { Value } from '../../series/series'
-import { lineThrough } from '../../trend/columns'
-import { trendLine } from '../../trend/fit'
+import { lineThrough } from '../../trend/leastSquares/columns'
+import { trendLine } from '../../trend/leastSquares/fit'
 import { averageColumns } from '../averageColumns'
 import {
   deseasonalizedColumn,

@@ -1,6 +1,5 @@
 import { MODEL } from '../../model'
 import type { Value } from '../../series/series'
-import { estimatedBy, firstFitted } from '../../trend/trend'
 import { backTransformFactor } from '../backTransform'
 import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
@@ -103,9 +102,9 @@ export function forecastByDecomposition(
     },
     fitted: past.map((own, i) => {
       const at = lastT - past.length + 1 + i
-      return at < firstFitted(trend) ? null : putBack(trend.at(at), own)
+      return at < trend.from ? null : putBack(trend.at(at), own)
     }),
-    estimated: estimatedBy(trend) + seasonCost,
+    estimated: trend.estimated + seasonCost,
     inProportion: model === 'multiplicative' || ofLog,
     report: () => null,
   }

@@ -1,9 +1,9 @@
 import type { Model } from '../../model'
 import type { Value } from '../../series/series'
 import { tQuantile } from '../../statistics/distributions'
-import type { FittedTrend } from '../../trend/fit'
-import type { SmoothedTrend } from '../../trend/smoothed'
-import type { Trend } from '../../trend/trend'
+import type { FittedTrend } from '../../trend/leastSquares/fit'
+import type { SmoothedTrend } from '../../trend/smoothed/fit'
+import type { Trend } from '../../trend/ways'
 
 /** How far values lie from a trend, and how sure the trend itself is. */
 export interface Spread {

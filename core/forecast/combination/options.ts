@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { DecompositionDocument } from '../../decompose/ways'
 import { Refusal } from '../../refusal'
-import { trendDocument } from '../../trend/options'
+import { trendDocument } from '../../trend/document'
 import type { MemberDocument, MemberMethod } from '../member'
 import {
   commonForecast,

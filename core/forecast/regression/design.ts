@@ -5,7 +5,8 @@ import { designCalendar } from '../../regression/designCalendar'
 import { indicator, step } from '../../regression/events'
 import { centredSeason, seasonColumns } from '../../regression/seasonForms'
 import { timeOf } from '../../regression/timeVariable'
-import { requireFitted, trendDesign, type TrendOptions } from '../../trend/options'
+import { requireFitted, type TrendOptions } from '../../trend/options'
+import { trendDesign } from '../../trend/leastSquares/options'
 import { seasonFormOf, type RegressionOptions } from './options'
 
 /** The columns of a regression in their order, by what they are about. */

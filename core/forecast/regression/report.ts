@@ -6,7 +6,7 @@ import type { RegressionReport, SeasonEffect, TermKind } from '../../regression/
 import { mostInfluential } from '../../regression/influence'
 import { regressionFigures, termsOf, type Term } from '../../regression/report'
 import { testResiduals } from '../../regression/residualTests'
-import { segmentSlopesOf } from '../../trend/report'
+import { segmentSlopesOf } from '../../trend/leastSquares/report'
 import type { TrendOptions } from '../../trend/options'
 import { smearing } from '../backTransform'
 import type { RegressionDesign } from './design'

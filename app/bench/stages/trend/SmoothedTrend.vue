@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
-import type { SmoothedTrendReport } from '~~/core/trend/report'
+import type { SmoothedTrendReport } from '~~/core/trend/smoothed/report'
 import { hasSeason } from '../panel'
 import SmoothingFigures from '../../ways/smoothing/SmoothingFigures.vue'
 import WeightList from '../../ways/smoothing/WeightList.vue'

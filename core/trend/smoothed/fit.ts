@@ -1,28 +1,23 @@
-import type { SmoothingForm } from '../exponential/forms'
-import { initialByRule } from '../exponential/initial'
-import { projected, smoothed, type Smoothed } from '../exponential/recursion'
-import { chooseSmoothing, type ChosenSmoothing } from '../exponential/search'
-import { selectForm, type Contender } from '../exponential/selection'
-import { carriedOver, varianceFactors } from '../exponential/limits'
-import { Refusal } from '../refusal'
-import type { Value } from '../series/series'
-
-/** What a smoothed trend may do ahead; `chosen` by AICc. */
-export const TREND_SMOOTHINGS = ['chosen', 'none', 'additive', 'damped'] as const
-export type TrendSmoothing = (typeof TREND_SMOOTHINGS)[number]
+import type { SmoothingForm } from '../../exponential/forms'
+import { initialByRule } from '../../exponential/initial'
+import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
+import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
+import { selectForm, type Contender } from '../../exponential/selection'
+import { carriedOver, varianceFactors } from '../../exponential/limits'
+import { Refusal } from '../../refusal'
+import type { Value } from '../../series/series'
+import type { TrendThrough } from '../trend'
+import type { TrendSmoothing } from './slope'
 
 /** A trend that follows the latest level and slope of the values. */
-export interface SmoothedTrend {
+export interface SmoothedTrend extends TrendThrough {
   readonly by: 'smoothing'
-  /** Time codes of the first and the last period smoothed. */
-  readonly from: number
+  /** Time code of the last period smoothed. */
   readonly to: number
   readonly chosen: ChosenSmoothing
   /** Every form that was to be chosen from; null where it was given. */
   readonly table: readonly Contender[] | null
   readonly rows: Smoothed
-  /** Of the periods from `from` on, null where missing. */
-  readonly residualsInTime: readonly Value[]
   /** In the past what the periods before say of a period, ahead what the last level and slope say. */
   at(t: number): number
   /** Variance of a forecast by formula, as a multiple of σ²; from the period after the last on. */
@@ -71,6 +66,7 @@ export function smoothTrend(
   return {
     by: 'smoothing',
     ...{ from, to, chosen, table, rows },
+    estimated: chosen.k,
     residualsInTime: rows.residual,
     at: (t) =>
       t <= to

@@ -1,4 +1,4 @@
-import { figure } from '../words/figure'
+import { figure } from '../../words/figure'
 
 /**
  * A trend in words, with the real names.

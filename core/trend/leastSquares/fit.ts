@@ -1,18 +1,19 @@
-import { Refusal } from '../refusal'
-import { powersOfTime, type DesignColumn } from '../regression/design'
-import { fitDesign, type DesignFit } from '../regression/fitDesign'
-import { TIME_CODE } from '../regression/timeVariable'
-import type { Value } from '../series/series'
-import { figure } from '../words/figure'
+import { Refusal } from '../../refusal'
+import { powersOfTime, type DesignColumn } from '../../regression/design'
+import { fitDesign, type DesignFit } from '../../regression/fitDesign'
+import { TIME_CODE } from '../../regression/timeVariable'
+import type { Value } from '../../series/series'
+import { figure } from '../../words/figure'
+import type { TrendThrough } from '../trend'
 
 /** A least-squares trend through values in time, with the fit it came from. */
-export interface FittedTrend {
+export interface FittedTrend extends TrendThrough {
   readonly by: 'least-squares'
   /** Whether ln of the values was fitted, and the trend works in proportion. */
   readonly ofLog: boolean
   /** On the scale that was fitted: of the values, or of their logarithms. */
   readonly fit: DesignFit
-  /** The trend at a time code, in units of the values; of logarithms the median. */
+  /** Of logarithms the median. */
   at(t: number): number
 }
 
@@ -42,7 +43,11 @@ export function fitTrend(
 ): FittedTrend {
   const fitted = ofLog ? logarithms(values, firstT, last, nameOf) : values
   const fit = fitDesign(fitted, firstT, columns, WHERE, last)
-  return { by: 'least-squares', ofLog, fit, at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at }
+  return {
+    ...{ by: 'least-squares', ofLog, fit },
+    ...{ from: fit.from, estimated: fit.p, residualsInTime: fit.residualsInTime },
+    at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at,
+  }
 }
 
 /** ln of every value that is fitted. @throws Refusal for one that is not above 0 */

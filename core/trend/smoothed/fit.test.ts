@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { analyse } from '../analyse'
-import { calendarOf } from '../calendar/calendar'
-import type { MethodDocument } from '../method'
-import type { Series, Value } from '../series/series'
-import { tQuantile } from '../statistics/distributions'
-import { smoothTrend } from './smoothed'
+import { analyse } from '../../analyse'
+import { calendarOf } from '../../calendar/calendar'
+import type { MethodDocument } from '../../method'
+import type { Series, Value } from '../../series/series'
+import { tQuantile } from '../../statistics/distributions'
+import { smoothTrend } from './fit'
 
 const series = (values: readonly Value[]): Series => ({
   name: 'Contract work',
