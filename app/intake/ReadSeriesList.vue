@@ -88,7 +88,12 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   <ul class="series">
     <li v-for="{ candidate, at: i } in shown.slice(0, MOST_SHOWN)" :key="i">
       <!-- Hundreds of fields are made as they come into sight. -->
-      <v-lazy class="lazy" :min-height="ROW_HEIGHT" :options="{ rootMargin: '400px' }">
+      <v-lazy
+        class="lazy"
+        :min-height="ROW_HEIGHT"
+        :options="{ rootMargin: '400px' }"
+        :transition="false"
+      >
         <div class="row">
           <v-checkbox-btn
             v-if="intake.candidates.length > 1"
@@ -199,6 +204,7 @@ li {
 }
 
 .of-all {
+  flex-wrap: wrap;
   justify-content: flex-start;
 }
 
@@ -214,6 +220,10 @@ li {
   align-items: center;
   margin-top: 8px;
   gap: 14px;
+}
+
+.shape svg {
+  flex: none;
 }
 
 .field {
