@@ -18,14 +18,15 @@ import { causeOf } from '../database/cause'
 import {
   closeDatabase,
   database,
+  nothingWritten,
   requireDatabasePresent,
   restoreDatabase,
   useDatabase,
+  writtenElsewhere,
 } from '../database/current'
 import { openDatabase } from '../database/open'
 import { shelfPage } from '../series/shelfRows'
-import { keepSeries } from '../series/shelfStore'
-import { changeSeries } from '../series/shelfStore'
+import { changeSeries, keepSeries } from '../series/shelfStore'
 import { findStudy } from '../studies/studyStore'
 import { backUp, requireBackup } from './backup'
 import { seal, unseal } from './seal'
@@ -214,5 +215,33 @@ describe('a backup', () => {
     expect(() => restore(file)).toThrow(because)
     expect(names()).toEqual(['Before'])
     expect(existsSync(path)).toBe(true)
+  })
+})
+
+describe('what another thread writes', () => {
+  it('is waited for before a backup takes the place of the database', async () => {
+    const copy = join(folder, 'copy.backup')
+    backUp(path, copy)
+    let end = () => {}
+    const writing = writtenElsewhere(() => new Promise<void>((done) => (end = done)))
+    let isQuiet = false
+    const quiet = nothingWritten().then(() => (isQuiet = true))
+    await new Promise((resolve) => setTimeout(resolve, 20))
+    expect(isQuiet).toBe(false)
+    end()
+    await writing
+    await quiet
+    restore(copy)
+    expect(names()).toEqual(['Before'])
+  })
+
+  it('goes into no other file that was put under the name', async () => {
+    renameSync(path, `${path}.moved`)
+    const write = (): Promise<never> => Promise.reject(new Error('must not be begun'))
+    const cause = await writtenElsewhere(write).catch(causeOf)
+    expect(cause).toMatch(/deleted, moved or replaced/)
+    openDatabase(join(folder, 'other.sqlite'), MIGRATIONS).close()
+    renameSync(join(folder, 'other.sqlite'), path)
+    expect(await writtenElsewhere(write).catch(causeOf)).toMatch(/deleted, moved or replaced/)
   })
 })

@@ -43,6 +43,8 @@ export async function writtenElsewhere<T>(write: (path: string) => Promise<T>): 
   if (readOnly()) {
     throw Object.assign(new Error('The database is only read.'), { code: 'SQLITE_READONLY' })
   }
+  // Another thread opens the file by its name: under that must be the one that this server holds.
+  requireDatabasePresent()
   const writing = write(databasePath())
   beingWritten.add(writing)
   try {
