@@ -13,7 +13,11 @@ const PAGE = 100
 
 /** The shelf: every series that is not in the trash, by pages where a page is asked for, else as a whole. */
 export default bytesRoute(async (event) => {
-  const { after, limit = after === undefined ? undefined : PAGE } = check(shelfQuerySchema, getQuery(event), 400)
+  const { after, limit = after === undefined ? undefined : PAGE } = check(
+    shelfQuerySchema,
+    getQuery(event),
+    400,
+  )
   if (limit !== undefined) return whenFree(() => shelfPage(database(), { limit, after }))
   const way = { lane: 'short', until: whenGone(event) } as const
   const shelf = await inWorker(way, 'shelf', databasePath())
