@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import type { H3Event } from 'h3'
 import { requireBoundedJson } from './jsonBounds'
 import { problem } from './problem'
@@ -48,6 +49,8 @@ export async function readBytes(event: H3Event, most: number, advice: string): P
     if (size + chunk.length > most) throw tooLarge()
     if (size + chunk.length > bytes.length) bytes = grown(bytes, size + chunk.length)
     size += chunk.copy(bytes, size)
+    // What waits goes on arriving: without a turn for others, several long bodies at once would be read in one.
+    await nextTurn()
   }
   return size === bytes.length ? bytes : bytes.subarray(0, size)
 }

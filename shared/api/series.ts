@@ -147,10 +147,10 @@ export type TrashedSeries = z.infer<typeof trashSchema>['series'][number]
 
 export const shelfSchema = z.strictObject({ series: z.array(shelfRowSchema) })
 
-/** Which page of the shelf: what it begins after, and how many rows it has. */
+/** Which page of the shelf: what it begins after, and how many rows it has; more at once would hold other requests. */
 export const shelfQuerySchema = z.strictObject({
   after: z.string().min(36).max(2000).optional(),
-  limit: z.coerce.number().int().min(1).max(1000).optional(),
+  limit: z.coerce.number().int().min(1).max(250).optional(),
 })
 
 export const shelfPageSchema = shelfSchema.extend({
