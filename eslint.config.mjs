@@ -72,6 +72,7 @@ export default ts.config(
       'core/decompose/way.ts',
       'core/forecast/**/*ptions.ts',
       'core/forecast/way.ts',
+      'core/trend/**/*ptions.ts',
       'core/trend/document.ts',
     ],
     rules: imports({

@@ -8,7 +8,8 @@ import { changed, METHOD_FORMAT, type MethodDocument } from './method'
 import { orNull } from './refusal'
 import { movementOf } from './seasonality/seasonTests'
 import type { Series } from './series/series'
-import { formChange, smoothedChange } from './trend/formChange'
+import { LINE, smoothedChange } from './trend/formChange'
+import { STRAIGHT } from './trend/leastSquares/forms'
 import { figure } from './words/figure'
 
 export const BEGIN_FORMAT = 'elvant-begin/1'
@@ -134,7 +135,7 @@ function withTrend(
   const canSmooth = orNull(() => initialByRule(deseasonalized, rule, 1, seasons)) !== null
   if (!against || !canSmooth) {
     const fits = against ? [] : ['a straight line fits']
-    const line = changed(method, { trend: formChange('linear').trend })
+    const line = changed(method, { trend: LINE.trend })
     return { format: BEGIN_FORMAT, method: line, because: [...because, ...fits] }
   }
   return {
@@ -157,7 +158,7 @@ type ExaminedMethod = Pick<
 /** A method with a straight line, examined; null where it is refused. */
 function examinedOf(series: Series, document: MethodDocument): ExaminedMethod | null {
   return orNull(() => {
-    const figures = calculate(series, changed(document, { trend: { form: 'linear' } }))
+    const figures = calculate(series, changed(document, { trend: { form: STRAIGHT } }))
     const { method, decomposed } = figures
     const { deseasonalized } = decomposed
     return { ...examine(figures), method, deseasonalized, seasons: series.calendar.seasons }

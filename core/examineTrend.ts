@@ -4,18 +4,19 @@ import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
 import type { OutOfTheOrdinary } from './outliers/outliers'
 import type { Model } from './model'
 import { orNull } from './refusal'
-import { durbinWatson, regressionFigures } from './regression/report'
+import { durbinWatson } from './regression/report'
 import type { AdvisedModel } from './seasonality/advisedModel'
 import { nounOf } from './series/noun'
 import type { Value } from './series/series'
 import type { StraightLine } from './trend/leastSquares/columns'
-import { asLine, fitTrend, trendLine, type TrendLine } from './trend/leastSquares/fit'
+import { TREND_FORMS } from './trend/forms'
 import { judgeFit, judgeLevel, sizeOf, type JudgedLevel, type TrendFits } from './trend/judged'
+import { trendLine, type TrendLine } from './trend/leastSquares/fit'
+import { GROWING, STRAIGHT, type FittedFormName } from './trend/leastSquares/forms'
 import type { Phase } from './trend/phases'
-import { fittedTo } from './trend/leastSquares/options'
-import type { TrendFit } from './trend/report'
+import type { TrendTime } from './trend/trend'
 import { trendShare } from './trend/trendShare'
-import { trendWayOf, type Trend } from './trend/ways'
+import { trendWayOf, type Trend, type TrendFit, type TrendOptions } from './trend/ways'
 
 /** A phase of the trend by its first and last period. */
 export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {
@@ -79,9 +80,8 @@ export function examineTrend(
     from: firstT + phase.from,
     to: firstT + phase.to,
   })
-  const straight =
-    (trend.by === 'least-squares' ? asLine(trend, firstT) : null) ??
-    trendLine(decomposed.deseasonalized, firstT)
+  const way = trendWayOf(method.trend.form)
+  const straight = way.asLine?.(trend, firstT) ?? trendLine(decomposed.deseasonalized, firstT)
   const trendFits = judgeTrend(figures, ordinary, own.isOwn ? null : level, judged.phases)
   return {
     phases: judged.phases.map(located),
@@ -96,13 +96,11 @@ export function examineTrend(
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
-    trendFit: trendWayOf(method.trend.form).report(trend, {
-      form: method.trend.form,
-      time: method.trend.time,
+    trendFit: way.report(trend, method.trend, {
       to: lastT,
-      r2Before: r2Before(figures),
+      before: stretch.values,
+      time: timeOf(figures),
       name: fittedName(figures),
-      seasons,
       periodLabel: (t) => stretch.periodOf(t - firstT).label,
     }),
   }
@@ -154,52 +152,54 @@ function levelToJudge(
  * @param phases of the level, entries from 0
  */
 function judgeTrend(
-  { trend, method, series, firstT, prepared }: Figures,
+  figures: Figures,
   { isOutlier }: OutOfTheOrdinary,
   level: readonly Value[] | null,
   phases: readonly Phase[],
 ): TrendFits | null {
+  const { trend, method, firstT, prepared } = figures
   const { trend: options } = method
-  if (trend.by === 'smoothing' || options.form === 'smoothed') return null
-  const columns = fittedTo(options, series)
-  const { fit, ofLog } = (level && orNull(() => fitTrend(level, firstT, columns))) ?? trend
-  const residuals = fit.residualsInTime.map((value, i) =>
-    isOutlier(fit.from - firstT + i) ? null : value,
-  )
-  const size = ofLog ? 1 : sizeOf(prepared.used.values)
-  const judged = judgeFit(residuals, fit.p, prepared.used.calendar.seasons, size)
-  const isStraight = options.form === 'linear' || options.form === 'none'
-  const turns = phases.filter(({ to }) => firstT + to > fit.from).length > 1
+  const { follows, isStraight } = TREND_FORMS[options.form]
+  if (follows) return null
+  const onLevel = level && orNull(() => fittedThrough(level, options, figures))
+  const { residualsInTime, from, estimated, spread } = onLevel ?? trend
+  const residuals = residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value))
+  const size = spread.ofLog ? 1 : sizeOf(prepared.used.values)
+  const judged = judgeFit(residuals, estimated, prepared.used.calendar.seasons, size)
+  const turns = phases.filter(({ to }) => firstT + to > from).length > 1
   return judged.verdict === 'swings' && isStraight && turns
     ? { ...judged, verdict: 'does-not-fit' }
     : judged
 }
 
+/** Another trend through values of the same span. @throws Refusal as the form does */
+function fittedThrough(values: readonly Value[], options: TrendOptions, figures: Figures): Trend {
+  return trendWayOf(options.form).fit(values, options, timeOf(figures), String)
+}
+
+function timeOf({ series: { calendar, start }, firstT }: Figures): TrendTime {
+  return { calendar, start, firstT }
+}
+
 /** The other trends whose own residuals are dull: what is offered must mend. */
-function othersThatFit(
-  { method: { trend: options }, series, firstT }: Figures,
-  level: readonly Value[],
-  evenGrowth: Value,
-): OtherTrend[] {
-  if (options.form === 'smoothed') return []
-  const { seasons } = series.calendar
-  const last = latestPeriods(seasons)
-  const fits = (form: 'linear' | 'exponential', through: number | undefined) => {
-    const columns = fittedTo(
-      { form, time: options.time, ...(through && { last: through }) },
-      series,
-    )
-    const other = orNull(() => fitTrend(level, firstT, columns))
+function othersThatFit(figures: Figures, level: readonly Value[], evenGrowth: Value): OtherTrend[] {
+  const { trend: options } = figures.method
+  if (TREND_FORMS[options.form].follows) return []
+  const { seasons } = figures.series.calendar
+  const latest = latestPeriods(seasons)
+  const fits = (form: FittedFormName, last: number | undefined) => {
+    const asked = { form, time: options.time, ...(last && { last }) }
+    const other = orNull(() => fittedThrough(level, asked, figures))
     if (!other) return false
-    const { residualsInTime, p } = other.fit
-    const size = other.ofLog ? 1 : sizeOf(level)
-    return judgeFit(residualsInTime, p, seasons, size).verdict !== 'does-not-fit'
+    const { residualsInTime, estimated, spread } = other
+    const size = spread.ofLog ? 1 : sizeOf(level)
+    return judgeFit(residualsInTime, estimated, seasons, size).verdict !== 'does-not-fit'
   }
   return [
-    ...(evenGrowth !== null && options.form !== 'exponential' && fits('exponential', undefined)
+    ...(evenGrowth !== null && !TREND_FORMS[options.form].ofLog && fits(GROWING, undefined)
       ? (['growth'] as const)
       : []),
-    ...((options.last ?? level.length) > last && fits('linear', last)
+    ...((options.last ?? level.length) > latest && fits(STRAIGHT, latest)
       ? (['latest-years'] as const)
       : []),
   ]
@@ -213,15 +213,6 @@ function durbinWatsonWithout(
 ): Value {
   return durbinWatson(
     residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value)),
-  )
-}
-
-/** R² of the same trend through the values as they are; undefined where they do not allow it, and of a smoothed one. */
-function r2Before({ prepared, firstT, method, series }: Figures): Value {
-  const { trend } = method
-  if (trend.form === 'smoothed') return null
-  return orNull(
-    () => regressionFigures(fitTrend(prepared.used.values, firstT, fittedTo(trend, series)).fit).r2,
   )
 }
 

@@ -16,7 +16,7 @@ import {
   type ForecastOptions,
 } from './forecast/ways'
 import type { TrendDocument } from './trend/document'
-import type { TrendOptions } from './trend/options'
+import type { TrendOptions } from './trend/ways'
 
 export const METHOD_FORMAT = 'elvant-method/1'
 

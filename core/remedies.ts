@@ -5,6 +5,7 @@ import type { MethodAction, MethodChange } from './finding'
 import { changed, type MethodDocument } from './method'
 import { Refusal } from './refusal'
 import type { Series } from './series/series'
+import { LINE, withLast } from './trend/formChange'
 
 /** Single choices that may make a refused method possible, the least far-reaching first. */
 function candidates(document: MethodDocument): readonly MethodAction[] {
@@ -13,10 +14,7 @@ function candidates(document: MethodDocument): readonly MethodAction[] {
     action('Fill the gaps by interpolation', { missing: 'interpolate' }),
     action('Take the additive model', { decompose: { model: 'additive' } }),
     action('Fit the trend to all periods', { trend: { last: undefined } }),
-    action('Take a straight line', {
-      trend: { form: 'linear', breaks: undefined, last: undefined },
-      forecast: { backTransform: undefined },
-    }),
+    action('Take a straight line', withLast(LINE, undefined)),
     action('Take the limits of the model', { forecast: { limits: undefined } }),
     action('Do without the check', { check: undefined }),
     action('Forecast by decomposition', { forecast: { by: 'decomposition' } }),

@@ -71,3 +71,8 @@ export interface Word {
 
 /** A piece of the sentence: plain text, or a word. */
 export type Piece = string | Word
+
+/** The pieces as plain text. */
+export function piecesText(pieces: readonly Piece[]): string {
+  return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('')
+}

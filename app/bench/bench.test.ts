@@ -4,7 +4,8 @@ import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { completeMethod } from '~~/core/completeMethod'
 import { changed, exclusionsOf } from '~~/core/method'
-import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
+import { methodSentence } from '~~/core/sentence/sentence'
+import { piecesText } from '~~/core/word'
 import type { Field, Word } from '~~/core/word'
 import type { LoessDocument } from '~~/core/decompose/loess/options'
 import type { MethodDocument } from '~~/core/method'
@@ -170,7 +171,7 @@ function choicesOf(id: string, document: MethodDocument, of: Series = series) {
 
 describe('the method sentence', () => {
   const words = (document: MethodDocument) =>
-    sentenceText(methodSentence(completeMethod(document, series), series))
+    piecesText(methodSentence(completeMethod(document, series), series))
 
   it('says every choice', () => {
     expect(words(FORMAT)).toBe(
@@ -406,7 +407,7 @@ describe('the summary of a strip', () => {
 describe('the analysed span', () => {
   it('is a word of the sentence, and the periods around it stay in sight', () => {
     const document = { ...FORMAT, span: { from: '2021-Q1' } }
-    expect(sentenceText(sentenceOf(document).pieces)).toMatch(
+    expect(piecesText(sentenceOf(document).pieces)).toMatch(
       /^Sales of 12 quarters from 2021 Q1 to 2023 Q4 as multiplicative/,
     )
     const outside = [{ x: 4, y: 39 }]
@@ -469,7 +470,7 @@ describe('figures in the ledger', () => {
 
 describe('robust loess in the sentence', () => {
   const words = (decompose: Partial<LoessDocument>) =>
-    sentenceText(sentenceOf({ ...FORMAT, decompose: { ...decompose, by: 'stl' } }).pieces)
+    piecesText(sentenceOf({ ...FORMAT, decompose: { ...decompose, by: 'stl' } }).pieces)
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
@@ -508,7 +509,7 @@ describe('a yearly series', () => {
   }
 
   it('has no season, and the sentence says so without a word of one', () => {
-    expect(sentenceText(sentenceOf(FORMAT, yearly).pieces)).toBe(
+    expect(piecesText(sentenceOf(FORMAT, yearly).pieces)).toBe(
       'Sales of all 12 years as multiplicative, with no season; smoothed by a 5-term moving average; trend a straight line through all 12 years; project 3 years by decomposition, with 80% and 95% limits of the model.',
     )
     expect(choicesOf('by', FORMAT, yearly).map(({ text }) => text)).toEqual(['no season'])

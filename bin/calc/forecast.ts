@@ -6,7 +6,7 @@ import { MODEL } from '../../core/model'
 import { designCalendar } from '../../core/regression/designCalendar'
 import { TIME_CODE } from '../../core/regression/timeVariable'
 import { fitTrend } from '../../core/trend/leastSquares/fit'
-import { designOfTrend, FITTED_FORM_NAMES, TREND_FORMS } from '../../core/trend/forms'
+import { designOfTrend, FITTED_FORM_NAMES, FITTED_FORMS } from '../../core/trend/leastSquares/forms'
 import { decompose, decompositionInput, describe } from './classical'
 import { readInput, seriesInput, seriesOf } from './input'
 
@@ -32,7 +32,7 @@ export function calcForecast(input: unknown): unknown {
   const firstT = read.decomposition.span?.first ?? 1
   const lastT = firstT + decomposition.deseasonalized.length - 1
   const { form, breaks, last } = read.trend
-  const { ofLog } = TREND_FORMS[form]
+  const { ofLog } = FITTED_FORMS[form]
   const calendar = designCalendar(series.calendar, series.start)
   const columns = designOfTrend({ form, time: TIME_CODE, breaks }, calendar)
   const through = { columns, ofLog, last: last ?? undefined }

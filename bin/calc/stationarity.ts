@@ -7,7 +7,7 @@ import {
 import { ljungBox } from '../../core/autocorrelation/ljungBox'
 import { withoutGap } from '../../core/autocorrelation/withoutGap'
 import { detrend } from '../../core/trend/detrend'
-import { FITTED_FORM_NAMES } from '../../core/trend/forms'
+import { FITTED_FORM_NAMES } from '../../core/trend/leastSquares/forms'
 import { dickeyFuller } from '../../core/stationarity/dickeyFuller'
 import { difference, DIFFERENCES } from '../../core/stationarity/difference'
 import { kpss } from '../../core/stationarity/kpss'

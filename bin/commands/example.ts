@@ -10,7 +10,8 @@ import type { MethodDocument } from '../../core/method'
 import { residualWords } from '../../core/regression/residualWords'
 import type { Result } from '../../core/result'
 import { fittedReport } from '../../core/trend/report'
-import { methodSentence, sentenceText } from '../../core/sentence/sentence'
+import { methodSentence } from '../../core/sentence/sentence'
+import { piecesText } from '../../core/word'
 import type { Series } from '../../core/series/series'
 import { readFile } from '../../intake/readFile'
 import { readBytes } from '../files'
@@ -53,7 +54,7 @@ export function report(of: Series, result: Result): string {
   const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
   const lines = [
     `${series.name}, ${series.unit}, ${series.frequency}, ${label(series.start)} to ${label(series.end)}: ${series.periods} periods, ${series.missing} missing`,
-    sentenceText(methodSentence(method, of)),
+    piecesText(methodSentence(method, of)),
     '',
     'Seasonal indices',
     ...seasons.map((row) => `  ${row.label.padEnd(4)} ${fixed(row.index, 4, 9)}  ${row.reading}`),

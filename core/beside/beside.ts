@@ -3,7 +3,8 @@ import type { Value } from '../series/series'
 import type { Difference } from '../stationarity/difference'
 import type { Rest } from './rest'
 import type { Tried } from './tried'
-import { TREND_FORMS, type DetrendForm } from '../trend/forms'
+import { TREND_FORMS } from '../trend/forms'
+import type { DetrendForm } from '../trend/leastSquares/forms'
 
 export const GROWTH_KINDS = [
   'periodOnPeriod',

@@ -2,7 +2,8 @@ import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
 import { difference, type Difference } from '../stationarity/difference'
 import { detrend } from '../trend/detrend'
-import { TREND_FORMS, type DetrendForm } from '../trend/forms'
+import { TREND_FORMS } from '../trend/forms'
+import type { DetrendForm } from '../trend/leastSquares/forms'
 import { figure } from '../words/figure'
 
 /** The scale on which a series is looked at. */

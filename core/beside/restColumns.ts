@@ -1,4 +1,5 @@
 import type { SeriesRun } from '../column/run'
+import { STRAIGHT } from '../trend/leastSquares/forms'
 import { figureOf, operation, type Expression } from '../column/expression'
 import type { Measure } from '../column/column'
 import type { Value } from '../series/series'
@@ -38,7 +39,7 @@ export function restColumn(run: SeriesRun, values: readonly Value[], rest: Rest)
 /** The trend that was taken out, on the scale it was fitted on. */
 export function takenOutColumn(run: SeriesRun, values: readonly Value[], rest: Rest): Own {
   const { trend } = restOf(values, rest, run.calendar.seasons)
-  const form = rest.takenOut.by === 'trend' ? rest.takenOut.form : 'linear'
+  const form = rest.takenOut.by === 'trend' ? rest.takenOut.form : STRAIGHT
   return {
     label: 'Trend taken out',
     means: `${detrendWords(form)}, through ${scaledName(run.noun, rest.scale)}`,

@@ -8,6 +8,7 @@ import { changed, type MethodDocument } from '../method'
 import type { Series } from '../series/series'
 import { SMOOTH } from '../trend/formChange'
 import { TREND_FORMS } from '../trend/forms'
+import { formOf } from '../trend/options'
 import { accuracyOf, type Accuracy } from './accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
 import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
@@ -115,7 +116,7 @@ function followingTrends(
   const last = LATEST_YEARS * Math.max(1, calendar.seasons)
   const through = `the last ${countPeriods(last, calendar)}`
   return [
-    ...(extendsTrend && !TREND_FORMS[trend?.form ?? 'linear'].smooths
+    ...(extendsTrend && !TREND_FORMS[formOf(trend)].follows
       ? [
           {
             ...SMOOTH,

@@ -9,7 +9,8 @@ import {
 } from '../forecast/ways'
 import type { MethodDocument } from '../method'
 import type { Series } from '../series/series'
-import { trendWithin, type TrainingSpan } from '../trend/options'
+import type { TrainingSpan } from '../trend/commonOptions'
+import { trendWithin } from '../trend/options'
 
 /**
  * A method as it would have been said at an origin: what is not named is chosen anew, what lies after the origin

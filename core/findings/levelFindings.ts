@@ -5,7 +5,7 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import { breakChange, GROW, SMOOTH, withLast } from '../trend/formChange'
 import { TREND_FORMS } from '../trend/forms'
-import type { TrendOptions } from '../trend/options'
+import type { TrendOptions } from '../trend/ways'
 import { figure, inUnit, percent } from '../words/figure'
 
 /** What the forecast makes of the trend: it goes on with it, fits it itself, or leaves it alone. */
@@ -34,7 +34,7 @@ export function levelFindings(
   ]
   const both = strengthWords((strength.withoutDistrusted ?? strength).trend)
   // Where the forecast makes nothing of the trend, another trend would mend nothing.
-  const isFitted = !TREND_FORMS[options.form].smooths && uses !== 'nothing'
+  const isFitted = !TREND_FORMS[options.form].follows && uses !== 'nothing'
   if (level.wanders) {
     const canFollow = uses === 'extends' && isFitted
     return said(
@@ -45,7 +45,7 @@ export function levelFindings(
   }
   if (level.evenGrowth !== null) {
     const yearly = (1 + level.evenGrowth) ** stretch.calendar.seasons - 1
-    const canGrow = isFitted && options.form !== 'exponential'
+    const canGrow = isFitted && !TREND_FORMS[options.form].ofLog
     return said(
       'even-growth',
       `The trend ${yearly > 0 ? 'grows' : 'shrinks'} by an even ${percent(yearly)} a year${both}: nothing in it has turned.`,

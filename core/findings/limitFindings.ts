@@ -35,7 +35,7 @@ function forecastBelowZero(figures: Figures): Finding[] {
   const { extendsTrend } = forecastWayOf(method.forecast.by)
   const canGrow =
     extendsTrend &&
-    !TREND_FORMS[method.trend.form].smooths &&
+    !TREND_FORMS[method.trend.form].follows &&
     figures.decomposed.deseasonalized.every((value) => value === null || value > 0)
   return [
     {

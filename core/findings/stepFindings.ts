@@ -5,7 +5,7 @@ import type { Stretch } from '../series/stretch'
 import { breakChange } from '../trend/formChange'
 import { TREND_FORMS } from '../trend/forms'
 import { figure, inUnit, isPerCent, percent } from '../words/figure'
-import type { TrendOptions } from '../trend/options'
+import type { TrendOptions } from '../trend/ways'
 import type { TrendUse } from './levelFindings'
 
 /** Years that must be left after a step for the method to go on with them alone. */
@@ -34,7 +34,7 @@ export function stepFindings(
     const at = values.findIndex((_, i) => periodOf(i).code === period)
     return level && at >= 0 && Math.abs(at - entry) <= near
   })
-  if (known || TREND_FORMS[trend.form].smooths || uses === 'nothing') {
+  if (known || TREND_FORMS[trend.form].follows || uses === 'nothing') {
     const follows = known ? 'the trend breaks there' : 'the forecast goes on from the latest level'
     return [
       { ...about, code: 'level-step-followed', severity: 'note', text: `${said}; ${follows}.` },

@@ -4,10 +4,10 @@ import { latestPeriods } from '../examineTrend'
 import type { Action, Finding } from '../finding'
 import { capitalized } from '../series/noun'
 import type { Stretch } from '../series/stretch'
-import { formChange, GROW, SMOOTH, withLast } from '../trend/formChange'
+import { GROW, LINE, SMOOTH, withLast } from '../trend/formChange'
 import { WAVES_BELOW } from '../trend/judged'
 import { TREND_FORMS } from '../trend/forms'
-import type { TrendOptions } from '../trend/options'
+import type { TrendOptions } from '../trend/ways'
 import { figure } from '../words/figure'
 import { levelFindings, type TrendUse } from './levelFindings'
 
@@ -46,7 +46,7 @@ function misfit(
         ]
       : []),
   ].join(', and ')
-  const line = form === 'linear' ? 'straight line' : TREND_FORMS[form].words
+  const line = TREND_FORMS[form].called
   const at = {
     stage: 'trend',
     period: stretch.periodOf(values.length - latest).code,
@@ -82,7 +82,7 @@ function misfit(
             says: 'a line through the latest years',
             action: {
               label: `Fit a line to the last ${countPeriods(latestPeriods(calendar.seasons), calendar)}`,
-              change: withLast(formChange('linear'), latestPeriods(calendar.seasons)),
+              change: withLast(LINE, latestPeriods(calendar.seasons)),
             },
           },
         ]

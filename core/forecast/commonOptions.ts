@@ -4,7 +4,7 @@ import type { DecompositionDocument } from '../decompose/ways'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import { requireWhole } from '../requireWhole'
-import type { TrendOptions } from '../trend/options'
+import type { TrendOptions } from '../trend/ways'
 import type { MemberDocument, MemberMethod } from './member'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */

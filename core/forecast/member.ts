@@ -1,7 +1,7 @@
 import type { DecompositionDocument, DecompositionOptions } from '../decompose/ways'
 import type { Value } from '../series/series'
 import type { TrendDocument } from '../trend/document'
-import type { TrendOptions } from '../trend/options'
+import type { TrendOptions } from '../trend/ways'
 
 /** A method within a method, as a person or a script writes it; span, horizon and limits are those around it. */
 export interface MemberDocument {

@@ -4,9 +4,9 @@ import type { MethodChange } from '../finding'
 import { LONGEST_HORIZON, type LimitKind } from '../forecast/commonOptions'
 import { FORECAST_WAYS, forecastWayOf, type ForecastName } from '../forecast/ways'
 import type { Method } from '../method'
-import { formChange } from '../trend/formChange'
-import { TREND_FORMS } from '../trend/forms'
-import type { TrendOptions } from '../trend/options'
+import { LINE } from '../trend/formChange'
+import { isFittedForm } from '../trend/leastSquares/forms'
+import type { TrendOptions } from '../trend/ways'
 import type { Piece, Word } from '../word'
 
 /** How the forecast is made, and its own words. */
@@ -32,9 +32,9 @@ export function forecastPieces({ forecast, trend }: Method, calendar: Calendar):
 /** Another way of forecasting, with what it could not do of the trend and the limits left behind. */
 function wayChange(by: ForecastName, { form }: TrendOptions, limits: LimitKind): MethodChange {
   const way = forecastWayOf(by)
-  const takesAnother = way.fitsTrend && TREND_FORMS[form].smooths
+  const takesAnother = way.fitsTrend && !isFittedForm(form)
   return {
-    ...(takesAnother ? { trend: formChange('linear').trend } : {}),
+    ...(takesAnother ? { trend: LINE.trend } : {}),
     forecast: { by, ...(way.limits.includes(limits) ? {} : { limits: undefined }) },
   }
 }

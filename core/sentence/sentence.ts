@@ -4,7 +4,7 @@ import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
 import { capitalized, nounOf } from '../series/noun'
 import type { Series } from '../series/series'
-import type { Piece } from '../word'
+import { piecesText, type Piece } from '../word'
 import { modelWord, wayWord } from './decomposition'
 import { forecastPieces, horizonWord, levelsWord, limitsWord } from './forecast'
 import { trendPieces } from './trend'
@@ -59,12 +59,7 @@ export function usesTrend({ forecast }: Method): boolean {
   return extendsTrend || fitsTrend
 }
 
-/** The pieces as plain text. */
-export function sentenceText(pieces: readonly Piece[]): string {
-  return pieces.map((piece) => (typeof piece === 'string' ? piece : piece.text)).join('')
-}
-
 /** The forecast in a few words: `by regression, multiplicative, with every season against the average and no events`. */
 export function forecastWords(method: Method, calendar: Calendar): string {
-  return sentenceText(forecastPieces(method, calendar))
+  return piecesText(forecastPieces(method, calendar))
 }

@@ -2,16 +2,13 @@ import type { Calendar } from '../calendar/calendar'
 import { countPeriods, onePeriod } from '../calendar/labels'
 import { formatPeriod, periodAt } from '../calendar/period'
 import { spanOf } from '../completeMethod'
-import type { MethodChange } from '../finding'
 import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
 import { hasDays } from '../regression/timeVariable'
 import type { Series } from '../series/series'
-import { breakChange, formChange, smoothedChange } from '../trend/formChange'
-import { FITTED_FORM_NAMES, TREND_FORM_NAMES, TREND_FORMS } from '../trend/forms'
-import type { TrendOptions } from '../trend/options'
-import { SLOPE_SAYS, TREND_SMOOTHINGS, type TrendSmoothing } from '../trend/smoothed/slope'
-import { breakWords } from '../trend/words'
+import { TREND_FORM_NAMES, TREND_FORMS } from '../trend/forms'
+import { FITTED_FORM_NAMES } from '../trend/leastSquares/forms'
+import { trendWayOf, type TrendOptions } from '../trend/ways'
 import type { Choice, Field, Piece, Word } from '../word'
 
 /** The form of the trend, its breaks, and what it is fitted to: `a straight line through all 120 months`. */
@@ -23,16 +20,12 @@ export function trendPieces(method: Method, series: Series): Piece[] {
     ask: { kind: 'pick', choices: trendChoices(method, series) },
   }
   const { calendar } = series
-  const breaks: Piece[] = trend.breaks
-    ? [' at ', { id: 'breaks', text: breakWords(trend.breaks, calendar), ask: { kind: 'own' } }]
-    : []
-  const slope: Piece[] = trend.form === 'smoothed' ? [' ', slopeWord(trend.smoothing)] : []
   const fitted: Word = {
     id: 'trendFit',
     text: fittedWords(trend, periodsOf(method, series), calendar),
     ask: trendFitAsk(method, series),
   }
-  return [form, ...slope, ...breaks, ' through ', fitted]
+  return [form, ...trendWayOf(trend.form).words(trend, calendar), ' through ', fitted]
 }
 
 function trendChoices(method: Method, series: Series): Choice[] {
@@ -50,23 +43,8 @@ function trendChoices(method: Method, series: Series): Choice[] {
     text: TREND_FORMS[form].says,
     means: TREND_FORMS[form].means,
     chosen: form === trend.form,
-    change: changeTo(form),
+    change: trendWayOf(form).change(form, trend.breaks, middle),
   }))
-
-  function changeTo(form: TrendOptions['form']): MethodChange {
-    if (form === 'smoothed') return smoothedChange()
-    if (form !== 'breaks') return formChange(form)
-    return breakChange(trend.breaks ?? [{ period: middle, level: false }])
-  }
-}
-
-function slopeWord(smoothing: TrendSmoothing): Word {
-  const choices = TREND_SMOOTHINGS.map((one) => ({
-    ...SLOPE_SAYS[one],
-    chosen: one === smoothing,
-    change: smoothedChange(one),
-  }))
-  return { id: 'slope', text: SLOPE_SAYS[smoothing].text, ask: { kind: 'pick', choices } }
 }
 
 /** How many periods are analysed. */
@@ -101,7 +79,7 @@ function trendFitAsk(method: Method, series: Series): Word['ask'] {
         ...{ least: Math.min(3, periods), most: periods, unit: `${per}s` },
         shortcuts: [{ text: `all ${periods}`, value: undefined }],
       },
-      ...(hasDays(calendar) && !TREND_FORMS[trend.form].smooths
+      ...(hasDays(calendar) && TREND_FORMS[trend.form].countsDays
         ? [
             {
               kind: 'choice',

@@ -3,9 +3,8 @@ import { operation } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
 import type { Stage } from '../stage'
-import type { TrendFit } from './report'
 import type { TrendColumns } from './trendColumn'
-import { trendWayOf } from './ways'
+import { trendWayOf, type TrendFit } from './ways'
 
 /**
  * The trend, what it was made of where it was smoothed, and the cycle that the trend-cycle makes around it.

@@ -5,7 +5,7 @@ import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'
 import { fitTrend } from './leastSquares/fit'
-import { TREND_FORMS, type FittedFormName } from './forms'
+import { FITTED_FORMS, type FittedFormName } from './leastSquares/forms'
 
 /** A series without its trend. One entry a period. */
 export interface Detrended {
@@ -30,7 +30,7 @@ export function detrend(
   form: FittedFormName,
   breaks: readonly Break[] = [],
 ): Detrended {
-  const { degree, ofLog } = TREND_FORMS[form]
+  const { degree, ofLog } = FITTED_FORMS[form]
   const at = ofLog ? values.findIndex((value) => value !== null && value <= 0) : -1
   if (at >= 0) {
     throw new Refusal(

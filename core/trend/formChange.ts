@@ -1,25 +1,44 @@
 import type { MethodAction, MethodChange } from '../finding'
-import type { FittedFormName } from './forms'
-import type { BreakAt } from './document'
+import { TREND_FORMS, type TrendFormName } from './forms'
+import { BENT, GROWING, STRAIGHT } from './leastSquares/forms'
+import type { BreakAt } from './leastSquares/options'
+import { SMOOTHED } from './smoothed/form'
 import type { TrendSmoothing } from './smoothed/slope'
 
-/** What makes the trend another form without breaks; what belongs to other forms is left behind. */
-export function formChange(form: Exclude<FittedFormName, 'breaks'>): MethodChange {
-  return { trend: { ...NOTHING, form }, ...FORECAST }
+/** What makes the trend another form; what belongs to other forms is left behind. */
+export function formChange(form: TrendFormName): MethodChange {
+  return {
+    trend: { ...NO_CHOICES, form, ...(TREND_FORMS[form].countsDays ? {} : { time: undefined }) },
+    forecast: { backTransform: undefined },
+  }
 }
 
 /** What makes the trend a line with these breaks. */
 export function breakChange(breaks: readonly BreakAt[]): MethodChange {
-  return { trend: { ...NOTHING, form: 'breaks', breaks }, ...FORECAST }
+  return withChoice(BENT, { breaks })
 }
 
 /** What makes the trend follow the latest level and slope. */
 export function smoothedChange(smoothing?: TrendSmoothing): MethodChange {
-  return { trend: { ...NOTHING, form: 'smoothed', smoothing, time: undefined }, ...FORECAST }
+  return withChoice(SMOOTHED, { smoothing })
 }
 
-const NOTHING = { breaks: undefined, smoothing: undefined } as const
-const FORECAST = { forecast: { backTransform: undefined } } as const
+const NO_CHOICES = Object.fromEntries(
+  Object.values(TREND_FORMS).flatMap(({ choice }) => (choice ? [[choice.key, undefined]] : [])),
+)
+
+function withChoice(form: TrendFormName, choice: object): MethodChange {
+  const change = formChange(form)
+  return { ...change, trend: { ...(change.trend as object), ...choice } }
+}
+
+/** A change of the trend that is fitted to so many of the latest periods; to all where none are named. */
+export function withLast(change: MethodChange, last: number | undefined): MethodChange {
+  return { ...change, trend: { ...(change.trend as object), last } }
+}
+
+/** What makes the trend one straight line. */
+export const LINE = formChange(STRAIGHT)
 
 /** The click that makes the trend follow the latest values. */
 export const SMOOTH: MethodAction = {
@@ -30,10 +49,5 @@ export const SMOOTH: MethodAction = {
 /** The click that makes the trend grow by the same share every period, all of it. */
 export const GROW: MethodAction = {
   label: 'Take exponential growth',
-  change: withLast(formChange('exponential'), undefined),
-}
-
-/** A change of the trend that is fitted to so many of the latest periods; to all where none are named. */
-export function withLast(change: MethodChange, last: number | undefined): MethodChange {
-  return { ...change, trend: { ...(change.trend as object), last } }
+  change: withLast(formChange(GROWING), undefined),
 }

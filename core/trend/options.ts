@@ -1,61 +1,60 @@
 import { Refusal } from '../refusal'
 import { requireWhole } from '../requireWhole'
 import { timeInDays } from '../regression/timeVariable'
-import type { TrendDocument, TrendFacts } from './document'
-import { TREND_FORMS } from './forms'
+import type { TrainingSpan, TrendFacts } from './commonOptions'
+import type { TrendDocument } from './document'
+import { TREND_FORMS, type TrendFormName } from './forms'
+import { isFittedForm, STRAIGHT } from './leastSquares/forms'
 import type { FittedTrendOptions } from './leastSquares/options'
-import type { SmoothedTrendOptions } from './smoothed/options'
-import { trendWayOf } from './ways'
+import { trendWayOf, type TrendOptions } from './ways'
 
-/** The trend, complete. */
-export type TrendOptions = FittedTrendOptions | SmoothedTrendOptions
+/** The form of a document, the default one where it names none. */
+export function formOf({ form = STRAIGHT }: TrendDocument = {}): TrendFormName {
+  return form
+}
 
 /**
  * Fills in the defaults of a trend: a straight line in the time code through all periods.
  *
- * @throws Refusal for breaks that another form would pass over, for a form with breaks without any, and for what the way of the
- *   form refuses
+ * @throws Refusal for a choice that another form has, and for what the way of the form refuses
  */
 export function completeTrend(document: TrendDocument, facts: TrendFacts): TrendOptions {
-  const { form = 'linear', time, breaks = [], last } = document
+  const { time, last } = document
+  const form = formOf(document)
   if (last !== undefined) requireWhole(last, 1, Infinity, 'trend.last')
   if (time === 'days') timeInDays(facts.calendar, facts.start)
-  const { bends, says } = TREND_FORMS[form]
-  if (!bends && breaks.length > 0) {
+  refuseOthers(form, document)
+  return trendWayOf(form).complete(form, document, facts)
+}
+
+/** @throws Refusal for a choice that this form would pass over without a word */
+function refuseOthers(own: TrendFormName, document: TrendDocument): void {
+  for (const [name, { choice }] of Object.entries(TREND_FORMS)) {
+    if (!choice || name === own) continue
+    const asked: unknown = document[choice.key as keyof TrendDocument]
+    if (asked === undefined || (Array.isArray(asked) && asked.length === 0)) continue
+    const [belong, them] = choice.isPlural ? ['belong', 'them'] : ['belongs', 'it']
     throw new Refusal(
-      `breaks belong to the trend form "breaks"; this trend is ${says}. Take them out.`,
-      'trend.breaks',
+      `${choice.key} ${belong} to the trend form "${name}"; this trend is ${TREND_FORMS[own].says}. Take ${them} out.`,
+      `trend.${choice.key}`,
     )
   }
-  if (bends && breaks.length === 0) {
-    throw new Refusal('A trend with breaks needs at least one: name its period.', 'trend.breaks')
-  }
-  return trendWayOf(form).complete(form, document, facts)
 }
 
 /** @throws Refusal for a trend without columns of its own, where a regression needs them */
 export function requireFitted(trend: TrendOptions): FittedTrendOptions {
-  if (trend.form !== 'smoothed') return trend
+  if (isFitted(trend)) return trend
   throw new Refusal(
-    'A regression has columns for its trend, and a smoothed level has none. Take a straight line, or forecast by decomposition.',
+    `A regression has columns for its trend, and ${TREND_FORMS[trend.form].says} has none. Take a straight line, or forecast by decomposition.`,
     'trend.form',
   )
 }
 
-/** A part of the analysed span that a method is fitted to, to see how it would have done after it. */
-export interface TrainingSpan {
-  /** Time codes of the first and the last period that the trend is fitted to. */
-  readonly from: number
-  readonly to: number
-  timeCode(code: string): number
+function isFitted(trend: TrendOptions): trend is FittedTrendOptions {
+  return isFittedForm(trend.form)
 }
 
-/** The same trend of a shorter span: breaks without fitted periods on both sides are left behind. */
-export function trendWithin(
-  { breaks, ...document }: TrendDocument,
-  { from, to, timeCode }: TrainingSpan,
-): TrendDocument {
-  if (!breaks) return document
-  const kept = breaks.filter(({ period }) => timeCode(period) > from && timeCode(period) < to)
-  return kept.length > 0 ? { ...document, breaks: kept } : { ...document, form: 'linear' }
+/** The same trend of a shorter span: what lies outside it is left behind. */
+export function trendWithin(document: TrendDocument, span: TrainingSpan): TrendDocument {
+  return trendWayOf(formOf(document)).within(document, span)
 }

@@ -1,11 +1,9 @@
+import { isFittedForm } from './leastSquares/forms'
 import type { FittedTrendReport } from './leastSquares/report'
-import type { SmoothedTrendReport } from './smoothed/report'
+import type { TrendFit } from './ways'
 
-/** What there is to say of a trend; `form` tells which. */
-export type TrendFit = FittedTrendReport | SmoothedTrendReport
-
-/** The report of a trend that is fitted by least squares. @throws RangeError for a smoothed one */
+/** The report of a trend that is fitted by least squares. @throws RangeError for any other */
 export function fittedReport(trend: TrendFit): FittedTrendReport {
-  if (trend.form !== 'smoothed') return trend
-  throw new RangeError('A smoothed trend has no regression report.')
+  if (isFittedForm(trend.form)) return trend as FittedTrendReport
+  throw new RangeError('Only a trend by least squares has a regression report.')
 }

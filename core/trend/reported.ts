@@ -1,18 +1,14 @@
-import type { TimeKind } from '../regression/timeVariable'
 import type { Value } from '../series/series'
-import type { TrendFormName } from './forms'
+import type { TrendTime } from './trend'
 
 /** What a report must be told beside the trend. */
 export interface TrendReported {
-  readonly form: TrendFormName
-  readonly time: TimeKind
   /** Time code of the last fitted period. */
   readonly to: number
-  /** R² before deseasonalizing. */
-  readonly r2Before: Value
+  /** The values before deseasonalizing, one a period. */
+  readonly before: readonly Value[]
+  readonly time: TrendTime
   /** What is fitted: `deseasonalized litres`. */
   readonly name: string
-  /** m */
-  readonly seasons: number
   periodLabel(t: number): string
 }

@@ -1,10 +1,17 @@
 import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
+import type { Regression } from '../column/expression'
 import type { Run } from '../column/run'
+import type { MethodChange } from '../finding'
 import type { DesignColumn } from '../regression/design'
 import type { Value } from '../series/series'
-import type { TrendDocument, TrendFacts } from './document'
+import type { Piece } from '../word'
+import type { CommonTrend, CommonTrendDocument, TrainingSpan, TrendFacts } from './commonOptions'
+import type { TrendForm } from './form'
+import type { TrendLine } from './leastSquares/fit'
+import type { BreakAt } from './leastSquares/options'
+import type { LimitArithmetic, LimitFigures } from './limits'
 import type { TrendReported } from './reported'
 import type { TrendThrough, TrendTime } from './trend'
 import type { TrendColumns } from './trendColumn'
@@ -12,16 +19,22 @@ import type { TrendColumns } from './trendColumn'
 /**
  * A way of laying a trend through values in time; each form of trend belongs to one.
  *
- * `Options` is its part of the method with every default filled in, `Trend` what it finds, `Report` what there is to say of that;
- * options and report bear the form as `form`.
+ * `Document` is its part of the method and `Options` the same with every default filled in, `Trend` what it finds, `Report`
+ * what there is to say of that; options and report bear the form as `form`.
  */
 export interface TrendWay<
-  Options extends { readonly form: string },
+  Document extends CommonTrendDocument,
+  Options extends CommonTrend & { readonly form: string },
   Trend extends TrendThrough,
   Report,
 > {
-  /** Fills in the defaults. @throws Refusal for what belongs to another form */
-  complete(form: Options['form'], document: TrendDocument, facts: TrendFacts): Options
+  readonly name: string
+  /** Its forms, in the order in which they are offered. */
+  readonly forms: Readonly<Record<Options['form'], TrendForm>>
+  /** Fills in the defaults. @throws Refusal for what cannot be */
+  complete(form: Options['form'], document: Document, facts: TrendFacts): Options
+  /** The same for a shorter span: what lies outside it is left behind. */
+  within(document: Document, span: TrainingSpan): Document
   /**
    * @param values one a period, null = missing
    * @param nameOf a period, for a refusal
@@ -33,11 +46,37 @@ export interface TrendWay<
     time: TrendTime,
     nameOf: (t: number) => string,
   ): Trend
-  report(trend: Trend, told: TrendReported): Report
+  report(trend: Trend, options: Options, told: TrendReported): Report
+  /** Share of the variation that it explains; undefined where it is no regression. */
+  r2(report: Report): Value
   /** The columns beside the constant; none where it is no regression. */
   design(options: Options, calendar: Calendar, start: Period): DesignColumn[]
   /** Its rows of the ledger, the trend the last of them. */
   columns(run: Run, parts: TrendColumns<Report>): Column[]
   /** The trend at periods after the last, in units of the values, from what is said of it. @param t time codes, one after the other */
   ahead(report: Report, design: readonly DesignColumn[], t: readonly number[]): number[]
+  /** How the figures of its limits came. */
+  limits(
+    run: Run,
+    report: Report,
+    design: readonly DesignColumn[],
+    figures: LimitFigures,
+  ): LimitArithmetic
+  /** The regression that it comes from; only of a way that has one. */
+  regression?(run: Run, report: Report, design: readonly DesignColumn[]): () => Regression
+  /** The trend as the straight line that it is; null for any other, and left out by a way that has none. */
+  asLine?(trend: Trend, firstT: number): TrendLine | null
+  /** Its own words of the sentence, behind its form. */
+  words(options: Options, calendar: Calendar): Piece[]
+  /**
+   * What makes the trend of a method this form.
+   *
+   * @param breaks of the trend as it is
+   * @param middle code of the middle of the fitted periods
+   */
+  change(
+    form: Options['form'],
+    breaks: readonly BreakAt[] | undefined,
+    middle: string,
+  ): MethodChange
 }

@@ -1,3 +1,4 @@
+import type { TrendDocument } from './document'
 import { TREND_FORMS, type TrendFormName } from './forms'
 import type { FittedTrend } from './leastSquares/fit'
 import type { FittedTrendOptions } from './leastSquares/options'
@@ -9,16 +10,26 @@ import type { SmoothedTrendReport } from './smoothed/report'
 import { smoothed } from './smoothed/way'
 import type { TrendWay } from './way'
 
-/** A trend through values in time, by least squares or smoothed. */
-export type Trend = FittedTrend | SmoothedTrend
+/** Every way of laying a trend through values. */
+export const TREND_WAYS = [leastSquares, smoothed] as const
+export type TrendWayName = (typeof TREND_WAYS)[number]['name']
 
-export type AnyTrendWay = TrendWay<
-  FittedTrendOptions | SmoothedTrendOptions,
-  Trend,
-  FittedTrendReport | SmoothedTrendReport
->
+/** The trend, complete; `form` names the way. */
+export type TrendOptions = FittedTrendOptions | SmoothedTrendOptions
+/** A trend through values in time. */
+export type Trend = FittedTrend | SmoothedTrend
+/** What there is to say of a trend; `form` tells which. */
+export type TrendFit = FittedTrendReport | SmoothedTrendReport
+
+export type AnyTrendWay = Omit<TrendWay<TrendDocument, TrendOptions, Trend, TrendFit>, 'name'> & {
+  readonly name: TrendWayName
+}
 
 /** The way of a form. Here is the one cast: behind it the compiler holds options, trend and report together. */
 export function trendWayOf(form: TrendFormName): AnyTrendWay {
-  return (TREND_FORMS[form].smooths ? smoothed : leastSquares) as unknown as AnyTrendWay
+  return WAYS[form]
 }
+
+const WAYS = Object.fromEntries(
+  Object.keys(TREND_FORMS).map((form) => [form, TREND_WAYS.find(({ forms }) => form in forms)]),
+) as unknown as Readonly<Record<TrendFormName, AnyTrendWay>>

@@ -11,7 +11,8 @@ import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
 import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
-import { forecastWords, sentenceText, usesTrend } from '~~/core/sentence/sentence'
+import { forecastWords, usesTrend } from '~~/core/sentence/sentence'
+import { piecesText } from '~~/core/word'
 import { missingWords } from '~~/core/sentence/values'
 
 /** A method and its result, beside others. */
@@ -128,7 +129,7 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
     ['model', decompose.model],
     // The model has its own line: the same way is said in the same words whatever it is.
     ['by', way.says(calendar, MODELS[0]).text],
-    ['details', sentenceText(way.words(decompose, calendar)).replace(/^[;,] /, '')],
+    ['details', piecesText(way.words(decompose, calendar)).replace(/^[;,] /, '')],
     [
       'left out',
       left.length === 0 ? 'nothing' : left.map(({ period }) => label(period)).join(', '),

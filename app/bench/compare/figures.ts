@@ -4,6 +4,7 @@ import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { usesTrend } from '~~/core/sentence/sentence'
+import { trendWayOf } from '~~/core/trend/ways'
 import { commonAhead, forecastSum, leftoverSpread, robustLeftoverSpread } from './comparison'
 
 /** A figure of every method, and which of them is best. */
@@ -114,7 +115,7 @@ function smoothingAicc({ forecast }: Result): Value {
 
 /** Of a least-squares trend that the forecast makes something of; a smoothed one has none. */
 function trendR2({ trendFit, method }: Result): Value {
-  return trendFit.form === 'smoothed' || !usesTrend(method) ? null : trendFit.r2
+  return usesTrend(method) ? trendWayOf(trendFit.form).r2(trendFit) : null
 }
 
 function firstAutocorrelation({ leftover }: Result): Value {

@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
-import { breakChange } from '~~/core/trend/formChange'
-import type { BreakAt } from '~~/core/trend/document'
+import { breakChange, LINE } from '~~/core/trend/formChange'
+import type { BreakAt } from '~~/core/trend/leastSquares/options'
 import PeriodField from './PeriodField.vue'
 import { useTriedChange } from './triedChange'
 
@@ -26,7 +26,7 @@ function takeOut(at: number) {
   const rest = breaks.value.filter((_, i) => i !== at)
   if (rest.length > 0) return take(rest)
   emit('done')
-  tryChange({ trend: { form: 'linear', breaks: undefined } })
+  tryChange({ trend: LINE.trend })
 }
 
 function add() {

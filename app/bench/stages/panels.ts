@@ -2,7 +2,7 @@ import type { Component } from 'vue'
 import { isResult } from '~~/core/ledger/ledger'
 import type { Looked, Result } from '~~/core/result'
 import type { Stage } from '~~/core/stage'
-import { WAY_PANELS } from '../ways/panels'
+import { panelsOfWays } from '../ways/panels'
 import { check } from './check/panels'
 import { deseasonalize } from './deseasonalize/panels'
 import { look } from './look/panels'
@@ -23,12 +23,11 @@ export const PARTS: Readonly<Record<Stage, Parts>> = {
   check,
 }
 
-/** The parts of the working for what is selected: a way's own before the trend's, the verdict before the totals. */
+/** The parts of the working for what is selected: those of the ways before the verdict, the verdict before the totals. */
 export function panelsFor(at: At, shown: Looked | Result): Component[] {
-  const ofWay = isResult(shown) ? (WAY_PANELS[shown.method.forecast.by] ?? []) : []
   const all: readonly Panel[] = [
     ...[look, smooth, season, deseasonalize].flatMap(({ panels }) => panels),
-    ...ofWay,
+    ...(isResult(shown) ? panelsOfWays(shown) : []),
     ...[trend, check, project].flatMap(({ panels }) => panels),
   ]
   return all

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { formatMoment } from '~/figures/format'
 import { completeMethod } from '~~/core/completeMethod'
 import type { MethodDocument } from '~~/core/method'
-import { methodSentence, sentenceText } from '~~/core/sentence/sentence'
+import { methodSentence } from '~~/core/sentence/sentence'
+import { piecesText } from '~~/core/word'
 import { useBench } from './benchStore'
 
 const bench = useBench()
@@ -12,7 +13,7 @@ function inWords(method: MethodDocument, adjusted: number): string {
   const series = bench.series!
   const also = adjusted === 0 ? '' : ` ${adjusted} ${adjusted === 1 ? 'value' : 'values'} adjusted.`
   try {
-    return sentenceText(methodSentence(completeMethod(method, series), series)) + also
+    return piecesText(methodSentence(completeMethod(method, series), series)) + also
   } catch {
     return 'a method that does not fit this series'
   }

@@ -1,10 +1,17 @@
 import { later } from '~/shell/later'
+import type { DecompositionName } from '~~/core/decompose/ways'
 import { memberNamed } from '~~/core/forecast/combination/columns'
-import type { ForecastName } from '~~/core/forecast/ways'
-import type { Panel } from '../stages/panel'
+import { forecastWayOf, type ForecastName } from '~~/core/forecast/ways'
+import type { Result } from '~~/core/result'
+import { trendWayOf, type TrendWayName } from '~~/core/trend/ways'
+import type { At, Panel } from '../stages/panel'
 
 /** The parts of the working that are a way's own, in the order in which they stand; most ways need none. */
-export const WAY_PANELS: Readonly<Partial<Record<ForecastName, readonly Panel[]>>> = {
+type WayPanels<Name extends string> = Readonly<Partial<Record<Name, readonly Panel[]>>>
+
+const DECOMPOSITIONS: WayPanels<DecompositionName> = {}
+
+const FORECASTS: WayPanels<ForecastName> = {
   regression: [
     {
       needs: 'result',
@@ -43,4 +50,46 @@ export const WAY_PANELS: Readonly<Partial<Record<ForecastName, readonly Panel[]>
       shows: ({ stage }) => stage === 'trend',
     },
   ],
+}
+
+const TRENDS: WayPanels<TrendWayName> = {
+  'least-squares': [
+    {
+      needs: 'result',
+      component: later(() => import('./leastSquares/TrendReport.vue')),
+      shows: showsTrend,
+    },
+  ],
+  smoothed: [
+    {
+      needs: 'result',
+      component: later(() => import('./smoothedTrend/SmoothedTrend.vue')),
+      shows: showsTrend,
+    },
+  ],
+}
+
+/** Rows that the trend makes, at whatever stage they are selected. */
+const TREND_ROWS: readonly (string | undefined)[] = ['trend', 'trendLevel', 'trendSlope']
+
+/** The trend of the decomposition, where the forecast makes something of it or its own row is selected. */
+function showsTrend({ stage, column }: At, { regression, method }: Result): boolean {
+  const { extendsTrend, hasOwnTrend } = forecastWayOf(method.forecast.by)
+  if (stage === 'trend') return !hasOwnTrend || TREND_ROWS.includes(column)
+  if (extendsTrend && column === 'forecastDeseasonalized') return true
+  return TREND_ROWS.includes(column) && regression === null
+}
+
+/** The parts that are a way of forecasting's own. */
+export function panelsOfForecast(by: ForecastName): readonly Panel[] {
+  return FORECASTS[by] ?? []
+}
+
+/** The parts of the working of the ways of a result: of decomposing, then of forecasting, then of the trend. */
+export function panelsOfWays({ method: { decompose, forecast, trend } }: Result): readonly Panel[] {
+  return [
+    ...(DECOMPOSITIONS[decompose.by] ?? []),
+    ...panelsOfForecast(forecast.by),
+    ...(TRENDS[trendWayOf(trend.form).name] ?? []),
+  ]
 }

@@ -3,7 +3,7 @@ import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { later } from '~/shell/later'
 import { panelsFor } from '../stages/panels'
 import { stageOf } from '../stages/stages'
-import { WAY_PANELS } from '../ways/panels'
+import { panelsOfForecast } from '../ways/panels'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
@@ -29,7 +29,7 @@ const panels = computed(() =>
 /** The parts that are the own ones of the way of forecasting. */
 const ofWay = computed(() => {
   const by = bench.result?.method.forecast.by
-  return new Set(((by && WAY_PANELS[by]) ?? []).map(({ component }) => component))
+  return new Set((by ? panelsOfForecast(by) : []).map(({ component }) => component))
 })
 const panel = useTemplateRef('working')
 // Another way of forecasting has other choices: they come into view where one is at trend or forecast.
@@ -37,7 +37,11 @@ watch(
   () => [bench.study?.id, bench.result?.method.forecast.by] as const,
   async ([study, by], [studyBefore, before]) => {
     if (study !== studyBefore || !by || !before || by === before) return
-    if (!WAY_PANELS[by] || (ledger.stage !== 'trend' && ledger.stage !== 'project')) return
+    if (
+      panelsOfForecast(by).length === 0 ||
+      (ledger.stage !== 'trend' && ledger.stage !== 'project')
+    )
+      return
     if (!panels.value.some((one) => ofWay.value.has(one))) selection.chooseStage('trend')
     await nextTick()
     panel.value?.querySelector('[data-way]')?.scrollIntoView({ block: 'start' })

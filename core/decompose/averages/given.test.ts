@@ -3,7 +3,8 @@ import { analyse } from '../../analyse'
 import { calendarOf } from '../../calendar/calendar'
 import { changed, type MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
-import { methodSentence, sentenceText } from '../../sentence/sentence'
+import { methodSentence } from '../../sentence/sentence'
+import { piecesText } from '../../word'
 import type { Series, Value } from '../../series/series'
 import { AVERAGES_WAYS } from './options'
 
@@ -75,7 +76,7 @@ describe('indices that are given', () => {
     const said = result.findings.find(({ code }) => code === 'indices-given')!
     expect(said.text).toContain('(the group, 2025)')
     expect(result.findings.map(({ code }) => code)).not.toContain('index-unreliable')
-    const sentence = sentenceText(methodSentence(result.method, series(QUARTERS)))
+    const sentence = piecesText(methodSentence(result.method, series(QUARTERS)))
     expect(sentence).toContain('; indices given (the group, 2025), adjusted to average 1')
   })
 

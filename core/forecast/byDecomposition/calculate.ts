@@ -55,19 +55,16 @@ export function forecastByDecomposition(
   }: Pick<ByDecompositionOptions, 'horizon' | 'levels' | 'backTransform'>,
 ): Forecasted<DecompositionForecast> {
   const { model, trend, lastT, indexAt, uncertaintyAt, seasonCost, index: past } = basis
-  const ofLog = trend.by === 'least-squares' && trend.ofLog
+  const { ofLog, missed, centreAt, leverageAt } = trend.spread
   const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
   const index = t.map(indexAt)
   const uncertainty = t.map(uncertaintyAt)
   const { putBack } = MODEL[model]
 
-  const spread = spreadOf(trend, seasonCost, model)
-  const { df, s, sRelative, quantileOf, centreAt } = spread
-  const leverage = t.map(spread.leverageAt)
-  const factor =
-    trend.by === 'least-squares' && ofLog
-      ? backTransformFactor(backTransform, s, trend.fit.residuals)
-      : 1
+  const { df, s, sRelative, quantileOf } = spreadOf(trend.spread, seasonCost, model)
+  const leverage = t.map(leverageAt)
+  const residuals = () => missed().map(([residual]) => residual)
+  const factor = ofLog ? backTransformFactor(backTransform, s, residuals()) : 1
   const deseasonalized = t.map((at) => trend.at(at) * factor)
   const scaleAt = (level: number) => (sRelative !== null && level > 0 ? sRelative * level : s)
   const quantiles: Record<string, Value> = {}

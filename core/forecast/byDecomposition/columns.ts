@@ -1,9 +1,9 @@
 import { declare, type Column } from '../../column/column'
-import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
+import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
-import { notFitted } from '../../trend/trendColumn'
-import { trendRegression } from '../../trend/leastSquares/columns'
 import { TREND_FORMS } from '../../trend/forms'
+import { notFitted } from '../../trend/trendColumn'
+import { trendWayOf } from '../../trend/ways'
 import { backTransformed, fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
@@ -50,10 +50,10 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
 /** The arithmetic of the trend ahead; of an exponential one of its mean, where that is asked for. */
 function pointArithmetic(run: Run, { ahead, options, trendFit, trendDesign }: Parts) {
   const { backTransform } = options
-  if (trendFit.form === 'smoothed' || backTransform === undefined || backTransform === 'median') {
+  const of = trendWayOf(trendFit.form).regression?.(run, trendFit, trendDesign)
+  if (!of || backTransform === undefined || backTransform === 'median') {
     return (t: number): Expression => run.arithmetic('trend', t)
   }
-  const { of } = trendRegression(run, trendFit, trendDesign)
   return (t: number): Expression =>
     backTransformed(run.cell('trend', t), backTransform, ahead.interval, of)
 }
@@ -101,38 +101,15 @@ function ofIndex(run: Run, { uncertainty }: DecompositionForecast, t: number): E
   return run.hasSeason ? figureOf('g, of the index', uncertainty[t - run.lastT - 1]!) : null
 }
 
-/** t(level), σ, Σc² and g of a smoothed trend. */
-function smoothedLimitFigures(run: Run, { ahead }: Parts) {
-  const { interval, leverage } = ahead
-  const { df, s, sRelative } = interval
-  return (level: number, t: number): LimitFigures => {
-    const isShare = sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0
-    return {
-      quantile: figureOf(`t(${level}%)`, interval.quantiles[level]!, {
-        kind: 't-quantile',
-        level,
-        df: figureOf('degrees of freedom', df),
-      }),
-      scale: isShare
-        ? operation(figureOf('σ, as a share of the trend', sRelative), '×', run.cell('trend', t))
-        : figureOf('σ', s!),
-      leverage: figureOf('Σc²', leverage[t - run.lastT - 1]!),
-      uncertainty: ofIndex(run, ahead, t),
-    }
-  }
-}
-
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
 function limitFigures(run: Run, parts: Parts): (level: number, t: number) => LimitFigures {
   const { ahead, trendFit, trendDesign, seasonCost } = parts
   const { interval, leverage } = ahead
-  if (trendFit.form === 'smoothed') return smoothedLimitFigures(run, parts)
-  const { of: regression } = trendRegression(run, trendFit, trendDesign)
-  const df = () => {
-    const { y, columns } = regression()
-    const free = operation(plain(y.length), '−', plain(columns.length + 1))
-    return seasonCost === 0 ? free : operation(free, '−', plain(seasonCost))
-  }
+  const { df, s, sRelative } = interval
+  const own = trendWayOf(trendFit.form).limits(run, trendFit, trendDesign, {
+    ...{ df, seasonCost, s, sRelative },
+    leverageAt: (t) => leverage[t - run.lastT - 1]!,
+  })
   const shared = new Map<string, Expression>()
   const once = (name: string, make: () => Expression): Expression => {
     const known = shared.get(name) ?? make()
@@ -140,48 +117,22 @@ function limitFigures(run: Run, parts: Parts): (level: number, t: number) => Lim
     return known
   }
   /** s, or where noise grows with the level its share times the trend. */
-  const scaleAt = (t: number): Expression => {
-    const trend = run.cell('trend', t)
-    if (interval.sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0) {
-      const share = once('s, as a share of the trend', () =>
-        figureOf('s, as a share of the trend', interval.sRelative!, {
-          kind: 'root',
-          of: operation(squaredShares(run, trendFit.from), '÷', df()),
-        }),
-      )
-      return operation(share, '×', trend)
-    }
-    return once('s', () => {
-      const sse = { kind: 'regression', gives: { figure: 'sse' }, of: regression() } as const
-      return figureOf('s', interval.s!, { kind: 'root', of: operation(sse, '÷', df()) })
-    })
-  }
+  const scaleAt = (t: number): Expression =>
+    sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0
+      ? operation(once('share', own.share), '×', run.cell('trend', t))
+      : once('s', own.s)
   return (level: number, t: number) => ({
     quantile: once(`t(${level}%)`, () =>
-      figureOf(`t(${level}%)`, interval.quantiles[level]!, { kind: 't-quantile', level, df: df() }),
-    ),
-    scale: scaleAt(t),
-    leverage: once(`h ${t}`, () =>
-      figureOf('h', leverage[t - run.lastT - 1]!, {
-        kind: 'regression',
-        gives: { figure: 'leverage', t },
-        of: regression(),
+      figureOf(`t(${level}%)`, interval.quantiles[level]!, {
+        kind: 't-quantile',
+        level,
+        df: own.df(),
       }),
     ),
+    scale: scaleAt(t),
+    leverage: once(`leverage ${t}`, () => own.leverage(t)),
     uncertainty: ofIndex(run, ahead, t),
   })
-}
-
-/** Σ((D − L)/L)² over the periods that the trend was fitted to. */
-function squaredShares(run: Run, from: number): Expression {
-  const of = run.hasSeason ? 'deseasonalized' : 'value'
-  const fitted = run.columns.t.filter((t, i) => t >= from && run.columns[of][i] !== null)
-  const shares = meanOf(fitted.length, (i) => {
-    const line = run.cell('trend', fitted[i]!)
-    const missed = operation(run.cell(of, fitted[i]!), '−', line)
-    return { kind: 'power', of: operation(missed, '÷', line), power: 2 }
-  })
-  return operation(shares, '×', plain(fitted.length))
 }
 
 function trendAhead(run: Run, t: number): Expression {

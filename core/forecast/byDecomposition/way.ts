@@ -1,3 +1,5 @@
+import { STRAIGHT } from '../../trend/leastSquares/forms'
+import { SMOOTHED } from '../../trend/smoothed/form'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByDecomposition, type DecompositionForecast } from './calculate'
@@ -38,9 +40,9 @@ export const byDecomposition = {
       [undefined, 3, 5]
         .map((years) => years && years * seasons)
         .filter((last) => last === undefined || last < periods)
-        .map((last) => ({ ...decomposition, trend: { form: 'linear', last } })),
+        .map((last) => ({ ...decomposition, trend: { form: STRAIGHT, last } })),
     ),
-    ...decompositions.map((decomposition) => ({ ...decomposition, trend: { form: 'smoothed' } })),
+    ...decompositions.map((decomposition) => ({ ...decomposition, trend: { form: SMOOTHED } })),
   ],
 } as const satisfies ForecastWay<
   ByDecompositionDocument,

@@ -5,7 +5,8 @@ import { calendarOf } from '../../calendar/calendar'
 import { contest } from '../../contest/contest'
 import type { MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
-import { methodSentence, sentenceText } from '../../sentence/sentence'
+import { methodSentence } from '../../sentence/sentence'
+import { piecesText } from '../../word'
 import type { Series } from '../../series/series'
 import { methodSchema } from '../../../shared/methodSchema'
 import type { MemberDocument } from '../member'
@@ -69,9 +70,7 @@ describe('a combination', () => {
   })
 
   it('says itself in the sentence, and by itself follows the latest level in two ways', () => {
-    const text = sentenceText(
-      methodSentence(analyse(series, combine([line, repeat])).method, series),
-    )
+    const text = piecesText(methodSentence(analyse(series, combine([line, repeat])).method, series))
     expect(text).toContain(
       'by combination, the mean of 2 methods, with 80% and 95% limits from past errors.',
     )

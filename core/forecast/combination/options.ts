@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { DecompositionDocument } from '../../decompose/ways'
 import { Refusal } from '../../refusal'
 import { trendDocument } from '../../trend/document'
+import { SMOOTHED } from '../../trend/smoothed/form'
 import type { MemberDocument, MemberMethod } from '../member'
 import {
   commonForecast,
@@ -67,7 +68,7 @@ export function completeCombination(
 /** What is combined when nothing is named: two ways of following the latest level. */
 export function usualMembers(decompose: DecompositionDocument): MemberDocument[] {
   return [
-    { decompose, trend: { form: 'smoothed' } },
+    { decompose, trend: { form: SMOOTHED } },
     { decompose, forecast: { by: 'smoothing' } },
   ]
 }

@@ -2,8 +2,9 @@ import { z } from 'zod'
 import { MODELS, type Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
-import { TREND_FORMS } from '../../trend/forms'
-import { requireFitted, type TrainingSpan } from '../../trend/options'
+import { FITTED_FORMS } from '../../trend/leastSquares/forms'
+import type { TrainingSpan } from '../../trend/commonOptions'
+import { requireFitted } from '../../trend/options'
 import {
   backTransformOption,
   commonForecast,
@@ -104,7 +105,7 @@ export function completeRegression(
   const { calendar } = facts
   const trend = requireFitted(facts.trend)
   const { seasons } = calendar
-  const form = TREND_FORMS[trend.form]
+  const form = FITTED_FORMS[trend.form]
   const model = rest.model ?? (form.ofLog ? 'multiplicative' : facts.model)
   if (form.ofLog && model === 'additive') {
     throw new Refusal(

@@ -3,8 +3,9 @@ import { onePeriod, seasonLabel } from '../../calendar/labels'
 import { DAYS_A_YEAR } from '../../regression/timeVariable'
 import type { Term } from '../../regression/report'
 import { figure, inUnit, percent } from '../../words/figure'
-import { TREND_FORMS } from '../../trend/forms'
-import type { TrendOptions } from '../../trend/options'
+import { FITTED_FORMS } from '../../trend/leastSquares/forms'
+import { requireFitted } from '../../trend/options'
+import type { TrendOptions } from '../../trend/ways'
 import type { RegressionDesign } from './design'
 import type { RegressionOptions } from './options'
 import type { RegressionReport, TermKind } from '../../regression/fullReport'
@@ -108,7 +109,7 @@ function constantWords({ trend, options, calendar }: ReadingTold): string {
         ? ` in the average ${onePeriod(calendar)}`
         : ` in ${baseLabel({ options, calendar })}`
   const when =
-    TREND_FORMS[trend.form].degree === 0
+    FITTED_FORMS[requireFitted(trend).form].degree === 0
       ? ''
       : trend.time === 'days'
         ? ' at day 0'
@@ -134,7 +135,7 @@ function trendTermWords(term: Term, k: number, ofLog: boolean, told: ReadingTold
   if (!column.power) {
     return `the level steps ${estimate < 0 ? 'down' : 'up'} by ${amount(estimate, ofLog, told)}`
   }
-  if (TREND_FORMS[trend.form].degree > 1) {
+  if (FITTED_FORMS[requireFitted(trend).form].degree > 1) {
     return 'a part of the curve: read the powers of time together'
   }
   const yearly = estimate * (isDays ? DAYS_A_YEAR : calendar.seasons)

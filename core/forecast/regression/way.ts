@@ -1,3 +1,4 @@
+import { STRAIGHT } from '../../trend/leastSquares/forms'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByRegression, type RegressionForecast } from './calculate'
@@ -38,7 +39,7 @@ export const regression = {
   candidates: ({ model, seasons, decompositions }) => [
     {
       ...decompositions[0],
-      trend: { form: 'linear' },
+      trend: { form: STRAIGHT },
       forecast: { by: 'regression', season: seasons < 2 ? 'none' : 'effects', model },
     },
   ],

@@ -2,6 +2,8 @@ import { seasonLabel } from '../../calendar/labels'
 import { MODELS } from '../../model'
 import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
 import { TREND_FORMS } from '../../trend/forms'
+import { FITTED_FORMS } from '../../trend/leastSquares/forms'
+import { requireFitted } from '../../trend/options'
 import type { Choice, Field, Piece } from '../../word'
 import { backTransformWord } from '../backTransformWord'
 import type { ForecastTold } from '../way'
@@ -81,7 +83,7 @@ function modelChoices({ model }: RegressionOptions, { trend }: ForecastTold): Ch
 }
 
 function seasonChoices({ season }: RegressionOptions, { calendar, trend }: ForecastTold): Choice[] {
-  const { degree, bends } = TREND_FORMS[trend.form]
+  const { degree, bends } = FITTED_FORMS[requireFitted(trend).form]
   const isStraight = degree === 1 && !bends
   return SEASON_FORMS.filter((one) => one === 'none' || calendar.seasons > 1)
     .filter((one) => one !== 'dummies-by-trend' || isStraight)

@@ -3,7 +3,8 @@ import { analyse, previewOf } from '../../analyse'
 import { calendarOf } from '../../calendar/calendar'
 import { changed, type MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
-import { methodSentence, sentenceText } from '../../sentence/sentence'
+import { methodSentence } from '../../sentence/sentence'
+import { piecesText } from '../../word'
 import type { Series } from '../../series/series'
 import { check } from '../../check/check'
 import { roll, checkTask } from '../../check/rolling'
@@ -40,7 +41,7 @@ describe('smoothing as a way of forecasting', () => {
       ...{ weights: {}, initial: 'chosen', seed: 1 },
     })
     expect(Object.keys(ahead.weights)).toEqual(['alpha', 'beta', 'gamma', 'phi'])
-    expect(sentenceText(methodSentence(method, series))).toContain(
+    expect(piecesText(methodSentence(method, series))).toContain(
       'by smoothing, with a damped trend, a multiplicative season, errors in proportion, weights chosen, starting where chosen, values as they are, with',
     )
   })

@@ -3,8 +3,8 @@ import { figureOf, operation, type Expression, type Regression } from '../../col
 import { regressionOf, type Run } from '../../column/run'
 import { powersOfTime, type DesignColumn } from '../../regression/design'
 import { TIME_CODE } from '../../regression/timeVariable'
-import { TREND_FORMS } from '../forms'
 import { trendColumn, trended, type TrendColumns } from '../trendColumn'
+import { FITTED_FORMS } from './forms'
 import type { FittedTrendReport } from './report'
 
 /** value = intercept + slope × time code, in units of the series. */
@@ -15,7 +15,7 @@ export interface StraightLine {
 
 /** The trend, each cell from its coefficients. */
 export function fittedColumns(run: Run, parts: TrendColumns<FittedTrendReport>): Column[] {
-  const { words, degree, bends, ofLog } = TREND_FORMS[parts.fit.form]
+  const { words, degree, bends, ofLog } = FITTED_FORMS[parts.fit.form]
   const isLine = degree === 1 && !bends && !ofLog
   const means = isLine ? `line through ${run.hasSeason ? 'deseas.' : run.noun}` : words
   return [
@@ -28,19 +28,20 @@ function lineArithmetic(
   fit: FittedTrendReport,
   design: readonly DesignColumn[],
 ): (t: number) => Expression {
-  const { of, coefficients } = trendRegression(run, fit, design)
-  return weightedSum(of, coefficients)
+  return weightedSum(
+    trendRegression(run, fit, design),
+    fit.terms.map(({ estimate }) => estimate),
+  )
 }
 
 /** The regression that the trend comes from, made when it is first asked for. */
 export function trendRegression(
   run: Run,
-  { terms, from, form }: FittedTrendReport,
+  { from, form }: FittedTrendReport,
   design: readonly DesignColumn[],
-): { of: () => Regression; coefficients: readonly number[] } {
+): () => Regression {
   let made: Regression | null = null
-  const of = () => (made ??= regressionOf(run, trended(run), from, design, TREND_FORMS[form].ofLog))
-  return { of, coefficients: terms.map(({ estimate }) => estimate) }
+  return () => (made ??= regressionOf(run, trended(run), from, design, FITTED_FORMS[form].ofLog))
 }
 
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz'

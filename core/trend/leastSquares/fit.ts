@@ -4,11 +4,10 @@ import { fitDesign, type DesignFit } from '../../regression/fitDesign'
 import { TIME_CODE } from '../../regression/timeVariable'
 import type { Value } from '../../series/series'
 import { figure } from '../../words/figure'
-import type { TrendThrough } from '../trend'
+import type { Missed, TrendThrough } from '../trend'
 
 /** A least-squares trend through values in time, with the fit it came from. */
 export interface FittedTrend extends TrendThrough {
-  readonly by: 'least-squares'
   /** Whether ln of the values was fitted, and the trend works in proportion. */
   readonly ofLog: boolean
   /** On the scale that was fitted: of the values, or of their logarithms. */
@@ -44,8 +43,14 @@ export function fitTrend(
   const fitted = ofLog ? logarithms(values, firstT, last, nameOf) : values
   const fit = fitDesign(fitted, firstT, columns, WHERE, last)
   return {
-    ...{ by: 'least-squares', ofLog, fit },
+    ...{ ofLog, fit },
     ...{ from: fit.from, estimated: fit.p, residualsInTime: fit.residualsInTime },
+    spread: {
+      ...{ ofLog, df: fit.n - fit.p, sse: fit.sse },
+      missed: () => fit.residuals.map((residual, i): Missed => [residual, fit.y[i]! - residual]),
+      centreAt: fit.at,
+      leverageAt: fit.leverageAt,
+    },
     at: ofLog ? (t) => Math.exp(fit.at(t)) : fit.at,
   }
 }

@@ -6,10 +6,12 @@ import {
 } from '../../regression/report'
 import { DAYS_A_YEAR, type TimeKind } from '../../regression/timeVariable'
 import type { Value } from '../../series/series'
-import { TREND_FORMS, type FittedFormName } from '../forms'
+import { orNull } from '../../refusal'
 import type { TrendReported } from '../reported'
 import { equation } from './equation'
-import type { FittedTrend } from './fit'
+import { fitTrend, type FittedTrend } from './fit'
+import { FITTED_FORMS, type FittedFormName } from './forms'
+import { fittedTo, type FittedTrendOptions } from './options'
 
 /** How fast a straight trend moves: amounts in units of the series, or of an exponential one shares (0.01 is 1%). */
 export interface Rates {
@@ -36,19 +38,26 @@ export interface FittedTrendReport extends RegressionFigures {
 }
 
 /** What there is to say of a trend that was fitted by least squares. */
-export function reportFitted(trend: FittedTrend, told: TrendReported): FittedTrendReport {
-  const { time, to, r2Before, name, seasons, periodLabel } = told
-  const form = told.form as FittedFormName
+export function reportFitted(
+  trend: FittedTrend,
+  options: FittedTrendOptions,
+  { to, before, time, name, periodLabel }: TrendReported,
+): FittedTrendReport {
+  const { form } = options
+  const { degree, bends } = FITTED_FORMS[form]
   const figures = regressionFigures(trend.fit)
   return {
     form,
     equation: equation(trend.ofLog ? `ln(${name})` : name, figures.terms),
     from: trend.fit.from,
     to,
-    r2Before,
+    // The values as they are may not allow it: one at 0 has no logarithm.
+    r2Before: orNull(
+      () => regressionFigures(fitTrend(before, time.firstT, fittedTo(options, time)).fit).r2,
+    ),
     rates:
-      TREND_FORMS[form].degree === 1 && !TREND_FORMS[form].bends
-        ? ratesOf(figures.terms[1]!.estimate, trend.ofLog, time, seasons)
+      degree === 1 && !bends
+        ? ratesOf(figures.terms[1]!.estimate, trend.ofLog, options.time, time.calendar.seasons)
         : null,
     segmentSlopes: segmentSlopesOf(trend, periodLabel),
     ...figures,

@@ -1,23 +1,45 @@
-import { TREND_FORMS } from '../forms'
+import { breakChange, formChange } from '../formChange'
 import type { TrendWay } from '../way'
-import { fittedColumns } from './columns'
-import { fitTrend, type FittedTrend } from './fit'
-import { completeFitted, fittedTo, trendDesign, type FittedTrendOptions } from './options'
+import { fittedColumns, trendRegression } from './columns'
+import { asLine, fitTrend, type FittedTrend } from './fit'
+import { FITTED_FORMS } from './forms'
+import { fittedLimits } from './limits'
+import {
+  completeFitted,
+  fittedTo,
+  fittedWithin,
+  trendDesign,
+  type FittedDocument,
+  type FittedTrendOptions,
+} from './options'
 import { reportFitted, type FittedTrendReport } from './report'
+import { fittedWords } from './words'
 
 /** Trends that are fitted by least squares to columns of time. */
-export const leastSquares: TrendWay<FittedTrendOptions, FittedTrend, FittedTrendReport> = {
+export const leastSquares = {
+  name: 'least-squares',
+  forms: FITTED_FORMS,
   complete: completeFitted,
+  within: fittedWithin,
   fit: (values, options, time, nameOf) =>
     fitTrend(values, time.firstT, fittedTo(options, time), nameOf),
   report: reportFitted,
+  r2: ({ r2 }) => r2,
   design: trendDesign,
   columns: fittedColumns,
   ahead({ form, terms }, design, t) {
     const [constant, ...rest] = terms.map(({ estimate }) => estimate)
     return t.map((at) => {
       const sum = rest.reduce((total, own, j) => total + own * design[j]!.at(at), constant!)
-      return TREND_FORMS[form].ofLog ? Math.exp(sum) : sum
+      return FITTED_FORMS[form].ofLog ? Math.exp(sum) : sum
     })
   },
-}
+  limits: fittedLimits,
+  regression: trendRegression,
+  asLine,
+  words: fittedWords,
+  change: (form, breaks, middle) =>
+    FITTED_FORMS[form].bends
+      ? breakChange(breaks ?? [{ period: middle, level: false }])
+      : formChange(form),
+} as const satisfies TrendWay<FittedDocument, FittedTrendOptions, FittedTrend, FittedTrendReport>

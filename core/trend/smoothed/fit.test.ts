@@ -37,9 +37,9 @@ describe('a smoothed trend', () => {
       level = next
     })
     expect(trend.at(13)).toBeCloseTo(level + 3 * slope, 9)
-    expect(trend.factorAt(11)).toBe(1)
-    expect(trend.factorAt(13)).toBeCloseTo(
-      1 + alpha ** 2 * ((1 + beta) ** 2 + (1 + 2 * beta) ** 2),
+    expect(trend.spread.leverageAt(11)).toBe(0)
+    expect(trend.spread.leverageAt(13)).toBeCloseTo(
+      alpha ** 2 * ((1 + beta) ** 2 + (1 + 2 * beta) ** 2),
       12,
     )
   })

@@ -6,12 +6,11 @@ import { selectForm, type Contender } from '../../exponential/selection'
 import { carriedOver, varianceFactors } from '../../exponential/limits'
 import { Refusal } from '../../refusal'
 import type { Value } from '../../series/series'
-import type { TrendThrough } from '../trend'
+import type { Missed, TrendThrough } from '../trend'
 import type { TrendSmoothing } from './slope'
 
 /** A trend that follows the latest level and slope of the values. */
 export interface SmoothedTrend extends TrendThrough {
-  readonly by: 'smoothing'
   /** Time code of the last period smoothed. */
   readonly to: number
   readonly chosen: ChosenSmoothing
@@ -20,8 +19,6 @@ export interface SmoothedTrend extends TrendThrough {
   readonly rows: Smoothed
   /** In the past what the periods before say of a period, ahead what the last level and slope say. */
   at(t: number): number
-  /** Variance of a forecast by formula, as a multiple of σ²; from the period after the last on. */
-  factorAt(t: number): number
 }
 
 const FORMS: readonly SmoothingForm[] = (['none', 'additive', 'damped'] as const).map((trend) => ({
@@ -63,23 +60,34 @@ export function smoothTrend(
   const rows = smoothed(used, form, weights, initial)
   const missingAtEnd = used.length - 1 - used.findLastIndex((value) => value !== null)
   let factors: readonly number[] = []
+  /** Variance of a forecast by formula, as a multiple of σ²; from the period after the last on. */
+  const factorAt = (t: number): number => {
+    if (t - to > factors.length) {
+      const count = Math.max(t - to, factors.length + AT_ONCE)
+      const carried = carriedOver(form, weights, seasons, count + missingAtEnd - 1)
+      factors = varianceFactors(carried, missingAtEnd, count)
+    }
+    return factors[t - to - 1]!
+  }
+  const at = (t: number): number =>
+    t <= to ? rows.fitted[t - from]! : projected(form, rows.end, weights.phi ?? 1, t - to).at(-1)!
   return {
-    by: 'smoothing',
     ...{ from, to, chosen, table, rows },
     estimated: chosen.k,
     residualsInTime: rows.residual,
-    at: (t) =>
-      t <= to
-        ? rows.fitted[t - from]!
-        : projected(form, rows.end, weights.phi ?? 1, t - to).at(-1)!,
-    factorAt: (t) => {
-      if (t - to > factors.length) {
-        const count = Math.max(t - to, factors.length + AT_ONCE)
-        const carried = carriedOver(form, weights, seasons, count + missingAtEnd - 1)
-        factors = varianceFactors(carried, missingAtEnd, count)
-      }
-      return factors[t - to - 1]!
+    spread: {
+      ofLog: false,
+      // k counts the variance too: N − (k − 1).
+      df: chosen.observed - chosen.k + 1,
+      sse: chosen.sse,
+      missed: () =>
+        rows.residual.flatMap((residual, i): Missed[] =>
+          residual === null ? [] : [[residual, rows.fitted[i]!]],
+        ),
+      centreAt: at,
+      leverageAt: (t) => factorAt(t) - 1,
     },
+    at,
   }
 }
 

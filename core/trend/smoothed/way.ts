@@ -1,18 +1,34 @@
 import { projected } from '../../exponential/recursion'
+import { formChange } from '../formChange'
 import type { TrendWay } from '../way'
 import { smoothedColumns } from './columns'
 import { smoothTrend, type SmoothedTrend } from './fit'
-import { completeSmoothed, type SmoothedTrendOptions } from './options'
+import { SMOOTHED_FORMS } from './form'
+import { smoothedLimits } from './limits'
+import { completeSmoothed, type SmoothedDocument, type SmoothedTrendOptions } from './options'
 import { reportSmoothed, type SmoothedTrendReport } from './report'
+import { smoothedWords } from './words'
 
 /** The trend whose level and slope follow the values, the newest counting most. */
-export const smoothed: TrendWay<SmoothedTrendOptions, SmoothedTrend, SmoothedTrendReport> = {
+export const smoothed = {
+  name: 'smoothed',
+  forms: SMOOTHED_FORMS,
   complete: (_form, document) => completeSmoothed(document),
+  within: (document) => document,
   fit: (values, options, { firstT, calendar: { seasons } }) =>
     smoothTrend(values, firstT, { ...options, seasons }),
-  report: reportSmoothed,
+  report: (trend, _options, told) => reportSmoothed(trend, told),
+  r2: () => null,
   design: () => [],
   columns: smoothedColumns,
   ahead: ({ smoothing: { form, end, weights } }, _design, t) =>
     projected(form, end, weights.phi ?? 1, t.length),
-}
+  limits: smoothedLimits,
+  words: smoothedWords,
+  change: formChange,
+} as const satisfies TrendWay<
+  SmoothedDocument,
+  SmoothedTrendOptions,
+  SmoothedTrend,
+  SmoothedTrendReport
+>

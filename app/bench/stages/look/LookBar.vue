@@ -9,7 +9,7 @@ import {
 } from '~~/core/beside/rest'
 import { onePeriod } from '~~/core/calendar/labels'
 import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/forms'
+import { DETREND_FORMS, type DetrendForm } from '~~/core/trend/leastSquares/forms'
 import { DIFFERENCES, type Difference } from '~~/core/stationarity/difference'
 import { apartWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../../study/benchStore'

@@ -1,12 +1,8 @@
-import { displayScale, withUnit } from '~/figures/displayScale'
-import { formatDecimals, formatRough, inReadersFigures } from '~/figures/format'
-import { calendarOf } from '~~/core/calendar/calendar'
-import { onePeriod } from '~~/core/calendar/labels'
-import { traitsOf } from '~~/core/decompose/ways'
-import type { Weights } from '~~/core/exponential/forms'
 import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
-import { TREND_FORMS } from '~~/core/trend/forms'
+import { r2Words } from '../../figures/r2Words'
+import { weightsWords } from '../../ways/smoothing/weightsOf'
+import { trendWordsOf } from '../../ways/trendWords'
 import { componentsOf } from '../../view/strips/components'
 import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
 import type { StripSources } from '../../view/strips/sources'
@@ -31,7 +27,7 @@ export const trend: ResultStage = {
       : extendsTrend
         ? 'Trend'
         : 'Trend, decomposition'
-    const line = parts.trend.map((one) => ({ ...one, notes: notesOf(result) }))
+    const line = parts.trend.map((one) => ({ ...one, notes: trendWordsOf(result).notes(result) }))
     const beside = hasOwnTrend ? [] : parts.cycle
     return [
       mainStrip(title, sources, [
@@ -58,7 +54,7 @@ function regressionStrips(result: Result, sources: StripSources): Strip[] {
         ...salesLayers(result, sources),
         ...parts.fitted.map((one) => ({
           ...one,
-          notes: [`R² ${share(result.regression!.r2)}`],
+          notes: [r2Words(result.regression!.r2)],
         })),
       ]),
       id: 'regression',
@@ -84,46 +80,10 @@ function smoothingStrip(result: Result, sources: StripSources): Strip[] {
   ]
 }
 
-/** The equation and how much of the variation it explains, said at the line; where it is too long the form alone. */
-function notesOf({ trendFit }: Result): string[] {
-  if (trendFit.form === 'smoothed') {
-    const { weights } = trendFit.smoothing
-    return [`${TREND_FORMS.smoothed.words}, ${weightsWords(weights)}`, weightsWords(weights)]
-  }
-  const { equation, form, r2 } = trendFit
-  const fits = `R² ${share(r2)}`
-  return [`${inReadersFigures(equation)}; ${fits}`, `${TREND_FORMS[form].words}; ${fits}`, fits]
-}
-
-/** `+212.6 litres a month; R² 0.18 → 0.90`; of a growth `+0.5% a month`; of a curve its name. */
+/** What the forecast's own trend came to, or the trend of the decomposition. */
 function trendLine(result: Result): string {
-  const { trendFit, series, method, regression } = result
-  const { forecast } = result
+  const { regression, forecast } = result
   if ('weights' in forecast) return weightsWords(forecast.weights)
-  if (regression) return `regression, R² ${share(regression.r2)}`
-  if (trendFit.form === 'smoothed') return `smoothed, ${weightsWords(trendFit.smoothing.weights)}`
-  const { r2, r2Before, rates, form } = trendFit
-  const fits = traitsOf(method.decompose).hasSeason
-    ? `R² ${share(r2Before)} → ${share(r2)}`
-    : `R² ${share(r2)}`
-  if (!rates) return `${TREND_FORMS[form].words}; ${fits}`
-  const per = onePeriod(calendarOf(series.frequency, series))
-  const { perPeriod } = rates
-  const scale = displayScale([perPeriod], series.unit)
-  const size = TREND_FORMS[form].ofLog
-    ? `${formatDecimals(Math.abs(perPeriod) * 100, 2)}%`
-    : withUnit(formatRough(Math.abs(perPeriod) / scale.divisor), scale)
-  return `${perPeriod < 0 ? '−' : '+'}${size} a ${per}; ${fits}`
-}
-
-/** `α 0.12, β 0, γ 0.65` */
-function weightsWords(weights: Weights): string {
-  const signs = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' } as const
-  return Object.entries(weights)
-    .map(([name, weight]) => `${signs[name as keyof typeof signs]} ${formatDecimals(weight, 2)}`)
-    .join(', ')
-}
-
-function share(r2: number | null): string {
-  return r2 === null ? '–' : formatDecimals(r2, 2)
+  if (regression) return `regression, ${r2Words(regression.r2)}`
+  return trendWordsOf(result).line(result)
 }

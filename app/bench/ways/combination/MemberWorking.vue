@@ -4,7 +4,8 @@ import { analyseApart } from '~/workers/analyseInWorker'
 import { inReadersFigures } from '~/figures/format'
 import { memberAlone } from '~~/core/calculate'
 import { memberNamed } from '~~/core/forecast/combination/columns'
-import { sentenceText, sentenceWithoutLimits } from '~~/core/sentence/sentence'
+import { sentenceWithoutLimits } from '~~/core/sentence/sentence'
+import { piecesText } from '~~/core/word'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
@@ -48,7 +49,7 @@ watch(
 /** What it does, without what is the combination's. */
 const sentence = computed(() =>
   own.value
-    ? inReadersFigures(`${sentenceText(sentenceWithoutLimits(own.value.method, bench.series!))}.`)
+    ? inReadersFigures(`${piecesText(sentenceWithoutLimits(own.value.method, bench.series!))}.`)
     : '',
 )
 const start = computed(() => {

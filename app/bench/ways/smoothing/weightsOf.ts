@@ -1,5 +1,6 @@
+import { formatDecimals } from '~/figures/format'
 import type { SmoothingFigures } from '~~/core/exponential/figures'
-import type { WeightName } from '~~/core/exponential/forms'
+import type { WeightName, Weights } from '~~/core/exponential/forms'
 import { WEIGHT_SAYS } from '~~/core/forecast/smoothing/words'
 
 /** A weight with how it came about. */
@@ -25,3 +26,12 @@ export function shownWeights(figures: SmoothingFigures): ShownWeight[] {
     how: how(name),
   }))
 }
+
+/** `α 0.12, β 0, γ 0.65` */
+export function weightsWords(weights: Weights): string {
+  return Object.entries(weights)
+    .map(([name, weight]) => `${SIGNS[name as WeightName]} ${formatDecimals(weight, 2)}`)
+    .join(', ')
+}
+
+const SIGNS: Readonly<Record<WeightName, string>> = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' }

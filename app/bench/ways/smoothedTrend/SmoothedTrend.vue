@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import type { SmoothedTrendReport } from '~~/core/trend/smoothed/report'
-import { hasSeason } from '../panel'
-import SmoothingFigures from '../../ways/smoothing/SmoothingFigures.vue'
-import WeightList from '../../ways/smoothing/WeightList.vue'
+import { hasSeason } from '../../stages/panel'
+import SmoothingFigures from '../smoothing/SmoothingFigures.vue'
+import WeightList from '../smoothing/WeightList.vue'
 
 /** A trend that follows the latest level and slope: where it stands, and the weights that it was chosen with. */
 const props = defineProps<{ result: Result }>()
