@@ -1,7 +1,7 @@
 import { calculate } from './calculate'
 import { countPeriods } from './calendar/labels'
 import { spanOf } from './completeMethod'
-import { initialByRule } from './exponential/initial'
+import { initialByRule } from './stateSpace/initial'
 import { defaultWay, MOVING_WAY, WITHOUT_SEASON } from './decompose/ways'
 import { examine, type Examined } from './examine'
 import { changed, METHOD_FORMAT, type MethodDocument } from './method'

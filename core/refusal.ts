@@ -39,3 +39,18 @@ export function orNull<T>(calculation: () => T): T | null {
     throw error
   }
 }
+
+/**
+ * A calculation whose refusals point below a path of the document, which it does not know itself.
+ *
+ * @example refusedUnder('forecast', () => { throw new Refusal('…', 'season') }) // refused at `forecast.season`
+ */
+export function refusedUnder<T>(path: string, calculation: () => T): T {
+  try {
+    return calculation()
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    const { because, where, names } = error
+    throw new Refusal(because, where ? `${path}.${where}` : path, names)
+  }
+}

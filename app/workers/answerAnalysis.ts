@@ -1,4 +1,4 @@
-import { formRow } from '~~/core/exponential/figures'
+import { formRow } from '~~/core/stateSpace/figures'
 import type { AnalyseAnswer, AnalyseRequest } from './messages'
 import { outcomeOf } from './outcome'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { brokenPass, WITHOUT_HORIZON } from '../../core/exponential/admissible'
+import { brokenPass, WITHOUT_HORIZON } from '../../core/stateSpace/admissible'
 import {
   freeStates,
   SMOOTHING_ERRORS,
@@ -8,23 +8,23 @@ import {
   type SmoothingForm,
   type WeightName,
   type Weights,
-} from '../../core/exponential/forms'
-import { initialByRule } from '../../core/exponential/initial'
-import { criteriaOf, likelihoodOf } from '../../core/exponential/likelihood'
+} from '../../core/stateSpace/forms'
+import { initialByRule } from '../../core/stateSpace/initial'
+import { criteriaOf, likelihoodOf } from '../../core/stateSpace/likelihood'
 import {
   carriedOver,
   formulaLimits,
   limitsOfPaths,
   simulatedPaths,
   varianceFactors,
-} from '../../core/exponential/limits'
+} from '../../core/stateSpace/limits'
 import {
   packStates,
   packWeights,
   projected,
   runnerOf,
   smoothed,
-} from '../../core/exponential/recursion'
+} from '../../core/stateSpace/recursion'
 import { Refusal } from '../../core/refusal'
 import type { Value } from '../../core/series/series'
 import { seededUniform } from '../../core/statistics/random'

@@ -5,7 +5,7 @@ import {
   SMOOTHING_TRENDS,
   type InitialStates,
   type SmoothingForm,
-} from '../../core/exponential/forms'
+} from '../../core/stateSpace/forms'
 import { Refusal } from '../../core/refusal'
 import { seriesInput } from './input'
 

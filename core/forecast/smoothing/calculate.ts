@@ -1,5 +1,5 @@
-import { smoothingFigures, type SmoothingFigures } from '../../exponential/figures'
-import { initialByRule } from '../../exponential/initial'
+import { smoothingFigures, type SmoothingFigures } from '../../stateSpace/figures'
+import { initialByRule } from '../../stateSpace/initial'
 import {
   carriedOver,
   formulaLimits,
@@ -8,12 +8,12 @@ import {
   PATHS,
   simulatedPaths,
   varianceFactors,
-} from '../../exponential/limits'
-import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
-import { weightSections, type WeightSection } from '../../exponential/sections'
-import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
-import { requireAdmissible, selectForm, type Contender } from '../../exponential/selection'
-import { Refusal } from '../../refusal'
+} from '../../stateSpace/limits'
+import { projected, smoothed, type Smoothed } from '../../stateSpace/recursion'
+import { weightSections, type WeightSection } from '../../stateSpace/sections'
+import { chooseSmoothing, type ChosenSmoothing } from '../../stateSpace/search'
+import { requireAdmissible, selectForm, type Contender } from '../../stateSpace/selection'
+import { Refusal, refusedUnder } from '../../refusal'
 import { requireBounded } from '../../requireBounded'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
@@ -80,7 +80,7 @@ export function forecastBySmoothing(
     ? stretch.values.map((value) => (value === null ? null : transformed(value, transform.lambda)))
     : stretch.values
   const back = (z: number): Value => (transform ? backFrom(z, transform.lambda) : limitOf(z))
-  const { chosen, table } = choose(stretch, values, options, hear)
+  const { chosen, table } = refusedUnder('forecast', () => choose(stretch, values, options, hear))
   const { form, weights, initial } = chosen
   const rows = smoothed(values, form, weights, initial)
   const phi = weights.phi ?? 1
@@ -243,7 +243,7 @@ function choose(
     STEPS_OF_A_SEARCH * forms.length * values.length + (seasons + 2) ** 2 * values.length,
     `Smoothing ${values.length} periods of ${seasons} seasons in ${forms.length} ${forms.length === 1 ? 'form' : 'forms'}`,
     'Take a shorter span, or name the form',
-    'forecast.by',
+    'by',
   )
   const [form] = forms
   if (forms.length === 1 && form) {
@@ -261,7 +261,7 @@ function choose(
   if (!winner) {
     throw new Refusal(
       `None of the ${forms.length} forms can be fitted to ${values.length} periods. ${reasonOf(table)}`,
-      'forecast.trend',
+      'trend',
     )
   }
   return { chosen: winner, table }

@@ -1,7 +1,7 @@
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
-import { slopeWords, smoothingArithmetic } from '../../column/smoothingStates'
+import { slopeWords, smoothingArithmetic } from '../../stateSpace/arithmetic'
 import { fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import type { Value } from '../../series/series'
 import { backFrom } from '../../transform/boxCox'

@@ -1,4 +1,4 @@
-import type { WeightName } from '../../exponential/forms'
+import type { WeightName } from '../../stateSpace/forms'
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import { countPeriods } from '../../calendar/labels'

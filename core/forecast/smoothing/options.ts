@@ -8,7 +8,7 @@ import {
   type InitialStates,
   type SmoothingForm,
   type Weights,
-} from '../../exponential/forms'
+} from '../../stateSpace/forms'
 import { Refusal } from '../../refusal'
 import {
   commonForecast,

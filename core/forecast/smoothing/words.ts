@@ -6,7 +6,7 @@ import {
   SMOOTHING_TRENDS,
   formsHave,
   type WeightName,
-} from '../../exponential/forms'
+} from '../../stateSpace/forms'
 import { figure } from '../../words/figure'
 import type { Field, Piece, Word } from '../../word'
 import { backTransformWord } from '../backTransformWord'

@@ -4,7 +4,7 @@ import {
   smoothingArithmetic,
   slopeWords,
   type SmoothingArithmetic,
-} from '../../column/smoothingStates'
+} from '../../stateSpace/arithmetic'
 import type { Value } from '../../series/series'
 import type { Stage } from '../../stage'
 import { notFitted, trendColumn, trended, type TrendColumns } from '../trendColumn'

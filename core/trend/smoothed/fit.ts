@@ -1,10 +1,10 @@
-import type { SmoothingForm } from '../../exponential/forms'
-import { initialByRule } from '../../exponential/initial'
-import { projected, smoothed, type Smoothed } from '../../exponential/recursion'
-import { chooseSmoothing, type ChosenSmoothing } from '../../exponential/search'
-import { selectForm, type Contender } from '../../exponential/selection'
-import { carriedOver, varianceFactors } from '../../exponential/limits'
-import { Refusal } from '../../refusal'
+import type { SmoothingForm } from '../../stateSpace/forms'
+import { initialByRule } from '../../stateSpace/initial'
+import { projected, smoothed, type Smoothed } from '../../stateSpace/recursion'
+import { chooseSmoothing, type ChosenSmoothing } from '../../stateSpace/search'
+import { selectForm, type Contender } from '../../stateSpace/selection'
+import { carriedOver, varianceFactors } from '../../stateSpace/limits'
+import { Refusal, refusedUnder } from '../../refusal'
 import type { Value } from '../../series/series'
 import type { Missed, TrendThrough } from '../trend'
 import type { TrendSmoothing } from './slope'
@@ -55,7 +55,7 @@ export function smoothTrend(
   const used = values.slice(skipped)
   const from = firstT + skipped
   const to = firstT + values.length - 1
-  const { chosen, table } = choose(used, smoothing, seasons)
+  const { chosen, table } = refusedUnder('trend', () => choose(used, smoothing, seasons))
   const { form, weights, initial } = chosen
   const rows = smoothed(used, form, weights, initial)
   const missingAtEnd = used.length - 1 - used.findLastIndex((value) => value !== null)
@@ -103,7 +103,7 @@ function choose(
     const because = first && 'because' in first ? ` ${first.because}` : ''
     throw new Refusal(
       `The deseasonalized series cannot be smoothed.${because} Take a straight line.`,
-      'trend.smoothing',
+      'smoothing',
     )
   }
   const form = FORMS.find(({ trend }) => trend === smoothing)!

@@ -1,4 +1,4 @@
-import { smoothingFigures, type SmoothingFigures } from '../../exponential/figures'
+import { smoothingFigures, type SmoothingFigures } from '../../stateSpace/figures'
 import { figure } from '../../words/figure'
 import type { TrendReported } from '../reported'
 import type { SmoothedTrend } from './fit'

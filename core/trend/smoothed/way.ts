@@ -1,4 +1,4 @@
-import { projected } from '../../exponential/recursion'
+import { projected } from '../../stateSpace/recursion'
 import { formChange } from '../formChange'
 import type { TrendWay } from '../way'
 import { smoothedColumns } from './columns'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDecimals } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import type { FormRow } from '~~/core/exponential/figures'
+import type { FormRow } from '~~/core/stateSpace/figures'
 import { formWords } from '~~/core/forecast/smoothing/words'
 
 /** Forms of smoothing by AICc, those that cannot be carried out last. */

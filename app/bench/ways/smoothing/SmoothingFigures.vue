@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import type { SmoothingFigures } from '~~/core/exponential/figures'
+import type { SmoothingFigures } from '~~/core/stateSpace/figures'
 import FormTable from './FormTable.vue'
 
 /** Where a smoothing starts, what it was chosen by, and the forms that it was chosen from. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatDecimals } from '~/figures/format'
-import type { SmoothingFigures } from '~~/core/exponential/figures'
+import type { SmoothingFigures } from '~~/core/stateSpace/figures'
 import { shownWeights } from './weightsOf'
 
 /** The weights of a smoothing that are not under the hand. */

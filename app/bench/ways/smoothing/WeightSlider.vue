@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { formatDecimals } from '~/figures/format'
-import type { WeightSection } from '~~/core/exponential/sections'
+import type { WeightSection } from '~~/core/stateSpace/sections'
 import type { ShownWeight } from './weightsOf'
 
 /** One weight under the hand, with the criterion along it and the place where it was chosen. */

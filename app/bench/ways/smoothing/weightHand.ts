@@ -1,6 +1,6 @@
 import { onScopeDispose, ref } from 'vue'
 import { previewOf } from '~~/core/analyse'
-import type { WeightName, Weights } from '~~/core/exponential/forms'
+import type { WeightName, Weights } from '~~/core/stateSpace/forms'
 import { Refusal } from '~~/core/refusal'
 import { useBench } from '../../study/benchStore'
 

@@ -1,6 +1,6 @@
 import { formatDecimals } from '~/figures/format'
-import type { SmoothingFigures } from '~~/core/exponential/figures'
-import type { WeightName, Weights } from '~~/core/exponential/forms'
+import type { SmoothingFigures } from '~~/core/stateSpace/figures'
+import type { WeightName, Weights } from '~~/core/stateSpace/forms'
 import { WEIGHT_SAYS } from '~~/core/forecast/smoothing/words'
 
 /** A weight with how it came about. */

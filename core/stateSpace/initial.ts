@@ -52,10 +52,7 @@ export function initialByRule(
     return [{ t: i + 1, y: MODEL[seasonal.model].takeOut(value, seasonal.inOrder[i % seasons]!) }]
   })
   if (points.length < 2) {
-    throw new Refusal(
-      'The first level needs at least two values near the start.',
-      'forecast.initial',
-    )
+    throw new Refusal('The first level needs at least two values near the start.', 'initial')
   }
   const { atZero, slope } = lineThrough(points)
   const replaced = needsPositive(form) && !(atZero > 0 && atZero + slope > 0)
@@ -93,7 +90,7 @@ function startingSeason(
   if (full < FEWEST_YEARS) {
     throw new Refusal(
       `A season needs at least two full years; there are ${values.length} periods of ${seasons} a year. Take no season.`,
-      'forecast.season',
+      'season',
     )
   }
   const { takeOut } = MODEL[model]
@@ -115,7 +112,7 @@ function startingSeason(
   if (empty.length > 0) {
     throw new Refusal(
       `A season has no value in the full years, so where it starts is unknown (period ${empty.join(', ')} of the first year). Fill the gaps, or take no season.`,
-      'forecast.season',
+      'season',
       { seasons: empty },
     )
   }

@@ -36,7 +36,7 @@ export function brokenPass({ broke: { at, on }, n, form }: Runner, { nameOf }: R
   const take = `${ways.slice(0, -1).join(', ')} or ${ways.at(-1)}`
   return new Refusal(
     `By this smoothing ${what} falls to 0 in ${nameOf(at)}, and what multiplies or is a share must stay above it. Take ${take}.`,
-    'forecast',
+    '',
     { t: at + 1 },
   )
 }

@@ -1,4 +1,5 @@
 import type { Value } from '../series/series'
+import { step } from './step'
 import { needsPositive, type InitialStates, type SmoothingForm, type Weights } from './forms'
 
 /** What of a pass has left the conditions of its form: it must stay above 0. */
@@ -208,42 +209,19 @@ export interface Smoothed {
 export function smoothed(
   values: readonly Value[],
   form: SmoothingForm,
-  { alpha = 0, beta = 0, gamma = 0, phi = 1 }: Weights,
+  weights: Weights,
   initial: InitialStates,
 ): Smoothed {
   const hasTrend = form.trend !== 'none'
-  const grows = form.trend === 'multiplicative'
-  const damping = form.trend === 'damped' ? phi : 1
   const season = [...(initial.season ?? [])]
   const m = season.length
   let [level, trend] = [initial.level, initial.trend ?? 0]
   const rows = values.map((value, t) => {
-    const base = damping * trend
-    const u = grows ? level * trend : hasTrend ? level + base : level
-    const s = m > 0 ? season[t % m]! : 0
-    const fitted = m === 0 ? u : form.season === 'additive' ? u + s : u * s
-    if (value === null) {
-      level = u
-      if (!grows) trend = base
-    } else {
-      const own = m === 0 ? value : form.season === 'additive' ? value - s : value / s
-      const next = alpha * own + (1 - alpha) * u
-      trend = grows
-        ? (beta * next) / level + (1 - beta) * trend
-        : beta * (next - level) + (1 - beta) * base
-      level = next
-      if (m > 0) {
-        const departs = form.season === 'additive' ? value - level : value / level
-        season[t % m] = gamma * departs + (1 - gamma) * s
-      }
-    }
-    return {
-      fitted,
-      residual: value === null ? null : value - fitted,
-      level,
-      trend,
-      season: season[t % m]!,
-    }
+    const own = step(form, weights, { level, trend, season: season[t % m] ?? 0 }, value)
+    level = own.level
+    trend = own.trend
+    if (m > 0) season[t % m] = own.season
+    return { ...own, residual: value === null ? null : value - own.fitted }
   })
   const first = values.length % Math.max(1, m)
   return {

@@ -116,7 +116,7 @@ export function requireAdmissible(
   if (at < 0) return
   throw new Refusal(
     `What multiplies needs every value above 0; that of ${nameOf(at)} is ${values[at]}. Take additive parts and errors.`,
-    'forecast.season',
+    'season',
     { t: at + 1 },
   )
 }

@@ -1,7 +1,7 @@
-import type { InitialStates, SmoothingForm, Weights } from '../exponential/forms'
-import type { Column } from './column'
-import { figureOf, operation, plain, type Expression } from './expression'
-import type { Run } from './run'
+import type { InitialStates, SmoothingForm, Weights } from './forms'
+import type { Column } from '../column/column'
+import { figureOf, operation, plain, type Expression } from '../column/expression'
+import type { Run } from '../column/run'
 
 /** A smoothing whose states stand in the ledger, and what their columns are called there. */
 export interface SmoothingCells {
