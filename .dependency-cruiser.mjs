@@ -14,7 +14,7 @@ const CORE_LAYERS = [
   ['calculate.ts'],
   ['completeMethod.ts'],
   ['method.ts', 'methodName.ts'],
-  ['checkPlan.ts', 'care', 'leftover'],
+  ['checkPlan.ts', 'prepare', 'leftover'],
   ['forecast'],
   ['decompose'],
   ['trend'],

@@ -74,6 +74,10 @@ export default ts.config(
       'core/forecast/way.ts',
       'core/trend/**/*ptions.ts',
       'core/trend/document.ts',
+      'core/regression/**/*ptions.ts',
+      'core/prepare/preparation.ts',
+      'core/prepare/preparations.ts',
+      'core/prepare/fill/fill.ts',
     ],
     rules: imports({
       packages: '(zod$|' + NUMERIC + ')',

@@ -132,7 +132,7 @@ function resultOf(
 }
 
 /** What of a result is numbers alone. */
-function numbersOf({ series, method, prepared, columns, decomposed, ahead }: Figures) {
+function numbersOf({ series, method, prepared, columns, decomposed, ahead, inside }: Figures) {
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
   return {
@@ -140,6 +140,7 @@ function numbersOf({ series, method, prepared, columns, decomposed, ahead }: Fig
     method,
     adjustments: series.adjustments ?? [],
     filled: prepared.filled,
+    ...(inside && prepared.takenOut ? { takenOut: { found: prepared.takenOut, ...inside } } : {}),
     columns,
     decomposition: decomposed.taken,
     seasonCost: decomposed.season?.cost ?? 0,

@@ -1,5 +1,4 @@
 import { formatPeriod, periodAt, timeCodeOfCode } from './calendar/period'
-import { prepareStretch, type PreparedStretch } from './care/prepare'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
 import type { Decomposed } from './decompose/parts'
@@ -10,6 +9,8 @@ import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { methodName } from './methodName'
 import { MODEL } from './model'
+import { prepare, putBack, type Prepared } from './prepare/prepare'
+import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
 import type { Forecasted, Hear } from './forecast/way'
 import { trendWayOf, type Trend } from './trend/ways'
@@ -18,7 +19,7 @@ import { trendWayOf, type Trend } from './trend/ways'
 export interface Figures {
   readonly series: Series
   readonly method: Method
-  readonly prepared: PreparedStretch
+  readonly prepared: Prepared
   /** Time codes of the first and the last analysed period. */
   readonly firstT: number
   readonly lastT: number
@@ -28,6 +29,8 @@ export interface Figures {
   readonly trend: Trend
   readonly columns: CommonColumns
   readonly ahead: Ahead
+  /** Fitted values and forecast before what the preparations took out was put back; null where nothing was. */
+  readonly inside: Inside | null
   /** Numbers that were estimated from the values. */
   readonly estimated: number
   /** Whether errors of the forecast are shares of the level rather than amounts. */
@@ -36,6 +39,13 @@ export interface Figures {
   readonly report: Forecasted<Ahead>['report']
   /** How sharply the weights of a smoothing were chosen, likewise. */
   readonly sections: () => readonly WeightSection[] | null
+}
+
+/** What a forecast comes to on the values as the preparations leave them. */
+export interface Inside {
+  readonly fitted: readonly Value[]
+  readonly forecast: readonly number[]
+  readonly limits: Ahead['limits']
 }
 
 /**
@@ -58,9 +68,11 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const lastT = timeCode(method.span.to)
   const leftOut = new Set(exclusionsOf(method).map(({ period }) => timeCode(period)))
 
-  const preparation = { firstT, lastT, missing: method.missing, decompose, leftOut }
-  const prepared = prepareStretch(series, preparation)
-  const stretch = prepared.used
+  const prepared = prepare(series, {
+    ...{ firstT, lastT, choices: method, model: decompose.model },
+    indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
+  })
+  const stretch = prepared.input
   const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut)
   const trend = trendWayOf(method.trend.form).fit(
     decomposed.deseasonalized,
@@ -69,7 +81,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     (t) => stretch.periodOf(t - firstT).label,
   )
   const { season } = decomposed
-  const { ahead, fitted, estimated, inProportion, report, sections } = forecastWayOf(
+  const { estimated, inProportion, report, sections, ...made } = forecastWayOf(
     method.forecast.by,
   ).forecast(
     {
@@ -92,6 +104,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     },
     method.forecast,
   )
+  const { ahead, fitted, inside } = whole(made, prepared, firstT)
   return {
     series,
     method,
@@ -102,6 +115,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     decomposed,
     trend,
     ahead,
+    inside,
     estimated,
     inProportion,
     report,
@@ -110,25 +124,52 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   }
 }
 
+/** A forecast with everything in it again that the preparations took out of the values. */
+function whole(
+  { ahead, fitted }: Pick<Forecasted<Ahead>, 'ahead' | 'fitted'>,
+  { takenOut }: Prepared,
+  firstT: number,
+): Pick<Forecasted<Ahead>, 'ahead' | 'fitted'> & Pick<Figures, 'inside'> {
+  if (!takenOut) return { ahead, fitted, inside: null }
+  const { t, forecast, limits } = ahead
+  const back = (values: readonly Value[]) =>
+    values.map((value, i) => putBack(takenOut, value, t[i]!))
+  return {
+    ahead: {
+      ...ahead,
+      forecast: back(forecast) as number[],
+      limits: Object.fromEntries(
+        Object.entries(limits).map(([level, { lower, upper }]) => [
+          level,
+          { lower: back(lower), upper: back(upper) },
+        ]),
+      ),
+    },
+    fitted: fitted.map((value, i) => putBack(takenOut, value, firstT + i)),
+    inside: { fitted, forecast, limits },
+  }
+}
+
 /** A method within a method by itself: over the same span, as far ahead, without limits of its own. */
 export function memberAlone(
   { decompose, trend, forecast }: MemberMethod,
-  { format, span, missing, forecast: { horizon } }: Method,
+  around: Method,
 ): MethodDocument {
+  const { format, span } = around
   return {
-    ...{ format, span, missing, decompose, trend },
-    forecast: { ...forecast, horizon, levels: [] },
+    ...{ format, span, ...preparationsOf(around), decompose, trend },
+    forecast: { ...forecast, horizon: around.forecast.horizon, levels: [] },
   } as MethodDocument
 }
 
-/** What a method within a method comes to. @throws Refusal as it does by itself */
+/** What a method within a method comes to, on the values as the preparations leave them. @throws Refusal as it does by itself */
 function memberFigures(member: MemberMethod, around: Method, series: Series): MemberFigures {
   const document = memberAlone(member, around)
-  const { ahead, columns, estimated, inProportion, method } = calculate(series, document)
+  const { ahead, columns, inside, estimated, inProportion, method } = calculate(series, document)
   return {
     name: methodName(method, series.calendar),
-    forecast: ahead.forecast,
-    fitted: columns.fitted,
+    forecast: (inside ?? ahead).forecast,
+    fitted: (inside ?? columns).fitted,
     ...{ estimated, inProportion },
   }
 }
@@ -136,7 +177,7 @@ function memberFigures(member: MemberMethod, around: Method, series: Series): Me
 /** Every column that all results have, one entry a period. */
 function columnsOf(
   { calendar, start }: Series,
-  { original, used }: PreparedStretch,
+  { original, used }: Prepared,
   firstT: number,
   { trendCycle, index, deseasonalized, irregular, recomposed }: Decomposed<Taken>,
   trend: Trend,

@@ -5,6 +5,8 @@ import { completeDecomposition } from './decompose/ways'
 import type { MemberDocument, MemberMethod } from './forecast/member'
 import { COMBINING, completeForecast } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
+import { fillsWithZero } from './prepare/fill/fillMissing'
+import { completePreparations, preparationsOf } from './prepare/preparations'
 import { Refusal } from './refusal'
 import { adjustedValues } from './series/adjusted'
 import type { Series, Value } from './series/series'
@@ -27,9 +29,9 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   const { span, firstT, lastT } = spanOf(document, series)
   const exclude = 'exclude' in decompose ? decompose.exclude : undefined
   requireUsable(exclude ?? [], series, firstT, lastT)
-  const missing = document.missing ?? 'leave'
+  const preparations = completePreparations(document)
   // A gap filled with zero is a value that is not above 0.
-  const isPositive = (value: Value) => (value === null ? missing !== 'zero' : value > 0)
+  const isPositive = (value: Value) => (value === null ? !fillsWithZero(preparations) : value > 0)
   const inSpan = adjustedValues(series).slice(firstT - 1, lastT)
   const options = completeDecomposition(decompose, {
     model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
@@ -44,7 +46,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   return {
     format: document.format,
     span,
-    missing,
+    ...preparations,
     decompose: options,
     trend: trendOptions,
     forecast: completeForecast(forecast, {
@@ -74,7 +76,7 @@ export function methodSays(document: MethodDocument, series: Series): string {
 function completedMember(
   { decompose, trend, forecast = {} }: MemberDocument,
   where: string,
-  { format, span, missing, forecast: around }: MethodDocument,
+  outer: MethodDocument,
   series: Series,
 ): MemberMethod {
   if (forecast.by === COMBINING.name) {
@@ -89,8 +91,8 @@ function completedMember(
   }
   try {
     const document = {
-      ...{ format, span, missing, decompose, trend },
-      forecast: { ...forecast, horizon: around?.horizon, levels: [] },
+      ...{ format: outer.format, span: outer.span, ...preparationsOf(outer), decompose, trend },
+      forecast: { ...forecast, horizon: outer.forecast?.horizon, levels: [] },
     } as MethodDocument
     const complete = completeMethod(document, series)
     const { horizon: _, levels: __, limits: ___, ...own } = complete.forecast

@@ -96,9 +96,9 @@ export interface Examined extends ExaminedTrend {
  */
 export function examine(figures: Figures): Examined {
   const { prepared, decomposed, method, columns, firstT, leftOut } = figures
-  const stretch = prepared.used
+  const stretch = prepared.input
   const { model } = method.decompose
-  const { values } = stretch
+  const { values } = prepared.used
   const weights = wayOf(method.decompose.by).weights(decomposed.taken)
   const { season } = decomposed
   const ordinary = ordinaryOf(figures)
@@ -115,7 +115,7 @@ export function examine(figures: Figures): Examined {
     decomposed.irregular,
     counts,
     season !== null,
-    model === 'multiplicative' ? 1 : largestOf(values),
+    model === 'multiplicative' ? 1 : largestOf(stretch.values),
   )
   return {
     seasons: seasonRows(figures, leftover.isNothing),
@@ -153,10 +153,10 @@ function modelMends(
   const { decompose } = method
   if (!advised || advised.close || advised.better === decompose.model) return false
   const other = { ...decompose, model: advised.better }
-  const decomposed = orNull(() => wayOf(decompose.by).decompose(prepared.used, other, leftOut))
+  const decomposed = orNull(() => wayOf(decompose.by).decompose(prepared.input, other, leftOut))
   return (
     decomposed !== null &&
-    examineLeftover(prepared.used, decomposed.irregular, counts).waves === null
+    examineLeftover(prepared.input, decomposed.irregular, counts).waves === null
   )
 }
 
@@ -168,21 +168,21 @@ function testsOf(
   { prepared, method, firstT, leftOut }: Figures,
   { replaced, isOutlier }: OutOfTheOrdinary,
 ): SeasonTests {
-  const { used } = prepared
+  const { input } = prepared
   const { model } = method.decompose
-  const ratios = without(replaced, centredAverage(replaced, used.calendar.seasons), model)
-  return testSeason(used, ratios, (i) => !leftOut.has(firstT + i) && !isOutlier(i), model)
+  const ratios = without(replaced, centredAverage(replaced, input.calendar.seasons), model)
+  return testSeason(input, ratios, (i) => !leftOut.has(firstT + i) && !isOutlier(i), model)
 }
 
 /** Outliers and a step, searched around the average that the method smooths by, a year where it has a season. */
 function ordinaryOf({ prepared, method, decomposed, series }: Figures): OutOfTheOrdinary {
-  const { values, seasonOf, calendar } = prepared.used
+  const { values, seasonOf, calendar, firstT } = prepared.input
   const { decompose } = method
   const own = wayOf(decompose.by).average(decompose, series.calendar)
   const order = decomposed.season || own?.kind !== 'centred' ? calendar.seasons : own.order
   const half = Math.floor(order / 2)
   const searched = { values, order, seasonOf: decomposed.season ? seasonOf : values.map(() => 1) }
-  const filled = new Set(prepared.filled.map(({ t }) => t - prepared.used.firstT))
+  const filled = new Set(prepared.filled.map(({ t }) => t - firstT))
   return outOfTheOrdinary(searched, decompose.model, half, (entry) => !filled.has(entry))
 }
 
@@ -201,7 +201,7 @@ function seasonRows(
 ): SeasonRow[] {
   const { season } = decomposed
   if (!season) return []
-  const stretch = prepared.used
+  const stretch = prepared.input
   const { decompose } = method
   const stability = wayOf(decompose.by).stability(stretch, decompose, leftOut, decomposed)
   return season.indices.map((row, k) => ({
@@ -236,5 +236,5 @@ function strengthOf(
 function compareModels({ prepared, series, firstT }: Figures): WhichModel | null {
   const { start, calendar } = series
   const first = periodAt(start, firstT, calendar.seasons)
-  return orNull(() => whichModel(prepared.used.values, first, calendar.seasons))
+  return orNull(() => whichModel(prepared.input.values, first, calendar.seasons))
 }

@@ -70,7 +70,7 @@ export function examineTrend(
   advised: AdvisedModel | null,
 ): ExaminedTrend {
   const { prepared, decomposed, method, trend, firstT, lastT } = figures
-  const stretch = prepared.used
+  const stretch = prepared.input
   const { seasons } = stretch.calendar
   const own = levelTaken(figures, advised)
   const level = levelToJudge(figures, ordinary.replaced, own)
@@ -132,7 +132,7 @@ function levelToJudge(
 ): readonly Value[] {
   const own = () => without(replaced, decomposed.index, method.decompose.model)
   if (isOwn) return own()
-  const stretch = { ...prepared.used, values: replaced }
+  const stretch = { ...prepared.input, values: replaced }
   const { calendar } = stretch
   const by = defaultWay(calendar)
   const usual = orNull(() => {
@@ -164,8 +164,8 @@ function judgeTrend(
   const onLevel = level && orNull(() => fittedThrough(level, options, figures))
   const { residualsInTime, from, estimated, spread } = onLevel ?? trend
   const residuals = residualsInTime.map((value, i) => (isOutlier(from - firstT + i) ? null : value))
-  const size = spread.ofLog ? 1 : sizeOf(prepared.used.values)
-  const judged = judgeFit(residuals, estimated, prepared.used.calendar.seasons, size)
+  const size = spread.ofLog ? 1 : sizeOf(prepared.input.values)
+  const judged = judgeFit(residuals, estimated, prepared.input.calendar.seasons, size)
   const turns = phases.filter(({ to }) => firstT + to > from).length > 1
   return judged.verdict === 'swings' && isStraight && turns
     ? { ...judged, verdict: 'does-not-fit' }

@@ -1,5 +1,5 @@
 import { formatPeriod, periodAt } from './calendar/period'
-import { prepareStretch } from './care/prepare'
+import { prepare } from './prepare/prepare'
 import { spanOf } from './completeMethod'
 import { careFindings, leftOutByHand } from './findings/careFindings'
 import { missingFindings } from './findings/missingFindings'
@@ -42,10 +42,9 @@ export function lookAt(series: Series, document: MethodDocument): Looked {
   const { span, firstT, lastT } = possibleSpan(series, document)
   // Gaps filled with their season need a decomposition; here they stay.
   const missing = document.missing === 'seasonal' ? 'leave' : (document.missing ?? 'leave')
-  const { original, used, filled } = prepareStretch(series, {
-    ...{ firstT, lastT, missing },
-    decompose: null,
-    leftOut: new Set(),
+  const { original, used, filled } = prepare(series, {
+    ...{ firstT, lastT, choices: { missing }, model: 'additive' },
+    indexOf: () => null,
   })
   const t = used.values.map((_, i) => firstT + i)
   return {

@@ -1,4 +1,3 @@
-import type { MISSING_RULES, MissingRule } from './care/fillMissing'
 import type { CheckDocument, CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import {
@@ -15,6 +14,7 @@ import {
   type ForecastName,
   type ForecastOptions,
 } from './forecast/ways'
+import type { PreparationChoices, PreparationDocuments } from './prepare/preparations'
 import type { TrendDocument } from './trend/document'
 import type { TrendOptions } from './trend/ways'
 
@@ -30,11 +30,10 @@ export interface Span {
  * The method document `elvant-method/1` as a person or a script writes it: everything but
  * `format` may be left out and takes its default from the series.
  */
-export interface MethodDocument {
+export interface MethodDocument extends PreparationDocuments {
   readonly format: typeof METHOD_FORMAT
   /** From the first period and to the last where an end is left out. */
   readonly span?: Partial<Span>
-  readonly missing?: (typeof MISSING_RULES)[number]
   readonly decompose?: DecompositionDocument
   readonly trend?: TrendDocument
   readonly forecast?: ForecastDocument
@@ -42,10 +41,9 @@ export interface MethodDocument {
 }
 
 /** A method as it was run: every default filled in. */
-export interface Method {
+export interface Method extends PreparationChoices {
   readonly format: typeof METHOD_FORMAT
   readonly span: Span
-  readonly missing: MissingRule
   readonly decompose: DecompositionOptions
   readonly trend: TrendOptions
   readonly forecast: ForecastOptions

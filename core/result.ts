@@ -1,5 +1,5 @@
 import type { Frequency } from './calendar/calendar'
-import type { FilledValue } from './care/fillMissing'
+import type { Inside } from './calculate'
 import type { CommonColumns } from './column/run'
 import type { Taken } from './decompose/ways'
 import type { Checked } from './check/check'
@@ -7,6 +7,8 @@ import type { Examined } from './examine'
 import type { Finding } from './finding'
 import type { Ahead } from './forecast/ways'
 import type { Method } from './method'
+import type { FilledValue } from './prepare/fill/fillMissing'
+import type { TakenOut } from './prepare/prepare'
 import type { Quantity } from './series/quantity'
 import type { Adjustment } from './series/series'
 
@@ -49,6 +51,8 @@ export interface Result extends Looked, Omit<Examined, 'straight'> {
   readonly format: typeof RESULT_FORMAT
   readonly method: Method
   readonly columns: CommonColumns
+  /** What the preparations took out and put back, and what the forecast was before; only where one does. */
+  readonly takenOut?: { readonly found: TakenOut } & Inside
   /** What only this way of decomposing finds, under its name `by`. */
   readonly decomposition: Taken
   /** Degrees of freedom that the indices cost; 0 without a season. */

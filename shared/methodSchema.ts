@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { MISSING_RULES } from '../core/care/fillMissing'
 import {
   DECOMPOSITION_WAYS,
   DEFAULT_WAYS,
@@ -15,6 +14,7 @@ import {
 } from '../core/forecast/ways'
 import { FEWEST_MEMBERS, MOST_MEMBERS } from '../core/forecast/combination/options'
 import { METHOD_FORMAT, type MethodDocument } from '../core/method'
+import { preparationDocument } from '../core/prepare/preparations'
 import { trendDocument } from '../core/trend/document'
 
 const periodCode = z.string().min(1).max(20)
@@ -89,7 +89,7 @@ const forecastSchema = z.discriminatedUnion('by', [
 export const methodSchema = z.strictObject({
   format: z.literal(METHOD_FORMAT),
   span: z.strictObject({ from: periodCode, to: periodCode }).partial().optional(),
-  missing: z.enum(MISSING_RULES).optional(),
+  ...preparationDocument,
   decompose: decomposeSchema.optional(),
   trend: trendDocument.optional(),
   forecast: forecastSchema.optional(),

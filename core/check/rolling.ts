@@ -7,6 +7,7 @@ import type { Limits } from '../forecast/limits'
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import { adjustedValues } from '../series/adjusted'
+import { fillsWithZero } from '../prepare/fill/fillMissing'
 import type { Series, Value } from '../series/series'
 import { naiveScale } from './errorFigures'
 import { settledAt } from './settle'
@@ -84,9 +85,9 @@ export function checkTask(
 }
 
 /** What came. A month that stands for no sale is 0 between others; one after the last has not come yet. */
-function actualValues(series: Series, { missing }: MethodDocument): readonly Value[] {
+function actualValues(series: Series, document: MethodDocument): readonly Value[] {
   const values = adjustedValues(series)
-  if (missing !== 'zero') return values
+  if (!fillsWithZero(document)) return values
   const isThere = (value: Value) => value !== null
   const [first, last] = [values.findIndex(isThere), values.findLastIndex(isThere)]
   return values.map((value, i) => (value === null && i > first && i < last ? 0 : value))

@@ -8,6 +8,7 @@ import {
   type ForecastName,
 } from '../forecast/ways'
 import type { MethodDocument } from '../method'
+import { preparationsOf } from '../prepare/preparations'
 import type { Series } from '../series/series'
 import type { TrainingSpan } from '../trend/commonOptions'
 import { trendWithin } from '../trend/options'
@@ -27,7 +28,7 @@ export function trainingDocument(
   origin: number,
   horizon: number,
 ): MethodDocument {
-  const { missing, format } = document
+  const { format } = document
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
   const timeCode = (period: string) => timeCodeOfCode(period, calendar, start)
   /** What of a method, or of one within it, lies inside the span. */
@@ -45,7 +46,7 @@ export function trainingDocument(
   return {
     format,
     span: { from: code(firstT), to: code(origin) },
-    ...(missing === undefined ? {} : { missing }),
+    ...preparationsOf(document),
     ...known,
     forecast: { ...forecast, horizon, limits: undefined } as ForecastDocument,
   }

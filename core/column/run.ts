@@ -52,9 +52,17 @@ export interface SeriesRun {
   cell(column: string, t: number): Expression & { readonly kind: 'cell' }
 }
 
+/** A column that others are calculated from, with its figures, which are there before it can be found. */
+export interface Input {
+  readonly column: string
+  readonly values: readonly Value[]
+}
+
 /** What a column of a result may know beside. */
 export interface Run extends SeriesRun {
   readonly columns: CommonColumns
+  /** What is decomposed, smoothed and fitted: the values as the preparations leave them. */
+  readonly input: Input
   readonly model: ModelTerms
   /** Time codes that are left out of the season. */
   readonly leftOut: ReadonlySet<number>
@@ -114,14 +122,15 @@ export function seriesRun(stand: Stand, find: (name: string) => Column | undefin
 
 /** The regression of a column's defined cells from a time code on, or of their logarithms, on a design. */
 export function regressionOf(
-  run: SeriesRun & Pick<Run, 'columns'>,
-  of: 'value' | 'deseasonalized',
+  run: SeriesRun,
+  of: string,
   from: number,
   columns: readonly DesignColumn[],
   ofLog = false,
 ): Regression {
-  const cells = run.columns.t.flatMap((t, i) =>
-    t < from || run.columns[of][i] === null ? [] : [run.cell(of, t)],
+  const span = Array.from({ length: run.lastT - run.firstT + 1 }, (_, i) => run.firstT + i)
+  const cells = span.flatMap((t) =>
+    t < from || run.value(of, t) === null ? [] : [run.cell(of, t)],
   )
   return { y: cells, ofLog, columns }
 }

@@ -5,6 +5,7 @@ import type { MethodChange } from '../finding'
 import { DAMPED_SMOOTHING, FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import { methodName } from '../methodName'
+import { preparationsOf } from '../prepare/preparations'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
 import { smoothedChange } from '../trend/formChange'
@@ -77,20 +78,14 @@ export function candidate(series: Series, document: MethodDocument): Candidate {
 }
 
 /** What of a method is no choice between methods. */
-function givenBy({
-  format,
-  span,
-  missing,
-  decompose,
-  forecast,
-  check,
-}: MethodDocument): MethodDocument {
+function givenBy(document: MethodDocument): MethodDocument {
+  const { format, span, decompose, forecast, check } = document
   const exclude = decompose && 'exclude' in decompose ? decompose.exclude : undefined
   const { horizon, levels, limits } = forecast ?? {}
   return {
     format,
     ...(span ? { span } : {}),
-    ...(missing === undefined ? {} : { missing }),
+    ...preparationsOf(document),
     ...(exclude ? { decompose: { exclude } } : {}),
     forecast: { horizon, levels, limits },
     ...(check ? { check } : {}),

@@ -32,7 +32,7 @@ export function averageColumns(
             '÷',
             plain(2),
           )
-        : meanOf(order, (i) => run.cell('value', t - half + i)),
+        : meanOf(order, (i) => run.cell(run.input.column, t - half + i)),
     whyUndefined: (t) => noAverage(run, half, t),
   })
   return offCentre ? [offCentreColumn(run, order, offCentre), centred] : [centred]
@@ -49,7 +49,7 @@ function offCentreColumn(run: Run, order: number, values: readonly Value[]): Col
     offset: (order - 1) / 2,
     stages: ['smooth', 'season'],
     actual: values,
-    arithmetic: (t) => meanOf(order, (i) => run.cell('value', t + i)),
+    arithmetic: (t) => meanOf(order, (i) => run.cell(run.input.column, t + i)),
     whyUndefined: (t) =>
       t + order - 1 > run.lastT
         ? `An average of ${order} terms from here would run past the last period.`

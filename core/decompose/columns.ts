@@ -44,7 +44,7 @@ export function seasonalIrregularColumn(
     mark: 'dots',
     stages: ['season'],
     actual: values,
-    arithmetic: (t) => operation(run.cell('value', t), model.remove, against.at(t)),
+    arithmetic: (t) => operation(run.cell(run.input.column, t), model.remove, against.at(t)),
     whyUndefined: (t) => whyWithoutTrendCycle(run, t),
   })
 }
@@ -79,7 +79,7 @@ export function deseasonalizedColumn(run: Run): Column {
     mark: 'line-thin',
     stages: ['deseasonalize', 'trend'],
     actual: run.columns.deseasonalized,
-    arithmetic: (t) => operation(run.cell('value', t), model.remove, run.cell('index', t)),
+    arithmetic: (t) => operation(run.cell(run.input.column, t), model.remove, run.cell('index', t)),
   })
 }
 
@@ -96,7 +96,7 @@ export function irregularColumn(run: Run): Column {
     mark: 'stems',
     stages: hasSeason ? ['season', 'deseasonalize'] : ['smooth', 'season', 'deseasonalize'],
     actual: run.columns.irregular,
-    arithmetic: (t) => operation(run.cell('value', t), model.remove, recomposedAt(run, t)),
+    arithmetic: (t) => operation(run.cell(run.input.column, t), model.remove, recomposedAt(run, t)),
     whyUndefined: (t) => whyWithoutTrendCycle(run, t),
   })
 }
@@ -127,7 +127,7 @@ function recomposedAt(run: Run, t: number): Expression {
 }
 
 function whyWithoutTrendCycle(run: Run, t: number): string {
-  return run.value('value', t) === null
+  return run.value(run.input.column, t) === null
     ? 'This period has no value.'
     : run.whyUndefined('trendCycle', t)
 }

@@ -1,4 +1,4 @@
-import type { MissingRule } from '../care/fillMissing'
+import type { MissingRule } from '../prepare/fill/fillMissing'
 import type { Examined, OutlierAt } from '../examine'
 import type { Action, Finding } from '../finding'
 import { eventAt, eventChange } from '../forecast/regression/eventChange'

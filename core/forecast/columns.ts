@@ -69,7 +69,7 @@ export function fittedColumns(
       mark: 'stems',
       stages,
       actual: run.columns.residual,
-      arithmetic: (t) => operation(run.cell('value', t), '−', run.cell('fitted', t)),
+      arithmetic: (t) => operation(run.cell(run.input.column, t), '−', run.cell('fitted', t)),
       whyUndefined,
     }),
   ]

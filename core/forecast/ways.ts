@@ -62,11 +62,11 @@ export const DAMPED_SMOOTHING = { forecast: { by: smoothing.name, trend: 'damped
 /** The way that is made of other methods. */
 export const COMBINING = combination
 
-type AnyWay = ForecastWay<NamedDocument, ForecastOptions, Ahead>
+export type AnyForecastWay = ForecastWay<NamedDocument, ForecastOptions, Ahead>
 
 /** The way of a name: the one place where its own types are left behind. */
-export function forecastWayOf(by: ForecastName): AnyWay {
-  return FORECAST_WAYS.find(({ name }) => name === by) as unknown as AnyWay
+export function forecastWayOf(by: ForecastName): AnyForecastWay {
+  return FORECAST_WAYS.find(({ name }) => name === by) as unknown as AnyForecastWay
 }
 
 /**

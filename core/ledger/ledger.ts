@@ -1,5 +1,4 @@
 import { timeCodeOfCode } from '../calendar/period'
-import { columnsOfCare } from '../care/columns'
 import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
@@ -7,11 +6,13 @@ import { wayOf } from '../decompose/ways'
 import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
+import { columnsOfValues, columnsTakenOut } from '../prepare/columns'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
 import { trendColumns } from '../trend/columns'
 import { trendWayOf } from '../trend/ways'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
+import { columnsPutBack } from './putBack'
 
 /** The columns of a result in the order of the calculation. */
 export interface Ledger {
@@ -57,7 +58,7 @@ function makeLedger(result: Looked | Result): Ledger {
     find,
   )
   const columns = [
-    ...columnsOfCare(series, {
+    ...columnsOfValues(series, {
       ...result.columns,
       adjustments: result.adjustments,
       filled: result.filled,
@@ -79,15 +80,28 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   const design = trendWay.design(method.trend, series.calendar, series.start)
   const way = wayOf(decompose.by)
   const { hasSeason, trendIsLine } = way.traits
+  const taken = columnsTakenOut(series, result.takenOut?.found, columns.value)
   const run: Run = {
     ...series,
     columns,
+    input: taken.input,
     model: MODEL[decompose.model],
     leftOut: leftOutOf(result),
     hasSeason,
     indexAhead: 'index' in forecast ? forecast.index : null,
   }
+  const parts = {
+    options: method.forecast,
+    ahead: forecast,
+    calendar: series.calendar,
+    trendOptions: method.trend,
+    trendFit,
+    trendDesign: design,
+    seasonCost: result.seasonCost,
+    report: result.regression,
+  }
   return [
+    ...taken.columns,
     ...way.columns({ ...run, options: decompose, taken: result.decomposition }),
     ...trendColumns(run, {
       fit: trendFit,
@@ -96,16 +110,9 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
       hasCycle: !trendIsLine,
       stages: forecastWay.hasOwnTrend ? [] : ['trend'],
     }),
-    ...forecastWay.columns(run, {
-      options: method.forecast,
-      ahead: forecast,
-      calendar: series.calendar,
-      trendOptions: method.trend,
-      trendFit,
-      trendDesign: design,
-      seasonCost: result.seasonCost,
-      report: result.regression,
-    }),
+    ...(result.takenOut
+      ? columnsPutBack(run, forecastWay, parts, result.takenOut)
+      : forecastWay.columns(run, parts)),
   ]
 }
 

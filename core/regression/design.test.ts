@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../calendar/calendar'
 import { powersOfTime, type DesignColumn } from './design'
 import { designCalendar } from './designCalendar'
-import { breakColumns, indicator, step } from './events'
-import { centredSeason, seasonColumns } from './seasonForms'
+import { breakColumns, indicator, step } from './regressors/events'
+import { centredSeason, seasonColumns } from './regressors/seasonForms'
 import { TIME_CODE, timeInDays, timePerYear } from './timeVariable'
 
 describe('the columns by hand', () => {

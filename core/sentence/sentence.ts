@@ -3,12 +3,13 @@ import { wayOf } from '../decompose/ways'
 import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
 import { capitalized, nounOf } from '../series/noun'
+import { preparationPieces } from '../prepare/preparations'
 import type { Series } from '../series/series'
 import { piecesText, type Piece } from '../word'
 import { modelWord, wayWord } from './decomposition'
 import { forecastPieces, horizonWord, levelsWord, limitsWord } from './forecast'
 import { trendPieces } from './trend'
-import { exclusionPieces, missingPieces, spanWord } from './values'
+import { exclusionPieces, spanWord } from './values'
 
 /**
  * The method in one sentence, every choice a word of its own.
@@ -38,7 +39,7 @@ export function sentenceWithoutLimits(method: Method, series: Series): Piece[] {
   return [
     `${capitalized(nounOf(series))} of `,
     spanWord(method, series),
-    ...missingPieces(method, series),
+    ...preparationPieces(method, series),
     ' as ',
     modelWord(method),
     way.says(calendar, decompose.model).lead,

@@ -1,6 +1,6 @@
 import { Refusal } from '../refusal'
 import { powersOfTime } from '../regression/design'
-import { breakColumns, type Break } from '../regression/events'
+import { breakColumns, type Break } from '../regression/regressors/events'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { figure } from '../words/figure'

@@ -40,14 +40,14 @@ export function trendColumn(
 }
 
 /** What the trend goes through. */
-export function trended(run: Run): 'deseasonalized' | 'value' {
-  return run.hasSeason ? 'deseasonalized' : 'value'
+export function trended(run: Run): string {
+  return run.hasSeason ? 'deseasonalized' : run.input.column
 }
 
 /** Why a column that needs the trend, or a regression, is empty. */
 export function notFitted(run: Run, what = 'The trend'): (t: number) => string {
   return (t) =>
-    run.value('value', t) === null
+    run.value(run.input.column, t) === null
       ? 'This period has no value.'
       : `${what} is fitted to later periods only.`
 }

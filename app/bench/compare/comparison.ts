@@ -13,7 +13,7 @@ import { exclusionsOf } from '~~/core/method'
 import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
 import { forecastWords, usesTrend } from '~~/core/sentence/sentence'
 import { piecesText } from '~~/core/word'
-import { missingWords } from '~~/core/sentence/values'
+import { missingWords } from '~~/core/prepare/fill/words'
 
 /** A method and its result, beside others. */
 export interface Compared {

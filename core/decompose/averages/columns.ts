@@ -54,7 +54,7 @@ function levelOf(run: AveragesRun): {
           trendCycleColumn(run, {
             label: 'Trend-cycle',
             means: `line through ${run.noun}`,
-            arithmetic: lineThrough(run, taken.line, 'value'),
+            arithmetic: lineThrough(run, taken.line, run.input.column),
           }),
         ],
         against: { name: 'trend-cycle', at: cell },
@@ -107,7 +107,7 @@ function indexArithmetic(run: AveragesRun): (t: number) => Expression {
 
 /** The mean of the season averages of the series itself. */
 function overallMean(run: AveragesRun, value: number): () => Expression {
-  const raw = averagesOfSeasons(run, 'value', run.columns.value)
+  const raw = averagesOfSeasons(run, run.input.column, run.input.values)
   return once(() =>
     figureOf(
       'overall mean',

@@ -21,7 +21,7 @@ export function loessTrend(run: LoessRun, t: number): Expression {
     degree: options.trendDegree,
     model: options.model,
     // A season that never changes is averaged after this, so the deseasonalized row is not its input.
-    column: options.seasonalWindow === 'periodic' ? 'value' : 'deseasonalized',
+    column: options.seasonalWindow === 'periodic' ? run.input.column : 'deseasonalized',
   })
   if (!fit) return figureOf('no weight in its window: what stands in', run.value('trendCycle', t)!)
   const words = `local ${options.trendDegree === 1 ? 'line' : 'level'} through ${countPeriods(options.trendWindow, calendar)} around ${run.label(t)}`
@@ -64,7 +64,7 @@ function loessSeason(run: LoessRun, t: number): Expression {
     window: options.seasonalWindow,
     degree: options.seasonalDegree,
     model: options.model,
-    column: 'value',
+    column: run.input.column,
   })
   const smoothed: Expression = fit
     ? {
@@ -78,10 +78,10 @@ function loessSeason(run: LoessRun, t: number): Expression {
 
 /** The bisquare weight that the last run used, from the irregular of the run before. */
 export function loessWeight(run: LoessRun, t: number): Expression {
-  const { columns, taken, leftOut } = run
+  const { input, taken, leftOut } = run
   const i = at(run, t)
   const weight = taken.weights[i]!
-  if (columns.value[i] === null) return figureOf('missing', weight)
+  if (input.values[i] === null) return figureOf('missing', weight)
   if (leftOut.has(t)) return figureOf('left out', weight)
   const { weighing } = taken.lastPass
   if (!weighing) return figureOf('every period is believed alike', weight)
@@ -99,10 +99,10 @@ export function loessWeight(run: LoessRun, t: number): Expression {
 
 /** The values as they were fitted, on the scale on which components add up; left out is missing. */
 function onScale(
-  { columns, leftOut, model }: LoessRun,
+  { columns, input, leftOut, model }: LoessRun,
   change: (value: number, i: number) => number,
 ): Value[] {
-  return columns.value.map((value, i) =>
+  return input.values.map((value, i) =>
     value === null || leftOut.has(columns.t[i]!) ? null : change(model.toSum(value), i),
   )
 }

@@ -42,10 +42,10 @@ export function columnsOfBenchmark(run: Run, parts: Parts): Column[] {
 
 /** The cells that a fitted value, and a forecast, is made from. */
 function pointArithmetic(run: Run, { which }: BenchmarkOptions) {
-  const { columns, firstT, calendar } = run
-  const cell = (entry: number) => run.cell('value', firstT + entry)
-  const basis = benchmarkBasis(columns.value, calendar.seasons)!
-  const present = columns.value.flatMap((value, i) => (value === null ? [] : [i]))
+  const { firstT, calendar } = run
+  const cell = (entry: number) => run.cell(run.input.column, firstT + entry)
+  const basis = benchmarkBasis(run.input.values, calendar.seasons)!
+  const present = run.input.values.flatMap((value, i) => (value === null ? [] : [i]))
   // Cells have their values only once every column is there, so nothing is made before it is asked for.
   const average = () => meanOf(present.length, (i) => cell(present[i]!))
   const slope = () =>
@@ -62,7 +62,7 @@ function pointArithmetic(run: Run, { which }: BenchmarkOptions) {
   return {
     fitted: (t: number): Expression => {
       if (which === 'mean') return average()
-      const before = run.cell('value', t - lag)
+      const before = run.cell(run.input.column, t - lag)
       return which === 'drift' ? operation(before, '+', slope()) : before
     },
     ahead: (t: number): Expression => {

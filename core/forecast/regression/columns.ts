@@ -43,7 +43,8 @@ export function columnsOfRegression(run: Run, parts: Parts): Column[] {
     coefficients: report.terms.map(({ estimate }) => estimate),
     ofLog: report.ofLog,
     from: report.from,
-    regression: () => (made ??= regressionOf(run, 'value', report.from, design.all, report.ofLog)),
+    regression: () =>
+      (made ??= regressionOf(run, run.input.column, report.from, design.all, report.ofLog)),
   }
   return [
     ...designColumns(fitted),

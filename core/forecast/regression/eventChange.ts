@@ -1,5 +1,5 @@
 import type { MethodChange } from '../../finding'
-import type { IndicatorAt, StretchAt } from './options'
+import type { IndicatorAt, StretchAt } from '../../regression/regressors/eventOptions'
 
 /** A forecast that may know of events. */
 type WithEvents = { readonly by: string; readonly indicators?: readonly IndicatorAt[] }

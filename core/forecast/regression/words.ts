@@ -1,6 +1,6 @@
 import { seasonLabel } from '../../calendar/labels'
 import { MODELS } from '../../model'
-import { SEASON_FORMS, type SeasonForm } from '../../regression/seasonForms'
+import { SEASON_FORMS, type SeasonForm } from '../../regression/regressors/seasonForms'
 import { TREND_FORMS } from '../../trend/forms'
 import { FITTED_FORMS } from '../../trend/leastSquares/forms'
 import { requireFitted } from '../../trend/options'

@@ -22,7 +22,13 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
   const hasSeason = form.season !== 'none'
   const level = transform ? 'scaledLevel' : 'smoothedLevel'
   const cells = smoothingArithmetic(run, {
-    ...{ form, weights, initial, of: transform ? 'transformed' : 'value', from: run.firstT },
+    ...{
+      form,
+      weights,
+      initial,
+      of: transform ? 'transformed' : run.input.column,
+      from: run.firstT,
+    },
     ...{ level, slope: 'slope', season: 'seasonState' },
   })
   const back = (z: Expression) => (transform ? backExpression(z, transform.lambda) : z)
@@ -101,7 +107,9 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       arithmetic: (t) =>
         back(cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null)),
       whyUndefined: (t) =>
-        run.value('value', t) === null ? 'This period has no value to compare with.' : noWay(),
+        run.value(run.input.column, t) === null
+          ? 'This period has no value to compare with.'
+          : noWay(),
     }),
     ...(hasSeason
       ? [
@@ -163,7 +171,7 @@ function transformedColumn(run: Run, lambda: number, values: readonly Value[]): 
     stages: ['trend'],
     actual: values,
     arithmetic: (t) => {
-      const value = run.cell('value', t)
+      const value = run.cell(run.input.column, t)
       if (lambda === 0) return { kind: 'ln', of: value }
       const power = { kind: 'power', of: value, power: lambda } as const
       return operation(operation(power, '−', plain(1)), '÷', figureOf('λ', lambda))

@@ -76,7 +76,7 @@ export function weightedSum(
 export function lineThrough(
   run: Run,
   { intercept, slope }: StraightLine,
-  fittedTo: 'value' | 'deseasonalized',
+  fittedTo: string,
   from = -Infinity,
 ): (t: number) => Expression {
   let made: Regression | null = null

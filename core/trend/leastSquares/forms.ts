@@ -1,5 +1,5 @@
 import { powersOfTime, type DesignCalendar, type DesignColumn } from '../../regression/design'
-import { breakColumns, type Break } from '../../regression/events'
+import { breakColumns, type Break } from '../../regression/regressors/events'
 import type { TimeVariable } from '../../regression/timeVariable'
 import type { TrendForm } from '../form'
 

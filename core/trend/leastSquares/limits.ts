@@ -42,7 +42,7 @@ export function fittedLimits(
 /** Σ((D − L)/L)² over the periods that the trend was fitted to. */
 function squaredShares(run: Run, from: number): Expression {
   const of = trended(run)
-  const fitted = run.columns.t.filter((t, i) => t >= from && run.columns[of][i] !== null)
+  const fitted = run.columns.t.filter((t) => t >= from && run.value(of, t) !== null)
   const shares = meanOf(fitted.length, (i) => {
     const line = run.cell('trend', fitted[i]!)
     const missed = operation(run.cell(of, fitted[i]!), '−', line)

@@ -1,5 +1,5 @@
-import type { DesignCalendar, DesignColumn } from './design'
-import { TIME_CODE, type TimeVariable } from './timeVariable'
+import type { DesignCalendar, DesignColumn } from '../design'
+import { TIME_CODE, type TimeVariable } from '../timeVariable'
 
 /** How a regression says the season. */
 export type SeasonForm =

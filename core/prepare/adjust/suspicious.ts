@@ -1,5 +1,5 @@
-import { median } from '../statistics/average'
-import type { Value } from '../series/series'
+import { median } from '../../statistics/average'
+import type { Value } from '../../series/series'
 
 /** How a value looks wrong. */
 export type Suspicion = 'times-too-large' | 'times-too-small' | 'sign-flipped' | 'zero-among-large'

@@ -1,5 +1,5 @@
-import type { DesignColumn } from './design'
-import type { TimeVariable } from './timeVariable'
+import type { DesignColumn } from '../design'
+import type { TimeVariable } from '../timeVariable'
 
 /** Time codes of the first and the last period of something that lasts. */
 export interface Lasting {

@@ -1,10 +1,12 @@
 import { capitalized } from '../series/noun'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation, plain, type Expression } from '../column/expression'
-import type { SeriesRun } from '../column/run'
+import type { Input, SeriesRun } from '../column/run'
 import type { Adjustment, Value } from '../series/series'
 import type { Stage } from '../stage'
-import type { FilledValue, GapEdge, MissingRule } from './fillMissing'
+import { PREPARATIONS } from './preparations'
+import type { TakenOut } from './prepare'
+import type { FilledValue, GapEdge, MissingRule } from './fill/fillMissing'
 
 /** What the columns of the values are made from. */
 export interface CaredFor {
@@ -18,10 +20,12 @@ export interface CaredFor {
   readonly restore: '×' | '+'
 }
 
+/** The column of the values as they are used. */
+const USED = 'value'
 const STAGES: readonly Stage[] = ['look', 'smooth', 'season', 'deseasonalize', 'project', 'check']
 
 /** The values as the calculation uses them, and as they came in where that is another thing. */
-export function columnsOfCare(run: SeriesRun, cared: CaredFor): Column[] {
+export function columnsOfValues(run: SeriesRun, cared: CaredFor): Column[] {
   const { original, value } = cared
   const isCaredFor = value.some((used, i) => used !== original[i])
   const level = {
@@ -33,7 +37,7 @@ export function columnsOfCare(run: SeriesRun, cared: CaredFor): Column[] {
   } as const
   const used = declare(run.unit, {
     ...level,
-    name: 'value',
+    name: USED,
     label: isCaredFor ? `${capitalized(run.noun)} as used` : capitalized(run.noun),
     actual: value,
     arithmetic: (t) => usedValue(run, cared, t),
@@ -93,4 +97,39 @@ function whyNoValue({ firstT }: SeriesRun, cared: CaredFor, t: number): string {
   return cared.missing === 'leave'
     ? 'No value came in for this period.'
     : 'No value came in for this period, and at the end of a series there is nothing to interpolate between.'
+}
+
+/**
+ * What was taken out and what is left, of every preparation that takes something out.
+ *
+ * @param used the values as they are used
+ * @returns its columns, and what is decomposed, smoothed and fitted: the last of them
+ */
+export function columnsTakenOut(
+  run: SeriesRun,
+  takenOut: TakenOut | undefined,
+  used: readonly Value[],
+): { readonly columns: readonly Column[]; readonly input: Input } {
+  let input: Input = { column: USED, values: used }
+  const columns = PREPARATIONS.flatMap(({ key, back }) => {
+    if (!back || !takenOut || !(key in takenOut)) return []
+    const own = back.columns(run, takenOut[key], input)
+    const { name, actual } = own.at(-1)!
+    input = { column: name, values: actual! }
+    return own
+  })
+  return { columns, input }
+}
+
+/** The arithmetic of putting everything back that was taken out. */
+export function putBackArithmetic(
+  run: SeriesRun,
+  takenOut: TakenOut,
+  value: Expression,
+  t: number,
+): Expression {
+  return PREPARATIONS.toReversed().reduce(
+    (whole, { key, back }) => (back && key in takenOut ? back.arithmetic(run, whole, t) : whole),
+    value,
+  )
 }

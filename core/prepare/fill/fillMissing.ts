@@ -1,9 +1,18 @@
-import { MODEL, type Model } from '../model'
-import type { Value } from '../series/series'
+import { MODEL, type Model } from '../../model'
+import type { Value } from '../../series/series'
 
 /** What is done with missing values. */
 export const MISSING_RULES = ['leave', 'interpolate', 'seasonal', 'zero'] as const
 export type MissingRule = (typeof MISSING_RULES)[number]
+
+/** Whether a method puts 0 in the place of a missing value. */
+export function fillsWithZero({
+  missing,
+}: {
+  readonly missing?: MissingRule | undefined
+}): boolean {
+  return missing === 'zero'
+}
 
 /** A defined value next to a gap. */
 export interface GapEdge {

@@ -8,8 +8,8 @@ import { actualOf, ledgerOf } from '../ledger/ledger'
 import type { MethodDocument } from '../method'
 import { adjustedValues } from '../series/adjusted'
 import type { Adjustment, Series, Value } from '../series/series'
-import { fillMissing } from './fillMissing'
-import { suspiciousValues } from './suspicious'
+import { fillMissing } from './fill/fillMissing'
+import { suspiciousValues } from './adjust/suspicious'
 
 const FORMAT: MethodDocument = { format: 'elvant-method/1' }
 const INDEX = [0.8, 1.2, 1.3, 0.7]

@@ -1,0 +1,81 @@
+import type { Column } from '../column/column'
+import { operation } from '../column/expression'
+import type { Run } from '../column/run'
+import { limitNamed } from '../forecast/columns'
+import type { ForecastParts } from '../forecast/way'
+import type { AnyForecastWay, Ahead, ForecastOptions } from '../forecast/ways'
+import { putBackArithmetic } from '../prepare/columns'
+import type { Result } from '../result'
+
+/** What a forecast says of the values as the preparations leave them stands under the name of its row and this. */
+const INSIDE = ', prepared'
+
+/** The rows of a forecast that what was taken out comes back into. */
+function comesBack(column: string): boolean {
+  return ['fitted', 'residual', 'forecast'].includes(column) || limitNamed(column) !== null
+}
+
+/**
+ * The rows of a forecast whose values were prepared: those of its way, which knows the prepared values alone, and each that
+ * what was taken out comes back into once more, with it.
+ */
+export function columnsPutBack(
+  run: Run,
+  way: AnyForecastWay,
+  parts: ForecastParts<ForecastOptions, Ahead>,
+  { found, fitted, forecast, limits }: NonNullable<Result['takenOut']>,
+): Column[] {
+  const whole = way.columns(run, parts)
+  const inside = way
+    .columns(insideRun(run, fitted), { ...parts, ahead: { ...parts.ahead, forecast, limits } })
+    // Limits from past errors lie around the forecast as it is read.
+    .filter(({ name }) => !parts.ahead.pastErrors || limitNamed(name) === null)
+  const names = new Set(inside.map(({ name }) => name))
+  const isRenamed = (name: string) => comesBack(name) && names.has(name)
+  return [
+    ...inside.map((column) =>
+      isRenamed(column.name)
+        ? {
+            ...column,
+            name: `${column.name}${INSIDE}`,
+            label: `${column.label}${INSIDE}`,
+            symbol: `${column.symbol}${INSIDE}`,
+            stages: [],
+          }
+        : column,
+    ),
+    ...whole.flatMap((column) => {
+      const { name } = column
+      if (!comesBack(name)) return []
+      if (!isRenamed(name)) return [column]
+      return [
+        {
+          ...column,
+          arithmetic: (t: number) =>
+            name === 'residual'
+              ? operation(run.cell('value', t), '−', run.cell('fitted', t))
+              : putBackArithmetic(run, found, run.cell(`${name}${INSIDE}`, t), t),
+        },
+      ]
+    }),
+  ]
+}
+
+/** The ledger as the way of forecasting knows it: its own rows are those of the prepared values. */
+function insideRun(run: Run, fitted: Run['columns']['fitted']): Run {
+  const own = (name: string) => (comesBack(name) ? `${name}${INSIDE}` : name)
+  return {
+    ...run,
+    columns: {
+      ...run.columns,
+      fitted,
+      residual: run.input.values.map((value, i) =>
+        value === null || fitted[i] === null ? null : value - fitted[i]!,
+      ),
+    },
+    value: (name, t) => run.value(own(name), t),
+    arithmetic: (name, t) => run.arithmetic(own(name), t),
+    whyUndefined: (name, t) => run.whyUndefined(own(name), t),
+    cell: (name, t) => run.cell(own(name), t),
+  }
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import type { Series } from '../series/series'
+import type { Piece } from '../word'
+import { adjust } from './adjust/adjust'
+import { fill } from './fill/fill'
+import type { MissingRule } from './fill/fillMissing'
+import type { Preparation } from './preparation'
+
+/** What a method asks of the preparations, complete. */
+export interface PreparationChoices {
+  readonly missing: MissingRule
+}
+/** The same, as a person or a script writes it. */
+export type PreparationDocuments = {
+  readonly [Key in keyof PreparationChoices]?: PreparationChoices[Key] | undefined
+}
+
+/** Every preparation in the order in which they are carried out; those that put values in stand before those that take out. */
+const ALL = [adjust, fill] as const
+
+/** The same, their own types left behind: what one finds is only ever handed to itself. */
+export const PREPARATIONS = ALL as unknown as readonly Preparation<unknown, unknown>[]
+
+/** The choice of one preparation. */
+export function choiceOf(
+  choices: PreparationDocuments,
+  { key, usual }: Preparation<unknown, unknown>,
+) {
+  return (choices as Readonly<Record<string, unknown>>)[key] ?? usual
+}
+
+/** The schema of every choice that a method can make. */
+export const preparationDocument = Object.fromEntries(
+  PREPARATIONS.flatMap(({ key, document }) => (document ? [[key, document.optional()]] : [])),
+) as {
+  readonly [Key in keyof PreparationChoices]: z.ZodOptional<z.ZodType<PreparationChoices[Key]>>
+}
+
+/** The choices of a method, the usual ones where it names none. */
+export function completePreparations(document: PreparationDocuments): PreparationChoices {
+  return Object.fromEntries(
+    PREPARATIONS.flatMap((one) => (one.document ? [[one.key, choiceOf(document, one)]] : [])),
+  ) as unknown as PreparationChoices
+}
+
+/** What of a method is about its preparations, as it was said. */
+export function preparationsOf(document: PreparationDocuments): PreparationDocuments {
+  const said = document as Readonly<Record<string, unknown>>
+  return Object.fromEntries(
+    PREPARATIONS.flatMap(({ key, document: asked }) =>
+      asked && said[key] !== undefined ? [[key, said[key]]] : [],
+    ),
+  )
+}
+
+/** How the values are prepared, in the sentence. */
+export function preparationPieces(choices: PreparationDocuments, series: Series): Piece[] {
+  return PREPARATIONS.flatMap((one) => one.words(choiceOf(choices, one), series))
+}

@@ -1,0 +1,70 @@
+import type { Model } from '../model'
+import { adjustedValues } from '../series/adjusted'
+import type { Series, Value } from '../series/series'
+import { stretchOf, type Stretch } from '../series/stretch'
+import { requireUsable } from '../series/usable'
+import { fill } from './fill/fill'
+import type { FilledValue } from './fill/fillMissing'
+import { choiceOf, PREPARATIONS, type PreparationDocuments } from './preparations'
+
+/** The analysed part of a series, made ready for the calculation. */
+export interface Prepared {
+  /** As it came in. */
+  readonly original: Stretch
+  /** With all put in that stands for what came in: adjustments, and values in the place of missing ones. */
+  readonly used: Stretch
+  /** With all taken out that comes back in the forecast: what is decomposed, smoothed and fitted. */
+  readonly input: Stretch
+  readonly filled: readonly FilledValue[]
+  /** What each preparation that takes something out has found, by its key; null where nothing was taken out. */
+  readonly takenOut: TakenOut | null
+}
+
+/** What the preparations found that take something out, by their keys. */
+export type TakenOut = Readonly<Record<string, unknown>>
+
+/** What is analysed of a series, and how it is prepared. */
+export interface ToPrepare {
+  /** Time codes of the first and the last analysed period. */
+  readonly firstT: number
+  readonly lastT: number
+  readonly choices: PreparationDocuments
+  readonly model: Model
+  /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
+  indexOf(stretch: Stretch): readonly number[] | null
+}
+
+/**
+ * Cuts the analysed span out of a series and carries out its preparations. Nothing outside the span is used for it.
+ *
+ * @throws Refusal for an adjustment that does not fit, for values too large to calculate with, and for what a preparation
+ *   refuses
+ */
+export function prepare(
+  series: Series,
+  { firstT, lastT, choices, model, indexOf }: ToPrepare,
+): Prepared {
+  const original = stretchOf(series, firstT, lastT)
+  let [used, input] = [original, original]
+  let filled: readonly FilledValue[] = []
+  const takenOut: Record<string, unknown> = {}
+  requireUsable({ ...series, values: adjustedValues(series) })
+  for (const one of PREPARATIONS) {
+    const taken = one.estimate({ series, stretch: input, model, indexOf }, choiceOf(choices, one))
+    if (taken === null) continue
+    input = { ...input, values: one.leave(input.values, taken, firstT) }
+    if (one.back) takenOut[one.key] = taken
+    else used = input
+    if (one.key === fill.key) filled = taken as readonly FilledValue[]
+  }
+  const isAny = Object.keys(takenOut).length > 0
+  return { original, used, input, filled, takenOut: isAny ? takenOut : null }
+}
+
+/** A value at a time code, with everything in it again that was taken out: what was taken out last comes back first. */
+export function putBack(takenOut: TakenOut, value: Value, t: number): Value {
+  if (value === null) return null
+  return PREPARATIONS.toReversed().reduce((whole, { key, back }) => {
+    return back && key in takenOut ? back.value(whole, t, takenOut[key]) : whole
+  }, value)
+}
