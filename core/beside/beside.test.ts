@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
-import { evaluate } from '../column/expression'
+import { evaluate } from '../column/kinds/kinds'
 import type { Series } from '../series/series'
 import type { AverageKind } from '../smoothing/averageKinds'
 import { DIFFERENCES } from '../stationarity/difference'

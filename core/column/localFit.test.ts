@@ -4,9 +4,8 @@ import { calendarOf } from '../calendar/calendar'
 import type { MethodDocument } from '../method'
 import { explain } from '../ledger/explain'
 import { actualOf } from '../ledger/ledger'
-import { evaluate } from './expression'
+import { evaluate, write } from './kinds/kinds'
 import { localFit, type LocalFitInput } from './localFit'
-import { write } from './write'
 
 const t = Array.from({ length: 15 }, (_, i) => i + 1)
 const input: LocalFitInput = {

@@ -7,8 +7,8 @@ import type { MethodDocument } from '../method'
 import type { Result } from '../result'
 import type { Series, Value } from '../series/series'
 import { explain } from './explain'
-import { evaluate, figureOf, operation, plain, type Expression } from '../column/expression'
-import { write } from '../column/write'
+import { figureOf, operation, plain, type Expression } from '../column/expression'
+import { evaluate, write } from '../column/kinds/kinds'
 
 const quarters: Value[] = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 

@@ -1,6 +1,7 @@
 import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
-import { cellsOf, localFitOf, type Expression } from '../column/expression'
+import type { Expression } from '../column/expression'
+import { cellsOf, localFitOf } from '../column/kinds/kinds'
 import type { LocalFitPicture } from '../column/localFit'
 import type { SeriesRun } from '../column/run'
 import type { Looked, Result } from '../result'

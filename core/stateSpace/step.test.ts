@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { evaluate, figureOf, type Expression } from '../column/expression'
+import { figureOf, type Expression } from '../column/expression'
+import { evaluate } from '../column/kinds/kinds'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
 import { smoothingArithmetic } from './arithmetic'

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { WHOLE } from '~~/core/beside/rest'
-import { evaluate } from '~~/core/column/expression'
+import { evaluate } from '~~/core/column/kinds/kinds'
 import { useBench } from '../study/benchStore'
 import { usePins } from '../compare/pinStore'
 import { useSelection } from '../view/selectionStore'

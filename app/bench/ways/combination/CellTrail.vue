@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Cell } from '~~/core/column/cell'
-import { write } from '~~/core/column/write'
+import { write } from '~~/core/column/kinds/kinds'
 import { explain } from '~~/core/ledger/explain'
 import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'

@@ -1,0 +1,116 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { mean, median } from '../../statistics/average'
+import { tQuantile } from '../../statistics/distributions'
+import { standardDeviation } from '../../statistics/spread'
+import { figureOf, operation, plain, type Expression } from '../expression'
+import type { Addresses } from './kind'
+import { cellsOf, evaluate, formulaOf, write } from './kinds'
+
+/** A cell whose value is its time code, so that an address is its figure. */
+const cell = (t: number): Expression => ({
+  kind: 'cell',
+  cell: { column: 'value', t },
+  symbol: `sales (${t})`,
+  value: t,
+})
+const AT: Addresses = { cell: ({ t }) => `(${t})`, regression: () => null }
+
+/** What the functions of a spreadsheet do. */
+const SHEET = {
+  AVERAGE: (...values: number[]) => mean(values)!,
+  MEDIAN: (...values: number[]) => median(values)!,
+  GEOMEAN: (...values: number[]) => Math.exp(mean(values.map(Math.log))!),
+  STDEV: (...values: number[]) => standardDeviation(values)!,
+  SUM: (...values: number[]) => values.reduce((sum, value) => sum + value, 0),
+  MIN: Math.min,
+  MAX: Math.max,
+  SQRT: Math.sqrt,
+  LN: Math.log,
+  EXP: Math.exp,
+  POWER: Math.pow,
+  TINV: (share: number, df: number) => tQuantile(100 * (1 - share), df),
+}
+const worksOut = (formula: string): number =>
+  new Function(...Object.keys(SHEET), `return ${formula}`)(...Object.values(SHEET)) as number
+
+const { expression } = fc.letrec<{ expression: Expression }>((tie) => ({
+  expression: fc.oneof(
+    { maxDepth: 5, withCrossShrink: true },
+    fc.integer({ min: 1, max: 40 }).map(cell),
+    fc.double({ min: 0.1, max: 9, noNaN: true }).map(plain),
+    tie('expression').map((made) => figureOf('s', evaluate(made), made)),
+    fc
+      .tuple(
+        tie('expression'),
+        fc.constantFrom('+' as const, '−' as const, '×' as const, '÷' as const),
+        tie('expression'),
+      )
+      .map(([left, operator, right]) => operation(left, operator, right)),
+    fc
+      .tuple(
+        fc.constantFrom(
+          'mean' as const,
+          'median' as const,
+          'trimmed-mean' as const,
+          'standard-deviation' as const,
+        ),
+        fc.array(tie('expression'), { minLength: 2, maxLength: 5 }),
+      )
+      .map(([how, terms]): Expression => ({ kind: 'average', how, terms })),
+    tie('expression').map((of): Expression => ({ kind: 'power', of, power: 2 })),
+    tie('expression').map((of): Expression => ({ kind: 'root', of })),
+    tie('expression').map((of): Expression => ({ kind: 'ln', of })),
+  ),
+}))
+
+describe('an expression', () => {
+  it('comes to the same as the formula that it is written as', () => {
+    fc.assert(
+      fc.property(expression, (own) => {
+        const value = evaluate(own)
+        fc.pre(Number.isFinite(value) && Math.abs(value) < 1e9)
+        const formula = worksOut(formulaOf(own, AT)!)
+        expect(Math.abs(formula - value)).toBeLessThanOrEqual(1e-7 * (1 + Math.abs(value)))
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('puts brackets only where the order of operations needs them', () => {
+    const sum = operation(cell(1), '+', cell(2))
+    expect(formulaOf(operation(sum, '×', cell(3)), AT)).toBe('((1)+(2))*(3)')
+    expect(formulaOf(operation(cell(3), '+', sum), AT)).toBe('(3)+(1)+(2)')
+    expect(formulaOf(operation(cell(3), '−', sum), AT)).toBe('(3)-((1)+(2))')
+    // A figure is what made it: its own order counts.
+    expect(formulaOf(operation(plain(2), '÷', figureOf('s', 3, sum)), AT)).toBe('2/((1)+(2))')
+    expect(write(operation(sum, '×', plain(2)))).toBe('(sales (1) + sales (2)) × 2')
+  })
+
+  it('says what no formula can say by none, all the way up', () => {
+    const fit = {
+      kind: 'local-fit',
+      symbol: 'local line',
+      fit: { value: 7, sources: [] },
+    } as unknown as Expression
+    expect(formulaOf(fit, AT)).toBeNull()
+    expect(formulaOf(operation(cell(1), '+', { kind: 'exp', of: fit }), AT)).toBeNull()
+    // A figure whose making no formula can say stands as its value.
+    expect(formulaOf(operation(cell(1), '+', figureOf('b', -7, fit)), AT)).toBe('(1)+(-7)')
+    expect(formulaOf(cell(1), { ...AT, cell: () => null })).toBeNull()
+  })
+
+  it('names its cells in the order in which they are read', () => {
+    const own = operation({ kind: 'average', how: 'mean', terms: [cell(3), cell(1)] }, '÷', {
+      kind: 'root',
+      of: cell(2),
+    })
+    expect(cellsOf(own).map(({ t }) => t)).toEqual([3, 1, 2])
+  })
+
+  it('reaches to the quantile of its level', () => {
+    const quantile: Expression = { kind: 't-quantile', level: 95, df: plain(10) }
+    expect(worksOut(formulaOf(quantile, AT)!)).toBeCloseTo(2.228139, 5)
+    expect(write(quantile)).toBe('t(95%, 10 df)')
+  })
+})
