@@ -3,6 +3,7 @@
  * A file or folder that is in none of them is refused, so that a new one is given its place.
  */
 const CORE_LAYERS = [
+  ['picture'],
   ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside'],
   ['begin.ts', 'offers.ts'],
   ['sentence'],

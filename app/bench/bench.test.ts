@@ -1,3 +1,4 @@
+import { READERS_FIGURES } from '~/figures/format'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
@@ -24,14 +25,14 @@ import { foldGrid } from './view/fold/foldGrid'
 import { fileName } from './handover/takeAway'
 import { cellFormat, figureText, widestFigure } from './view/ledger/fitting'
 import { cssShade, rangeOf, shadeOf } from './view/ledger/shade'
-import { displayScale } from '~/figures/displayScale'
-import { lineOf, stripsOf } from './stages/stages'
-import { rangeOfStrip } from './view/strips/strips'
+import { displayScale } from '~~/core/words/displayScale'
+import { lineOf } from './stages/stages'
+import { stripsOf } from '~~/core/picture/stages/stages'
+import { rangeOfStrip } from '~~/core/picture/strips'
 import { besideColumn } from '~~/core/beside/besideColumn'
 import type { Result } from '~~/core/result'
-import type { Inspected } from './beside/choices'
 import { STAGES, type Stage } from '~~/core/stage'
-import type { StripSources } from './view/strips/sources'
+import type { Inspected, StripSources } from '~~/core/picture/sources'
 import { stripSummary } from './view/strips/summary'
 import { leaveOutOfIndex, putBackIntoIndex } from './study/exclusion'
 
@@ -237,6 +238,7 @@ describe('leaving out and putting back', () => {
 /** The result alone, with nothing beside it. */
 const ALONE: StripSources = {
   scale: displayScale(quarters, 'jobs'),
+  says: READERS_FIGURES,
   noun: 'sales',
   inspected: [],
   peaks: null,

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { changeOnYear } from '../shelf/changeOnYear'
 import { smallPath } from '../shelf/smallPath'
 import { chosenLocale } from './locale'
-import { displayScale, withUnit } from './displayScale'
+import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatChange, formatDecimals, formatFigure, formatP, inReadersFigures } from './format'
 
 describe('figures in the reader’s locale', () => {

@@ -1,6 +1,7 @@
 import type { Calendar } from '~~/core/calendar/calendar'
 import { periodLabel } from '~~/core/calendar/labels'
 import { parsePeriod } from '~~/core/calendar/period'
+import type { ReadersFigures } from '~~/core/words/readersFigures'
 import { locale } from './locale'
 
 /** Below this no figure of a business is anything but what rounding left of 0. */
@@ -97,6 +98,14 @@ export function inReadersFigures(text: string): string {
     const [, decimals = ''] = figure.split('.')
     return formatter(decimals.length, decimals.length).format(Number(figure.replaceAll(',', '')))
   })
+}
+
+/** Figures as the reader writes them, for what the core says in words. */
+export const READERS_FIGURES: ReadersFigures = {
+  decimals: formatDecimals,
+  rough: formatRough,
+  change: formatChange,
+  inText: inReadersFigures,
 }
 
 /** A period code as the trade writes it: `Mar 2024`, or by the name that the season has. */

@@ -37,8 +37,25 @@ const BASELINE: Readonly<Record<Measure, 0 | 1 | null>> = {
   number: null,
 }
 
-/** Columns that are many and alike: those that a regression was fitted to. */
-export type ColumnGroup = 'design'
+/** Columns that are many and alike, or steps within a step: folded away together until they are asked for. */
+export interface ColumnGroup {
+  readonly name: string
+  /** Behind how many they are: `of the regression`. */
+  readonly label: string
+}
+
+/** The strip that a column is drawn in by itself, where a stage asks for it. */
+export interface StripOf {
+  /** What a stage asks for: `season`, `state`; columns that are alike have the same. */
+  readonly id: string
+  readonly title: string
+  /** Of the height of all strips. */
+  readonly share: number
+  /** Of its line. */
+  readonly label: string
+  /** Names of the columns that are drawn with it. */
+  readonly under?: readonly string[]
+}
 
 /** One step of the calculation with everything that can be asked of it. Made for one result. */
 export interface Column {
@@ -60,8 +77,10 @@ export interface Column {
   readonly mark: Mark
   /** Periods to the right of its time code at which a cell stands: a half for averages between two. */
   readonly offset: number
-  /** Columns of one group are folded into one row until they are asked for; null stands alone. */
+  /** What it is folded away with; null stands alone. */
   readonly group: ColumnGroup | null
+  /** The strip of its own; null for what is drawn over others, or not at all. */
+  readonly strip: StripOf | null
   /** The stages that show it. */
   readonly stages: readonly Stage[]
   /** Over the analysed span, one entry a period; null when it has no figures there. */
@@ -80,7 +99,10 @@ export type Declaration = Pick<
   'name' | 'label' | 'means' | 'measure' | 'component' | 'mark' | 'stages' | 'arithmetic'
 > &
   Partial<
-    Pick<Column, 'explains' | 'symbol' | 'offset' | 'group' | 'actual' | 'ahead' | 'whyUndefined'>
+    Pick<
+      Column,
+      'explains' | 'symbol' | 'offset' | 'group' | 'strip' | 'actual' | 'ahead' | 'whyUndefined'
+    >
   >
 
 /**
@@ -95,6 +117,7 @@ export function declare(unit: string, declaration: Declaration): Column {
     symbol: label.toLowerCase(),
     offset: 0,
     group: null,
+    strip: null,
     actual: null,
     ahead: null,
     whyUndefined: () => 'This period has no value.',

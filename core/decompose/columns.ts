@@ -58,6 +58,7 @@ export function indexColumn(
     ...words,
     name: 'index',
     label: 'Index',
+    strip: { id: 'season', title: 'Season', share: 2, label: 'index' },
     measure: run.model.measure,
     component: 'season',
     mark: 'bars',
@@ -90,6 +91,7 @@ export function irregularColumn(run: Run): Column {
   return declare(run.unit, {
     name: 'irregular',
     label: 'Irregular',
+    strip: { id: 'irregular', title: 'Irregular', share: 1.6, label: 'irregular' },
     means: hasSeason ? `${departure} ${model.remove} index` : `${run.noun} ${model.remove} average`,
     measure: model.measure,
     component: 'irregular',

@@ -62,6 +62,7 @@ export function fittedColumns(
     declare(run.unit, {
       name: 'residual',
       label: `Residual${of}`,
+      strip: { id: 'residual', title: 'Residual', share: 2, label: `${run.noun} − fitted` },
       symbol: 'residual',
       means: `${run.noun} − fitted`,
       measure: 'difference',

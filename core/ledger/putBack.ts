@@ -10,6 +10,9 @@ import type { Result } from '../result'
 /** What a forecast says of the values as the preparations leave them stands under the name of its row and this. */
 const INSIDE = ', prepared'
 
+/** They are steps on the way to the rows that one reads. */
+const PREPARED = { name: 'prepared', label: 'before what was taken out comes back' } as const
+
 /** The rows of a forecast that what was taken out comes back into. */
 function comesBack(column: string): boolean {
   return ['fitted', 'residual', 'forecast'].includes(column) || limitNamed(column) !== null
@@ -40,7 +43,8 @@ export function columnsPutBack(
             name: `${column.name}${INSIDE}`,
             label: `${column.label}${INSIDE}`,
             symbol: `${column.symbol}${INSIDE}`,
-            stages: [],
+            group: PREPARED,
+            strip: null,
           }
         : column,
     ),

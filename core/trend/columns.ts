@@ -24,6 +24,7 @@ function cycleColumn(run: Run, stages: readonly Stage[]): Column {
   return declare(unit, {
     name: 'cycle',
     label: 'Cycle',
+    strip: { id: 'cycle', title: 'Cycle', share: 1.6, label: 'average against trend' },
     means: `trend-cycle ${model.remove} trend`,
     measure: model.measure,
     component: 'trendCycle',

@@ -7,12 +7,14 @@ import type { MethodChange } from '../finding'
 import type { DesignColumn } from '../regression/design'
 import type { Value } from '../series/series'
 import type { Piece } from '../word'
+import type { ReadersFigures } from '../words/readersFigures'
 import type { CommonTrend, CommonTrendDocument, TrainingSpan, TrendFacts } from './commonOptions'
 import type { TrendForm } from './form'
 import type { TrendLine } from './leastSquares/fit'
 import type { BreakAt } from './leastSquares/options'
 import type { LimitArithmetic, LimitFigures } from './limits'
 import type { TrendReported } from './reported'
+import type { TrendSaid, TrendTold } from './said'
 import type { TrendThrough, TrendTime } from './trend'
 import type { TrendColumns } from './trendColumn'
 
@@ -49,6 +51,8 @@ export interface TrendWay<
   report(trend: Trend, options: Options, told: TrendReported): Report
   /** Share of the variation that it explains; undefined where it is no regression. */
   r2(report: Report): Value
+  /** What is said of it where it is drawn, and in the path. */
+  said(report: Report, told: TrendTold, says: ReadersFigures): TrendSaid
   /** The columns beside the constant; none where it is no regression. */
   design(options: Options, calendar: Calendar, start: Period): DesignColumn[]
   /** Its rows of the ledger, the trend the last of them. */

@@ -11,7 +11,8 @@ import { MOST_AVERAGES } from '~~/shared/api/desk'
 import { useCheck } from '../stages/check/checkStore'
 import { stageOf } from '../stages/stages'
 import { useBench } from '../study/benchStore'
-import type { BesideChoices, Inspected } from './choices'
+import type { Inspected } from '~~/core/picture/sources'
+import type { BesideChoices } from './choices'
 
 /** Years of the rolling figures of a yearly series. */
 const YEARLY_WIDTH = 5

@@ -1,7 +1,6 @@
 import type { Rest } from '~~/core/beside/rest'
 import type { Tried } from '~~/core/beside/tried'
-import type { Beside, GrowthKind } from '~~/core/beside/beside'
-import type { Column } from '~~/core/column/column'
+import type { GrowthKind } from '~~/core/beside/beside'
 import type { Value } from '~~/core/series/series'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 
@@ -22,8 +21,3 @@ export interface BesideChoices {
   /** Whose growth. */
   readonly growthOf: readonly ('value' | 'deseasonalized')[]
 }
-
-/** A column beside the ledger, or why there is none. */
-export type Inspected =
-  | { readonly beside: Beside; readonly column: Column; readonly problem: null }
-  | { readonly beside: Beside; readonly column: null; readonly problem: string }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
-import { displayScale } from '~/figures/displayScale'
+import { displayScale } from '~~/core/words/displayScale'
 import type { Series } from '~~/core/series/series'
 import type { ContestRow } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'

@@ -1,5 +1,5 @@
 import { formatChange, formatDecimals } from '~/figures/format'
-import type { DisplayScale } from '~/figures/displayScale'
+import type { DisplayScale } from '~~/core/words/displayScale'
 import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'

@@ -1,4 +1,4 @@
-import { withUnit, type DisplayScale } from '~/figures/displayScale'
+import { withUnit, type DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals, inReadersFigures } from '~/figures/format'
 import { offWords } from '~~/core/check/words'
 import type { Result } from '~~/core/result'

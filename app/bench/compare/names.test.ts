@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { displayScale } from '~/figures/displayScale'
+import { displayScale } from '~~/core/words/displayScale'
 import { analyse } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
 import type { MethodDocument } from '~~/core/method'

@@ -1,8 +1,6 @@
 import type { Beside } from '~~/core/beside/beside'
 import type { Looked, Result } from '~~/core/result'
 import type { BesideChoices } from '../beside/choices'
-import type { StripSources } from '../view/strips/sources'
-import type { Strip } from '../view/strips/strips'
 
 /** What a stage of the path says of itself. Which rows belong to it the columns say themselves. */
 interface Common {
@@ -22,14 +20,12 @@ interface Common {
 /** A stage that is there for a refused method too, since the series is all that it needs. */
 export interface SeriesStage extends Common {
   readonly needs: 'series'
-  strips(shown: Looked | Result, sources: StripSources): Strip[]
   /** What it came to, in one line of the path. */
   line(shown: Looked | Result): string
 }
 
 export interface ResultStage extends Common {
   readonly needs: 'result'
-  strips(result: Result, sources: StripSources): Strip[]
   line(result: Result): string
 }
 

@@ -30,13 +30,14 @@ const shownScale = computed(() =>
       {{ ledger.allSteps ? 'only the steps of this stage' : 'all steps of the calculation' }}
     </v-btn>
     <v-btn
-      v-if="ledger.grouped > 0"
+      v-for="group in ledger.groups"
+      :key="group.name"
       class="small"
-      :aria-pressed="ledger.showsGroup"
-      @click="ledger.showsGroup = !ledger.showsGroup"
+      :aria-pressed="group.isOpen"
+      @click="ledger.foldGroup(group.name)"
     >
-      {{ ledger.showsGroup ? 'without' : 'with' }} the
-      {{ ledger.grouped === 1 ? 'column' : `${ledger.grouped} columns` }} of the regression
+      {{ group.isOpen ? 'without' : 'with' }} the
+      {{ group.count === 1 ? 'column' : `${group.count} columns` }} {{ group.label }}
     </v-btn>
     <v-select
       v-if="bench.result"

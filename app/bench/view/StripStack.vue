@@ -5,7 +5,7 @@ import { useWindow } from './windowStore'
 import { columnWidth, type TimeAxis } from './axis/timeAxis'
 import StripView from './strips/StripView.vue'
 import { heightsOf } from './strips/caption'
-import type { Strip } from './strips/strips'
+import type { Strip } from '~~/core/picture/strips'
 
 /** Strips over one another on one axis, the cursor's column washed through all of them. */
 const props = defineProps<{

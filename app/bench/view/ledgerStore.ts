@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { displayScale, type DisplayScale } from '~/figures/displayScale'
+import { displayScale, type DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { periodLabel } from '~~/core/calendar/labels'
 import { periodAt } from '~~/core/calendar/period'
@@ -31,8 +31,8 @@ export const useLedger = defineStore('bench-ledger', () => {
   /** What the vertical scale of a strip is that of: what is seen, the whole series, or one for all strips at Season. */
   const scaledBy = ref<'window' | 'series' | 'all strips'>('window')
   const oneScale = computed(() => scaledBy.value === 'all strips' && stage.value === 'season')
-  /** Whether columns that are many and alike are on the screen one by one. */
-  const showsGroup = ref(false)
+  /** Names of the groups of columns that are on the screen one by one. */
+  const openGroups = ref<readonly string[]>([])
   const folded = ref(false)
   /** The row that is folded into a grid. */
   const foldColumn = ref<string>('seasonalIrregular')
@@ -66,10 +66,28 @@ export const useLedger = defineStore('bench-ledger', () => {
     )
   })
   const rows = computed(() =>
-    showsGroup.value ? ofStage.value : ofStage.value.filter(({ group }) => group === null),
+    ofStage.value.filter(({ group }) => group === null || openGroups.value.includes(group.name)),
   )
-  /** How many of them are folded away until they are asked for. */
-  const grouped = computed(() => ofStage.value.filter(({ group }) => group !== null).length)
+  /** The groups of this stage, each with how many columns it folds away until they are asked for. */
+  const groups = computed(() => {
+    const all = new Map<string, { name: string; label: string; count: number; isOpen: boolean }>()
+    for (const { group } of ofStage.value) {
+      if (!group) continue
+      const { count } = all.get(group.name) ?? { count: 0 }
+      all.set(group.name, {
+        ...group,
+        count: count + 1,
+        isOpen: openGroups.value.includes(group.name),
+      })
+    }
+    return [...all.values()]
+  })
+
+  function foldGroup(name: string): void {
+    openGroups.value = openGroups.value.includes(name)
+      ? openGroups.value.filter((one) => one !== name)
+      : [...openGroups.value, name]
+  }
 
   /** The second line of a row: the same of the pinned result, where that is another. */
   function pinnedRow(row: Column): Row[] {
@@ -82,28 +100,34 @@ export const useLedger = defineStore('bench-ledger', () => {
     ]
   }
 
-  /** The figures of every row shown, from the first period to the last of the forecast. */
+  /** The figures of a row, from the first period to the last of the forecast. */
+  function valuesOf(row: Row): readonly Value[] {
+    const span = { first: firstT.value, last: lastT.value }
+    return row.pinned ? pinnedValues(pins.ghost!, row.pinned, span) : columnValues(own.value!, row)
+  }
+
+  /** The figures of every row shown; what is folded away costs nothing. */
   const figures = computed(() => {
     const all = new Map<string, readonly Value[]>()
     if (!own.value) {
       const cameIn = bench.series?.values ?? []
       return all.set('value', cameIn).set('original', cameIn)
     }
-    const span = { first: firstT.value, last: lastT.value }
     all.set('original', bench.shown!.columns.original)
-    for (const row of everyRow.value) {
-      const values = row.pinned
-        ? pinnedValues(pins.ghost!, row.pinned, span)
-        : columnValues(own.value, row)
-      all.set(row.name, values)
-    }
+    for (const row of rows.value) all.set(row.name, valuesOf(row))
     return all
   })
 
   /** A figure of a column. Like {@link labelAt} no action of the store, since every cell asks and an action is watched. */
   const valueAt = computed(() => {
-    const [all, first] = [figures.value, firstT.value]
-    return (column: string, t: number): Value => all.get(column)?.[t - first] ?? null
+    const [known, first, every] = [new Map(figures.value), firstT.value, everyRow.value]
+    return (column: string, t: number): Value => {
+      if (!known.has(column)) {
+        const row = every.find(({ name }) => name === column)
+        known.set(column, row ? valuesOf(row) : [])
+      }
+      return known.get(column)![t - first] ?? null
+    }
   })
 
   /** A figure in the unit of the strips; a dash where there is none. */
@@ -163,8 +187,8 @@ export const useLedger = defineStore('bench-ledger', () => {
     allSteps,
     scaledBy,
     oneScale,
-    showsGroup,
-    grouped,
+    groups,
+    foldGroup,
     folded,
     foldColumn,
     firstT,

@@ -1,9 +1,10 @@
 import { computed } from 'vue'
+import { READERS_FIGURES } from '~/figures/format'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBeside } from '../beside/besideStore'
 import { usePins } from '../compare/pinStore'
 import { useCheck } from '../stages/check/checkStore'
-import { stripsOf } from '../stages/stages'
+import { stripsOf } from '~~/core/picture/stages/stages'
 import { useBench } from '../study/benchStore'
 import { useLedger } from './ledgerStore'
 
@@ -41,6 +42,7 @@ export function usePlaneStrips() {
     bench.shown
       ? stripsOf(ledger.stage, bench.shown, {
           scale: ledger.scale,
+          says: READERS_FIGURES,
           noun: bench.shown.series.noun,
           inspected: ledger.inspected,
           peaks: peaks.value,

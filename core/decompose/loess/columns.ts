@@ -36,6 +36,7 @@ export function columnsOfLoess(run: LoessRun): Column[] {
     declare(unit, {
       name: 'weight',
       label: 'Weight',
+      strip: { id: 'weight', title: 'Weight', share: 1, label: 'weight' },
       means: 'how far believed',
       measure: 'share',
       component: 'irregular',

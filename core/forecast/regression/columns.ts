@@ -75,7 +75,7 @@ function designColumns(fitted: Fitted): Column[] {
       measure: isCount ? 'count' : 'number',
       component: design.season.includes(column) ? 'season' : 'forecast',
       mark: 'dots',
-      group: 'design',
+      group: { name: 'regression', label: 'of the regression' },
       stages: ['trend'],
       actual,
       ahead: parts.ahead.t.map(column.at),
@@ -107,6 +107,10 @@ function seasonColumns(fitted: Fitted): Column[] {
     declare(run.unit, {
       name: 'seasonEffect',
       label: 'Season, regression',
+      strip: {
+        ...{ id: 'seasonEffect', title: 'Season, regression', share: 2 },
+        label: 'against the average season',
+      },
       symbol: 'season’s effect',
       means: 'against the average season',
       measure: ofLog ? 'factor' : 'difference',

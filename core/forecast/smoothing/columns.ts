@@ -50,6 +50,13 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
             ...levelWords,
             name: level,
             label: 'Level, transformed',
+            strip: {
+              id: 'state',
+              title: 'Level',
+              share: 2,
+              label: 'level',
+              under: ['transformed'],
+            },
             ...measured('level'),
             stages: ['trend'],
             actual: states.level,
@@ -61,6 +68,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       ...levelWords,
       name: 'smoothedLevel',
       label: 'Level, smoothed',
+      strip: transform ? null : { id: 'state', title: 'Level', share: 2, label: 'smoothed' },
       measure: 'level',
       stages: transform ? ['deseasonalize'] : ['deseasonalize', 'trend'],
       actual: transform ? states.level.map((z) => backFrom(z, transform.lambda)) : states.level,
@@ -72,6 +80,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
           declare(run.unit, {
             name: 'slope',
             label: 'Slope, smoothed',
+            strip: { id: 'state', title: 'Slope', share: 1.4, label: 'smoothed' },
             symbol: 'slope',
             ...slopeWords(form, run.per),
             ...measured(slopeWords(form, run.per).measure),
@@ -88,6 +97,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
           declare(run.unit, {
             name: 'seasonState',
             label: 'Season, smoothed',
+            strip: { id: 'state', title: 'Season', share: 1.6, label: 'smoothed' },
             symbol: 'season',
             means: 'as it changes',
             ...measured(adds ? 'difference' : 'factor'),

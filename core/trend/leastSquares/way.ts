@@ -13,6 +13,7 @@ import {
   type FittedTrendOptions,
 } from './options'
 import { reportFitted, type FittedTrendReport } from './report'
+import { saidOfFitted } from './said'
 import { fittedWords } from './words'
 
 /** Trends that are fitted by least squares to columns of time. */
@@ -25,6 +26,7 @@ export const leastSquares = {
     fitTrend(values, time.firstT, fittedTo(options, time), nameOf),
   report: reportFitted,
   r2: ({ r2 }) => r2,
+  said: saidOfFitted,
   design: trendDesign,
   columns: fittedColumns,
   ahead({ form, terms }, design, t) {

@@ -55,6 +55,7 @@ function stateColumns(run: Run, report: SmoothedTrendReport, stages: readonly St
             ...common,
             name: 'trendSlope',
             label: 'Slope of the trend',
+            strip: { id: 'state', title: 'Slope', share: 1.4, label: 'of the trend' },
             symbol: 'slope',
             ...slopeWords(smoothing.form, run.per),
             component: 'deseasonalized',

@@ -7,6 +7,7 @@ import { SMOOTHED_FORMS } from './form'
 import { smoothedLimits } from './limits'
 import { completeSmoothed, type SmoothedDocument, type SmoothedTrendOptions } from './options'
 import { reportSmoothed, type SmoothedTrendReport } from './report'
+import { saidOfSmoothed } from './said'
 import { smoothedWords } from './words'
 
 /** The trend whose level and slope follow the values, the newest counting most. */
@@ -19,6 +20,7 @@ export const smoothed = {
     smoothTrend(values, firstT, { ...options, seasons }),
   report: (trend, _options, told) => reportSmoothed(trend, told),
   r2: () => null,
+  said: saidOfSmoothed,
   design: () => [],
   columns: smoothedColumns,
   ahead: ({ smoothing: { form, end, weights } }, _design, t) =>

@@ -1,15 +1,6 @@
 import { isWhole } from '~~/core/beside/rest'
 import { countPeriods } from '~~/core/calendar/labels'
-import { capitalized } from '~~/core/series/noun'
-import type { Column } from '~~/core/column/column'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import type { Looked, Result } from '~~/core/result'
-import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import { isResult } from '~~/core/ledger/ledger'
-import { componentsOf, stripUnit } from '../../view/strips/components'
-import { mainStrip, pointsOf, salesLayers } from '../../view/strips/salesLayers'
-import type { StripSources } from '../../view/strips/sources'
-import { layer, type Layer, type Point, type Strip } from '../../view/strips/strips'
 import type { SeriesStage } from '../stage'
 
 /** The series as it is: turns with their distances, rolling figures, what is left without a trend. */
@@ -25,7 +16,6 @@ export const look: SeriesStage = {
     { kind: 'rolling-mean', order: rolling, of: rest },
     { kind: 'rolling-deviation', order: rolling, of: rest },
   ],
-  strips: lookStrips,
   line: (shown) => {
     const { periods, missing } = shown.series
     const leftOut = shown.adjustments.filter(({ value }) => value === null).length
@@ -36,65 +26,4 @@ export const look: SeriesStage = {
     ]
     return parts.join(', ')
   },
-}
-
-function lookStrips(shown: Looked | Result, sources: StripSources): Strip[] {
-  const { inspected, peaks, scale } = sources
-  const drawn = (column: Column | null, label: string) =>
-    column ? [layer(label, column.component, column.mark, pointsOf(shown, column.actual!))] : []
-  const of = (kind: string) => inspected.find(({ beside }) => beside.kind === kind)?.column ?? null
-  const rest = of('rest')
-  const takenOut = of('taken-out')
-  const mean = drawn(of('rolling-mean'), 'rolling mean')
-  const deviation = of('rolling-deviation')
-  const strips = [
-    mainStrip(capitalized(sources.noun), sources, [
-      ...salesLayers(shown, sources),
-      // Only what is in the unit of the series has a place beside it.
-      ...(takenOut?.measure === 'level' ? drawn(takenOut, 'trend taken out') : []),
-      ...(rest ? [] : mean),
-      ...(isResult(shown) ? componentsOf(shown, sources).forecast : []),
-      ...(peaks ? turnLayers(shown, peaks) : []),
-    ]),
-  ]
-  if (rest) {
-    strips.push({
-      id: 'rest',
-      title: rest.label,
-      share: 2.2,
-      unit: [stripUnit(rest, scale), rest.means].filter((words) => words !== '').join('; '),
-      baseline: rest.baseline,
-      measure: rest.measure,
-      layers: [...drawn(rest, 'what is left'), ...mean],
-    })
-  }
-  if (deviation) {
-    strips.push({
-      id: 'deviation',
-      title: deviation.label,
-      share: 1.4,
-      unit: stripUnit(deviation, scale),
-      baseline: null,
-      measure: deviation.measure,
-      layers: drawn(deviation, ''),
-    })
-  }
-  return strips
-}
-
-function turnLayers({ columns }: Looked, { peaks, troughs }: PeakSpacing): Layer[] {
-  const at = (places: readonly number[]): Point[] =>
-    places.map((place) => ({ x: columns.t[place - 1]!, y: columns.value[place - 1]! }))
-  const between = (points: readonly Point[]) =>
-    points.slice(1).map((to, i) => {
-      const from = points[i]!
-      return { from, to, text: String(to.x - from.x) }
-    })
-  const [high, low] = [at(peaks), at(troughs)]
-  return [
-    layer('peak', 'season', 'peaks', high),
-    layer('trough', 'season', 'troughs', low),
-    { kind: 'gaps', label: '', side: 'above', gaps: between(high) },
-    { kind: 'gaps', label: '', side: 'below', gaps: between(low) },
-  ]
 }

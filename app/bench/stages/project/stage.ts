@@ -1,11 +1,7 @@
-import { displayScale, withUnit } from '~/figures/displayScale'
+import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
-import { forecastWayOf } from '~~/core/forecast/ways'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import { componentsOf } from '../../view/strips/components'
-import { comparedLayers } from '../../view/strips/pinnedLayers'
-import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
 import type { ResultStage } from '../stage'
 
 /** The forecast, put back into season, with its limits. */
@@ -22,25 +18,6 @@ export const project: ResultStage = {
           { kind: 'came-error', came },
         ]
       : [],
-  strips: (result, sources) => {
-    const parts = componentsOf(result, sources)
-    const { extendsTrend } = forecastWayOf(result.method.forecast.by)
-    return [
-      mainStrip('Forecast', sources, [
-        ...comparedLayers(sources.pinned),
-        ...salesLayers(result, sources),
-        // Where it is not extended, the trend of the decomposition goes no further than the values.
-        ...(extendsTrend ? parts.trend : []),
-        ...(sources.pinned.length > 0 ? parts.fitted : []),
-        ...parts.limits,
-        ...parts.members,
-        ...parts.forecastDeseasonalized,
-        ...parts.forecast,
-      ]),
-      // A forecast with a season of its own shows that one.
-      ...(parts.seasonEffect.length > 0 ? parts.seasonEffect : extendsTrend ? parts.season : []),
-    ]
-  },
   line: (result) => {
     const { method, series, forecast } = result
     const sum = forecast.forecast.reduce((all, value) => all + value, 0)

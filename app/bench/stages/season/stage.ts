@@ -1,9 +1,6 @@
-import { displayScale, withUnit } from '~/figures/displayScale'
-import { capitalized } from '~~/core/series/noun'
+import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatDecimals, formatSigned } from '~/figures/format'
 import type { Result } from '~~/core/result'
-import { comparedStrips, componentsOf } from '../../view/strips/components'
-import { mainStrip, salesLayers } from '../../view/strips/salesLayers'
 import type { ResultStage } from '../stage'
 
 /** The season taken out, and what is left over. */
@@ -13,23 +10,6 @@ export const season: ResultStage = {
   focus: ['seasonalIrregular', 'irregular'],
   barHeight: 0,
   beside: () => [],
-  strips: (result, sources) => {
-    const parts = componentsOf(result, sources)
-    const strips = [
-      mainStrip(capitalized(sources.noun), sources, [
-        ...parts.pinned.trendCycle,
-        ...salesLayers(result, sources),
-        ...parts.trendCycle,
-        ...parts.recomposed,
-        ...parts.limits,
-        ...parts.forecast,
-      ]),
-      ...parts.season,
-      ...parts.irregular,
-      ...parts.weights,
-    ]
-    return comparedStrips(strips, result, sources)
-  },
   line: seasonLine,
 }
 

@@ -4,7 +4,7 @@ import { calendarOf } from '~~/core/calendar/calendar'
 import { ledgerOf } from '~~/core/ledger/ledger'
 import { METHOD_FORMAT, type MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
-import { displayScale } from '~/figures/displayScale'
+import { displayScale } from '~~/core/words/displayScale'
 import { shortLabel } from './foldGrid'
 import { seasonSummary, summaryText, summaryWords } from './seasonSummary'
 

@@ -1,4 +1,4 @@
-import { withUnit, type DisplayScale } from '~/figures/displayScale'
+import { withUnit, type DisplayScale } from '~~/core/words/displayScale'
 import { formatChange, formatDecimals, formatSigned } from '~/figures/format'
 import type { SeasonRow } from '~~/core/examine'
 import type { Column } from '~~/core/column/column'

@@ -1,4 +1,4 @@
-import type { DisplayScale } from '~/figures/displayScale'
+import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'

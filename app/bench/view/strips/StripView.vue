@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { DisplayScale } from '~/figures/displayScale'
+import type { DisplayScale } from '~~/core/words/displayScale'
 import { useTheme } from '~/theme/themeStore'
 import { xOf, type TimeAxis } from '../axis/timeAxis'
 import { captionHeight, isNamedOver, namesOf } from './caption'
@@ -13,7 +13,7 @@ import {
   stripConfiguration,
   type StripDrawing,
 } from './stripChart'
-import type { Point, Strip } from './strips'
+import type { Point, Strip } from '~~/core/picture/strips'
 import { stripSummary } from './summary'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { captionHeight, heightsOf } from './caption'
-import { layer, type Strip } from './strips'
+import { layer, type Strip } from '~~/core/picture/strips'
 
 const strip = (title: string, share: number, labels: readonly string[], spans?: string): Strip => ({
   ...{ id: title, title, unit: 'litres', share, baseline: null, measure: 'level', spans },

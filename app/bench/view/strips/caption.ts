@@ -1,5 +1,5 @@
 import { textWidth } from '../textWidth'
-import type { Strip } from './strips'
+import type { Strip } from '~~/core/picture/strips'
 
 /** Room for a strip: the gutter beside its chart, and the chart itself, in pixels. */
 export interface StripRoom {

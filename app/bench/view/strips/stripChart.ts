@@ -1,10 +1,10 @@
 import { Chart, LinearScale, LineController, type ChartConfiguration } from 'chart.js'
 import type { Palette } from '~/theme/palette'
-import type { DisplayScale } from '~/figures/displayScale'
+import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals, formatFactor } from '~/figures/format'
 import type { TimeAxis } from '../axis/timeAxis'
 import { layerPlugin } from './layerPlugin'
-import { rangeOfStrip, type Point, type Strip } from './strips'
+import { rangeOfStrip, type Point, type Strip } from '~~/core/picture/strips'
 
 Chart.register(LinearScale, LineController)
 

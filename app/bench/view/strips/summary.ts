@@ -1,6 +1,6 @@
-import type { DisplayScale } from '~/figures/displayScale'
+import type { DisplayScale } from '~~/core/words/displayScale'
 import { figureLabel } from './stripChart'
-import type { Layer, Strip } from './strips'
+import type { Layer, Strip } from '~~/core/picture/strips'
 
 /** Lines that are put into words; more would be no summary. */
 const MOST = 4

@@ -1,6 +1,5 @@
-import { formatDecimals } from '~/figures/format'
 import type { SmoothingFigures } from '~~/core/stateSpace/figures'
-import type { WeightName, Weights } from '~~/core/stateSpace/forms'
+import type { WeightName } from '~~/core/stateSpace/forms'
 import { WEIGHT_SAYS } from '~~/core/forecast/smoothing/words'
 
 /** A weight with how it came about. */
@@ -26,12 +25,3 @@ export function shownWeights(figures: SmoothingFigures): ShownWeight[] {
     how: how(name),
   }))
 }
-
-/** `α 0.12, β 0, γ 0.65` */
-export function weightsWords(weights: Weights): string {
-  return Object.entries(weights)
-    .map(([name, weight]) => `${SIGNS[name as WeightName]} ${formatDecimals(weight, 2)}`)
-    .join(', ')
-}
-
-const SIGNS: Readonly<Record<WeightName, string>> = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' }

@@ -1,6 +1,6 @@
 import type { Palette } from '~/theme/palette'
 import type { TimeAxis } from '../../axis/timeAxis'
-import type { Layer, Point, Strip } from '../strips'
+import type { Layer, Point, Strip } from '~~/core/picture/strips'
 
 /** What layers are drawn from. */
 export interface LayerDrawing {

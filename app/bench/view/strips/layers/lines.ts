@@ -1,6 +1,6 @@
 import { faded } from '~/theme/palette'
 import { columnWidth } from '../../axis/timeAxis'
-import type { Point } from '../strips'
+import type { Point } from '~~/core/picture/strips'
 import { STROKES } from '../strokes'
 import {
   drawPoints,

@@ -1,5 +1,5 @@
-import type { Component, Mark, Measure } from '~~/core/column/column'
-import type { Value } from '~~/core/series/series'
+import type { Component, Mark, Measure } from '../column/column'
+import type { Value } from '../series/series'
 
 /** A value at a time code. */
 export interface Point {

@@ -1,7 +1,6 @@
-import type { DisplayScale } from '~/figures/displayScale'
-import { formatDecimals } from '~/figures/format'
-import type { Result } from '~~/core/result'
-import { mean } from '~~/core/statistics/average'
+import type { Result } from '../result'
+import { mean } from '../statistics/average'
+import type { StripSources } from './sources'
 import { rangeOfStrip, type Strip } from './strips'
 
 /** What strips are compared by: the level that a factor is a share of, and the swing of the series. */
@@ -36,8 +35,7 @@ function unitsOf({ measure }: Strip, { level }: Comparison): number | null {
 export function withSpans(
   strips: readonly Strip[],
   comparison: Comparison,
-  scale: DisplayScale,
-  noun: string,
+  { scale, noun, says }: Pick<StripSources, 'scale' | 'noun' | 'says'>,
 ): Strip[] {
   return strips.map((strip) => {
     const range = rangeOfStrip(strip)
@@ -45,8 +43,8 @@ export function withSpans(
     if (!range || units === null || !(comparison.swing > 0)) return strip
     const span = (range.high - range.low) * units
     const share = (100 * span) / comparison.swing
-    const size = formatDecimals(span / scale.divisor, scale.decimals)
-    const spans = `spans ${size}, ${formatDecimals(share, share < 10 ? 1 : 0)}% of the swing of ${noun}`
+    const size = says.decimals(span / scale.divisor, scale.decimals)
+    const spans = `spans ${size}, ${says.decimals(share, share < 10 ? 1 : 0)}% of the swing of ${noun}`
     return { ...strip, spans }
   })
 }

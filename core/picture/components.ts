@@ -1,17 +1,18 @@
-import type { DisplayScale } from '~/figures/displayScale'
-import type { Column } from '~~/core/column/column'
-import { memberName } from '~~/core/forecast/combination/columns'
-import { ledgerOf } from '~~/core/ledger/ledger'
-import type { Result } from '~~/core/result'
+import type { Column } from '../column/column'
+import { memberName } from '../forecast/combination/columns'
+import { ledgerOf } from '../ledger/ledger'
+import type { Result } from '../result'
 import { ghostLayers } from './pinnedLayers'
 import { pointsOf } from './salesLayers'
 import type { StripSources } from './sources'
 import { comparisonOf, onOneScale, withSpans } from './spans'
+import type { DisplayScale } from '../words/displayScale'
 import { layer, type Layer, type Point, type Strip } from './strips'
 
 /** What of the ledger a stage can draw; what the method does not have is an empty list. */
 export function componentsOf(result: Result, { scale, ghost }: StripSources) {
-  const { find } = ledgerOf(result)
+  const ledger = ledgerOf(result)
+  const { find } = ledger
   const { forecast, method } = result
   /** A column over the span, and as far as it has one over the forecast. */
   const drawn = (name: string, label?: string, ahead = false): (Layer & { kind: 'series' })[] => {
@@ -27,33 +28,31 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     const column = find(name)
     return column ? [layer(label, column.component, column.mark, aheadOf(result, column))] : []
   }
-  const strip = (
-    name: string,
-    title: string,
-    share: number,
-    [label]: readonly string[],
-    more: readonly Layer[] = [],
-  ): Strip[] => {
-    const column = find(name)
-    if (!column) return []
-    return [
-      {
-        id: name,
-        title,
-        share,
-        unit: stripUnit(column, scale),
-        baseline: column.baseline,
-        measure: column.measure,
-        layers: [...drawn(name, label), ...more],
-      },
-    ]
-  }
+  /** The strips of the columns that declare such a one, in the order of the ledger. */
+  const strips = (id: string, more: readonly Layer[] = []): Strip[] =>
+    ledger.columns.flatMap((column): Strip[] => {
+      const { strip, name, baseline, measure } = column
+      if (strip?.id !== id) return []
+      const { title, share, label, under = [] } = strip
+      return [
+        {
+          ...{ id: name, title, share, baseline, measure },
+          unit: stripUnit(column, scale),
+          layers: [
+            ...drawn(name, label),
+            ...under.flatMap((other) => drawn(other, find(other)?.symbol)),
+            ...more,
+          ],
+        },
+      ]
+    })
+  /** The same as bars that run on into the forecast, paler. */
+  const running = (name: string, label: string | undefined): Layer[] =>
+    drawn(name, label, true).map((bars) => ({ ...bars, paleFrom: forecast.t[0]! }))
   const pinned = ghostLayers(ghost, result)
   const ratios = drawn('seasonalIrregular')
-  const indices = drawn('index', undefined, true)
   const { columns } = result
   return {
-    strip,
     pinned,
     trendCycle: drawn('trendCycle'),
     recomposed: drawn('recomposed').map((one) => ({ ...one, component: 'season' as const })),
@@ -78,38 +77,21 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       ...one,
       points: [{ x: columns.t.at(-1)!, y: columns.value.at(-1)! }, ...one.points],
     })),
-    season: strip('index', 'Season', 2, ['index'], [...ratios, ...pinned.season]).map((one) => ({
+    season: strips('season', [...ratios, ...pinned.season]).map((one) => ({
       ...one,
-      id: 'season',
-      layers: [
-        ...indices.map((bars) => ({ ...bars, paleFrom: forecast.t[0]! })),
-        ...one.layers.slice(1),
-      ],
+      layers: [...running(one.id, undefined), ...one.layers.slice(1)],
     })),
-    seasonEffect: strip('seasonEffect', 'Season, regression', 2, ['']).map((one) => ({
+    seasonEffect: strips('seasonEffect').map((one) => ({
       ...one,
-      layers: drawn('seasonEffect', 'against the average season', true).map((bars) => ({
-        ...bars,
-        paleFrom: forecast.t[0]!,
-      })),
+      layers: running(one.id, one.layers[0]!.label),
     })),
-    irregular: strip('irregular', 'Irregular', 1.6, ['irregular'], pinned.irregular),
+    irregular: strips('irregular', pinned.irregular),
     /** States of a smoothing as they move. */
-    states: [
-      ...strip(
-        find('scaledLevel') ? 'scaledLevel' : 'smoothedLevel',
-        'Level',
-        2,
-        [find('scaledLevel') ? 'level' : 'smoothed'],
-        drawn('transformed', 'transformed'),
-      ),
-      ...strip('trendSlope', 'Slope', 1.4, ['of the trend']),
-      ...strip('slope', 'Slope', 1.4, ['smoothed']),
-      ...strip('seasonState', 'Season', 1.6, ['smoothed']),
-    ],
+    states: strips('state'),
     smoothedLevel: drawn('smoothedLevel'),
-    weights: strip('weight', 'Weight', 1, ['weight']),
-    cycle: strip('cycle', 'Cycle', 1.6, ['average against trend']).map((one) => ({
+    weights: strips('weight'),
+    residual: strips('residual'),
+    cycle: strips('cycle').map((one) => ({
       ...one,
       unit: one.measure === 'factor' ? 'factor of the trend' : one.unit,
     })),
@@ -120,11 +102,11 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
 export function comparedStrips(
   strips: readonly Strip[],
   result: Result,
-  { scale, oneScale, noun }: StripSources,
+  sources: StripSources,
 ): Strip[] {
   const comparison = comparisonOf(result)
-  const said = withSpans(strips, comparison, scale, noun)
-  return oneScale ? onOneScale(said, comparison) : said
+  const said = withSpans(strips, comparison, sources)
+  return sources.oneScale ? onOneScale(said, comparison) : said
 }
 
 /** What the figures of a strip are counted in. */

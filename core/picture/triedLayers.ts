@@ -1,6 +1,6 @@
-import type { Try } from '~~/core/check/rolling'
-import type { Value } from '~~/core/series/series'
-import { layer, type Layer, type Point } from '../../view/strips/strips'
+import type { Try } from '../check/rolling'
+import type { Value } from '../series/series'
+import { layer, type Layer, type Point } from './strips'
 
 /** Forecasts that are not looked at lie this pale over one another. */
 const PALE = 0.22

@@ -1,9 +1,16 @@
-import type { Try } from '~~/core/check/rolling'
-import type { DisplayScale } from '~/figures/displayScale'
-import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
-import type { Result } from '~~/core/result'
-import type { Inspected } from '../../beside/choices'
+import type { Try } from '../check/rolling'
+import type { DisplayScale } from '../words/displayScale'
+import type { ReadersFigures } from '../words/readersFigures'
+import type { Beside } from '../beside/beside'
+import type { Column } from '../column/column'
+import type { PeakSpacing } from '../seasonality/peakSpacing'
+import type { Result } from '../result'
 import type { Point } from './strips'
+
+/** A column beside the ledger, or why there is none. */
+export type Inspected =
+  | { readonly beside: Beside; readonly column: Column; readonly problem: null }
+  | { readonly beside: Beside; readonly column: null; readonly problem: string }
 
 /** A pinned result under the name it is compared by. */
 export interface PinnedResult {
@@ -14,6 +21,8 @@ export interface PinnedResult {
 /** What strips are made from beside the result itself. */
 export interface StripSources {
   readonly scale: DisplayScale
+  /** How figures are written in what is said at lines and strips. */
+  readonly says: ReadersFigures
   /** What the values are called: `sales`. */
   readonly noun: string
   /** Columns that are looked at beside the ledger. */

@@ -1,5 +1,5 @@
-import type { Looked } from '~~/core/result'
-import type { Value } from '~~/core/series/series'
+import type { Looked } from '../result'
+import type { Value } from '../series/series'
 import type { StripSources } from './sources'
 import { layer, type Layer, type Point, type Strip } from './strips'
 

@@ -1,4 +1,4 @@
-import type { Value } from '~~/core/series/series'
+import type { Value } from '../series/series'
 
 /** What figures in a narrow column are counted in: the series' unit, or thousands of it. */
 export interface DisplayScale {

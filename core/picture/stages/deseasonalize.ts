@@ -1,0 +1,70 @@
+import type { Mark } from '../../column/column'
+import type { Result } from '../../result'
+import type { Value } from '../../series/series'
+import { capitalized } from '../../series/noun'
+import { mean } from '../../statistics/average'
+import { componentsOf } from '../components'
+import { mainStrip, pointsOf, salesLayers } from '../salesLayers'
+import type { StripSources } from '../sources'
+import { layer, type Strip } from '../strips'
+
+/** Marks of the second rate in the same picture. */
+const SECOND: Readonly<Partial<Record<Mark, Mark>>> = {
+  'line-thin': 'line-dashed',
+  'line-thick': 'line-dotted',
+}
+
+/** The series without its season: which periods were really good or bad, and how it grew. */
+export function deseasonalizeStrips(result: Result, sources: StripSources): Strip[] {
+  const parts = componentsOf(result, sources)
+  return [
+    mainStrip(capitalized(sources.noun), sources, [
+      ...parts.pinned.deseasonalized,
+      ...salesLayers(result, sources),
+      ...parts.deseasonalized,
+      ...parts.smoothedLevel,
+      ...parts.trend,
+    ]),
+    growthStrip(result, sources),
+  ]
+}
+
+/**
+ * Growth on one scale, every line ending at the same last period; the means beside the names are over the
+ * periods that all lines have, since each rate loses other periods at the start.
+ */
+function growthStrip(result: Result, { inspected, noun, says }: StripSources): Strip {
+  const growths = inspected.flatMap(({ beside, column }) =>
+    column && beside.kind === 'growth' ? [{ beside, column, values: column.actual! }] : [],
+  )
+  const rates = [...new Set(growths.map(({ beside }) => beside.rate))]
+  const shared = sharedPlaces(growths.map(({ values }) => values))
+  const isOne = rates.length === 1
+  return {
+    id: 'growth',
+    title: 'Growth',
+    share: isOne ? 2.4 : 3.2,
+    unit: isOne ? `%, ${growths[0]?.column.means ?? ''}` : '%',
+    baseline: 0,
+    measure: 'percent',
+    spans: isOne ? undefined : `means over the ${shared.length} periods that all have`,
+    layers: growths.map(({ beside, column, values }) => {
+      const average = mean(shared.map((place) => values[place]!))
+      const of = beside.on === 'value' ? noun : 'deseas.'
+      const name = isOne ? of : `${of} ${column.means}`
+      const mark = beside.rate === rates[0] ? column.mark : (SECOND[column.mark] ?? column.mark)
+      return layer(
+        average === null ? name : `${name}, mean ${says.change(average)}`,
+        column.component,
+        mark,
+        pointsOf(result, values),
+      )
+    }),
+  }
+}
+
+/** The places at which every list has a figure. */
+function sharedPlaces(lists: readonly (readonly Value[])[]): number[] {
+  const [first = []] = lists
+  return first.flatMap((_, place) => (lists.every((list) => list[place] !== null) ? [place] : []))
+}
