@@ -2,26 +2,21 @@ import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
+import { wayNames } from './scripts/lint/wayNames.mjs'
+import { waysAskThemselves } from './scripts/lint/waysAskThemselves.mjs'
 
 /** Packages the core may use: factorization and special functions, nothing that knows of a machine. */
 const NUMERIC = '@stdlib/|ml-matrix$'
 
-/** The names of the ways; what is asked of a way is asked as its property, and never by comparing its name. */
-const WAY_NAMES = '^(stl|ratio-to-moving-average|ratio-to-trend|simple-averages)$'
-const WAY_MESSAGE =
-  'Nobody outside the folder of a way knows its name: ask wayOf(by) for what it says of itself.'
-const NO_WAY_NAMES = [
-  { selector: `Literal[value=/${WAY_NAMES}/]`, message: WAY_MESSAGE },
-  { selector: `TSLiteralType > Literal[value=/${WAY_NAMES}/]`, message: WAY_MESSAGE },
-  // "none" is a word of other lists too; as a way it stands behind `by`.
-  { selector: "Property[key.name='by'] > Literal[value='none']", message: WAY_MESSAGE },
-  // `forecast.by === …`, with or without what it stands in and with `?.`, unless the other side is a way's own `.name`.
-  ...['object.property.name', 'object.name'].flatMap((place) =>
-    ['', 'ChainExpression > '].map((chain) => ({
-      selector: `BinaryExpression[operator=/^[!=]==$/][right.type="Literal"] > ${chain}MemberExpression[property.name="by"][${place}=/^(decompose|forecast|decomposition)$/]`,
-      message: WAY_MESSAGE,
-    })),
-  ),
+const { decompositions, forecasts, forms } = await wayNames()
+/** Names of ways that are a word of nothing else are refused wherever they stand. */
+const UNMISTAKABLE = decompositions.filter((name) => name !== 'none')
+const NO_UNMISTAKABLE = [
+  {
+    selector: `Literal[value=/^(${UNMISTAKABLE.join('|')})$/]`,
+    message:
+      'Nobody outside the folder of a way knows its name: ask wayOf(by) for what it says of itself.',
+  },
 ]
 
 /** Refuses imports from the folders above, and from packages that are not named. */
@@ -89,15 +84,23 @@ export default ts.config(
     files: ['**/*.ts', '**/*.vue'],
     ignores: [
       'core/decompose/*/**',
-      'core/decompose/ways.ts',
+      'core/{decompose,forecast}/ways.ts',
+      'core/forecast/*/**',
+      'core/trend/**',
+      // What a way adds to the Bench.
+      'app/bench/ways/*/**',
+      // Cases of the calculations, and methods that are run by name.
+      'bin/calc/**',
+      'bin/commands/example.ts',
+      ...['advice', 'bench', 'demo', 'e2e', 'fuzz', 'reference'].map((folder) => `${folder}/**`),
       '**/*.test.ts',
-      'e2e/**',
-      'reference/**',
-      'advice/**',
     ],
+    plugins: { house: waysAskThemselves },
     rules: {
-      'no-restricted-syntax': ['error', ...NO_WAY_NAMES],
-      'vue/no-restricted-syntax': ['error', ...NO_WAY_NAMES],
+      'house/no-way-names': ['error', { by: [...decompositions, ...forecasts], form: forms }],
+      'house/no-shape-questions': 'error',
+      'no-restricted-syntax': ['error', ...NO_UNMISTAKABLE],
+      'vue/no-restricted-syntax': ['error', ...NO_UNMISTAKABLE],
     },
   },
   {

@@ -1,7 +1,7 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import { completeCheck, type CheckDocument, type CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
-import { completeDecomposition } from './decompose/ways'
+import { completeDecomposition, exclusionsIn } from './decompose/ways'
 import type { MemberDocument, MemberMethod } from './forecast/member'
 import { COMBINING, completeForecast } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
@@ -27,8 +27,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
   const { decompose = {}, trend = {}, forecast = {} } = document
   const { calendar } = series
   const { span, firstT, lastT } = spanOf(document, series)
-  const exclude = 'exclude' in decompose ? decompose.exclude : undefined
-  requireUsable(exclude ?? [], series, firstT, lastT)
+  requireUsable(exclusionsIn(decompose) ?? [], series, firstT, lastT)
   const preparations = completePreparations(document)
   // A gap filled with zero is a value that is not above 0.
   const isPositive = (value: Value) => (value === null ? !fillsWithZero(preparations) : value > 0)

@@ -2,6 +2,7 @@ import type { CheckDocument, CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import {
   decomposeBy,
+  exclusionsIn,
   type DecompositionDocument,
   type DecompositionName,
   type DecompositionOptions,
@@ -53,7 +54,7 @@ export interface Method extends PreparationChoices {
 
 /** The values that are left out of their season; none where there is no season to leave them out of. */
 export function exclusionsOf({ decompose }: Pick<Method, 'decompose'>): readonly Exclusion[] {
-  return 'exclude' in decompose ? decompose.exclude : []
+  return exclusionsIn(decompose) ?? []
 }
 
 /**

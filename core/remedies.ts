@@ -1,6 +1,7 @@
 import { calculate } from './calculate'
 import { withPastErrors } from './check/pastErrorLimits'
-import { WITHOUT_SEASON } from './decompose/ways'
+import { exclusionsIn, WITHOUT_SEASON } from './decompose/ways'
+import { DEFAULT_FORECAST } from './forecast/ways'
 import type { MethodAction, MethodChange } from './finding'
 import { changed, type MethodDocument } from './method'
 import { Refusal } from './refusal'
@@ -17,9 +18,9 @@ function candidates(document: MethodDocument): readonly MethodAction[] {
     action('Take a straight line', withLast(LINE, undefined)),
     action('Take the limits of the model', { forecast: { limits: undefined } }),
     action('Do without the check', { check: undefined }),
-    action('Forecast by decomposition', { forecast: { by: 'decomposition' } }),
+    action('Forecast by decomposition', { forecast: { by: DEFAULT_FORECAST.name } }),
     action('Take the whole series', { span: undefined }),
-    ...(document.decompose && 'exclude' in document.decompose
+    ...(exclusionsIn(document.decompose)
       ? [action('Put back what is left out', { decompose: { exclude: undefined } })]
       : []),
     action('Do without a season', WITHOUT_SEASON),

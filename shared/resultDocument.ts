@@ -3,6 +3,7 @@ import type { Checked } from '../core/check/check'
 import { errorFigures, type ErrorFigures } from '../core/check/errorFigures'
 import type { Verdict } from '../core/check/verdict'
 import type { CommonColumns } from '../core/column/run'
+import { wayOf } from '../core/decompose/ways'
 import type { Benchmark } from '../core/forecast/benchmarks'
 import { ledgerOf } from '../core/ledger/ledger'
 import type { Result } from '../core/result'
@@ -83,10 +84,8 @@ export function documentOf({ check, ...result }: Result): ResultDocument {
       >),
     },
     accuracy: { ...result.accuracy, ...(check ? accuracyOfCheck(check) : {}) },
-    rawIndexMean: 'rawIndexMean' in own ? own.rawIndexMean : null,
-    lastPass: 'lastPass' in own ? own.lastPass : null,
-    trendOfOriginal: 'line' in own ? own.line : null,
-    overallMean: 'overallMean' in own ? own.overallMean : null,
+    ...{ rawIndexMean: null, lastPass: null, trendOfOriginal: null, overallMean: null },
+    ...wayOf(own.by).ownKeys(own),
   }
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { typedIndices } from '../bench/sentence/givenIndices'
+import { typedIndices } from '../bench/ways/averages/givenIndices'
 import { figureIn, figuresIn } from './typedFigures'
 
 describe('figures that are typed', () => {

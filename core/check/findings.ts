@@ -1,3 +1,4 @@
+import { benchmarkChange } from '../forecast/ways'
 import type { Action, Finding, MethodChange } from '../finding'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import type { LimitKind } from '../forecast/commonOptions'
@@ -56,7 +57,7 @@ function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
   const says = BENCHMARK_SAYS[best.which]
   const repeat: Action = {
     label: `Forecast by ${says}`,
-    change: { forecast: { by: 'benchmark', which: best.which } },
+    change: benchmarkChange(best.which),
   }
   // What is nearer than the method, and still further off than no method, mends nothing.
   const mending = nearer

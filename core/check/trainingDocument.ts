@@ -1,5 +1,5 @@
 import { formatPeriod, periodAt, timeCodeOfCode } from '../calendar/period'
-import type { DecompositionDocument } from '../decompose/ways'
+import { exclusionsIn, type DecompositionDocument } from '../decompose/ways'
 import type { MemberDocument } from '../forecast/member'
 import {
   DEFAULT_FORECAST,
@@ -58,8 +58,9 @@ function leftOutWithin(
   origin: number,
   timeCode: (period: string) => number,
 ): DecompositionDocument {
-  if (!('exclude' in decompose) || !decompose.exclude) return decompose
+  const exclude = exclusionsIn(decompose)
+  if (!exclude) return decompose
   const isKnown = ({ period }: { readonly period: string }) =>
     timeCode(period) >= firstT && timeCode(period) <= origin
-  return { ...decompose, exclude: decompose.exclude.filter(isKnown) }
+  return { ...decompose, exclude: exclude.filter(isKnown) } as DecompositionDocument
 }

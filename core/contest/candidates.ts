@@ -1,6 +1,6 @@
 import { completeMethod, spanOf } from '../completeMethod'
 import { begin } from '../begin'
-import { MOVING_WAY, waysFor } from '../decompose/ways'
+import { exclusionsIn, MOVING_WAY, waysFor } from '../decompose/ways'
 import type { MethodChange } from '../finding'
 import { DAMPED_SMOOTHING, FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
@@ -80,7 +80,7 @@ export function candidate(series: Series, document: MethodDocument): Candidate {
 /** What of a method is no choice between methods. */
 function givenBy(document: MethodDocument): MethodDocument {
   const { format, span, decompose, forecast, check } = document
-  const exclude = decompose && 'exclude' in decompose ? decompose.exclude : undefined
+  const exclude = exclusionsIn(decompose)
   const { horizon, levels, limits } = forecast ?? {}
   return {
     format,

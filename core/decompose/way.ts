@@ -37,6 +37,26 @@ export interface IndexStep {
   readonly value: number
 }
 
+/** How indices are summed up. */
+export interface IndicesSaid {
+  /** What the raw ones are: `median`, `given`, `mean of the years`. */
+  readonly raw: string
+  /** Whether they rest on the years, so that one may be left out of them. */
+  readonly restOnYears: boolean
+  /** Whether they are averages, which have a standard error; else the index is that of the last year. */
+  readonly areAverages: boolean
+}
+
+/** Keys of a result document that belong to one way. */
+export interface OwnKeys {
+  readonly rawIndexMean: number
+  readonly lastPass: unknown
+  /** The line through the series itself. */
+  readonly trendOfOriginal: { readonly intercept: number; readonly slope: number }
+  /** The mean of the season averages. */
+  readonly overallMean: number
+}
+
 /** What a decomposition's columns may know. */
 export interface DecompositionRun<Options, Taken> extends Run {
   readonly options: Options
@@ -109,6 +129,15 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   average(options: Options, calendar: Calendar): AverageKind | null
   /** Why there is nothing to see of a season; null where there is one. */
   whyNoSeason(calendar: Calendar): string | null
+  /** How its indices are summed up; null where there are none. */
+  indices(options: Options): IndicesSaid | null
+  /** What the raw indices were adjusted by; left out by a way that does not. */
+  adjusted?(
+    options: Options,
+    taken: Taken,
+  ): { readonly mean: number; readonly isAdjusted: boolean } | null
+  /** What it found, by the keys that it has at the top of a result document. */
+  ownKeys(taken: Taken): Partial<OwnKeys>
   /** How the index of a season came about. */
   indexSteps(options: Options, taken: Taken, index: SeasonalIndex, calendar: Calendar): IndexStep[]
 }

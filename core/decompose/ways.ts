@@ -3,7 +3,7 @@ import { Refusal } from '../refusal'
 import type { AveragesTaken } from './averages/calculate'
 import type { AveragesDocument, AveragesOptions } from './averages/options'
 import { ratioToMovingAverage, ratioToTrend, simpleAverages } from './averages/ways'
-import type { Facts } from './commonOptions'
+import type { Exclusion, Facts } from './commonOptions'
 import { loess } from './loess/way'
 import type { LoessTaken } from './loess/calculate'
 import type { LoessDocument, LoessOptions } from './loess/options'
@@ -117,4 +117,16 @@ export function decomposeBy(
   const { shape } = wayOf(by).document
   const kept = Object.entries(document).filter(([key]) => key in shape)
   return { ...Object.fromEntries(kept), by } as DecompositionDocument
+}
+
+/** The values that a decomposition leaves out of their season; undefined where it names none, or averages nothing. */
+export function exclusionsIn(
+  decompose: DecompositionDocument | DecompositionOptions | undefined,
+): readonly Exclusion[] | undefined {
+  return decompose && 'exclude' in decompose ? decompose.exclude : undefined
+}
+
+/** Whether values can be left out of their season. */
+export function canExclude(decompose: DecompositionOptions): boolean {
+  return 'exclude' in decompose
 }

@@ -15,6 +15,9 @@ import type { Trend, TrendFit, TrendOptions } from '../trend/ways'
 import type { TrainingSpan } from '../trend/commonOptions'
 import type { DesignColumn } from '../regression/design'
 import type { Piece } from '../word'
+import type { ReadersFigures } from '../words/readersFigures'
+import type { TrendSaid } from '../trend/said'
+import type { ReadingSeries, RegressionReadings } from './reading'
 import type { CommonForecast, ForecastFacts, LimitKind } from './commonOptions'
 import type { RegressionReport } from '../regression/fullReport'
 import type { Limits } from './limits'
@@ -138,9 +141,23 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
     of(document: Document, decompose: DecompositionDocument): readonly MemberDocument[]
     /** A document, or a part of one, with these. */
     are(members: readonly MemberDocument[]): Document
+    /** What each of them came to. */
+    found(ahead: Ahead): readonly Pick<MemberFigures, 'name' | 'forecast'>[]
+    /** How they become one: `the mean of 2 methods`. */
+    words(options: Options): string
   }
   /** Everything as it was found but the weights, which a hand holds; only of a way that has weights. */
   withWeights?(ahead: Ahead, weights: Weights): Partial<Document>
+  /** The index of each forecast period; only of a way that puts indices back. */
+  indexAhead?(ahead: Ahead): readonly number[]
+  /** By what such forecasts are chosen among each other; null where it compares with nothing, left out by a way without it. */
+  aicc?(ahead: Ahead): Value
+  /** What is said of its own model where it is drawn, and in the path; left out by a way that has none. */
+  said?(ahead: Ahead, report: RegressionReport | null, says: ReadersFigures): TrendSaid
+  /** What each thing that happened adds, by its name; only of a way that knows of such. */
+  events?(report: RegressionReport): ReadonlyMap<string, number>
+  /** Its coefficients in words; only of a way that has such. */
+  readings?(options: Options, report: RegressionReport, told: ReadingSeries): RegressionReadings
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */

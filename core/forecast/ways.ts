@@ -1,3 +1,4 @@
+import type { MethodChange } from '../finding'
 import { Refusal } from '../refusal'
 import type { DecompositionForecast } from './byDecomposition/calculate'
 import type { ByDecompositionDocument, ByDecompositionOptions } from './byDecomposition/options'
@@ -58,6 +59,11 @@ export const DEFAULT_FORECAST = byDecomposition
 
 /** A method with this smooths the values, with a trend that dies away. */
 export const DAMPED_SMOOTHING = { forecast: { by: smoothing.name, trend: 'damped' } } as const
+
+/** What makes a method one of the benchmarks. */
+export function benchmarkChange(which: BenchmarkOptions['which']): MethodChange {
+  return { forecast: { by: benchmark.name, which } }
+}
 
 /** The way that is made of other methods. */
 export const COMBINING = combination

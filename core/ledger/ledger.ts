@@ -88,7 +88,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     model: MODEL[decompose.model],
     leftOut: leftOutOf(result),
     hasSeason,
-    indexAhead: 'index' in forecast ? forecast.index : null,
+    indexAhead: forecastWay.indexAhead?.(forecast) ?? null,
   }
   const parts = {
     options: method.forecast,

@@ -2,6 +2,7 @@ import type { Column } from '../column/column'
 import { memberName } from '../forecast/combination/columns'
 import { ledgerOf } from '../ledger/ledger'
 import type { Result } from '../result'
+import { membersOf } from './membersOf'
 import { ghostLayers } from './pinnedLayers'
 import { pointsOf } from './salesLayers'
 import type { StripSources } from './sources'
@@ -70,7 +71,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       result.regression ? 'forecast without season' : 'deseas. forecast',
     ),
     /** What the methods of a combination say, each for itself. */
-    members: ('members' in forecast ? forecast.members : []).flatMap((_, i) =>
+    members: membersOf(result).flatMap((_, i) =>
       aheadOnly(memberName(i), i === 0 ? 'each method' : ''),
     ),
     forecast: drawn('forecast').map((one) => ({

@@ -29,7 +29,7 @@ export interface Preparation<Choice, Taken> {
   readonly key: string
   /** The choice as a method writes it; null where it is the series that says what is to be done. */
   readonly document: z.ZodType<Choice> | null
-  /** The choice that is taken when none is named. */
+  /** The choice that is taken when none is named; null asks for nothing, and is not said in a method. */
   readonly usual: Choice
   /**
    * @returns null where there is nothing to do

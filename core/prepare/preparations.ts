@@ -39,7 +39,10 @@ export const preparationDocument = Object.fromEntries(
 /** The choices of a method, the usual ones where it names none. */
 export function completePreparations(document: PreparationDocuments): PreparationChoices {
   return Object.fromEntries(
-    PREPARATIONS.flatMap((one) => (one.document ? [[one.key, choiceOf(document, one)]] : [])),
+    PREPARATIONS.flatMap((one) => {
+      const choice = one.document ? choiceOf(document, one) : null
+      return choice === null ? [] : [[one.key, choice]]
+    }),
   ) as unknown as PreparationChoices
 }
 

@@ -12,6 +12,7 @@ import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
 import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
 import { forecastWords, usesTrend } from '~~/core/sentence/sentence'
+import { membersOf } from '~~/core/picture/membersOf'
 import { piecesText } from '~~/core/word'
 import { missingWords } from '~~/core/prepare/fill/words'
 
@@ -120,7 +121,7 @@ export function forecastSum(
 /** The choices of a method in words, by what they decide. */
 export function choicesOf(result: Result): ReadonlyMap<string, string> {
   const { decompose, trend, forecast, missing, span } = result.method
-  const members = 'members' in result.forecast ? result.forecast.members : []
+  const members = membersOf(result)
   const way = wayOf(decompose.by)
   const left = exclusionsOf(result.method)
   const calendar = calendarOfResult(result)

@@ -1,6 +1,7 @@
 import { formatChange, formatDecimals } from '~/figures/format'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import type { TermName } from '~~/core/glossary/glossary'
+import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { usesTrend } from '~~/core/sentence/sentence'
@@ -103,14 +104,13 @@ function effectsOf(results: readonly Result[], scale: DisplayScale): ComparedFig
   })
 }
 
-function eventTerms({ regression }: Result): ReadonlyMap<string, number> {
-  const terms = regression?.terms.filter((_, i) => regression.kinds[i] === 'event') ?? []
-  return new Map(terms.map(({ label, estimate }) => [label, estimate]))
+function eventTerms({ method, regression: report }: Result): ReadonlyMap<string, number> {
+  return (report && forecastWayOf(method.forecast.by).events?.(report)) ?? new Map()
 }
 
 /** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */
-function smoothingAicc({ forecast }: Result): Value {
-  return 'criteria' in forecast && !forecast.transform ? forecast.criteria.aicc : null
+function smoothingAicc({ forecast, method }: Result): Value {
+  return forecastWayOf(method.forecast.by).aicc?.(forecast) ?? null
 }
 
 /** Of a least-squares trend that the forecast makes something of; a smoothed one has none. */

@@ -1,3 +1,4 @@
+import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { forecastName } from '~~/core/methodName'
@@ -49,10 +50,11 @@ function forecastsApart(results: readonly Result[]): string[] {
 
 /** How a method forecasts; of methods combined how many, since they have a line of their own. */
 function nameOf(result: Result, decomposition: string): string {
-  const { method, forecast } = result
-  return 'average' in method.forecast && 'members' in forecast
-    ? `the ${method.forecast.average} of ${forecast.members.length} methods`
-    : forecastName(method, calendarOfResult(result), decomposition)
+  const { method } = result
+  const { members } = forecastWayOf(method.forecast.by)
+  return (
+    members?.words(method.forecast) ?? forecastName(method, calendarOfResult(result), decomposition)
+  )
 }
 
 /** The names with as many choices behind them as tell them apart. */

@@ -1,3 +1,4 @@
+import { membersOf } from '~~/core/picture/membersOf'
 import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -143,9 +144,7 @@ function forecastLines(result: Result): ReturnType<Kind['linesOf']> {
     ...(widest
       ? [['limit', from, widest.lower] as const, ['limit', from, widest.upper] as const]
       : []),
-    ...('members' in forecast
-      ? forecast.members.map((member, i) => [memberKind(i), from, member.forecast] as const)
-      : []),
+    ...membersOf(result).map((member, i) => [memberKind(i), from, member.forecast] as const),
     ['forecast', from, forecast.forecast],
   ]
 }

@@ -4,12 +4,12 @@ import { later } from '~/shell/later'
 import ChoiceList from './ChoiceList.vue'
 import { useSentence } from './sentenceStore'
 
-const BreakList = later(() => import('./BreakList.vue'))
-const EventList = later(() => import('./EventList.vue'))
+const BreakList = later(() => import('../ways/leastSquares/BreakList.vue'))
+const EventList = later(() => import('../ways/regression/EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
-const GivenIndices = later(() => import('./GivenIndices.vue'))
-const MemberList = later(() => import('./MemberList.vue'))
+const GivenIndices = later(() => import('../ways/averages/GivenIndices.vue'))
+const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill. */
 const OWN = {

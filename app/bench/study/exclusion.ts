@@ -1,9 +1,10 @@
+import { canExclude, exclusionsIn } from '~~/core/decompose/ways'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 
 /** Whether the method averages values into an index, so that single ones can be left out of it. */
 export function canLeaveOutOfIndex(result: Result | null): boolean {
-  return result !== null && 'exclude' in result.method.decompose
+  return result !== null && canExclude(result.method.decompose)
 }
 
 /** The method with some periods' values left out of their season's index, for one reason. */
@@ -22,8 +23,7 @@ export function putBackIntoIndex(method: MethodDocument, period: string): Method
 }
 
 function othersOf({ decompose }: MethodDocument, periods: readonly string[]) {
-  const all = decompose && 'exclude' in decompose ? (decompose.exclude ?? []) : []
-  return all.filter((have) => !periods.includes(have.period))
+  return (exclusionsIn(decompose) ?? []).filter((have) => !periods.includes(have.period))
 }
 
 function withExclusions(

@@ -5,6 +5,7 @@ import { forecastWayOf, type ForecastName } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import { trendWayOf, type TrendWayName } from '~~/core/trend/ways'
 import type { At, Panel } from '../stages/panel'
+import { regression } from './regression/panels'
 
 /** The parts of the working that are a way's own, in the order in which they stand; most ways need none. */
 type WayPanels<Name extends string> = Readonly<Partial<Record<Name, readonly Panel[]>>>
@@ -12,30 +13,7 @@ type WayPanels<Name extends string> = Readonly<Partial<Record<Name, readonly Pan
 const DECOMPOSITIONS: WayPanels<DecompositionName> = {}
 
 const FORECASTS: WayPanels<ForecastName> = {
-  regression: [
-    {
-      needs: 'result',
-      component: later(() => import('./regression/RegressionReport.vue')),
-      shows: ({ stage }, { regression }) => stage === 'trend' && regression !== null,
-    },
-    {
-      needs: 'result',
-      component: later(() => import('./regression/SeasonEffects.vue')),
-      shows: ({ stage }, { regression }) =>
-        stage === 'trend' && (regression?.seasonEffects.length ?? 0) > 0,
-    },
-    {
-      needs: 'result',
-      component: later(() => import('./regression/ResidualPictures.vue')),
-      shows: ({ stage }, { regression }) => stage === 'trend' && regression !== null,
-    },
-    {
-      needs: 'result',
-      component: later(() => import('./regression/InfluentialPeriods.vue')),
-      shows: ({ stage }, { regression }) =>
-        stage === 'trend' && (regression?.influence.length ?? 0) > 0,
-    },
-  ],
+  regression,
   combination: [
     {
       needs: 'result',
@@ -73,11 +51,11 @@ const TRENDS: WayPanels<TrendWayName> = {
 const TREND_ROWS: readonly (string | undefined)[] = ['trend', 'trendLevel', 'trendSlope']
 
 /** The trend of the decomposition, where the forecast makes something of it or its own row is selected. */
-function showsTrend({ stage, column }: At, { regression, method }: Result): boolean {
-  const { extendsTrend, hasOwnTrend } = forecastWayOf(method.forecast.by)
+function showsTrend({ stage, column }: At, { method }: Result): boolean {
+  const { extendsTrend, fitsTrend, hasOwnTrend } = forecastWayOf(method.forecast.by)
   if (stage === 'trend') return !hasOwnTrend || TREND_ROWS.includes(column)
   if (extendsTrend && column === 'forecastDeseasonalized') return true
-  return TREND_ROWS.includes(column) && regression === null
+  return TREND_ROWS.includes(column) && !fitsTrend
 }
 
 /** The parts that are a way of forecasting's own. */

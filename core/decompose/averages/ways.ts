@@ -30,6 +30,17 @@ const COMMON = {
   distinguishes: (options) =>
     areGiven(options) ? 'by given indices' : AVERAGE_SAYS[options.average],
   words: wordsOfAverages,
+  indices: (options) =>
+    areGiven(options)
+      ? { raw: 'given', restOnYears: false, areAverages: false }
+      : { raw: options.average.replace('-', ' '), restOnYears: true, areAverages: true },
+  adjusted: (options, { rawIndexMean }) =>
+    areGiven(options) ? null : { mean: rawIndexMean, isAdjusted: options.adjust },
+  ownKeys: (taken) => ({
+    rawIndexMean: taken.rawIndexMean,
+    ...('line' in taken ? { trendOfOriginal: taken.line } : {}),
+    ...('overallMean' in taken ? { overallMean: taken.overallMean } : {}),
+  }),
   indexSteps: indexStepsOfAverages,
 } satisfies Partial<AveragesWay>
 

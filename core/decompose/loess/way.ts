@@ -30,6 +30,8 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
   }),
   whyNoSeason: () => null,
   words: wordsOfLoess,
+  indices: () => ({ raw: 'mean of the years', restOnYears: true, areAverages: false }),
+  ownKeys: ({ lastPass }) => ({ lastPass }),
   smooths: ({ trendWindow }) => `loess over ${trendWindow}, ends kept`,
   average: () => null,
   indexSteps: (_, __, { raw }) => [{ what: 'mean of the smoothed years', value: raw }],

@@ -63,6 +63,8 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
     seasons < 2
       ? 'A yearly series has one value a year, so there is no season in it.'
       : 'This method takes no season out, so there are no indices to form.',
+  indices: () => null,
+  ownKeys: () => ({}),
   indexSteps: () => [],
 }
 

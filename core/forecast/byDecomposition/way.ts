@@ -30,6 +30,7 @@ export const byDecomposition = {
   document: byDecompositionDocument,
   complete: completeByDecomposition,
   within: (document) => document,
+  indexAhead: ({ index }) => index,
   forecast: forecastByDecomposition,
   columns: columnsOfForecast,
   words: wordsOfDecompositionForecast,

@@ -34,6 +34,8 @@ export const combination = {
   members: {
     of: ({ of }, decompose) => of ?? usualMembers(decompose),
     are: (members) => ({ by: 'combination', of: members }),
+    found: ({ members }) => members,
+    words: ({ average, of }) => `the ${average} of ${of.length} methods`,
   },
   forecast: forecastByCombination,
   columns: columnsOfCombination,

@@ -1,36 +1,29 @@
-import type { Calendar } from '../../calendar/calendar'
 import { onePeriod, seasonLabel } from '../../calendar/labels'
 import { DAYS_A_YEAR } from '../../regression/timeVariable'
 import type { Term } from '../../regression/report'
 import { figure, inUnit, percent } from '../../words/figure'
 import { FITTED_FORMS } from '../../trend/leastSquares/forms'
 import { requireFitted } from '../../trend/options'
-import type { TrendOptions } from '../../trend/ways'
-import type { RegressionDesign } from './design'
+import type { Reading, ReadingSeries, RegressionReadings } from '../reading'
+import { designOfRegression, type RegressionDesign } from './design'
 import type { RegressionOptions } from './options'
 import type { RegressionReport, TermKind } from '../../regression/fullReport'
 
-/** A coefficient with what it means in words. */
-export interface Reading {
-  readonly term: Term
-  readonly kind: TermKind
-  /** `each month adds 111 litres (1,332 litres a year)` */
-  readonly reads: string
-  /** Of a logarithm the 95% limits as shares, `−37% to −36%`; undefined where they are those of the estimate. */
-  readonly range: string | undefined
-  /** Whether it can be told from nothing at 5%. */
-  readonly isTold: boolean
+/** The same, with its options and columns at hand. */
+interface ReadingTold extends ReadingSeries {
+  readonly options: RegressionOptions
+  readonly design: RegressionDesign
 }
 
-/** What the words are made of beside the report. */
-export interface ReadingTold {
-  readonly options: RegressionOptions
-  readonly trend: TrendOptions
-  readonly design: RegressionDesign
-  readonly calendar: Calendar
-  readonly unit: string
-  /** What the values are called: `sales`. */
-  readonly noun: string
+/** What a regression says, in words. */
+export function readRegression(
+  options: RegressionOptions,
+  report: RegressionReport,
+  series: ReadingSeries,
+): RegressionReadings {
+  const { trend, calendar, start } = series
+  const told = { ...series, options, design: designOfRegression(options, trend, calendar, start) }
+  return { terms: readingsOf(report, told), seasons: seasonReadings(report, told) }
 }
 
 const SIGNIFICANT = 0.05
@@ -39,7 +32,7 @@ const SIGNIFICANT = 0.05
  * Every coefficient in words with its unit, in the order of the report; with effects the last season too, which is
  * minus the sum of the others.
  */
-export function readingsOf(report: RegressionReport, told: ReadingTold): Reading[] {
+function readingsOf(report: RegressionReport, told: ReadingTold): Reading[] {
   const read = (term: Term, kind: TermKind, reads: string): Reading => ({
     ...{ term, kind, reads },
     range:
@@ -59,10 +52,7 @@ export function readingsOf(report: RegressionReport, told: ReadingTold): Reading
 }
 
 /** Every season against the average one, in words. */
-export function seasonReadings(
-  { seasonEffects, ofLog }: RegressionReport,
-  told: ReadingTold,
-): string[] {
+function seasonReadings({ seasonEffects, ofLog }: RegressionReport, told: ReadingTold): string[] {
   return seasonEffects.map((effect) =>
     seasonWords(effect, `the average ${onePeriod(told.calendar)}`, ofLog, told),
   )

@@ -8,7 +8,7 @@ import type { Series } from '../../series/series'
 import { designOfRegression } from './design'
 import { againChange, eventAt, withoutStretch } from './eventChange'
 import type { RegressionOptions } from './options'
-import { readingsOf, seasonReadings } from './readings'
+import { readRegression } from './readings'
 
 const WAVE = [-300, -200, 0, 100, 250, 200, 150, 100, 0, -50, -100, -150]
 
@@ -51,13 +51,13 @@ function by(
 function readings(series: Series, document: MethodDocument) {
   const result = analyse(series, document)
   const options = result.method.forecast as RegressionOptions
-  const told = {
-    ...{ options, trend: result.method.trend, calendar: series.calendar, unit: series.unit },
-    noun: series.noun!,
-    design: designOfRegression(options, result.method.trend, series.calendar, series.start),
-  }
+  const { trend } = result.method
+  const { calendar, start, unit } = series
+  const told = { trend, calendar, start, unit, noun: series.noun! }
   const report = result.regression!
-  return { result, report, told, reads: readingsOf(report, told) }
+  const { terms, seasons } = readRegression(options, report, told)
+  const design = designOfRegression(options, trend, calendar, start)
+  return { result, report, reads: terms, seasons, design }
 }
 
 describe('a regression of trend plus season', () => {
@@ -89,7 +89,7 @@ describe('a regression of trend plus season', () => {
       indicators: [{ name: 'flood', from: '2019-06', to: '2019-07' }],
       steps: [{ name: 'new shop', from: '2023-06' }],
     }
-    const { reads, told, report } = readings(flooded, by({ ...events, season: 'effects' }))
+    const { reads, seasons } = readings(flooded, by({ ...events, season: 'effects' }))
     const words = new Map(reads.map(({ term, reads: own }) => [term.label, own]))
     expect(words.get('constant')).toBe('the level in the average month at time code 0')
     expect(words.get('time code')).toMatch(
@@ -105,9 +105,7 @@ describe('a regression of trend plus season', () => {
     expect(words.get('new shop')).toMatch(
       /^(2|3)\d\d\.?\d* litres more from then on, all else equal$/,
     )
-    expect(seasonReadings(report, told)[0]).toMatch(
-      /^Jan sells 3\d\d\.?\d* litres less than the average month/,
-    )
+    expect(seasons[0]).toMatch(/^Jan sells 3\d\d\.?\d* litres less than the average month/)
   })
 
   it('an event that comes again counts alike wherever it is, and is forecast where it is to come', () => {
@@ -121,8 +119,8 @@ describe('a regression of trend plus season', () => {
         { from: '2026-03', to: '2026-03' },
       ],
     }
-    const { result, reads, told } = readings(series, by({ indicators: [event] }))
-    const column = told.design.events[0]!
+    const { result, reads, design } = readings(series, by({ indicators: [event] }))
+    const column = design.events[0]!
     const at = Array.from({ length: 132 }, (_, i) => i + 1).filter((t) => column.at(t) === 1)
     expect(at).toEqual([41, 42, 77, 123])
     const effect = reads.find(({ term }) => term.label === 'fair')!.term.estimate

@@ -1,4 +1,5 @@
 import { STRAIGHT } from '../../trend/leastSquares/forms'
+import { r2Words } from '../../regression/r2Words'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByRegression, type RegressionForecast } from './calculate'
@@ -11,6 +12,7 @@ import {
   type RegressionDocument,
   type RegressionOptions,
 } from './options'
+import { readRegression } from './readings'
 import { labelOfRegression, wordsOfRegression } from './words'
 
 /** One regression of the values on trend, season and events. */
@@ -36,6 +38,15 @@ export const regression = {
   words: wordsOfRegression,
   findings: findingsOfRegression,
   label: labelOfRegression,
+  said: (_ahead, report, says) => {
+    const fits = r2Words(report!.r2, says)
+    return { notes: [fits], line: `regression, ${fits}` }
+  },
+  events: ({ terms, kinds }) =>
+    new Map(
+      terms.flatMap(({ label, estimate }, i) => (kinds[i] === 'event' ? [[label, estimate]] : [])),
+    ),
+  readings: readRegression,
   candidates: ({ model, seasons, decompositions }) => [
     {
       ...decompositions[0],

@@ -1,3 +1,4 @@
+import { weightsWords } from '../../stateSpace/weightsWords'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastBySmoothing, type SmoothingForecast } from './calculate'
@@ -41,6 +42,9 @@ export const smoothing = {
     ...(factors ? {} : { levels: [] }),
     limits: undefined,
   }),
+  // Of transformed values it compares with nothing.
+  aicc: ({ criteria, transform }) => (transform ? null : criteria.aicc),
+  said: ({ weights }, _report, says) => ({ notes: [], line: weightsWords(weights, says) }),
   forecast: forecastBySmoothing,
   columns: columnsOfSmoothing,
   words: wordsOfSmoothing,

@@ -1,9 +1,8 @@
 import { forecastWayOf } from '../../forecast/ways'
-import { r2Words } from '../../regression/r2Words'
 import type { Result } from '../../result'
 import { componentsOf } from '../components'
 import { mainStrip, salesLayers } from '../salesLayers'
-import { saidOfTrend } from '../saidOfTrend'
+import { saidOfForecast, saidOfTrend } from '../said'
 import type { StripSources } from '../sources'
 import type { Strip } from '../strips'
 
@@ -11,8 +10,9 @@ import type { Strip } from '../strips'
 export function trendStrips(result: Result, sources: StripSources): Strip[] {
   const parts = componentsOf(result, sources)
   const sales = salesLayers(result, sources)
-  const { regression } = result
-  const { extendsTrend, hasOwnTrend, withWeights } = forecastWayOf(result.method.forecast.by)
+  const { extendsTrend, fitsTrend, hasOwnTrend, withWeights } = forecastWayOf(
+    result.method.forecast.by,
+  )
   const title = hasOwnTrend
     ? 'Level, decomposition'
     : extendsTrend
@@ -31,7 +31,7 @@ export function trendStrips(result: Result, sources: StripSources): Strip[] {
       ...(hasOwnTrend ? [] : line),
       ...parts.trendCycle,
     ]),
-    ...(regression ? regressionStrips(result, sources) : beside),
+    ...(fitsTrend ? regressionStrips(result, sources) : beside),
     ...(withWeights ? smoothingStrip(result, sources) : []),
     ...parts.states,
   ]
@@ -40,13 +40,14 @@ export function trendStrips(result: Result, sources: StripSources): Strip[] {
 /** The values with what the regression makes of them, and what it leaves. */
 function regressionStrips(result: Result, sources: StripSources): Strip[] {
   const parts = componentsOf(result, sources)
+  const said = saidOfForecast(result, sources.says)
   return [
     {
       ...mainStrip('Fitted, regression', sources, [
         ...salesLayers(result, sources),
         ...parts.fitted.map((one) => ({
           ...one,
-          notes: [r2Words(result.regression!.r2, sources.says)],
+          notes: said?.notes,
         })),
       ]),
       id: 'regression',

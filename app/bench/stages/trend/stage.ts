@@ -1,8 +1,6 @@
 import { READERS_FIGURES } from '~/figures/format'
-import { saidOfTrend } from '~~/core/picture/saidOfTrend'
-import { r2Words } from '~~/core/regression/r2Words'
+import { saidOfForecast, saidOfTrend } from '~~/core/picture/said'
 import type { Result } from '~~/core/result'
-import { weightsWords } from '~~/core/stateSpace/weightsWords'
 import type { ResultStage } from '../stage'
 
 /** The trend through the deseasonalized series, the cycle around it, and the regression on trend and season. */
@@ -16,10 +14,8 @@ export const trend: ResultStage = {
   line: trendLine,
 }
 
-/** What the forecast's own trend came to, or the trend of the decomposition. */
+/** What the forecast's own model came to, or the trend of the decomposition. */
 function trendLine(result: Result): string {
-  const { regression, forecast } = result
-  if ('weights' in forecast) return weightsWords(forecast.weights, READERS_FIGURES)
-  if (regression) return `regression, ${r2Words(regression.r2, READERS_FIGURES)}`
-  return saidOfTrend(result, READERS_FIGURES).line
+  const said = saidOfForecast(result, READERS_FIGURES) ?? saidOfTrend(result, READERS_FIGURES)
+  return said.line
 }

@@ -2,7 +2,7 @@ import { withUnit, type DisplayScale } from '~~/core/words/displayScale'
 import { formatChange, formatDecimals, formatSigned } from '~/figures/format'
 import type { SeasonRow } from '~~/core/examine'
 import type { Column } from '~~/core/column/column'
-import { traitsOf } from '~~/core/decompose/ways'
+import { traitsOf, wayOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { figureText, type CellFormat } from '../ledger/fitting'
@@ -16,6 +16,10 @@ export interface SummaryLine {
   of(row: SeasonRow): Value
 }
 
+const STANDARD_ERROR: SummaryLine = {
+  ...{ name: 'standard error', kind: 'quiet' },
+  of: ({ standardError }) => standardError,
+}
 const ENDS: readonly SummaryLine[] = [
   { name: 'without first year', kind: 'quiet', of: ({ withoutFirst }) => withoutFirst },
   { name: 'without last year', kind: 'quiet', of: ({ withoutLast }) => withoutLast },
@@ -37,27 +41,19 @@ export function seasonSummary(result: Result, { name }: Column): readonly Summar
   }
   const indexOf = (row: SeasonRow) => row.index
   const rawOf = (row: SeasonRow) => row.raw
-  if ('indices' in decompose) {
-    return [
-      { name: 'given', kind: 'plain', of: rawOf },
-      { name: 'index', kind: 'index', of: indexOf },
-      reads,
-    ]
-  }
-  if (seasonMayChange || !('average' in decompose)) {
-    return [
-      { name: 'mean of the years', kind: 'plain', of: rawOf },
-      { name: 'last year’s index', kind: 'index', of: indexOf },
-      reads,
-      ...ENDS,
-    ]
-  }
+  const said = wayOf(decompose.by).indices(decompose)
+  if (!said) return null
+  const { raw, restOnYears, areAverages } = said
   return [
-    { name: decompose.average.replace('-', ' '), kind: 'plain', of: rawOf },
-    { name: 'standard error', kind: 'quiet', of: ({ standardError }) => standardError },
-    { name: 'index', kind: 'index', of: indexOf },
+    { name: raw, kind: 'plain', of: rawOf },
+    ...(areAverages ? [STANDARD_ERROR] : []),
+    {
+      name: restOnYears && !areAverages ? 'last year’s index' : 'index',
+      kind: 'index',
+      of: indexOf,
+    },
     reads,
-    ...ENDS,
+    ...(restOnYears ? ENDS : []),
   ]
 }
 
@@ -83,14 +79,15 @@ export function summaryWords(
 ): string {
   if (traitsOf(decompose).seasonMayChange)
     return 'The season may change from year to year; the forecast repeats that of the last year.'
-  if (!('adjust' in decompose) || !('rawIndexMean' in decomposition)) return ''
-  const raw = decomposition.rawIndexMean
+  const adjusted = wayOf(decompose.by).adjusted?.(decompose, decomposition)
+  if (!adjusted) return ''
+  const { mean: raw, isAdjusted } = adjusted
   const isFactor = measure === 'factor'
   const figure = isFactor
     ? formatDecimals(raw, 4)
     : withUnit(formatDecimals(raw / scale.divisor, scale.decimals + 1), scale)
   const mean = `Mean of the ${series.seasons} raw indices ${figure}`
-  if (!decompose.adjust) return `${mean}; they are not adjusted.`
+  if (!isAdjusted) return `${mean}; they are not adjusted.`
   return isFactor
     ? `${mean}; each is divided by it, so that they average 1.`
     : `${mean}; it is taken from each, so that they sum to 0.`

@@ -5,9 +5,9 @@ import type { Method } from '~~/core/method'
 import { againChange, stretchesOf, withoutStretch } from '~~/core/forecast/regression/eventChange'
 import type { IndicatorAt, StepFrom, StretchAt } from '~~/core/regression/regressors/eventOptions'
 import { timeCodeOfCode } from '~~/core/calendar/period'
-import { useBench } from '../study/benchStore'
-import PeriodField from './PeriodField.vue'
-import { useTriedChange } from './triedChange'
+import { useBench } from '../../study/benchStore'
+import PeriodField from '../../sentence/PeriodField.vue'
+import { useTriedChange } from '../../sentence/triedChange'
 
 /** What happened, by name: while it lasted, or from a period on. */
 const props = defineProps<{ method: Method }>()

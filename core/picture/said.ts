@@ -1,3 +1,4 @@
+import { forecastWayOf } from '../forecast/ways'
 import { traitsOf } from '../decompose/ways'
 import { onePeriod } from '../calendar/labels'
 import { calendarOfResult } from '../ledger/calendarOfResult'
@@ -15,4 +16,10 @@ export function saidOfTrend(result: Result, says: ReadersFigures): TrendSaid {
     per: onePeriod(calendarOfResult(result)),
   }
   return trendWayOf(trendFit.form).said(trendFit, told, says)
+}
+
+/** What a way of forecasting says of a model of its own; null where it has none. */
+export function saidOfForecast(result: Result, says: ReadersFigures): TrendSaid | null {
+  const { forecast, method, regression: report } = result
+  return forecastWayOf(method.forecast.by).said?.(forecast, report, says) ?? null
 }

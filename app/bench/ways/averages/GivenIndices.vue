@@ -3,9 +3,9 @@ import { computed, ref } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { exclusionsOf, type Method } from '~~/core/method'
-import { useBench } from '../study/benchStore'
+import { useBench } from '../../study/benchStore'
 import { typedIndices } from './givenIndices'
-import { useTriedChange } from './triedChange'
+import { useTriedChange } from '../../sentence/triedChange'
 
 /** Indices from elsewhere in place of those of the series: typed or pasted, with where they come from. */
 const props = defineProps<{ method: Method }>()
