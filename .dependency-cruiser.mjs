@@ -32,14 +32,56 @@ const CORE_LAYERS = [
   ['refusal.ts', 'glossary'],
 ]
 
-const within = (parts) => `^core/(${parts.map((part) => part.replace('.', '\\.')).join('|')})(/|$)`
-const upwards = CORE_LAYERS.slice(1).map((parts, i) => ({
-  name: `only-downwards-from-${parts[0].replace('.ts', '')}`,
-  severity: 'error',
-  comment: 'A layer of the core imports only what lies below it.',
-  from: { path: within(parts), pathNot: '\\.test\\.ts$' },
-  to: { path: within(CORE_LAYERS.slice(0, i + 1).flat()) },
-}))
+/** The same of the application: pages, then the Bench from what holds it together down to its stages as data. */
+const APP_LAYERS = [
+  ['pages', 'app.vue', 'error.vue', 'plugins'],
+  ['bench/plane', 'bench/working'],
+  ['bench/stages', 'bench/sentence'],
+  ['bench/compare', 'bench/contest', 'bench/findings', 'bench/handover', 'bench/ways'],
+  ['bench/view'],
+  ['bench/beside'],
+  ['bench/check', 'bench/pins', 'bench/controls'],
+  ['bench/study'],
+  ['intake', 'bench/figures'],
+  ['shelf', 'bench/tour'],
+  ['shell', 'bench/stage'],
+  ['figures', 'theme'],
+  ['storage', 'api', 'workers'],
+]
+
+/** The same of the server: routes, then what is done for them, down to the database. */
+const SERVER_LAYERS = [
+  ['api', 'plugins', 'middleware'],
+  ['work'],
+  ['shelf'],
+  ['studies', 'files'],
+  ['series', 'backup', 'http'],
+  ['database', 'handover'],
+]
+
+const within = (root, parts) =>
+  `^${root}/(${parts.map((part) => part.replace('.', '\\.')).join('|')})(/|$)`
+
+/** What stands in a layer of a folder imports only what stands in it or below, and everything has its layer. */
+function layersOf(root, layers) {
+  const upwards = layers.slice(1).map((parts, i) => ({
+    name: `only-downwards-from-${root}-${parts[0].replace('.ts', '')}`,
+    severity: 'error',
+    comment: 'A layer imports only what lies in it or below it.',
+    from: { path: within(root, parts), pathNot: '\\.test\\.ts$' },
+    to: { path: within(root, layers.slice(0, i + 1).flat()) },
+  }))
+  return [
+    ...upwards,
+    {
+      name: `every-part-of-${root}-has-its-layer`,
+      severity: 'error',
+      comment: 'A new part is given its place among the layers.',
+      from: { path: `^${root}/`, pathNot: [within(root, layers.flat()), '\\.test\\.ts$'] },
+      to: {},
+    },
+  ]
+}
 
 export default {
   forbidden: [
@@ -50,17 +92,9 @@ export default {
       from: {},
       to: { circular: true },
     },
-    ...upwards,
-    {
-      name: 'every-part-has-its-layer',
-      severity: 'error',
-      comment: 'A new part of the core is given its place among the layers.',
-      from: {
-        path: '^core/',
-        pathNot: [within(CORE_LAYERS.flat()), '\\.test\\.ts$'],
-      },
-      to: {},
-    },
+    ...layersOf('core', CORE_LAYERS),
+    ...layersOf('app', APP_LAYERS),
+    ...layersOf('server', SERVER_LAYERS),
     {
       name: 'ways-do-not-know-each-other',
       severity: 'error',

@@ -22,11 +22,11 @@ import {
   type TimeAxis,
 } from './view/axis/timeAxis'
 import { foldGrid } from './view/fold/foldGrid'
-import { fileName } from './handover/takeAway'
+import { fileName } from '../shell/takeAway'
 import { cellFormat, figureText, widestFigure } from './view/ledger/fitting'
 import { cssShade, rangeOf, shadeOf } from './view/ledger/shade'
 import { displayScale } from '~~/core/words/displayScale'
-import { lineOf } from './stages/stages'
+import { lineOf } from './stage/stages'
 import { stripsOf } from '~~/core/picture/stages/stages'
 import { rangeOfStrip } from '~~/core/picture/strips'
 import { besideColumn } from '~~/core/beside/besideColumn'

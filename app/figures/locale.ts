@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue'
-import { forget, recall, remember } from '~/shell/browserStorage'
+import { forget, recall, remember } from '~/storage/browserStorage'
 
 /** What the reader can write figures like, beside what the browser says. */
 export const LOCALES = [

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { recall, remember } from '~/shell/browserStorage'
+import { recall, remember } from '~/storage/browserStorage'
 import { textAt, type Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
 

@@ -1,5 +1,5 @@
 import { ApiProblem } from '~/api/client'
-import { saveBlob } from '~/bench/handover/takeAway'
+import { saveBlob } from '~/shell/takeAway'
 import type { Problem } from '~~/shared/api/problem'
 import type { ExportKind } from '~~/shared/api/series'
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watchEffect } from 'vue'
-import { recall, remember } from '~/shell/browserStorage'
+import { recall, remember } from '~/storage/browserStorage'
 import { readPalette, type Palette } from './palette'
 
 const KEY = 'elvant.theme'

@@ -26,7 +26,7 @@ import {
 } from '../database/current'
 import { openDatabase } from '../database/open'
 import { shelfPage } from '../series/shelfRows'
-import { changeSeries, keepSeries } from '../series/shelfStore'
+import { changeSeries, keepSeries } from '../shelf/shelfStore'
 import { findStudy } from '../studies/studyStore'
 import { backUp, requireBackup } from './backup'
 import { seal, unseal } from './seal'

@@ -1,5 +1,5 @@
 import { renameSync } from 'node:fs'
-import { putInPlace } from '../backup/backup'
+import { putInPlace } from './putInPlace'
 import { openDatabase, type Database, type OpenDatabase, type ReadOnly } from './open'
 
 let current: OpenDatabase | null = null

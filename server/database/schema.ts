@@ -7,7 +7,18 @@ import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
-import type { ValuesSummary } from '../series/valuesSummary'
+
+/** What a row of the shelf says of values, kept with them so that no page of the shelf has to read them. */
+export interface ValuesSummary {
+  readonly periods: number
+  readonly missing: number
+  /** The last value that is there: its place, from 1, and that of the same season a year before. */
+  readonly last: {
+    readonly t: number
+    readonly value: number
+    readonly yearBefore: number | null
+  } | null
+}
 
 /** Letters of a name that order the shelf: names can be longer than an address may be that says where a page ended. */
 export const ORDERING_LETTERS = 200

@@ -4,7 +4,7 @@ import { closeDatabase, useDatabase } from '../database/current'
 import { clearLeftovers } from '../database/leftovers'
 import { openAsCanBe } from '../database/openToRead'
 import { log } from '../http/log'
-import { keepDemo } from '../series/demo'
+import { keepDemo } from '../shelf/demo'
 import { endWorkers, readyWorkers, useWorkers } from '../work/pool'
 
 /** Opens the database when the server starts, and fills a new one with the demo. */

@@ -1,16 +1,5 @@
 import type { Value } from '../../core/series/series'
-
-/** What a row of the shelf says of values, kept with them so that no page of the shelf has to read them. */
-export interface ValuesSummary {
-  readonly periods: number
-  readonly missing: number
-  /** The last value that is there: its place, from 1, and that of the same season a year before. */
-  readonly last: {
-    readonly t: number
-    readonly value: number
-    readonly yearBefore: number | null
-  } | null
-}
+import type { ValuesSummary } from '../database/schema'
 
 /**
  * What the shelf says of values.

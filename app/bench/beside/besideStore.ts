@@ -8,11 +8,11 @@ import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Stage } from '~~/core/stage'
 import { MOST_AVERAGES } from '~~/shared/api/desk'
-import { useCheck } from '../stages/check/checkStore'
-import { stageOf } from '../stages/stages'
+import { useCheck } from '../check/checkStore'
+import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 import type { Inspected } from '~~/core/picture/sources'
-import type { BesideChoices } from './choices'
+import type { BesideChoices } from '../stage/choices'
 
 /** Years of the rolling figures of a yearly series. */
 const YEARLY_WIDTH = 5

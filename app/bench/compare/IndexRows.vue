@@ -7,7 +7,7 @@ import { traitsOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
-import { indexShare } from './comparison'
+import { indexShare } from '../pins/comparison'
 
 /** The indices of compared methods, a row a season, as shares of the level. */
 const props = defineProps<{ results: readonly Result[] }>()

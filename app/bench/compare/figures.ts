@@ -6,7 +6,7 @@ import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { usesTrend } from '~~/core/sentence/sentence'
 import { trendWayOf } from '~~/core/trend/ways'
-import { commonAhead, forecastSum, leftoverSpread, robustLeftoverSpread } from './comparison'
+import { commonAhead, forecastSum, leftoverSpread, robustLeftoverSpread } from '../pins/comparison'
 
 /** A figure of every method, and which of them is best. */
 export interface ComparedFigure {

@@ -3,7 +3,7 @@ import { formatDecimals, inReadersFigures } from '~/figures/format'
 import { offWords } from '~~/core/check/words'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
-import { commonAhead, forecastSum, robustLeftoverSpread } from './comparison'
+import { commonAhead, forecastSum, robustLeftoverSpread } from '../pins/comparison'
 import { comparedAmount } from './figures'
 import type { PastForecasts } from './pastForecastStore'
 

@@ -3,7 +3,7 @@ import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import type { SmallLine } from '../figures/SmallPicture.vue'
-import { boundsOf, comparableComponents } from './comparison'
+import { boundsOf, comparableComponents } from '../pins/comparison'
 
 /** Time codes of the first and the last period of a picture. */
 export interface PictureAxis {

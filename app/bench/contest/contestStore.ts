@@ -14,7 +14,7 @@ import { methodSentence } from '~~/core/sentence/sentence'
 import { sentenceChanges } from '~~/core/sentence/change'
 import { adjustedValues } from '~~/core/series/adjusted'
 import type { KeptContest } from '~~/shared/api/studies'
-import { usePins } from '../compare/pinStore'
+import { usePins } from '../pins/pinStore'
 import { useBench } from '../study/benchStore'
 import { useOpenedRow } from './openedStore'
 

@@ -4,10 +4,10 @@ import { useNotices } from '~/shell/noticeStore'
 import { besideTable } from '~~/core/beside/besideTable'
 import type { Result } from '~~/core/result'
 import { forecastTable, ledgerTable } from '~~/core/ledger/table'
-import { stageOf } from '../stages/stages'
+import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import { copyTable, saveAsCsv, type TableToTake } from './takeAway'
+import { copyTable, saveAsCsv, type TableToTake } from '../../shell/takeAway'
 
 const bench = useBench()
 const ledger = useLedger()

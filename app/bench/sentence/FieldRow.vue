@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Field } from '~~/core/word'
-import NumberField from '../figures/NumberField.vue'
+import NumberField from '../controls/NumberField.vue'
 
 /** One field of a word, with its label before it and its unit behind. */
 const props = defineProps<{ field: Field }>()

@@ -5,7 +5,7 @@ import type { MethodChange } from '~~/core/finding'
 import type { Field } from '~~/core/word'
 import FieldRow from './FieldRow.vue'
 import { useBench } from '../study/benchStore'
-import { useTriedChange } from './triedChange'
+import { useTriedChange } from '../controls/triedChange'
 
 /** The figures and choices behind a word, each changed at once: what it does is seen behind this sheet. */
 const props = defineProps<{ lead?: string; fields: readonly Field[]; usual: MethodChange }>()

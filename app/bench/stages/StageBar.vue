@@ -5,7 +5,7 @@ import type { PeakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { PARTS } from './panels'
-import { stageOf } from './stages'
+import { stageOf } from '../stage/stages'
 
 /** What a stage lets one look at beside the method, in a line of words under the overview. */
 defineProps<{ peaks: PeakSpacing | null }>()

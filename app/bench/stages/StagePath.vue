@@ -3,11 +3,11 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import { STAGES, type Stage } from '~~/core/stage'
 import { useBench } from '../study/benchStore'
-import { useFindings } from '../working/findingStore'
+import { useFindings } from '../findings/findingStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
-import { useCheck } from './check/checkStore'
-import { lineOf, stageOf } from './stages'
+import { useCheck } from '../check/checkStore'
+import { lineOf, stageOf } from '../stage/stages'
 
 const bench = useBench()
 const ledger = useLedger()

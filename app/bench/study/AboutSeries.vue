@@ -12,7 +12,7 @@ import { fetchVintages } from './cameIn'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { formatDay } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
-import { fileName, saveText } from '../handover/takeAway'
+import { fileName, saveText } from '../../shell/takeAway'
 
 /** Name, unit, noun, group and notes of the series, opened from its name. */
 const bench = useBench()

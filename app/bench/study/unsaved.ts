@@ -1,4 +1,4 @@
-import { forget, keysBeginning, recall, remember } from '~/shell/browserStorage'
+import { forget, keysBeginning, recall, remember } from '~/storage/browserStorage'
 import type { StudyContent } from '~~/shared/api/desk'
 
 /** Changes of a study that the server does not have yet, kept in the browser until it has. */

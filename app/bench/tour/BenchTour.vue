@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { recall, remember } from '~/shell/browserStorage'
+import { recall, remember } from '~/storage/browserStorage'
 import { useHelp } from '~/shell/helpStore'
 import { TOUR } from './steps'
 

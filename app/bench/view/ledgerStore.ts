@@ -10,8 +10,8 @@ import { columnValues, ledgerOf, leftOutOf } from '~~/core/ledger/ledger'
 import type { Value } from '~~/core/series/series'
 import type { Stage } from '~~/core/stage'
 import { useBeside } from '../beside/besideStore'
-import { pinnedValues, usePins } from '../compare/pinStore'
-import { stageOf } from '../stages/stages'
+import { pinnedValues, usePins } from '../pins/pinStore'
+import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 
 /** A row of the ledger on the screen; a second line shows the same of the pinned result. */

@@ -6,7 +6,7 @@ import { explain, explainColumn, type Explanation } from '~~/core/ledger/explain
 import { ledgerOf } from '~~/core/ledger/ledger'
 import type { Stage } from '~~/core/stage'
 import { useBeside } from '../beside/besideStore'
-import { usePins } from '../compare/pinStore'
+import { usePins } from '../pins/pinStore'
 import { useBench } from '../study/benchStore'
 import { useLedger } from './ledgerStore'
 import { useWindow } from './windowStore'

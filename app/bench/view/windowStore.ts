@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { stageOf } from '../stages/stages'
+import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 import { gutterFor } from './axis/gutter'
 import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'

@@ -4,7 +4,7 @@ import { memberNamed } from '~~/core/forecast/combination/columns'
 import { forecastWayOf, type ForecastName } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import { trendWayOf, type TrendWayName } from '~~/core/trend/ways'
-import type { At, Panel } from '../stages/panel'
+import type { At, Panel } from '../stage/panel'
 import { regression } from './regression/panels'
 
 /** The parts of the working that are a way's own, in the order in which they stand; most ways need none. */

@@ -2,9 +2,9 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Action, Finding } from '~~/core/finding'
-import { useCheck } from '../stages/check/checkStore'
+import { useCheck } from '../check/checkStore'
 import { useBench } from '../study/benchStore'
-import { findingKey, useFindings } from './findingStore'
+import { findingKey, useFindings } from '../findings/findingStore'
 import { useSelection } from '../view/selectionStore'
 import { useLedger } from '../view/ledgerStore'
 

@@ -2,14 +2,14 @@
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { later } from '~/shell/later'
 import { panelsFor } from '../stages/panels'
-import { stageOf } from '../stages/stages'
+import { stageOf } from '../stage/stages'
 import { panelsOfForecast } from '../ways/panels'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
 import CellWorking from './CellWorking.vue'
 import FindingList from './FindingList.vue'
-import { useFindings } from './findingStore'
+import { useFindings } from '../findings/findingStore'
 
 const SelectionUnderWay = later(() => import('../ways/smoothing/SelectionUnderWay.vue'))
 

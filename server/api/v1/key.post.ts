@@ -1,6 +1,6 @@
 import { setResponseHeader, setResponseStatus } from 'h3'
 import { bytesRoute } from '../../http/apiRoute'
-import { bodyOf } from '../../http/bodyOf'
+import { bodyOf } from '../../work/bodyOf'
 import { cookieOf, isKey, setCookie } from '../../http/key'
 import { problem } from '../../http/problem'
 import { requiredKey } from '../../http/requiredKey'

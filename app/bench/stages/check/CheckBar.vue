@@ -2,12 +2,12 @@
 import { computed, watch } from 'vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import { TRIED_COLUMNS } from '~~/core/beside/beside'
-import NumberField from '../../figures/NumberField.vue'
+import NumberField from '../../controls/NumberField.vue'
 import OriginStepper from '../../figures/OriginStepper.vue'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
-import { useCheck } from './checkStore'
+import { useCheck } from '../../check/checkStore'
 
 /** Which forecast is looked at, how far ahead is checked, and how many periods are hidden. */
 const bench = useBench()

@@ -7,7 +7,7 @@ import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
-import { useCheck } from './checkStore'
+import { useCheck } from '../../check/checkStore'
 
 /** Errors by horizon beside those of the nearest benchmark, and what the limits held of what they promise. */
 const props = defineProps<{ result: Result }>()

@@ -6,7 +6,7 @@ import TermWord from '~/shell/TermWord.vue'
 import { BENCHMARK_SAYS, type Benchmark } from '~~/core/forecast/benchmarks'
 import { useLedger } from '../../view/ledgerStore'
 import SaidFigures from './SaidFigures.vue'
-import { useCheck } from './checkStore'
+import { useCheck } from '../../check/checkStore'
 
 /** Error figures of what the method had not seen, and of what needs no method. */
 const props = defineProps<{ result: Result }>()

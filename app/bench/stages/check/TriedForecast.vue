@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Result } from '~~/core/result'
-import ForecastBesideActual from '../../figures/ForecastBesideActual.vue'
+import ForecastBesideActual from '../../view/ForecastBesideActual.vue'
 import { useLedger } from '../../view/ledgerStore'
-import { useCheck } from './checkStore'
+import { useCheck } from '../../check/checkStore'
 
 /** What would have been said at one origin, and what came. */
 const props = defineProps<{ result: Result }>()

@@ -5,7 +5,7 @@ import type { Result } from '~~/core/result'
 import { useContest } from '../../contest/contestStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
-import { useCheck } from './checkStore'
+import { useCheck } from '../../check/checkStore'
 
 /** How such forecasts would have done, in a line, wherever a forecast is shown. */
 defineProps<{ result: Result }>()

@@ -1,6 +1,6 @@
 import { later } from '~/shell/later'
-import type { Parts } from '../panel'
-import { useCheck } from './checkStore'
+import type { Parts } from '../../stage/panel'
+import { useCheck } from '../../check/checkStore'
 
 export const check: Parts = {
   bar: later(() => import('./CheckBar.vue')),

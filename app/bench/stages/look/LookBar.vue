@@ -15,7 +15,7 @@ import { apartWords } from '~~/core/seasonality/peakWords'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useBeside } from '../../beside/besideStore'
-import NumberField from '../../figures/NumberField.vue'
+import NumberField from '../../controls/NumberField.vue'
 
 const props = defineProps<{ peaks: PeakSpacing | null }>()
 const bench = useBench()

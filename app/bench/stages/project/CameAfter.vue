@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Result } from '~~/core/result'
 import { useBeside } from '../../beside/besideStore'
-import ForecastBesideActual from '../../figures/ForecastBesideActual.vue'
+import ForecastBesideActual from '../../view/ForecastBesideActual.vue'
 import { useLedger } from '../../view/ledgerStore'
 
 /** The forecast of a span that ends early, beside what came after it. */

@@ -1,7 +1,7 @@
 import { later } from '~/shell/later'
 import { limitNamed } from '~~/core/forecast/columns'
 import { useBeside } from '../../beside/besideStore'
-import type { Parts } from '../panel'
+import type { Parts } from '../../stage/panel'
 
 export const project: Parts = {
   panels: [

@@ -1,5 +1,5 @@
 import { later } from '~/shell/later'
-import { hasSeason, type Parts } from '../panel'
+import { hasSeason, type Parts } from '../../stage/panel'
 import SeasonTests from './SeasonTests.vue'
 import SeasonWorking from './SeasonWorking.vue'
 

@@ -1,5 +1,5 @@
 import { later } from '~/shell/later'
-import type { Parts } from '../panel'
+import type { Parts } from '../../stage/panel'
 
 export const smooth: Parts = {
   bar: later(() => import('./SmoothBar.vue')),

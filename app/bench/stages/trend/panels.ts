@@ -1,5 +1,5 @@
 import { later } from '~/shell/later'
-import type { Parts } from '../panel'
+import type { Parts } from '../../stage/panel'
 
 /** The reports of trend and regression are those of the ways. */
 export const trend: Parts = {

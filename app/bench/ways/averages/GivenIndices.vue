@@ -5,7 +5,7 @@ import { seasonLabel } from '~~/core/calendar/labels'
 import { exclusionsOf, type Method } from '~~/core/method'
 import { useBench } from '../../study/benchStore'
 import { typedIndices } from './givenIndices'
-import { useTriedChange } from '../../sentence/triedChange'
+import { useTriedChange } from '../../controls/triedChange'
 
 /** Indices from elsewhere in place of those of the series: typed or pasted, with where they come from. */
 const props = defineProps<{ method: Method }>()

@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import { memberChoices, type MemberChoice } from '~~/core/contest/members'
 import { FEWEST_MEMBERS, MOST_MEMBERS } from '~~/core/forecast/combination/options'
-import { usePins } from '../../compare/pinStore'
+import { usePins } from '../../pins/pinStore'
 import { useBench } from '../../study/benchStore'
-import { useTriedChange } from '../../sentence/triedChange'
+import { useTriedChange } from '../../controls/triedChange'
 
 /** The methods that are combined: the usual ones and the pinned ones, each taken or not. */
 const bench = useBench()

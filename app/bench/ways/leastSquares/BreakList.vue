@@ -4,8 +4,8 @@ import { inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
 import { breakChange, LINE } from '~~/core/trend/formChange'
 import type { BreakAt } from '~~/core/trend/leastSquares/options'
-import PeriodField from '../../sentence/PeriodField.vue'
-import { useTriedChange } from '../../sentence/triedChange'
+import PeriodField from '../../controls/PeriodField.vue'
+import { useTriedChange } from '../../controls/triedChange'
 
 /** Where the trend breaks: each period with whether the level steps there, to be changed, added and taken out. */
 const props = defineProps<{ method: Method }>()

@@ -11,7 +11,7 @@ import { TREND_FORMS } from '~~/core/trend/forms'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
-import { hasSeason } from '../../stages/panel'
+import { hasSeason } from '../../stage/panel'
 import CoefficientTable from '../../figures/CoefficientTable.vue'
 import FitFigures from '../../figures/FitFigures.vue'
 

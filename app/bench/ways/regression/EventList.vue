@@ -6,8 +6,8 @@ import { againChange, stretchesOf, withoutStretch } from '~~/core/forecast/regre
 import type { IndicatorAt, StepFrom, StretchAt } from '~~/core/regression/regressors/eventOptions'
 import { timeCodeOfCode } from '~~/core/calendar/period'
 import { useBench } from '../../study/benchStore'
-import PeriodField from '../../sentence/PeriodField.vue'
-import { useTriedChange } from '../../sentence/triedChange'
+import PeriodField from '../../controls/PeriodField.vue'
+import { useTriedChange } from '../../controls/triedChange'
 
 /** What happened, by name: while it lasted, or from a period on. */
 const props = defineProps<{ method: Method }>()

@@ -1,5 +1,5 @@
 import { later } from '~/shell/later'
-import type { Panel } from '../../stages/panel'
+import type { Panel } from '../../stage/panel'
 
 /** The report of a regression, what it makes of the season, what it leaves, and the periods that it hangs on. */
 export const regression: readonly Panel[] = [

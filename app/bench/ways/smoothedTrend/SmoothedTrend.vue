@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
 import type { SmoothedTrendReport } from '~~/core/trend/smoothed/report'
-import { hasSeason } from '../../stages/panel'
+import { hasSeason } from '../../stage/panel'
 import SmoothingFigures from '../smoothing/SmoothingFigures.vue'
 import WeightList from '../smoothing/WeightList.vue'
 

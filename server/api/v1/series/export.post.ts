@@ -1,7 +1,7 @@
 import { databasePath } from '../../../database/current'
 import { bytesRoute } from '../../../http/apiRoute'
 import { whenGone } from '../../../http/whenGone'
-import { bodyOf } from '../../../http/bodyOf'
+import { bodyOf } from '../../../work/bodyOf'
 import { asDownload } from '../../../http/download'
 import { problem } from '../../../http/problem'
 import { inWorker } from '../../../work/pool'

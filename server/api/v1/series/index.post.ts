@@ -2,7 +2,7 @@ import { setResponseHeader, setResponseStatus } from 'h3'
 import { writtenElsewhere } from '../../../database/current'
 import { bytesRoute } from '../../../http/apiRoute'
 import { readJsonBytes } from '../../../http/body'
-import { beginLater } from '../../../studies/beginLater'
+import { beginLater } from '../../../work/beginLater'
 import { inWorker } from '../../../work/pool'
 
 /** Keeps new series, all or none, each begun by rule, and answers with their rows of the shelf. */

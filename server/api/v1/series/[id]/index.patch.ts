@@ -1,9 +1,9 @@
 import { seriesIdParams } from '../../../../../shared/api/series'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
-import { bodyOf } from '../../../../http/bodyOf'
+import { bodyOf } from '../../../../work/bodyOf'
 import { problem } from '../../../../http/problem'
-import { changeSeries } from '../../../../series/shelfStore'
+import { changeSeries } from '../../../../shelf/shelfStore'
 
 /** Renames a series or states its unit. */
 export default apiRoute({ params: seriesIdParams, body: bodyOf('change') }, ({ params, body }) => {

@@ -1,9 +1,9 @@
 import { seriesIdParams } from '../../../../../shared/api/series'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
-import { bodyOf } from '../../../../http/bodyOf'
+import { bodyOf } from '../../../../work/bodyOf'
 import { problem } from '../../../../http/problem'
-import { addVintage } from '../../../../series/vintageStore'
+import { addVintage } from '../../../../shelf/addVintage'
 
 /** Brings a series up to date with new values; the earlier ones stay readable. */
 export default apiRoute({ params: seriesIdParams, body: bodyOf('update') }, ({ params, body }) => {

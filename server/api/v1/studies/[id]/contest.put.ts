@@ -2,7 +2,7 @@ import { seriesIdParams } from '../../../../../shared/api/series'
 import { keptContestSchema } from '../../../../../shared/api/studies'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
-import { bodyOf } from '../../../../http/bodyOf'
+import { bodyOf } from '../../../../work/bodyOf'
 import { problem } from '../../../../http/problem'
 import { keepContest } from '../../../../studies/contestStore'
 

@@ -1,7 +1,7 @@
 import { seriesIdParams } from '../../../../../shared/api/series'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
-import { bodyOf } from '../../../../http/bodyOf'
+import { bodyOf } from '../../../../work/bodyOf'
 import { problem } from '../../../../http/problem'
 import { keepView } from '../../../../studies/deskStore'
 

@@ -3,7 +3,7 @@ import { studySchema } from '../../../../../shared/api/studies'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { problem } from '../../../../http/problem'
-import { requireBegun } from '../../../../studies/beginLater'
+import { requireBegun } from '../../../../work/beginLater'
 import { findStudy } from '../../../../studies/studyStore'
 
 /** A study with its series. */

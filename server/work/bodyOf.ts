@@ -1,8 +1,8 @@
 import type { H3Event } from 'h3'
 import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
-import { inWorker } from '../work/pool'
-import { parseJson, readJsonBytes } from './body'
-import { check } from './check'
+import { inWorker } from './pool'
+import { parseJson, readJsonBytes } from '../http/body'
+import { check } from '../http/check'
 
 /** Bytes up to which a request is read at once; to read a longer one would hold everyone. */
 const SHORT = 256 * 1024

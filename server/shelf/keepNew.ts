@@ -1,7 +1,7 @@
 import type { NewSeriesList } from '../../shared/api/series'
 import { withWriter } from '../database/writer'
 import { beginningsOf } from '../studies/beginnings'
-import { shelfRows } from './shelfRows'
+import { shelfRows } from '../series/shelfRows'
 import { keepSeries } from './shelfStore'
 
 /** What new series became: the answer, and which of them wait for their method. */

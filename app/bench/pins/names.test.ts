@@ -5,9 +5,9 @@ import { calendarOf } from '~~/core/calendar/calendar'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import { haveSameIndices } from './comparison'
-import { comparedAmount, comparedFigures, readsTheSame } from './figures'
+import { comparedAmount, comparedFigures, readsTheSame } from '../compare/figures'
 import { namesOf } from './names'
-import { comparedPictures } from './pictures'
+import { comparedPictures } from '../compare/pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const series: Series = {

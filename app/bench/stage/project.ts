@@ -2,7 +2,7 @@ import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import type { ResultStage } from '../stage'
+import type { ResultStage } from './stage'
 
 /** The forecast, put back into season, with its limits. */
 export const project: ResultStage = {

@@ -1,6 +1,6 @@
 import type { Beside } from '~~/core/beside/beside'
 import type { Looked, Result } from '~~/core/result'
-import type { BesideChoices } from '../beside/choices'
+import type { BesideChoices } from './choices'
 
 /** What a stage of the path says of itself. Which rows belong to it the columns say themselves. */
 interface Common {

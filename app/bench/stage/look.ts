@@ -1,7 +1,7 @@
 import { isWhole } from '~~/core/beside/rest'
 import { countPeriods } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import type { SeriesStage } from '../stage'
+import type { SeriesStage } from './stage'
 
 /** The series as it is: turns with their distances, rolling figures, what is left without a trend. */
 export const look: SeriesStage = {

@@ -2,7 +2,7 @@ import { wayOf } from '~~/core/decompose/ways'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { isResult } from '~~/core/ledger/ledger'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
-import type { SeriesStage } from '../stage'
+import type { SeriesStage } from './stage'
 
 /** Averages laid over the series: the one that the method works with, and those compared. */
 export const smooth: SeriesStage = {

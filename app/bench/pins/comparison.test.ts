@@ -17,11 +17,11 @@ import {
   robustLeftoverSpread,
   commonAhead,
 } from './comparison'
-import { bestOf, comparedFigures } from './figures'
-import { comparisonWords } from './meaning'
+import { bestOf, comparedFigures } from '../compare/figures'
+import { comparisonWords } from '../compare/meaning'
 import { namesOf } from './names'
-import type { PastForecasts } from './pastForecastStore'
-import { comparedPictures, readingAt } from './pictures'
+import type { PastForecasts } from '../compare/pastForecastStore'
+import { comparedPictures, readingAt } from '../compare/pictures'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const series: Series = {

@@ -1,6 +1,6 @@
 import { computed, watch } from 'vue'
 import { useRouter } from '#app'
-import { usePins } from '../compare/pinStore'
+import { usePins } from '../pins/pinStore'
 import { useContest } from '../contest/contestStore'
 
 /** What lies over strips and ledger. */

@@ -4,29 +4,29 @@ import { later } from '~/shell/later'
 import { useBeside } from '../beside/besideStore'
 import { PARTS } from '../stages/panels'
 import StageBar from '../stages/StageBar.vue'
-import { stageOf } from '../stages/stages'
+import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
-import AxisLabels from './axis/AxisLabels.vue'
-import { axisTicks } from './axis/axisTicks'
-import { gutterFor } from './axis/gutter'
-import OverviewStrip from './axis/OverviewStrip.vue'
-import { columnWidth, xOf } from './axis/timeAxis'
-import LedgerTable from './ledger/LedgerTable.vue'
-import { useLedger } from './ledgerStore'
-import { usePlanePointer } from './planePointer'
-import FailureNotice from './FailureNotice.vue'
-import PlaneActions from './PlaneActions.vue'
+import AxisLabels from '../view/axis/AxisLabels.vue'
+import { axisTicks } from '../view/axis/axisTicks'
+import { gutterFor } from '../view/axis/gutter'
+import OverviewStrip from '../view/axis/OverviewStrip.vue'
+import { columnWidth, xOf } from '../view/axis/timeAxis'
+import LedgerTable from '../view/ledger/LedgerTable.vue'
+import { useLedger } from '../view/ledgerStore'
+import { usePlanePointer } from '../view/planePointer'
+import FailureNotice from '../view/FailureNotice.vue'
+import PlaneActions from '../view/PlaneActions.vue'
 import { usePlaneStrips } from './planeStrips'
-import RefusalNotice from './RefusalNotice.vue'
-import { useSelection } from './selectionStore'
-import { captionHeight, heightsOf, isNamedOver } from './strips/caption'
-import StripStack from './StripStack.vue'
-import { useWindow } from './windowStore'
+import RefusalNotice from '../view/RefusalNotice.vue'
+import { useSelection } from '../view/selectionStore'
+import { captionHeight, heightsOf, isNamedOver } from '../view/strips/caption'
+import StripStack from '../view/StripStack.vue'
+import { useWindow } from '../view/windowStore'
 
 // Loaded when they are first wanted.
 const SmallMultiples = later(() => import('../stages/smooth/SmallMultiples.vue'))
-const FoldedPlane = later(() => import('./fold/FoldedPlane.vue'))
-const MarkedStretch = later(() => import('./MarkedStretch.vue'))
+const FoldedPlane = later(() => import('../view/fold/FoldedPlane.vue'))
+const MarkedStretch = later(() => import('../view/MarkedStretch.vue'))
 
 /** Pixels a strip takes on average at the least, so that its name and legend have room. */
 const LEAST_STRIP = 94

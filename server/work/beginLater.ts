@@ -3,7 +3,7 @@ import { database, writtenElsewhere } from '../database/current'
 import { studies } from '../database/schema'
 import { log } from '../http/log'
 import { HttpProblem } from '../http/problem'
-import { inWorker, inWorkerSoon } from '../work/pool'
+import { inWorker, inWorkerSoon } from './pool'
 
 /** Series that are looked at in one go: long enough to be worth the way, short enough for others to come between. */
 const AT_ONCE = 25

@@ -1,6 +1,6 @@
 import { traitsOf } from '~~/core/decompose/ways'
 import { formatDecimals } from '~/figures/format'
-import type { ResultStage } from '../stage'
+import type { ResultStage } from './stage'
 
 /** How such forecasts would have done, from earlier origins; and how the method fits what it has seen. */
 export const check: ResultStage = {

@@ -10,8 +10,8 @@ import { adjustments, files, series, studies, vintages } from '../database/schem
 import { requireFile } from '../files/fileStore'
 import { newStudy } from '../studies/newStudy'
 import { raiseVersions } from '../studies/versions'
-import { findSeries, writeAdjustments, type StoredSeries } from './storedSeries'
-import { newVintage } from './vintageStore'
+import { findSeries, writeAdjustments, type StoredSeries } from '../series/storedSeries'
+import { newVintage } from '../series/vintageStore'
 
 /**
  * Keeps new series with their original values, each with a first study.

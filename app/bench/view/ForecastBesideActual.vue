@@ -7,7 +7,7 @@ import { offWords } from '~~/core/check/words'
 import type { Limits } from '~~/core/forecast/limits'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
-import { useLedger } from '../view/ledgerStore'
+import { useLedger } from './ledgerStore'
 
 /** A forecast period by period beside what came, by how much it was off, and how much its limits held. */
 const props = defineProps<{

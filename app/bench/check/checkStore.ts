@@ -8,7 +8,7 @@ import type { Try } from '~~/core/check/rolling'
 import type { Action, Finding } from '~~/core/finding'
 import { offerName, offersIn, offersName, togetherAt, type Offer } from '~~/core/offers'
 import type { Stage } from '~~/core/stage'
-import { useBench } from '../../study/benchStore'
+import { useBench } from '../study/benchStore'
 
 /** The check waits until the change that asks for it is on the screen: on a machine with few processors it would hold that up. */
 const AFTER_REPAINT_MS = 100

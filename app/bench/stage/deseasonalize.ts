@@ -2,7 +2,7 @@ import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatChange, formatSigned } from '~/figures/format'
 import { furthestFromTrend } from '~~/core/beside/furthest'
 import type { Result } from '~~/core/result'
-import type { ResultStage } from '../stage'
+import type { ResultStage } from './stage'
 
 /** The series without its season: which periods were really good or bad, and how it grew. */
 export const deseasonalize: ResultStage = {

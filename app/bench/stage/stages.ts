@@ -1,14 +1,14 @@
 import { isResult } from '~~/core/ledger/ledger'
 import type { Looked, Result } from '~~/core/result'
 import type { Stage } from '~~/core/stage'
-import { check } from './check/stage'
-import { deseasonalize } from './deseasonalize/stage'
-import { look } from './look/stage'
-import { project } from './project/stage'
-import { season } from './season/stage'
-import { smooth } from './smooth/stage'
+import { check } from './check'
+import { deseasonalize } from './deseasonalize'
+import { look } from './look'
+import { project } from './project'
+import { season } from './season'
+import { smooth } from './smooth'
 import type { StageView } from './stage'
-import { trend } from './trend/stage'
+import { trend } from './trend'
 
 const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
   look,

@@ -6,7 +6,7 @@ import type { Finding } from '~~/core/finding'
 import type { Series } from '~~/core/series/series'
 import type { Stage } from '~~/core/stage'
 import { useBench } from '../study/benchStore'
-import { useCheck } from '../stages/check/checkStore'
+import { useCheck } from '../check/checkStore'
 import { useLedger } from '../view/ledgerStore'
 import { findingKey, useFindings } from './findingStore'
 

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { openDatabase, type OpenDatabase } from '../database/open'
-import { shelfPage, shelfRows } from './shelfRows'
+import { shelfPage, shelfRows } from '../series/shelfRows'
 import { actOnSeries, keepSeries } from './shelfStore'
-import { drawable, valuesOf } from './valuesOf'
+import { drawable, valuesOf } from '../series/valuesOf'
 
 let opened: OpenDatabase
 beforeEach(() => (opened = openDatabase(':memory:', 'server/database/migrations')))

@@ -2,11 +2,11 @@ import { computed } from 'vue'
 import { READERS_FIGURES } from '~/figures/format'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBeside } from '../beside/besideStore'
-import { usePins } from '../compare/pinStore'
-import { useCheck } from '../stages/check/checkStore'
+import { usePins } from '../pins/pinStore'
+import { useCheck } from '../check/checkStore'
 import { stripsOf } from '~~/core/picture/stages/stages'
 import { useBench } from '../study/benchStore'
-import { useLedger } from './ledgerStore'
+import { useLedger } from '../view/ledgerStore'
 
 /** The strips of the present stage, made of the result and of what is looked at beside it; at Look with its turns. */
 export function usePlaneStrips() {

@@ -1,7 +1,7 @@
 import { READERS_FIGURES } from '~/figures/format'
 import { saidOfForecast, saidOfTrend } from '~~/core/picture/said'
 import type { Result } from '~~/core/result'
-import type { ResultStage } from '../stage'
+import type { ResultStage } from './stage'
 
 /** The trend through the deseasonalized series, the cycle around it, and the regression on trend and season. */
 export const trend: ResultStage = {

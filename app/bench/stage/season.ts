@@ -1,7 +1,7 @@
 import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatDecimals, formatSigned } from '~/figures/format'
 import type { Result } from '~~/core/result'
-import type { ResultStage } from '../stage'
+import type { ResultStage } from './stage'
 
 /** The season taken out, and what is left over. */
 export const season: ResultStage = {
