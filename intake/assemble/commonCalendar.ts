@@ -28,9 +28,13 @@ export function rowFrequency(readings: readonly PeriodReading[]): RowFrequency |
     case 'season':
       return 'seasons'
     case 'day':
-      if (kinds.size === 1) return dayFrequency(readings)
+      return kinds.size === 1 ? dayFrequency(readings) : monthFrequency(readings.map(monthsOf))
+    case 'month':
+    case 'fiscal':
+    case 'named-season':
+    case undefined:
+      return monthFrequency(readings.map(monthsOf))
   }
-  return monthFrequency(readings.map(monthsOf))
 }
 
 function monthFrequency(months: readonly number[]): Frequency {
