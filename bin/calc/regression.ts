@@ -8,7 +8,11 @@ import { designCalendar } from '../../core/regression/designCalendar'
 import { breakColumns, indicator, step } from '../../core/regression/regressors/events'
 import { fitDesign, type DesignFit } from '../../core/regression/fitDesign'
 import { regressionFigures, type Term } from '../../core/regression/report'
-import { centredSeason, seasonColumns, type SeasonForm } from '../../core/regression/regressors/seasonForms'
+import {
+  centredSeason,
+  seasonColumns,
+  type SeasonForm,
+} from '../../core/regression/regressors/seasonForms'
 import { TIME_CODE, type TimeVariable } from '../../core/regression/timeVariable'
 import { stretchOf } from '../../core/series/stretch'
 import { segmentSlopesOf } from '../../core/trend/leastSquares/report'

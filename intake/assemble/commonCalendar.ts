@@ -29,10 +29,8 @@ export function rowFrequency(readings: readonly PeriodReading[]): RowFrequency |
       return 'seasons'
     case 'day':
       return kinds.size === 1 ? dayFrequency(readings) : monthFrequency(readings.map(monthsOf))
-    case 'month':
-    case 'fiscal':
-    case 'named-season':
-    case undefined:
+    // Months, by whatever name.
+    default:
       return monthFrequency(readings.map(monthsOf))
   }
 }
