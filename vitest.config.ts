@@ -8,6 +8,6 @@ export default defineConfig({
   test: {
     // Properties run hundreds of times and some tests start programs: a busy machine needs its time.
     testTimeout: 60_000,
-    include: ['{core,intake,shared,handover,server,app,bin,demo,reference}/**/*.test.ts'],
+    include: ['{core,intake,shared,handover,server,app,bin,demo,reference,scripts}/**/*.test.ts'],
   },
 })

@@ -1,5 +1,6 @@
 import type { Column } from '../column/column'
 import { memberName } from '../forecast/combination/columns'
+import { forecastWayOf } from '../forecast/ways'
 import { ledgerOf } from '../ledger/ledger'
 import type { Result } from '../result'
 import { membersOf } from './membersOf'
@@ -68,7 +69,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     })),
     forecastDeseasonalized: drawn(
       'forecastDeseasonalized',
-      result.regression ? 'forecast without season' : 'deseas. forecast',
+      forecastWayOf(method.forecast.by).fitsTrend ? 'forecast without season' : 'deseas. forecast',
     ),
     /** What the methods of a combination say, each for itself. */
     members: membersOf(result).flatMap((_, i) =>
