@@ -5,7 +5,7 @@ import { tQuantile } from '../../statistics/distributions'
 import { standardDeviation } from '../../statistics/spread'
 import { figureOf, operation, plain, type Expression } from '../expression'
 import type { Addresses } from './kind'
-import { cellsOf, evaluate, formulaOf, write } from './kinds'
+import { cellsOf, evaluate, formulaOf, partsOf, write } from './kinds'
 
 /** A cell whose value is its time code, so that an address is its figure. */
 const cell = (t: number): Expression => ({
@@ -64,12 +64,17 @@ const { expression } = fc.letrec<{ expression: Expression }>((tie) => ({
   ),
 }))
 
+/** Whether everything in it is a figure of a size that sums keep. */
+function isTame(own: Expression): boolean {
+  return Math.abs(evaluate(own)) < 1e6 && partsOf(own).every(isTame)
+}
+
 describe('an expression', () => {
   it('comes to the same as the formula that it is written as', () => {
     fc.assert(
       fc.property(expression, (own) => {
+        fc.pre(isTame(own))
         const value = evaluate(own)
-        fc.pre(Number.isFinite(value) && Math.abs(value) < 1e9)
         const formula = worksOut(formulaOf(own, AT)!)
         expect(Math.abs(formula - value)).toBeLessThanOrEqual(1e-7 * (1 + Math.abs(value)))
       }),

@@ -57,6 +57,11 @@ export function write(expression: Expression, number?: (value: number) => string
   })
 }
 
+/** The expressions that one is made of. */
+export function partsOf(expression: Expression): readonly Expression[] {
+  return kindOf(expression).parts(expression)
+}
+
 /** The local regression inside an expression, if there is one. */
 export function localFitOf(expression: Expression): LocalFitPicture | null {
   if (expression.kind === 'local-fit') return expression.fit
@@ -77,7 +82,7 @@ export function cellsOf(expression: Expression): Cell[] {
     const own = kindOf(part).cells(part)
     cells.push(...own.cells)
     for (const one of own.regressions) regressions.add(one)
-    kindOf(part).parts(part).forEach(collect)
+    partsOf(part).forEach(collect)
   }
   collect(expression)
   for (const { y } of regressions) for (const { cell: one } of y) cells.push(one)
