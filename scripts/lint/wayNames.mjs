@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { buildSync } from 'esbuild'
@@ -24,5 +24,9 @@ export async function wayNames() {
   mkdirSync(CACHE, { recursive: true })
   const file = join(CACHE, `wayNames-${process.pid}.mjs`)
   writeFileSync(file, outputFiles[0].text)
-  return import(pathToFileURL(file).href)
+  try {
+    return await import(pathToFileURL(file).href)
+  } finally {
+    rmSync(file)
+  }
 }

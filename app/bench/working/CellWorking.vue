@@ -3,14 +3,16 @@ import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
 import { termOfColumn } from '~~/core/glossary/glossary'
+import { later } from '~/shell/later'
 import TermWord from '~/shell/TermWord.vue'
 import { write } from '~~/core/column/kinds/kinds'
-import LocalFitChart from '../figures/LocalFitChart.vue'
 import { canLeaveOutOfIndex } from '../study/exclusion'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import IndexCare from './IndexCare.vue'
 import ValueCare from './ValueCare.vue'
+
+const IndexCare = later(() => import('./IndexCare.vue'))
+const LocalFitChart = later(() => import('../figures/LocalFitChart.vue'))
 
 /** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
 const MEET_VALUES: readonly string[] = [

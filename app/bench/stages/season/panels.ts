@@ -1,7 +1,5 @@
 import { later } from '~/shell/later'
 import { hasSeason, type Parts } from '../../stage/panel'
-import SeasonTests from './SeasonTests.vue'
-import SeasonWorking from './SeasonWorking.vue'
 
 /** Rows that are about one season over the years, at whatever stage they are selected. */
 const SEASON_ROWS: readonly (string | undefined)[] = ['seasonalIrregular', 'index']
@@ -10,7 +8,7 @@ export const season: Parts = {
   panels: [
     {
       needs: 'result',
-      component: SeasonWorking,
+      component: later(() => import('./SeasonWorking.vue')),
       shows: ({ column }, result) => SEASON_ROWS.includes(column) && hasSeason(result),
     },
     {
@@ -21,7 +19,7 @@ export const season: Parts = {
     },
     {
       needs: 'result',
-      component: SeasonTests,
+      component: later(() => import('./SeasonTests.vue')),
       shows: ({ stage }, result) => stage === 'season' && hasSeason(result),
     },
   ],
