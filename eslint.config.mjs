@@ -86,7 +86,7 @@ export default ts.config(
       'core/decompose/*/**',
       'core/{decompose,forecast}/ways.ts',
       'core/forecast/*/**',
-      'core/trend/**',
+      'core/trend/*/**',
       // What a way adds to the Bench.
       'app/bench/ways/*/**',
       // Cases of the calculations, and methods that are run by name.

@@ -87,12 +87,13 @@ function outsideLimits(figures: Figures): Finding[] {
 /** Limits that take residuals for independent which are not. */
 function narrowLimits(
   { ahead, method, columns }: Figures,
-  { residualLikeness, regression }: Examined,
+  { residualLikeness, regression: report }: Examined,
 ): Finding[] {
   if (method.forecast.limits !== 'model' || ahead.interval.s === null) return []
-  const likeness = forecastWayOf(method.forecast.by).extendsTrend
+  const { extendsTrend, likeness: ofModel } = forecastWayOf(method.forecast.by)
+  const likeness = extendsTrend
     ? residualLikeness
-    : (regression?.durbinWatson ?? durbinWatson(columns.residual))
+    : ((report && ofModel?.(report)) ?? durbinWatson(columns.residual))
   const isWithin = likeness === null || (likeness >= INDEPENDENT[0] && likeness <= INDEPENDENT[1])
   if (isWithin || Object.keys(ahead.limits).length === 0) return []
   return [

@@ -156,6 +156,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   said?(ahead: Ahead, report: RegressionReport | null, says: ReadersFigures): TrendSaid
   /** What each thing that happened adds, by its name; only of a way that knows of such. */
   events?(report: RegressionReport): ReadonlyMap<string, number>
+  /** Durbin–Watson of what its own model leaves, on the scale it was fitted on; left out by a way whose residuals are those of its fitted values. */
+  likeness?(report: RegressionReport): Value
   /** Its coefficients in words; only of a way that has such. */
   readings?(options: Options, report: RegressionReport, told: ReadingSeries): RegressionReadings
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */

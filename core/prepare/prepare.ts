@@ -1,8 +1,6 @@
 import type { Model } from '../model'
-import { adjustedValues } from '../series/adjusted'
 import type { Series, Value } from '../series/series'
 import { stretchOf, type Stretch } from '../series/stretch'
-import { requireUsable } from '../series/usable'
 import { fill } from './fill/fill'
 import type { FilledValue } from './fill/fillMissing'
 import { choiceOf, PREPARATIONS, type PreparationDocuments } from './preparations'
@@ -48,7 +46,6 @@ export function prepare(
   let [used, input] = [original, original]
   let filled: readonly FilledValue[] = []
   const takenOut: Record<string, unknown> = {}
-  requireUsable({ ...series, values: adjustedValues(series) })
   for (const one of PREPARATIONS) {
     const taken = one.estimate({ series, stretch: input, model, indexOf }, choiceOf(choices, one))
     if (taken === null) continue

@@ -46,6 +46,7 @@ export const regression = {
     new Map(
       terms.flatMap(({ label, estimate }, i) => (kinds[i] === 'event' ? [[label, estimate]] : [])),
     ),
+  likeness: ({ durbinWatson }) => durbinWatson,
   readings: readRegression,
   candidates: ({ model, seasons, decompositions }) => [
     {

@@ -1,5 +1,6 @@
 import { adjustedValues } from '../../series/adjusted'
 import type { Value } from '../../series/series'
+import { requireUsable } from '../../series/usable'
 import type { Preparation } from '../preparation'
 
 /** The values that the analyst has put in, or left out; they belong to the series, whatever the method. */
@@ -8,9 +9,11 @@ export const adjust: Preparation<null, readonly Value[]> = {
   document: null,
   usual: null,
   estimate({ series, stretch }) {
-    if (!series.adjustments?.length) return null
     const { firstT, values } = stretch
-    return adjustedValues(series).slice(firstT - 1, firstT - 1 + values.length)
+    const adjusted = adjustedValues(series)
+    requireUsable({ ...series, values: adjusted })
+    if (!series.adjustments?.length) return null
+    return adjusted.slice(firstT - 1, firstT - 1 + values.length)
   },
   leave: (_values, adjusted) => [...adjusted],
   back: null,
