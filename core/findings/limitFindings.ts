@@ -93,7 +93,7 @@ function narrowLimits(
   const { extendsTrend, likeness: ofModel } = forecastWayOf(method.forecast.by)
   const likeness = extendsTrend
     ? residualLikeness
-    : ((report && ofModel?.(report)) ?? durbinWatson(columns.residual))
+    : (ofModel?.(report) ?? durbinWatson(columns.residual))
   const isWithin = likeness === null || (likeness >= INDEPENDENT[0] && likeness <= INDEPENDENT[1])
   if (isWithin || Object.keys(ahead.limits).length === 0) return []
   return [

@@ -155,11 +155,15 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   /** What is said of its own model where it is drawn, and in the path; left out by a way that has none. */
   said?(ahead: Ahead, report: RegressionReport | null, says: ReadersFigures): TrendSaid
   /** What each thing that happened adds, by its name; only of a way that knows of such. */
-  events?(report: RegressionReport): ReadonlyMap<string, number>
+  events?(report: RegressionReport | null): ReadonlyMap<string, number>
   /** Durbin–Watson of what its own model leaves, on the scale it was fitted on; left out by a way whose residuals are those of its fitted values. */
-  likeness?(report: RegressionReport): Value
+  likeness?(report: RegressionReport | null): Value
   /** Its coefficients in words; only of a way that has such. */
-  readings?(options: Options, report: RegressionReport, told: ReadingSeries): RegressionReadings
+  readings?(
+    options: Options,
+    report: RegressionReport | null,
+    told: ReadingSeries,
+  ): RegressionReadings
   /** Numbers alone. @throws Refusal for a stretch that it cannot be fitted to */
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */

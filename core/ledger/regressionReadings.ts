@@ -7,7 +7,7 @@ import { calendarOfResult, startOfResult } from './calendarOfResult'
 export function regressionReadings(result: Result): RegressionReadings | null {
   const { method, series, regression: report } = result
   const { readings } = forecastWayOf(method.forecast.by)
-  if (!readings || !report) return null
+  if (!readings) return null
   return readings(method.forecast, report, {
     trend: method.trend,
     calendar: calendarOfResult(result),

@@ -97,11 +97,33 @@ const noWayNames = {
   },
 }
 
+/** What only the forecast of one way has: whether it is there is that way's to know. */
+const REPORT = 'regression'
+
 const noShapeQuestions = {
   meta: { type: 'problem', schema: [] },
   create(context) {
     const scopes = context.sourceCode
+    const refuseReport = (node) => {
+      if (keyOf(node, scopes) === REPORT) context.report({ node, message: SHAPE })
+    }
     return {
+      // Whether it is there, asked in any of the ways a language has for that.
+      'IfStatement, ConditionalExpression'({ test }) {
+        refuseReport(test)
+      },
+      LogicalExpression({ left }) {
+        refuseReport(left)
+      },
+      'UnaryExpression[operator="!"]'({ argument }) {
+        refuseReport(argument)
+      },
+      'BinaryExpression[operator=/^[!=]==?$/]'({ left, right }) {
+        if (right.type === 'Literal' && right.value === null) refuseReport(left)
+      },
+      'MemberExpression[optional=true]'({ object }) {
+        refuseReport(object)
+      },
       'BinaryExpression[operator="in"]'(node) {
         if (textOf(node.left) !== null && PARTS.has(keyOf(node.right, scopes) ?? '')) {
           context.report({ node, message: SHAPE })

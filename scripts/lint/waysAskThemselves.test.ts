@@ -55,6 +55,11 @@ describe('refused is', () => {
     ["'exclude' in document.decompose!"],
     ["const f = ({ forecast: ahead }) => 'members' in ahead"],
     ["const f = (result) => { const { trendFit: own } = result; return 'r2' in own }"],
+    ['const f = (result) => result.regression?.r2'],
+    ['const f = ({ regression: report }) => (report ? report.r2 : null)'],
+    ['if (result.regression === null) throw new Error()'],
+    ['const f = ({ regression }) => !regression'],
+    ['const f = ({ regression: report }) => report && report.r2'],
   ])('the way told by the shape of what it makes: %s', (code) => {
     expect(faults(code)).toBe(1)
   })
@@ -69,6 +74,7 @@ it('let be is what is about something else', () => {
     'forecast.by === COMBINING.name',
     "'because' in outcome",
     "chart.type === 'linear'",
+    'const f = ({ regression: report }) => way.said(report)',
   ]) {
     expect(faults(code), code).toBe(0)
   }

@@ -105,7 +105,7 @@ function effectsOf(results: readonly Result[], scale: DisplayScale): ComparedFig
 }
 
 function eventTerms({ method, regression: report }: Result): ReadonlyMap<string, number> {
-  return (report && forecastWayOf(method.forecast.by).events?.(report)) ?? new Map()
+  return forecastWayOf(method.forecast.by).events?.(report) ?? new Map()
 }
 
 /** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */

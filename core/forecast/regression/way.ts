@@ -1,4 +1,5 @@
 import { STRAIGHT } from '../../trend/leastSquares/forms'
+import type { RegressionReport } from '../../regression/fullReport'
 import { r2Words } from '../../regression/r2Words'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
@@ -14,6 +15,12 @@ import {
 } from './options'
 import { readRegression } from './readings'
 import { labelOfRegression, wordsOfRegression } from './words'
+
+/** The report that every forecast of this way has; others have none, and their results hold null in its place. */
+function itsOwn(report: RegressionReport | null): RegressionReport {
+  if (!report) throw new RangeError('A forecast by regression has a report.')
+  return report
+}
 
 /** One regression of the values on trend, season and events. */
 export const regression = {
@@ -39,15 +46,17 @@ export const regression = {
   findings: findingsOfRegression,
   label: labelOfRegression,
   said: (_ahead, report, says) => {
-    const fits = r2Words(report!.r2, says)
+    const fits = r2Words(itsOwn(report).r2, says)
     return { notes: [fits], line: `regression, ${fits}` }
   },
-  events: ({ terms, kinds }) =>
-    new Map(
+  events: (report) => {
+    const { terms, kinds } = itsOwn(report)
+    return new Map(
       terms.flatMap(({ label, estimate }, i) => (kinds[i] === 'event' ? [[label, estimate]] : [])),
-    ),
-  likeness: ({ durbinWatson }) => durbinWatson,
-  readings: readRegression,
+    )
+  },
+  likeness: (report) => itsOwn(report).durbinWatson,
+  readings: (options, report, told) => readRegression(options, itsOwn(report), told),
   candidates: ({ model, seasons, decompositions }) => [
     {
       ...decompositions[0],
