@@ -28,7 +28,7 @@ const CORE_LAYERS = [
   ['words'],
   ['series'],
   ['calendar', 'statistics', 'model.ts', 'finding.ts', 'word.ts', 'stage.ts'],
-  ['requireWhole.ts', 'requireBounded.ts'],
+  ['requireWhole.ts', 'work'],
   ['refusal.ts', 'glossary'],
 ]
 

@@ -5,7 +5,7 @@ import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
 import type { Weights } from './stateSpace/forms'
 import { forecastWayOf } from './forecast/ways'
-import type { Hear } from './forecast/way'
+import type { Hear } from './work/steps'
 import { findingsOf } from './findings/findings'
 import { seriesFacts } from './look'
 import { changed, type MethodDocument } from './method'
@@ -112,7 +112,7 @@ function standingOf({ series, document }: MethodOnSeries): Standing | null {
 }
 
 function run(series: Series, document: MethodDocument, hear?: Hear): Result {
-  const figures = withPastErrors(calculate(series, document, hear), document)
+  const figures = withPastErrors(calculate(series, document, hear), document, hear)
   const checked = document.check ? check(series, document) : null
   return resultOf(figures, examine(figures), checked)
 }

@@ -12,8 +12,9 @@ import { MODEL } from './model'
 import { prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
-import type { Forecasted, Hear } from './forecast/way'
+import type { Forecasted } from './forecast/way'
 import { trendWayOf, type Trend } from './trend/ways'
+import type { Hear } from './work/steps'
 
 /** What a method comes to on a series: numbers alone, no judgement and no words. */
 export interface Figures {

@@ -8,8 +8,7 @@ const BELOW_CORE = /node_modules\/(zod|ml-matrix|ml-array[^/]*|is-any-array|@std
  * @param {string} id path of the module
  */
 export function chunkOf(id) {
-  if (/\/app\/workers\/(core\.worker|answerAnalysis|answerTries|outcome)\.ts/.test(id))
-    return 'core.worker'
+  if (/\/app\/workers\/(core\.worker|coreJobs|serve|outcome)\.ts/.test(id)) return 'core.worker'
   if (
     /\/core\/(?!.*\.test\.)[^?]*\.ts$/.test(id) ||
     BELOW_CORE.test(id) ||

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { formatCount } from '~/figures/format'
-import type { FileRows } from '~/workers/readFile'
+import type { FileRows } from '~/workers/fileJobs'
 import { textAt, type Row } from '~~/intake/grid'
 import type { Reading, RowKind } from '~~/intake/reading'
 import ColumnRole from './ColumnRole.vue'

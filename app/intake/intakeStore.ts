@@ -2,7 +2,9 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { useShelf } from '~/shelf/shelfStore'
-import { FileInWorker, type FileReading, type FileRows } from '~/workers/readFile'
+import { unlessLeft, type WorkerClient } from '~/workers/client'
+import { fileClient } from '~/workers/file'
+import type { FileJobs, FileReading, FileRows } from '~/workers/fileJobs'
 import type { Quantity } from '~~/core/series/quantity'
 import type { Series } from '~~/core/series/series'
 import { LIMITS } from '~~/intake/limits'
@@ -52,7 +54,7 @@ export const useIntake = defineStore('intake', () => {
   /** The group that new series are put into; empty for none. */
   const group = ref('')
   const shelf = useShelf()
-  let file: FileInWorker | null = null
+  let file: WorkerClient<FileJobs> | null = null
   let original: Blob | null = null
   let firstRow: Row | null = null
 
@@ -97,17 +99,17 @@ export const useIntake = defineStore('intake', () => {
     state.value = 'reading'
     original = new Blob([bytes as Uint8Array<ArrayBuffer>])
     progress.value = 'Taking the file apart…'
-    const own = (file = new FileInWorker((text) => (progress.value = text)))
+    const own = (file = fileClient())
     try {
-      const first = await own.open(bytes, {})
+      const first = await own.ask('open', [bytes, {}], { told: (text) => (progress.value = text) })
       if (file !== own) return
-      const [row] = (await own.rows(0, 1)).rows
+      const [row] = (await own.ask('rows', [0, 1])).rows
       if (file !== own) return
       firstRow = row ?? null
       const before = rememberedAnswers(shapeKey(first.reading, firstRow))
       if (!before) return await show(first)
       answers.value = before
-      const again = await own.read(before)
+      const again = await own.ask('read', [before])
       if (file !== own) return
       isRemembered.value = again.reading.outcome === 'ok'
       if (!isRemembered.value) answers.value = {}
@@ -139,9 +141,9 @@ export const useIntake = defineStore('intake', () => {
     const asked = answers.value
     if (!own) return
     isReadingAgain.value = true
-    const found = await own.read(asked)
-    // A later answer has taken this one's place.
-    if (file !== own || answers.value !== asked) return
+    const found = await unlessLeft(own.ask('read', [asked]))
+    // A later answer has taken this one's place, or another file.
+    if (!found || file !== own || answers.value !== asked) return
     isReadingAgain.value = false
     await show(found)
   }
@@ -218,7 +220,8 @@ export const useIntake = defineStore('intake', () => {
   }
 
   async function rows(from: number, to: number): Promise<FileRows> {
-    return file ? file.rows(from, to) : { rows: [], cells: [] }
+    const found = file ? await unlessLeft(file.ask('rows', [from, to])) : null
+    return found ?? { rows: [], cells: [] }
   }
 
   /**

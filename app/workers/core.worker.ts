@@ -1,6 +1,5 @@
-import { answerAnalysis } from './answerAnalysis'
-import { answerTries } from './answerTries'
-import type { AnalyseRequest, TriesRequest } from './messages'
+import { CORE_JOBS } from './coreJobs'
+import { serve } from './serve'
 
 /**
  * Runs the core beside the page.
@@ -10,9 +9,4 @@ import type { AnalyseRequest, TriesRequest } from './messages'
  */
 export const CORE_WORKER = import.meta.url
 
-if ('importScripts' in globalThis) {
-  self.onmessage = ({ data }: MessageEvent<AnalyseRequest | TriesRequest>) => {
-    if (data.kind === 'analyse') answerAnalysis(data)
-    else answerTries(data)
-  }
-}
+if ('importScripts' in globalThis) serve(CORE_JOBS, self)

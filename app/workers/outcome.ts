@@ -1,12 +1,12 @@
 import { analyse } from '~~/core/analyse'
 import type { MethodAction } from '~~/core/finding'
 import { lookAt } from '~~/core/look'
-import type { Hear } from '~~/core/forecast/way'
 import type { MethodDocument } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
 import { remediesFor } from '~~/core/remedies'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
+import type { Hear } from '~~/core/work/steps'
 
 /** What an analysis came to. */
 export type Outcome =

@@ -9,13 +9,13 @@ import type { Series } from '../series/series'
 import { SMOOTH } from '../trend/formChange'
 import { TREND_FORMS } from '../trend/forms'
 import { formOf } from '../trend/options'
+import { finish, type Steps } from '../work/steps'
 import { accuracyOf, type Accuracy } from './accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
 import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
 import {
   checkTask,
-  roll,
-  rolledOf,
+  rollSteps,
   tryFrom,
   type CheckTask,
   type PassedOver,
@@ -44,8 +44,13 @@ export interface Checked extends Rolled {
  * @throws Refusal as the method does, and for a plan that makes no sense
  */
 export function check(series: Series, document: MethodDocument): Checked | null {
+  return finish(checkSteps(series, document))
+}
+
+/** The same forecast by forecast. */
+export function* checkSteps(series: Series, document: MethodDocument): Steps<Checked | null> {
   const task = checkTask(series, document)
-  return task && concludeCheck(task, roll(task))
+  return task && (yield* concludeCheck(task, yield* rollSteps(task)))
 }
 
 /**
@@ -53,7 +58,7 @@ export function check(series: Series, document: MethodDocument): Checked | null 
  *
  * @param rolled from all of its origins
  */
-export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): Checked {
+function* concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): Steps<Checked> {
   const { series, document, plan, origins, alongside } = task
   const { levels, limits } = completeMethod(document, series).forecast
   const method = accuracyOf(tries, 'method')
@@ -75,7 +80,7 @@ export function concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): C
     holdout: hideLast(task),
     findings: findingsOfCheck({
       ...{ verdict, coverage, limits, passedOver, isSettled: task.isSettled },
-      nearer: verdict?.against === 'worse' ? nearerTrends(task, verdict) : [],
+      nearer: verdict?.against === 'worse' ? yield* nearerTrends(task, verdict) : [],
       origins: origins.length,
       horizon: plan.rolling.horizon,
       unit: series.unit,
@@ -92,16 +97,15 @@ export function hideLast(task: CheckTask): Try | PassedOver {
 const LATEST_YEARS = 3
 
 /** The same method with trends that keep to the latest values, over the same origins: those that are nearer, the nearest first. */
-function nearerTrends(task: CheckTask, { method }: Verdict): Nearer[] {
+function* nearerTrends(task: CheckTask, { method }: Verdict): Steps<Nearer[]> {
   const { series, document, origins } = task
-  return followingTrends(document, series, origins.at(-1)!)
-    .flatMap(({ change, words, label }): Nearer[] => {
-      const other = { ...task, document: changed(document, change) }
-      const { tries } = rolledOf(origins.map((origin) => tryFrom(other, origin)))
-      const off = offBy(tries, accuracyOf(tries, 'method'))
-      return off && off.by < method.by ? [{ change, words, label, off }] : []
-    })
-    .sort((a, b) => a.off.by - b.off.by)
+  const nearer: Nearer[] = []
+  for (const { change, words, label } of followingTrends(document, series, origins.at(-1)!)) {
+    const { tries } = yield* rollSteps({ ...task, document: changed(document, change) })
+    const off = offBy(tries, accuracyOf(tries, 'method'))
+    if (off && off.by < method.by) nearer.push({ change, words, label, off })
+  }
+  return nearer.sort((a, b) => a.off.by - b.off.by)
 }
 
 /** What a trend could be instead, to keep to the latest values; nothing where the forecast has no trend, or has one that does. */

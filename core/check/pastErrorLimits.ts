@@ -5,20 +5,22 @@ import { limitsFrom, widthsOfLevels, type PastError, type PastErrors } from '../
 import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import { errorsAt, scaleOfErrors } from './coverage'
-import { checkTask, roll } from './rolling'
+import { finish, type Hear } from '../work/steps'
+import { checkTask, rollSteps } from './rolling'
 
 /**
  * The figures of a method with the limits that it asks for: where they are from past errors, the forecasts of
  * earlier origins are made first, as many periods ahead as the forecast goes.
  *
  * @param document that the figures were calculated by
+ * @param hear is told how many of those forecasts are made
  * @throws Refusal when there are too few earlier forecasts and the model could have limits of its own
  */
-export function withPastErrors(figures: Figures, document: MethodDocument): Figures {
+export function withPastErrors(figures: Figures, document: MethodDocument, hear?: Hear): Figures {
   const { by, limits } = figures.method.forecast
   if (limits !== 'past-errors') return figures
   try {
-    return fromPastErrors(figures, document)
+    return fromPastErrors(figures, document, hear)
   } catch (error) {
     // What has no limits of a model stands without any.
     const hasOthers = forecastWayOf(by).limits.includes('model')
@@ -27,7 +29,7 @@ export function withPastErrors(figures: Figures, document: MethodDocument): Figu
   }
 }
 
-function fromPastErrors(figures: Figures, document: MethodDocument): Figures {
+function fromPastErrors(figures: Figures, document: MethodDocument, hear?: Hear): Figures {
   const { series, method, ahead, inProportion } = figures
   const { horizon, levels } = method.forecast
   const check: CheckDocument = { rolling: { horizon } }
@@ -38,7 +40,7 @@ function fromPastErrors(figures: Figures, document: MethodDocument): Figures {
       'forecast.limits',
     )
   }
-  const { tries } = roll(task)
+  const { tries } = finish(rollSteps(task), hear)
   const scale = scaleOfErrors(tries, inProportion, ahead.forecast)
   const errors = Array.from({ length: horizon }, (_, i) =>
     tries.flatMap((one) =>

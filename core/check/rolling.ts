@@ -9,6 +9,7 @@ import { Refusal } from '../refusal'
 import { adjustedValues } from '../series/adjusted'
 import { fillsWithZero } from '../prepare/fill/fillMissing'
 import type { Series, Value } from '../series/series'
+import { finish, type Steps } from '../work/steps'
 import { naiveScale } from './errorFigures'
 import { settledAt } from './settle'
 import { trainingDocument } from './trainingDocument'
@@ -130,7 +131,7 @@ export interface Rolled {
 }
 
 /** Sorts what came of the origins. */
-export function rolledOf(outcomes: readonly (Try | PassedOver)[]): Rolled {
+function rolledOf(outcomes: readonly (Try | PassedOver)[]): Rolled {
   const isTry = (one: Try | PassedOver): one is Try => 'forecast' in one
   return {
     tries: outcomes.filter(isTry),
@@ -138,7 +139,17 @@ export function rolledOf(outcomes: readonly (Try | PassedOver)[]): Rolled {
   }
 }
 
-/** The forecasts from every origin of a task. */
+/** The forecasts from every origin of a task, one after another. */
+export function* rollSteps(task: CheckTask): Steps<Rolled> {
+  const outcomes = []
+  for (const origin of task.origins) {
+    outcomes.push(tryFrom(task, origin))
+    yield { done: outcomes.length, of: task.origins.length, words: 'forecasts made' }
+  }
+  return rolledOf(outcomes)
+}
+
+/** The same in one go. */
 export function roll(task: CheckTask): Rolled {
-  return rolledOf(task.origins.map((origin) => tryFrom(task, origin)))
+  return finish(rollSteps(task))
 }

@@ -4,7 +4,7 @@ import { spanOf } from '../completeMethod'
 import { formatPeriod, periodAt } from '../calendar/period'
 import { accuracyOf } from '../check/accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from '../check/coverage'
-import { checkTask, roll, type CheckTask, type Try } from '../check/rolling'
+import { checkTask, rollSteps, type CheckTask, type Try } from '../check/rolling'
 import { compare } from '../check/tie'
 import { offBy, scaledError, type Off } from '../check/verdict'
 import type { MethodDocument } from '../method'
@@ -12,6 +12,7 @@ import { Refusal } from '../refusal'
 import type { Series, Value } from '../series/series'
 import { mean, median } from '../statistics/average'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
+import { finish, type Steps } from '../work/steps'
 import { candidatesFor, type Candidate } from './candidates'
 import type { Contestant, Judged, Taking } from './contestant'
 import { madeOfTwo, meanOfFirstTwo } from './meanTries'
@@ -80,10 +81,7 @@ export function contest(
   return concludeContest(
     series,
     plan,
-    candidates.map((one) => {
-      const entry = enter(series, one, document.check)
-      return 'task' in entry ? { ...entry.as, outcome: { rolled: roll(entry.task) } } : entry
-    }),
+    candidates.map((one) => finish(enter(series, one, document.check)).contestant),
   )
 }
 
@@ -96,23 +94,29 @@ export function contestPlan(series: Series, document: MethodDocument): CheckPlan
   return plan
 }
 
-/** A candidate whose forecasts are still to be made, or that is refused at once. */
-export type Entry =
-  Contestant | { readonly as: Omit<Contestant, 'outcome'>; readonly task: CheckTask }
+/** One who takes part, and what its forecasts were made of; null where none were. */
+export interface Entered {
+  readonly contestant: Contestant
+  readonly task: CheckTask | null
+}
 
-/** Whether a candidate can take part at all, and what it would have to do. */
-export function enter(series: Series, entrant: Candidate, check: CheckDocument | undefined): Entry {
-  const { madeOf } = entrant
-  if (madeOf) return { candidate: entrant, estimated: null, outcome: { madeOf } }
+/** Has a candidate make its forecasts, where it can take part at all. */
+export function* enter(
+  series: Series,
+  candidate: Candidate,
+  check: CheckDocument | undefined,
+): Steps<Entered> {
+  const { madeOf } = candidate
+  if (madeOf) return { contestant: { candidate, estimated: null, outcome: { madeOf } }, task: null }
   try {
-    const { estimated } = calculate(series, entrant.document)
-    const task = checkTask(series, entrant.document, check)
-    return task
-      ? { as: { candidate: entrant, estimated }, task }
-      : { candidate: entrant, estimated, outcome: { refused: TOO_SHORT } }
+    const { estimated } = calculate(series, candidate.document)
+    const task = checkTask(series, candidate.document, check)
+    const outcome = task ? { rolled: yield* rollSteps(task) } : { refused: TOO_SHORT }
+    return { contestant: { candidate, estimated, outcome }, task }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
-    return { candidate: entrant, estimated: null, outcome: { refused: error.because } }
+    const outcome = { refused: error.because }
+    return { contestant: { candidate, estimated: null, outcome }, task: null }
   }
 }
 
@@ -198,7 +202,7 @@ function choices(
   return { proposed, plainer: plainest === proposed ? null : plainest }
 }
 
-type Steps = Pick<CheckPlan['rolling'], 'horizon' | 'step'>
+type Stride = Pick<CheckPlan['rolling'], 'horizon' | 'step'>
 
 /** The tries that can be compared; null where the method takes no part. */
 function triesOf({ outcome }: Contestant): readonly Try[] | null {
@@ -255,7 +259,7 @@ function rowOf(contestant: Contestant, tries: readonly Try[]): ContestRow {
 }
 
 /** With too few origins nothing is said to tie. */
-function ties(row: ContestRow, best: ContestRow, { horizon, step }: Steps): boolean {
+function ties(row: ContestRow, best: ContestRow, { horizon, step }: Stride): boolean {
   const differences = row.byOrigin.map((figure, i) => figure - best.byOrigin[i]!)
   return compare(differences, horizon, step)?.isTie ?? false
 }

@@ -6,7 +6,6 @@ import type { DecompositionDocument } from '../decompose/ways'
 import type { Weights } from '../stateSpace/forms'
 import type { Run } from '../column/run'
 import type { WeightSection } from '../stateSpace/sections'
-import type { SelectionSoFar } from '../stateSpace/selection'
 import type { Finding, MethodChange } from '../finding'
 import type { Model } from '../model'
 import type { Value } from '../series/series'
@@ -14,6 +13,7 @@ import type { Stretch } from '../series/stretch'
 import type { Trend, TrendFit, TrendOptions } from '../trend/ways'
 import type { TrainingSpan } from '../trend/commonOptions'
 import type { DesignColumn } from '../regression/design'
+import type { Hear } from '../work/steps'
 import type { Piece } from '../word'
 import type { ReadersFigures } from '../words/readersFigures'
 import type { TrendSaid } from '../trend/said'
@@ -23,9 +23,6 @@ import type { RegressionReport } from '../regression/fullReport'
 import type { Limits } from './limits'
 import type { MemberDocument, MemberFigures, MemberMethod } from './member'
 import type { PastErrors } from './pastErrors'
-
-/** Hears of a selection while it is under way. */
-export type Hear = (soFar: SelectionSoFar) => void
 
 /** What a forecast starts from. */
 export interface ForecastBasis {

@@ -1,4 +1,4 @@
-import { requireBounded } from '../requireBounded'
+import { requireBounded } from '../work/requireBounded'
 import type { Value } from '../series/series'
 import type { DesignColumn } from './design'
 import { leastSquares, type LeastSquares } from './leastSquares'

@@ -54,7 +54,7 @@ export function smoothingFigures(
 }
 
 /** What there is to say of a form in a selection. */
-export function formRow(one: Contender): FormRow {
+function formRow(one: Contender): FormRow {
   return {
     form: one.form,
     k: one.k,

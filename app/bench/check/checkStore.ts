@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { TriesAnswer } from '~/workers/messages'
-import { TriesWorker } from '~/workers/triesInWorker'
+import { coreClient } from '~/workers/core'
+import { useRun } from '~/workers/run'
 import { shortVerdict, verdictLine } from '~~/core/check/words'
 import type { Checked } from '~~/core/check/check'
 import type { Try } from '~~/core/check/rolling'
@@ -17,14 +17,13 @@ const AFTER_REPAINT_MS = 100
 export const useCheck = defineStore('check', () => {
   const bench = useBench()
 
-  const state = ref<'none' | 'running' | 'done' | 'stopped' | 'too-short' | 'refused' | 'failed'>(
-    'none',
-  )
+  const worker = coreClient()
+  const { state: stateOfRun, because, progress, ...checking } = useRun()
+  const { begin: beginTrying, forget: forgetTrying } = useRun()
   const checked = shallowRef<Checked | null>(null)
-  /** Why it is refused, or what failed. */
-  const because = ref('')
-  const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
-  const worker = new TriesWorker(hear, (message) => end('failed', message))
+  const state = computed(() =>
+    stateOfRun.value === 'done' && !checked.value ? 'too-short' : stateOfRun.value,
+  )
 
   /** Names of the offers that were tried and mend: the others are not made. */
   const mending = shallowRef<ReadonlySet<string>>(new Set())
@@ -36,48 +35,31 @@ export const useCheck = defineStore('check', () => {
   /** Whether strips show what forecasts would have been, or how the method fits what it has seen. */
   const shows = ref<'tries' | 'fitted'>('tries')
 
-  let waiting: ReturnType<typeof setTimeout> | undefined
   // What came out of another method says nothing of this one.
   watch(() => [bench.result, bench.method.check], run, { immediate: true })
 
   function run(): void {
-    checked.value = progress.value = null
+    checked.value = null
     mending.value = new Set()
-    because.value = ''
-    clearTimeout(waiting)
-    worker.stop()
+    forgetTrying()
     const [series, document] = [bench.series, bench.method]
-    state.value = bench.result && series ? 'running' : 'none'
-    if (state.value === 'none') return
-    waiting = setTimeout(
-      () => worker.ask({ kind: 'check', series: series!, document }),
-      AFTER_REPAINT_MS,
-    )
+    if (!bench.result || !series) return checking.forget()
+    void checking.begin(async (followed) => {
+      await afterRepaint()
+      checked.value = await worker.ask('check', [series, document], followed)
+      void beginTrying(({ until }) =>
+        worker.ask('offers', [series, document], {
+          until,
+          told: (name) => (mending.value = new Set([...mending.value, name])),
+        }),
+      )
+    })
   }
 
   /** Gives the check up until the method changes, or it is asked for again. */
   function stop(): void {
-    clearTimeout(waiting)
-    worker.stop()
-    progress.value = null
-    state.value = 'stopped'
-  }
-
-  function hear(answer: TriesAnswer): void {
-    switch (answer.kind) {
-      case 'progress':
-        progress.value = answer
-        return
-      case 'checked':
-        checked.value = answer.checked
-        state.value = answer.checked ? 'done' : 'too-short'
-        return
-      case 'offer':
-        mending.value = new Set([...mending.value, answer.name])
-        return
-      case 'refused':
-        end('refused', answer.because)
-    }
+    forgetTrying()
+    checking.stop()
   }
 
   /** Whether an offer is made: one that is tried and mends, or any where nothing can be tried. */
@@ -93,11 +75,6 @@ export const useCheck = defineStore('check', () => {
     return togetherAt(stage, made)
   }
 
-  function end(how: 'refused' | 'failed', why: string): void {
-    state.value = how
-    because.value = why
-  }
-
   /** `Over 36 tries such forecasts were off by 3.1%; …`, or how far it has come, or why there is none. */
   const line = computed(lineNow)
 
@@ -111,7 +88,7 @@ export const useCheck = defineStore('check', () => {
       }
       case 'running':
         return progress.value
-          ? `Checking: ${progress.value.done} of ${progress.value.of} forecasts made`
+          ? `Checking: ${progress.value.done} of ${progress.value.of} ${progress.value.words}`
           : 'Checking…'
       case 'too-short':
         return 'The series is too short to be checked: three years are needed before the first forecast.'
@@ -205,3 +182,7 @@ export const useCheck = defineStore('check', () => {
     reset,
   }
 })
+
+function afterRepaint(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, AFTER_REPAINT_MS))
+}

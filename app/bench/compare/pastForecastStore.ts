@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { TriesAnswer } from '~/workers/messages'
-import { TriesWorker } from '~/workers/triesInWorker'
+import { useRun } from '~/workers/run'
 import type { Off } from '~~/core/check/verdict'
 import type { Contest, ContestRow } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'
+import { holdContest, type FoundInContest } from '../contest/holdContest'
 import { useBench } from '../study/benchStore'
 
 /** How one of the compared methods would have done; its row is null where it takes no part. */
@@ -18,16 +18,13 @@ export interface PastForecasts {
 export const usePastForecasts = defineStore('past-forecasts', () => {
   const bench = useBench()
 
-  const state = ref<'none' | 'running' | 'done' | 'stopped' | 'refused' | 'failed'>('none')
-  const because = ref('')
-  const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
+  const { state, because, progress, begin, stop } = useRun()
   const contest = shallowRef<Contest | null>(null)
   const hidden = shallowRef<ReadonlyMap<string, Off | null>>(new Map())
   /** How many periods at the end are hidden; 0 before it is known. */
   const periodsHidden = ref(0)
   /** What was asked last, as text: the same is not made again. */
   let asked = ''
-  const worker = new TriesWorker(hear, (message) => end('failed', message))
 
   /**
    * Lets methods forecast from the origins that they share, unless just that was done.
@@ -40,47 +37,24 @@ export const usePastForecasts = defineStore('past-forecasts', () => {
     const now = JSON.stringify([series, bench.method.check, documents])
     if (now === asked && state.value !== 'stopped' && state.value !== 'failed') return
     asked = now
-    contest.value = progress.value = null
+    contest.value = null
     hidden.value = new Map()
     periodsHidden.value = 0
-    because.value = ''
-    state.value = 'running'
-    worker.ask({
-      kind: 'contest',
-      series,
-      document: bench.method,
+    const held = {
+      ...{ series, document: bench.method, hidesLast: true },
       candidates: documents.map((document, i) => ({ name: placeName(i), document })),
-      hidesLast: true,
+    }
+    void begin(async (followed) => {
+      contest.value = await holdContest(held, { ...followed, told: take })
     })
   }
 
-  function stop(): void {
-    worker.stop()
-    progress.value = null
-    state.value = 'stopped'
-  }
-
-  function hear(answer: TriesAnswer): void {
-    switch (answer.kind) {
-      case 'progress':
-        progress.value = answer
-        return
-      case 'hidden':
-        hidden.value = new Map([...hidden.value, [answer.name, answer.off]])
-        periodsHidden.value = answer.periods
-        return
-      case 'contest':
-        contest.value = answer.contest
-        if (answer.isLast) state.value = 'done'
-        return
-      case 'refused':
-        end('refused', answer.because)
+  function take(found: FoundInContest): void {
+    if ('contest' in found) contest.value = found.contest
+    else {
+      hidden.value = new Map([...hidden.value, [found.name, found.hidden.off]])
+      periodsHidden.value = found.hidden.periods
     }
-  }
-
-  function end(how: 'refused' | 'failed', why: string): void {
-    state.value = how
-    because.value = why
   }
 
   /** How each did, in the order that was asked for, as far as it has come. */

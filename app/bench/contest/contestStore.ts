@@ -3,8 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { inReadersFigures } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
-import type { TriesAnswer } from '~/workers/messages'
-import { TriesWorker } from '~/workers/triesInWorker'
+import { useRun } from '~/workers/run'
 import { methodSays } from '~~/core/completeMethod'
 import { candidate, candidatesFor, type Candidate } from '~~/core/contest/candidates'
 import type { Contest, ContestRow } from '~~/core/contest/contest'
@@ -16,6 +15,7 @@ import { adjustedValues } from '~~/core/series/adjusted'
 import type { KeptContest } from '~~/shared/api/studies'
 import { usePins } from '../pins/pinStore'
 import { useBench } from '../study/benchStore'
+import { holdContest } from './holdContest'
 import { useOpenedRow } from './openedStore'
 
 /** A contest of methods over the series on the Bench: who takes part, how far it has come, how it came out. */
@@ -26,10 +26,8 @@ export const useContest = defineStore('contest', () => {
   const opened = useOpenedRow()
 
   const isOpen = ref(false)
-  const state = ref<'none' | 'running' | 'done' | 'stopped' | 'refused' | 'failed'>('none')
+  const { state, because, progress, ...holding } = useRun()
   const isDone = computed(() => state.value === 'done')
-  const because = ref('')
-  const progress = ref<{ readonly done: number; readonly of: number } | null>(null)
   /** Rows as they come; of all methods once it is done. */
   const contest = shallowRef<Contest | null>(null)
   /** Methods that are through, the nearest first. */
@@ -40,10 +38,6 @@ export const useContest = defineStore('contest', () => {
   const added = shallowRef<readonly Candidate[]>([])
   /** What methods say that are left out of it, as {@link saysOf} has it. */
   const leftOut = shallowRef<ReadonlySet<string>>(new Set())
-  const worker = new TriesWorker(hear, (message) => {
-    state.value = 'failed'
-    because.value = message
-  })
 
   /** Everyone who can take part: the usual methods, the one on the Bench, those put in by hand. */
   const candidates = computed<readonly Candidate[]>(() => {
@@ -94,9 +88,10 @@ export const useContest = defineStore('contest', () => {
     try {
       const { held } = await api<KeptContest>(`/studies/${bench.study!.id}/contest`)
       if (held?.of !== of) return false
-      contest.value = held.contest
+      await holding.begin(async () => {
+        contest.value = held.contest
+      })
       heldOver.value = of
-      state.value = 'done'
       isStale.value = false
       return true
     } catch {
@@ -111,46 +106,29 @@ export const useContest = defineStore('contest', () => {
   /** Holds the contest among those who take part. */
   function hold(): void {
     opened.close()
-    contest.value = progress.value = null
-    because.value = heldOver.value = ''
+    contest.value = null
+    heldOver.value = ''
     isStale.value = false
     // The method of now stays in, also once another is taken.
     added.value = [...added.value, candidate(bench.series!, bench.method)]
-    state.value = 'running'
     underWay = digest()
-    worker.ask({
-      kind: 'contest',
-      series: bench.series!,
-      document: bench.method,
+    const held = {
+      ...{ series: bench.series!, document: bench.method, hidesLast: false },
       candidates: entrants.value,
-    })
-  }
-
-  function stop(): void {
-    worker.stop()
-    state.value = 'stopped'
-    progress.value = null
-  }
-
-  function hear(answer: TriesAnswer): void {
-    switch (answer.kind) {
-      case 'progress':
-        progress.value = answer
-        return
-      case 'contest':
-        contest.value = answer.contest
-        if (answer.isLast) void keep(answer.contest)
-        return
-      case 'refused':
-        state.value = 'refused'
-        because.value = answer.because
     }
+    void holding.begin(async (followed) => {
+      contest.value = await holdContest(held, {
+        ...followed,
+        told: (found) => {
+          if ('contest' in found) contest.value = found.contest
+        },
+      })
+      void keep(contest.value)
+    })
   }
 
   /** It stays with the study until data or candidates change. */
   async function keep(held: Contest): Promise<void> {
-    state.value = 'done'
-    progress.value = null
     const of = await digest()
     heldOver.value = of
     try {
@@ -222,11 +200,10 @@ export const useContest = defineStore('contest', () => {
 
   function reset(): void {
     opened.close()
-    worker.stop()
+    holding.forget()
     isOpen.value = isStale.value = false
-    state.value = 'none'
-    contest.value = progress.value = null
-    heldOver.value = because.value = ''
+    contest.value = null
+    heldOver.value = ''
     added.value = []
     leftOut.value = new Set()
   }
@@ -234,7 +211,17 @@ export const useContest = defineStore('contest', () => {
   return {
     ...{ isOpen, state, isDone, because, progress, contest, rows },
     ...{ candidates, entrants, isStale },
-    ...{ show, hold, stop, isPresent, take, toggleEntrant, takesPart, addPinned, reset },
+    ...{
+      show,
+      hold,
+      stop: holding.stop,
+      isPresent,
+      take,
+      toggleEntrant,
+      takesPart,
+      addPinned,
+      reset,
+    },
   }
 })
 

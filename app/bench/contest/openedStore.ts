@@ -1,10 +1,12 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { TriesAnswer } from '~/workers/messages'
-import { TriesWorker } from '~/workers/triesInWorker'
+import { coreClient } from '~/workers/core'
+import { useRun } from '~/workers/run'
 import type { Try } from '~~/core/check/rolling'
 import { scaledError } from '~~/core/check/verdict'
 import type { ContestRow } from '~~/core/contest/contest'
+import type { MethodDocument } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
 
 /** The row of a contest that is opened: what its method would have said, origin by origin. */
@@ -14,11 +16,11 @@ export const useOpenedRow = defineStore('opened-row', () => {
   const row = shallowRef<ContestRow | null>(null)
   /** In the order of their origins; none until they are made again. */
   const tries = shallowRef<readonly Try[]>([])
-  const failed = ref('')
   /** Place in the list of the origin that is looked at. */
   const place = ref(0)
   const tried = computed<Try | null>(() => tries.value[place.value] ?? null)
-  const worker = new TriesWorker(hear, (message) => (failed.value = message))
+  const worker = coreClient()
+  const { because: failed, begin, forget } = useRun()
 
   /** Opens a row at its worst origin, or closes it. */
   function toggle(next: ContestRow): void {
@@ -27,23 +29,18 @@ export const useOpenedRow = defineStore('opened-row', () => {
     if (isOpen || !bench.series) return
     row.value = next
     const document = { ...next.method, check: bench.method.check }
-    worker.ask({ kind: 'check', series: bench.series, document })
+    const words: [Series, MethodDocument] = [bench.series, document]
+    void begin(async (followed) => {
+      const checked = await worker.ask('check', words, followed)
+      tries.value = checked?.tries ?? []
+      place.value = worst.value
+    })
   }
 
   function close(): void {
-    worker.stop()
+    forget()
     row.value = null
     tries.value = []
-    failed.value = ''
-  }
-
-  function hear(answer: TriesAnswer): void {
-    if (answer.kind === 'refused') failed.value = answer.because
-    if (answer.kind !== 'checked' || !answer.checked) return
-    // What its offers would do is nobody's question here.
-    worker.stop()
-    tries.value = answer.checked.tries
-    place.value = worst.value
   }
 
   /** Where it was furthest off, as the contest counts. */

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { analyseApart } from '~/workers/analyseInWorker'
+import { analyseApart } from '~/workers/core'
 import { columnValues, ledgerOf } from '~~/core/ledger/ledger'
 import type { Column } from '~~/core/column/column'
 import { defaultWay, traitsOf, waysFor } from '~~/core/decompose/ways'

@@ -1,12 +1,13 @@
 import { computed, ref, shallowRef, type Ref } from 'vue'
-import { analyseInWorker, dropWaiting } from '~/workers/analyseInWorker'
-import type { SelectionUnderWay } from '~/workers/messages'
+import { unlessLeft } from '~/workers/client'
+import { coreClient } from '~/workers/core'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { isHeavy } from '~~/core/decompose/ways'
 import { DEFAULT_FORECAST, forecastWayOf } from '~~/core/forecast/ways'
 import type { MethodDocument } from '~~/core/method'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
+import type { Progress } from '~~/core/work/steps'
 
 /** Periods up to which a calculation takes no longer than a fraction of a frame. */
 const LONGEST_AT_ONCE = 600
@@ -31,8 +32,10 @@ export function calculationOf(
   const calculating = ref(false)
   /** What ended the calculation of the present method; what is shown is of an earlier one. */
   const failed = ref('')
-  /** The forms of a smoothing that are through, while one is being chosen. */
-  const selection = shallowRef<SelectionUnderWay | null>(null)
+  /** How far a long calculation has come. */
+  const progress = shallowRef<Progress | null>(null)
+  const worker = coreClient()
+  let own: AbortController | null = null
 
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
@@ -40,15 +43,19 @@ export function calculationOf(
    * a heavy way, goes to the worker, where a later change overtakes it.
    */
   async function run(): Promise<void> {
-    const own = series.value!
-    dropWaiting()
+    own?.abort()
+    const { signal } = (own = new AbortController())
     try {
-      if (isAtOnce(own, method.value)) return show(outcomeOf(own, calculated.value))
+      if (isAtOnce(series.value!, method.value))
+        return show(outcomeOf(series.value!, calculated.value))
       calculating.value = true
-      selection.value = null
-      const outcome = await analyseInWorker(own, calculated.value, (soFar) => {
-        selection.value = soFar
-      })
+      progress.value = null
+      const outcome = await unlessLeft(
+        worker.ask('analyse', [series.value!, calculated.value], {
+          until: signal,
+          hear: (soFar) => (progress.value = soFar),
+        }),
+      )
       if (outcome) show(outcome)
     } catch (error) {
       // What is on the screen stays, marked as that of an earlier method.
@@ -60,7 +67,7 @@ export function calculationOf(
   function show(outcome: Outcome): void {
     calculating.value = false
     failed.value = ''
-    preview.value = selection.value = null
+    preview.value = progress.value = null
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
@@ -78,7 +85,7 @@ export function calculationOf(
     shown,
     calculating,
     failed,
-    selection,
+    progress,
     run,
     forget,
   }

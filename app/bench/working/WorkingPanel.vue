@@ -11,7 +11,7 @@ import CellWorking from './CellWorking.vue'
 import FindingList from './FindingList.vue'
 import { useFindings } from '../findings/findingStore'
 
-const SelectionUnderWay = later(() => import('../ways/smoothing/SelectionUnderWay.vue'))
+const CalculationUnderWay = later(() => import('./CalculationUnderWay.vue'))
 
 const bench = useBench()
 const ledger = useLedger()
@@ -52,7 +52,7 @@ watch(
 <template>
   <!-- It scrolls, so the keyboard must reach it, even where nothing in it can be pressed. -->
   <aside ref="working" class="working" aria-label="Working" tabindex="0" data-area="working">
-    <SelectionUnderWay v-if="bench.selection" :selection="bench.selection" />
+    <CalculationUnderWay v-if="bench.progress" :progress="bench.progress" />
     <template v-if="bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />
       <p v-else class="muted">Select a figure in the ledger to see how it came about.</p>

@@ -1,6 +1,6 @@
 import { MODEL, type Model } from '../../model'
 import { Refusal } from '../../refusal'
-import { requireBounded } from '../../requireBounded'
+import { requireBounded } from '../../work/requireBounded'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'

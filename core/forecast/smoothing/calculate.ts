@@ -14,7 +14,9 @@ import { weightSections, type WeightSection } from '../../stateSpace/sections'
 import { chooseSmoothing, type ChosenSmoothing } from '../../stateSpace/search'
 import { requireAdmissible, selectForm, type Contender } from '../../stateSpace/selection'
 import { Refusal, refusedUnder } from '../../refusal'
-import { requireBounded } from '../../requireBounded'
+import { requireBounded } from '../../work/requireBounded'
+import type { Hear, Tried } from '../../work/steps'
+import { formWords } from './words'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
@@ -24,7 +26,7 @@ import { figure } from '../../words/figure'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
 import { limitOf, noWayBack, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
-import type { CommonAhead, ForecastBasis, Forecasted, Hear } from '../way'
+import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
 import { transformOf, type Transform } from './transform'
 
@@ -256,7 +258,9 @@ function choose(
   const { winner, table } = selectForm(values, seasonOf[0]!, seasons, forms, {
     weights,
     initial: initial === 'rule' ? 'rule' : 'chosen',
-    ...{ horizon, nameOf, hear },
+    ...{ horizon, nameOf },
+    hear: ({ table, of }) =>
+      hear?.({ done: table.length, of, words: 'forms tried', tried: table.map(formTried) }),
   })
   if (!winner) {
     throw new Refusal(
@@ -265,6 +269,17 @@ function choose(
     )
   }
   return { chosen: winner, table }
+}
+
+/** A form of a selection that is under way, by its name. */
+function formTried(one: Contender): Tried {
+  const isChosen = 'chosen' in one
+  return {
+    name: formWords(one.form),
+    numbers: one.k,
+    aicc: isChosen ? one.chosen.aicc : null,
+    because: isChosen ? null : one.because,
+  }
 }
 
 function reasonOf([first]: readonly Contender[]): string {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import { analyseApart } from '~/workers/analyseInWorker'
+import { analyseApart } from '~/workers/core'
 import { inReadersFigures } from '~/figures/format'
 import { memberAlone } from '~~/core/calculate'
 import { memberNamed } from '~~/core/forecast/combination/columns'

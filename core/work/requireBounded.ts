@@ -1,4 +1,4 @@
-import { Refusal } from './refusal'
+import { Refusal } from '../refusal'
 
 /** Elementary steps that a single calculation may take: some ten seconds of one thread. */
 const MOST_STEPS = 1.5e9

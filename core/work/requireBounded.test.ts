@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { calculate } from './calculate'
-import { calendarOf } from './calendar/calendar'
-import type { MethodDocument } from './method'
-import { Refusal } from './refusal'
-import type { Series } from './series/series'
+import { calculate } from '../calculate'
+import { calendarOf } from '../calendar/calendar'
+import type { MethodDocument } from '../method'
+import { Refusal } from '../refusal'
+import type { Series } from '../series/series'
 
 const long = (seasons: number): Series => ({
   name: 'Long',

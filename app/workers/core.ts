@@ -1,0 +1,25 @@
+import type { MethodDocument } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
+import { WorkerClient, type Following } from './client'
+import { CORE_WORKER } from './core.worker'
+import type { CoreJobs } from './coreJobs'
+import type { Outcome } from './outcome'
+
+/** A worker with the core in it. */
+export function coreClient(): WorkerClient<CoreJobs> {
+  return new WorkerClient<CoreJobs>(() => new Worker(CORE_WORKER, { type: 'module' }))
+}
+
+/** Runs a method in a worker of its own, for a result that is looked at beside the one on the screen; neither waits for the other. */
+export async function analyseApart(
+  series: Series,
+  method: MethodDocument,
+  following: Following<never> = {},
+): Promise<Outcome> {
+  const apart = coreClient()
+  try {
+    return await apart.ask('analyse', [series, method], following)
+  } finally {
+    apart.close()
+  }
+}

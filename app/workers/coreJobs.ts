@@ -1,0 +1,71 @@
+import { mendingOffers, mendingTogether } from '~~/core/analyse'
+import { accuracyOf } from '~~/core/check/accuracy'
+import { checkSteps, hideLast, type Checked } from '~~/core/check/check'
+import type { CheckTask } from '~~/core/check/rolling'
+import { offBy, type Off } from '~~/core/check/verdict'
+import type { CheckDocument } from '~~/core/checkPlan'
+import type { Candidate } from '~~/core/contest/candidates'
+import { enter } from '~~/core/contest/contest'
+import type { Contestant } from '~~/core/contest/contestant'
+import type { MethodDocument } from '~~/core/method'
+import { offerName, offersName, type Offer } from '~~/core/offers'
+import type { Series } from '~~/core/series/series'
+import type { Steps } from '~~/core/work/steps'
+import type { Telling } from './job'
+import { outcomeOf, type Outcome } from './outcome'
+
+/** How far off a method was over the hidden end of the series, so many periods; null where it is refused there. */
+export interface Hidden {
+  readonly periods: number
+  readonly off: Off | null
+}
+
+/** What of the core is done beside the page. */
+export const CORE_JOBS = {
+  /** Runs a method. */
+  analyse({ hear }: Telling<never>, series: Series, method: MethodDocument): Outcome {
+    return outcomeOf(series, method, hear)
+  },
+  /** Makes the forecasts from earlier origins; null for a series that is too short for any. */
+  check(_: Telling<never>, series: Series, document: MethodDocument): Steps<Checked | null> {
+    return checkSteps(series, document)
+  },
+  /** Tries the offers of a method, and says the name of each that mends as it is found. */
+  *offers({ say }: Telling<string>, series: Series, document: MethodDocument): Steps<void> {
+    const own = { series, document }
+    const mending: Offer[] = []
+    for (const offer of mendingOffers(own)) {
+      if (offer) {
+        mending.push(offer)
+        say(offerName(offer.finding, offer.action))
+      }
+      yield offersTried(mending)
+    }
+    for (const stage of mendingTogether(own, mending)) {
+      if (stage) say(offersName(stage))
+      yield offersTried(mending)
+    }
+  },
+  /** Has a method make its forecasts for a contest, and where it is asked for forecast the hidden end of the series too. */
+  *enter(
+    _: Telling<never>,
+    series: Series,
+    candidate: Candidate,
+    check: CheckDocument | undefined,
+    hidesLast: boolean,
+  ): Steps<{ contestant: Contestant; hidden: Hidden | null }> {
+    const { contestant, task } = yield* enter(series, candidate, check)
+    return { contestant, hidden: hidesLast && task ? atEnd(task) : null }
+  },
+}
+export type CoreJobs = typeof CORE_JOBS
+
+function offersTried({ length }: readonly Offer[]) {
+  return { done: length, of: length, words: 'offers that mend' }
+}
+
+function atEnd(task: CheckTask): Hidden {
+  const hidden = hideLast(task)
+  const off = 'forecast' in hidden ? offBy([hidden], accuracyOf([hidden], 'method')) : null
+  return { periods: task.plan.holdout, off }
+}
