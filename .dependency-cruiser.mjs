@@ -12,7 +12,7 @@ const CORE_LAYERS = [
   ['findings'],
   ['examine.ts', 'examineTrend.ts'],
   ['check'],
-  ['calculate.ts'],
+  ['calculate.ts', 'cost.ts'],
   ['completeMethod.ts'],
   ['method.ts', 'methodName.ts'],
   ['checkPlan.ts', 'prepare', 'leftover'],

@@ -1,8 +1,9 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import { calculate, type Figures } from './calculate'
-import { check, type Checked } from './check/check'
+import { check } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
+import { reportTrend } from './examineTrend'
 import type { Weights } from './stateSpace/forms'
 import { forecastWayOf } from './forecast/ways'
 import type { Hear } from './work/steps'
@@ -26,12 +27,20 @@ import { RESULT_FORMAT, type Result } from './result'
 import type { Series } from './series/series'
 import { STAGES, type Stage } from './stage'
 
+/** Who hears of a result on the way to it. */
+export interface Heard {
+  /** How far a long calculation has come. */
+  readonly hear?: Hear | undefined
+  /** The same result without limits, where those take long. */
+  readonly early?: ((result: Result) => void) | undefined
+}
+
 /**
  * Runs a method on a series: the one entrance that screen, HTTP and command line call.
  *
  * @param series values in units of `series.unit`, one a period
  * @param document the method; what it leaves out takes its default
- * @param hear is told how far a long choice has come
+ * @param heard on the way: how far a long choice has come, and early the forecast whose limits are still being made
  *
  * A check is made where the document asks for one; every offer is then tried, and made only where it mends.
  *
@@ -39,8 +48,8 @@ import { STAGES, type Stage } from './stage'
  *   the forecast with its limits, error figures and findings
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
-export function analyse(series: Series, document: MethodDocument, hear?: Hear): Result {
-  const result = run(series, document, hear)
+export function analyse(series: Series, document: MethodDocument, heard?: Heard): Result {
+  const result = run(series, document, heard)
   return document.check ? withTriedOffers(result, { series, document }) : result
 }
 
@@ -98,7 +107,7 @@ export function* mendingTogether(
 
 /** What offers are held against; without a check where the series is too short for any. Null for a method that is refused. */
 function triedOf({ series, document }: MethodOnSeries) {
-  for (const one of [asTried(document), { ...document, check: undefined }]) {
+  for (const one of [asTried({ series, document }), { ...document, check: undefined }]) {
     const own = { series, document: one }
     const before = standingOf(own)
     if (before) return { own, before }
@@ -111,28 +120,64 @@ function standingOf({ series, document }: MethodOnSeries): Standing | null {
   return result && { findings: result.findings, off: result.check?.verdict?.method ?? null }
 }
 
-function run(series: Series, document: MethodDocument, hear?: Hear): Result {
-  const figures = withPastErrors(calculate(series, document, hear), document, hear)
-  const checked = document.check ? check(series, document) : null
-  return resultOf(figures, examine(figures), checked)
+function run(series: Series, document: MethodDocument, { hear, early }: Heard = {}): Result {
+  const figures = calculate(series, document, hear)
+  if (figures.method.forecast.limits !== 'past-errors') return resultOf(figures, series, document)
+  // The forecast does not wait for limits that are made of many others.
+  early?.(resultOf(withoutLimits(figures), series, { ...document, check: undefined }))
+  return resultOf(withPastErrors(figures, document, hear), series, document)
 }
 
-function resultOf(
-  figures: Figures,
-  { straight, ...examined }: Examined,
-  checked: Checked | null,
-): Result {
-  return {
+function resultOf(figures: Figures, series: Series, document: MethodDocument): Result {
+  const checked = document.check ? check(series, document) : null
+  const numbers = {
     format: RESULT_FORMAT,
     ...numbersOf(figures),
-    ...examined,
     ...(checked ? { check: checked } : {}),
-    findings: [...findingsOf(figures, { ...examined, straight }), ...(checked?.findings ?? [])],
-  }
+  } as const
+  return judgedLater(numbers, () => {
+    const { straight, ...examined } = examine(figures)
+    const found = findingsOf(figures, { ...examined, straight })
+    return { ...examined, findings: [...found, ...(checked?.findings ?? [])] }
+  })
+}
+
+/** What of a result is judgement. */
+type Judged = Omit<Examined, 'straight'> & Pick<Result, 'findings'>
+
+/** All of it; that none is forgotten is the compiler's to see. */
+const JUDGED: Readonly<Record<keyof Judged, true>> = {
+  ...{ seasons: true, strength: true, seasonTests: true, whichModel: true, advisedModel: true },
+  ...{ outliers: true, step: true, leftover: true, modelMends: true, seasonLeft: true },
+  ...{ phases: true, level: true, trendFits: true, wouldFit: true, straightTrend: true },
+  ...{ trendShare: true, residualLikeness: true, weightSections: true, accuracy: true },
+  findings: true,
+}
+
+/**
+ * A result whose judgements are worked out when the first of them is asked for: figures and pictures, which are asked for
+ * first, do not wait for them. Whoever takes it as a whole, copies it or writes it down, has them all.
+ */
+function judgedLater(numbers: Omit<Result, keyof Judged>, judge: () => Judged): Result {
+  let judged: Judged | null = null
+  const later = (key: keyof Judged): PropertyDescriptor => ({
+    enumerable: true,
+    get: () => (judged ??= judge())[key],
+  })
+  const keys = Object.keys(JUDGED) as (keyof Judged)[]
+  return Object.defineProperties(
+    { ...numbers },
+    Object.fromEntries(keys.map((key) => [key, later(key)])),
+  ) as Result
+}
+
+function withoutLimits(figures: Figures): Figures {
+  return { ...figures, ahead: { ...figures.ahead, limits: {} } }
 }
 
 /** What of a result is numbers alone. */
-function numbersOf({ series, method, prepared, columns, decomposed, ahead, inside }: Figures) {
+function numbersOf(figures: Figures) {
+  const { series, method, prepared, columns, decomposed, ahead, inside } = figures
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
   return {
@@ -143,6 +188,8 @@ function numbersOf({ series, method, prepared, columns, decomposed, ahead, insid
     ...(inside && prepared.takenOut ? { takenOut: { found: prepared.takenOut, ...inside } } : {}),
     columns,
     decomposition: decomposed.taken,
+    trendFit: reportTrend(figures),
+    regression: figures.report(),
     seasonCost: decomposed.season?.cost ?? 0,
     forecast: {
       ...ahead,

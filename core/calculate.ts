@@ -106,6 +106,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     method.forecast,
   )
   const { ahead, fitted, inside } = whole(made, prepared, firstT)
+  let reported: ReturnType<typeof report> = null
   return {
     series,
     method,
@@ -119,7 +120,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     inside,
     estimated,
     inProportion,
-    report,
+    report: () => (reported ??= report()),
     sections: () => sections?.() ?? null,
     columns: columnsOf(series, prepared, firstT, decomposed, trend, fitted),
   }

@@ -12,7 +12,6 @@ import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outlier
 import type { MethodChange } from './finding'
 import type { Model } from './model'
 import { adviseModel, type AdvisedModel } from './seasonality/advisedModel'
-import type { RegressionReport } from './regression/fullReport'
 import { testSeason, type SeasonTests } from './seasonality/seasonTests'
 import { strengthsOf, type Strength } from './seasonality/strength'
 import { whichModel, type WhichModel } from './seasonality/whichModel'
@@ -82,8 +81,6 @@ export interface Examined extends ExaminedTrend {
   readonly modelMends: boolean
   /** A season that the tests find and a method without one leaves: the lag it comes back at, and what takes it out. */
   readonly seasonLeft: { readonly lag: number; readonly change: MethodChange } | null
-  /** Of a forecast by regression; null where the trend's report is all there is. */
-  readonly regression: RegressionReport | null
   /** Of a forecast by smoothing: how the criterion moves along each weight. */
   readonly weightSections: readonly WeightSection[] | null
   readonly accuracy: { readonly fitted: ErrorFigures }
@@ -121,7 +118,6 @@ export function examine(figures: Figures): Examined {
     seasons: seasonRows(figures, leftover.isNothing),
     strength: leftover.isNothing ? NO_STRENGTHS : strengthOf(figures, weights, ordinary),
     ...examineTrend(figures, ordinary, advisedModel),
-    regression: figures.report(),
     weightSections: figures.sections(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),

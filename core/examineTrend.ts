@@ -45,7 +45,6 @@ export interface ExaminedTrend {
   readonly trendShare: Value
   /** Durbin–Watson of what the trend leaves, outliers left aside. */
   readonly residualLikeness: Value
-  readonly trendFit: TrendFit
 }
 
 /** What a trend by least squares can be instead: even growth, or a line through the latest years alone. */
@@ -59,7 +58,7 @@ export function latestPeriods(seasons: number): number {
 }
 
 /**
- * Where the level goes, read without asking how the trend is fitted; whether the trend fits; its report.
+ * Where the level goes, read without asking how the trend is fitted; whether the trend fits.
  *
  * @param ordinary the outliers, which take no part
  * @param advised the model that fits, where one is advised
@@ -69,7 +68,7 @@ export function examineTrend(
   ordinary: OutOfTheOrdinary,
   advised: AdvisedModel | null,
 ): ExaminedTrend {
-  const { prepared, decomposed, method, trend, firstT, lastT } = figures
+  const { prepared, decomposed, method, trend, firstT } = figures
   const stretch = prepared.input
   const { seasons } = stretch.calendar
   const own = levelTaken(figures, advised)
@@ -96,14 +95,20 @@ export function examineTrend(
     residualLikeness: durbinWatsonWithout(trend, ordinary, firstT),
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
-    trendFit: way.report(trend, method.trend, {
-      to: lastT,
-      before: stretch.values,
-      time: timeOf(figures),
-      name: fittedName(figures),
-      periodLabel: (t) => stretch.periodOf(t - firstT).label,
-    }),
   }
+}
+
+/** What is reported of the trend: its equation, its numbers, how well it fits. */
+export function reportTrend(figures: Figures): TrendFit {
+  const { prepared, method, trend, firstT, lastT } = figures
+  const stretch = prepared.input
+  return trendWayOf(method.trend.form).report(trend, method.trend, {
+    to: lastT,
+    before: stretch.values,
+    time: timeOf(figures),
+    name: fittedName(figures),
+    periodLabel: (t) => stretch.periodOf(t - firstT).label,
+  })
 }
 
 /** How the level is taken that is judged: whether by the method's own season, else by which model. */

@@ -1,6 +1,6 @@
 import type { Off } from './check/verdict'
+import { isAtOnce } from './cost'
 import type { Action, Finding } from './finding'
-import { DEFAULT_FORECAST, forecastWayOf } from './forecast/ways'
 import { changed, type MethodDocument } from './method'
 import { withAdjustments } from './series/adjusted'
 import type { Series } from './series/series'
@@ -22,18 +22,17 @@ export interface Standing {
 /** A check that is this much worse after a click is worse. */
 const WORSE = 1.1
 
-/** Of a way that takes long, every so many origins are enough to see that an offer makes it worse. */
-const HEAVY_STEP = 3
+/** Of a method that takes long, every so many origins are enough to see that an offer makes it worse. */
+const LONG_STEP = 3
 
-/** A method as its offers are tried: with the check that it asks for, from fewer origins where the way takes long. */
-export function asTried(document: MethodDocument): MethodDocument {
-  const { check = {}, forecast } = document
-  const { heavy } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
-  if (!heavy) return document.check ? document : { ...document, check }
+/** A method as its offers are tried: with the check that it asks for, from fewer origins where it takes long. */
+export function asTried({ series, document }: MethodOnSeries): MethodDocument {
+  const { check = {} } = document
+  if (isAtOnce(document, series)) return document.check ? document : { ...document, check }
   const { rolling = {} } = check
   return {
     ...document,
-    check: { ...check, rolling: { ...rolling, step: HEAVY_STEP * (rolling.step ?? 1) } },
+    check: { ...check, rolling: { ...rolling, step: LONG_STEP * (rolling.step ?? 1) } },
   }
 }
 

@@ -9,8 +9,10 @@ import type { Ahead } from './forecast/ways'
 import type { Method } from './method'
 import type { FilledValue } from './prepare/fill/fillMissing'
 import type { TakenOut } from './prepare/prepare'
+import type { RegressionReport } from './regression/fullReport'
 import type { Quantity } from './series/quantity'
 import type { Adjustment } from './series/series'
+import type { TrendFit } from './trend/ways'
 
 export const RESULT_FORMAT = 'elvant-result/1'
 
@@ -55,6 +57,9 @@ export interface Result extends Looked, Omit<Examined, 'straight'> {
   readonly takenOut?: { readonly found: TakenOut } & Inside
   /** What only this way of decomposing finds, under its name `by`. */
   readonly decomposition: Taken
+  readonly trendFit: TrendFit
+  /** Of a forecast by regression; null where the trend's report is all there is. */
+  readonly regression: RegressionReport | null
   /** Degrees of freedom that the indices cost; 0 without a season. */
   readonly seasonCost: number
   /** How such forecasts would have done, where the method asks. */

@@ -9,6 +9,7 @@ import { enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
 import type { MethodDocument } from '~~/core/method'
 import { offerName, offersName, type Offer } from '~~/core/offers'
+import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import type { Steps } from '~~/core/work/steps'
 import type { Telling } from './job'
@@ -22,9 +23,9 @@ export interface Hidden {
 
 /** What of the core is done beside the page. */
 export const CORE_JOBS = {
-  /** Runs a method. */
-  analyse({ hear }: Telling<never>, series: Series, method: MethodDocument): Outcome {
-    return outcomeOf(series, method, hear)
+  /** Runs a method; says the forecast early where its limits take long. */
+  analyse({ hear, say }: Telling<Result>, series: Series, method: MethodDocument): Outcome {
+    return outcomeOf(series, method, { hear, early: say })
   },
   /** Makes the forecasts from earlier origins; null for a series that is too short for any. */
   check(_: Telling<never>, series: Series, document: MethodDocument): Steps<Checked | null> {

@@ -1,4 +1,4 @@
-import { analyse } from '~~/core/analyse'
+import { analyse, type Heard } from '~~/core/analyse'
 import type { MethodAction } from '~~/core/finding'
 import { lookAt } from '~~/core/look'
 import type { MethodDocument } from '~~/core/method'
@@ -6,7 +6,6 @@ import { Refusal } from '~~/core/refusal'
 import { remediesFor } from '~~/core/remedies'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
-import type { Hear } from '~~/core/work/steps'
 
 /** What an analysis came to. */
 export type Outcome =
@@ -22,9 +21,9 @@ export type Outcome =
     }
 
 /** Runs a method; a refusal is an outcome, anything else a defect. */
-export function outcomeOf(series: Series, method: MethodDocument, hear?: Hear): Outcome {
+export function outcomeOf(series: Series, method: MethodDocument, heard?: Heard): Outcome {
   try {
-    return { kind: 'result', result: analyse(series, method, hear) }
+    return { kind: 'result', result: analyse(series, method, heard) }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
     const { because, where } = error

@@ -8,6 +8,7 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Piece } from '../word'
+import type { Extent } from '../work/extent'
 import type { CommonOptions, Facts } from './commonOptions'
 import type { Decomposed, SeasonalIndex } from './parts'
 
@@ -75,8 +76,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   readonly home: string
   readonly document: z.ZodObject & z.ZodType<Document>
   readonly traits: Traits
-  /** Whether it takes long enough to be done beside the page. */
-  readonly heavy: boolean
+  /** About how many multiplications it takes. */
+  steps(options: Options, extent: Extent): number
 
   /** Fills in the defaults. @throws Refusal for a choice that makes no sense, with its path */
   complete(document: Document, facts: Facts): Options

@@ -65,14 +65,6 @@ export function defaultWay({ seasons }: Pick<Calendar, 'seasons'>): Decompositio
   return seasons < 2 ? noSeason.name : ratioToMovingAverage.name
 }
 
-/** Whether a decomposition takes long enough to be done beside the page. */
-export function isHeavy(
-  { by }: DecompositionDocument,
-  calendar: Pick<Calendar, 'seasons'>,
-): boolean {
-  return wayOf(by ?? defaultWay(calendar)).heavy
-}
-
 /** The ways that a series of this calendar can be taken apart by. */
 export function waysFor({ seasons }: Pick<Calendar, 'seasons'>): readonly AnyWay[] {
   return DECOMPOSITION_WAYS.map(({ name }) => wayOf(name)).filter(

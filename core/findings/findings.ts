@@ -66,7 +66,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       ...forecastWayOf(method.forecast.by).findings(
         stretch,
         ahead,
-        { seasonCost: decomposed.season?.cost ?? 0, report: examined.regression, unit },
+        { seasonCost: decomposed.season?.cost ?? 0, report: figures.report(), unit },
         method.forecast,
       ),
     ],

@@ -86,14 +86,14 @@ function outsideLimits(figures: Figures): Finding[] {
 
 /** Limits that take residuals for independent which are not. */
 function narrowLimits(
-  { ahead, method, columns }: Figures,
-  { residualLikeness, regression: report }: Examined,
+  { ahead, method, columns, report }: Figures,
+  { residualLikeness }: Examined,
 ): Finding[] {
   if (method.forecast.limits !== 'model' || ahead.interval.s === null) return []
   const { extendsTrend, likeness: ofModel } = forecastWayOf(method.forecast.by)
   const likeness = extendsTrend
     ? residualLikeness
-    : (ofModel?.(report) ?? durbinWatson(columns.residual))
+    : (ofModel?.(report()) ?? durbinWatson(columns.residual))
   const isWithin = likeness === null || (likeness >= INDEPENDENT[0] && likeness <= INDEPENDENT[1])
   if (isWithin || Object.keys(ahead.limits).length === 0) return []
   return [

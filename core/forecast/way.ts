@@ -13,6 +13,7 @@ import type { Stretch } from '../series/stretch'
 import type { Trend, TrendFit, TrendOptions } from '../trend/ways'
 import type { TrainingSpan } from '../trend/commonOptions'
 import type { DesignColumn } from '../regression/design'
+import type { Extent } from '../work/extent'
 import type { Hear } from '../work/steps'
 import type { Piece } from '../word'
 import type { ReadersFigures } from '../words/readersFigures'
@@ -110,8 +111,12 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   readonly fitsTrend: boolean
   /** Whether it follows a level and slope of its own, so that the trend of the decomposition says nothing of it. */
   readonly hasOwnTrend: boolean
-  /** Whether it takes long enough to be done beside the page. */
-  readonly heavy: boolean
+  /**
+   * About how many multiplications it takes.
+   *
+   * @param ofMember the same of a method within this one
+   */
+  steps(options: Options, extent: Extent, ofMember: (member: MemberMethod) => number): number
   /** What its limits can be made of, the default first. */
   readonly limits: readonly LimitKind[]
   /** Whether it needs no method: what any other must beat to be worth its trouble. */

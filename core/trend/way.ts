@@ -14,6 +14,7 @@ import type { TrendLine } from './leastSquares/fit'
 import type { BreakAt } from './leastSquares/options'
 import type { LimitArithmetic, LimitFigures } from './limits'
 import type { TrendReported } from './reported'
+import type { Extent } from '../work/extent'
 import type { TrendSaid, TrendTold } from './said'
 import type { TrendThrough, TrendTime } from './trend'
 import type { TrendColumns } from './trendColumn'
@@ -37,6 +38,8 @@ export interface TrendWay<
   complete(form: Options['form'], document: Document, facts: TrendFacts): Options
   /** The same for a shorter span: what lies outside it is left behind. */
   within(document: Document, span: TrainingSpan): Document
+  /** About how many multiplications its fit takes. */
+  steps(options: Options, extent: Extent): number
   /**
    * @param values one a period, null = missing
    * @param nameOf a period, for a refusal

@@ -5,7 +5,7 @@ import type { MethodChange } from '~~/core/finding'
 import { changed } from '~~/core/method'
 import { Refusal } from '~~/core/refusal'
 import { useBench } from '../study/benchStore'
-import { isAtOnce } from '../study/calculation'
+import { isAtOnce } from '~~/core/cost'
 
 /** A change of the method that is made only if the method can then be carried out; else it is said why not. */
 export function useTriedChange() {
@@ -18,7 +18,7 @@ export function useTriedChange() {
     try {
       completeMethod(next, bench.series!)
       // What only the calculation refuses is found here where it takes no time.
-      if (isAtOnce(bench.series!, next)) calculate(bench.series!, next)
+      if (isAtOnce(next, bench.series!)) calculate(bench.series!, next)
     } catch (error) {
       if (!(error instanceof Refusal)) throw error
       problem.value = error.because

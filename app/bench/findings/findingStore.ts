@@ -16,7 +16,7 @@ export const useFindings = defineStore('findings', () => {
 
   /** In the order of the path; of a stage what asks for care first. */
   const all = computed<readonly Finding[]>(() => {
-    const said = [...(bench.shown?.findings ?? []), ...(check.checked?.findings ?? [])]
+    const said = [...(bench.told?.findings ?? []), ...(check.checked?.findings ?? [])]
     const place = (one: Finding) =>
       2 * STAGES.indexOf(one.stage) + Number(one.severity !== 'caution')
     return said

@@ -1,16 +1,12 @@
-import { computed, ref, shallowRef, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { unlessLeft } from '~/workers/client'
 import { coreClient } from '~/workers/core'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
-import { isHeavy } from '~~/core/decompose/ways'
-import { DEFAULT_FORECAST, forecastWayOf } from '~~/core/forecast/ways'
+import { isAtOnce } from '~~/core/cost'
 import type { MethodDocument } from '~~/core/method'
 import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import type { Progress } from '~~/core/work/steps'
-
-/** Periods up to which a calculation takes no longer than a fraction of a frame. */
-const LONGEST_AT_ONCE = 600
 
 /** What the present method comes to on the present series, and how far its calculation has come. */
 export function calculationOf(
@@ -29,9 +25,22 @@ export function calculationOf(
     () => preview.value ?? result.value ?? refusal.value?.looked ?? null,
   )
 
+  /** What words and panels are made of: the same, once numbers and pictures are on the screen. */
+  const told = shallowRef<Result | Looked | null>(null)
+  watch(
+    shown,
+    (now, before) => {
+      if (!now || !before) told.value = now
+      else void painted().then(() => (told.value = shown.value))
+    },
+    { flush: 'sync' },
+  )
+
   const calculating = ref(false)
   /** What ended the calculation of the present method; what is shown is of an earlier one. */
   const failed = ref('')
+  /** Whether the forecast is there before its limits. */
+  const withoutLimits = ref(false)
   /** How far a long calculation has come. */
   const progress = shallowRef<Progress | null>(null)
   const worker = coreClient()
@@ -46,7 +55,7 @@ export function calculationOf(
     own?.abort()
     const { signal } = (own = new AbortController())
     try {
-      if (isAtOnce(series.value!, method.value))
+      if (isAtOnce(method.value, series.value!))
         return show(outcomeOf(series.value!, calculated.value))
       calculating.value = true
       progress.value = null
@@ -54,6 +63,7 @@ export function calculationOf(
         worker.ask('analyse', [series.value!, calculated.value], {
           until: signal,
           hear: (soFar) => (progress.value = soFar),
+          told: showEarly,
         }),
       )
       if (outcome) show(outcome)
@@ -64,10 +74,18 @@ export function calculationOf(
     }
   }
 
+  /** A forecast whose limits are still being made. */
+  function showEarly(early: Result): void {
+    result.value = early
+    refusal.value = preview.value = null
+    withoutLimits.value = true
+  }
+
   function show(outcome: Outcome): void {
     calculating.value = false
     failed.value = ''
     preview.value = progress.value = null
+    withoutLimits.value = false
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
@@ -83,6 +101,8 @@ export function calculationOf(
     preview,
     refusal,
     shown,
+    told,
+    withoutLimits,
     calculating,
     failed,
     progress,
@@ -91,13 +111,11 @@ export function calculationOf(
   }
 }
 
-/** Whether a method takes less time on a series than the way to a worker and back. */
-export function isAtOnce(
-  { values, calendar }: Series,
-  { decompose, forecast }: MethodDocument,
-): boolean {
-  // Limits from past errors calculate the method again from every earlier origin.
-  const { heavy } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
-  const isOnce = forecast?.limits !== 'past-errors' && !heavy
-  return isOnce && values.length <= LONGEST_AT_ONCE && !isHeavy(decompose ?? {}, calendar)
+/** The frame that is being made is on the screen; where nobody looks there is none to wait for. */
+function painted(): Promise<void> {
+  const isSeen = typeof document !== 'undefined' && !document.hidden
+  return new Promise((resolve) => {
+    if (isSeen) requestAnimationFrame(() => setTimeout(resolve))
+    else setTimeout(resolve)
+  })
 }

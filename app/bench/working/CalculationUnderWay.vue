@@ -4,12 +4,12 @@ import TermWord from '~/shell/TermWord.vue'
 import type { Progress } from '~~/core/work/steps'
 
 /** How far a long calculation has come; where something is chosen, what was tried so far, the best first. */
-defineProps<{ progress: Progress }>()
+defineProps<{ progress: Progress; of: string }>()
 </script>
 
 <template>
   <section class="working-part" role="status">
-    <h3>Calculating: {{ progress.done }} of {{ progress.of }} {{ progress.words }}</h3>
+    <h3>{{ of }}: {{ progress.done }} of {{ progress.of }} {{ progress.words }}</h3>
     <v-progress-linear
       :model-value="(100 * progress.done) / progress.of"
       aria-label="How far it has come"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { later } from '~/shell/later'
+import { isResult } from '~~/core/ledger/ledger'
 import { panelsFor } from '../stages/panels'
 import { stageOf } from '../stage/stages'
 import { panelsOfForecast } from '../ways/panels'
@@ -21,20 +22,24 @@ const findings = useFindings()
 /** Of a refused method the stages that need only the series are there. */
 const isThere = computed(() => bench.result !== null || stageOf(ledger.stage).needs === 'series')
 const panels = computed(() =>
-  bench.shown
-    ? panelsFor({ stage: ledger.stage, column: selection.selected?.column }, bench.shown)
+  bench.told
+    ? panelsFor({ stage: ledger.stage, column: selection.selected?.column }, bench.told)
     : [],
 )
 
+/** The way of forecasting that the panels are of. */
+const forecastBy = computed(() =>
+  bench.told && isResult(bench.told) ? bench.told.method.forecast.by : undefined,
+)
 /** The parts that are the own ones of the way of forecasting. */
 const ofWay = computed(() => {
-  const by = bench.result?.method.forecast.by
+  const by = forecastBy.value
   return new Set((by ? panelsOfForecast(by) : []).map(({ component }) => component))
 })
 const panel = useTemplateRef('working')
 // Another way of forecasting has other choices: they come into view where one is at trend or forecast.
 watch(
-  () => [bench.study?.id, bench.result?.method.forecast.by] as const,
+  () => [bench.study?.id, forecastBy.value] as const,
   async ([study, by], [studyBefore, before]) => {
     if (study !== studyBefore || !by || !before || by === before) return
     if (
@@ -51,14 +56,25 @@ watch(
 
 <template>
   <!-- It scrolls, so the keyboard must reach it, even where nothing in it can be pressed. -->
-  <aside ref="working" class="working" aria-label="Working" tabindex="0" data-area="working">
-    <CalculationUnderWay v-if="bench.progress" :progress="bench.progress" />
-    <template v-if="bench.shown && isThere">
+  <aside
+    ref="working"
+    class="working"
+    aria-label="Working"
+    tabindex="0"
+    data-area="working"
+    :aria-busy="bench.told !== bench.shown || undefined"
+  >
+    <CalculationUnderWay
+      v-if="bench.progress"
+      :progress="bench.progress"
+      :of="bench.withoutLimits ? 'Making the limits' : 'Calculating'"
+    />
+    <template v-if="bench.told && bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />
       <p v-else class="muted">Select a figure in the ledger to see how it came about.</p>
       <FindingList :said="findings.of(ledger.stage)" />
       <div v-for="(part, i) in panels" :key="i" :data-way="ofWay.has(part) || undefined">
-        <component :is="part" :result="bench.shown" />
+        <component :is="part" :result="bench.told" />
       </div>
     </template>
     <p v-else class="muted">There is nothing to work out until the method fits the series.</p>

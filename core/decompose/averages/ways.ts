@@ -15,11 +15,14 @@ import { indexStepsOfAverages, wordsOfAverages, yearAverage } from './words'
 
 type AveragesWay = DecompositionWay<AveragesDocument, AveragesOptions, AveragesTaken>
 
+/** An average of a year around each period, once over the periods and once over each season, and what is made of them. */
+const A_PERIOD = 200
+
 /** What the three ways have in common: the indices are averages. */
 const COMMON = {
   home: 'by averaged indices',
   document: averagesDocument,
-  heavy: false,
+  steps: (_, { periods }) => A_PERIOD * periods,
   complete: completeAverages,
   decompose: decomposeByAverages,
   weights: () => null,

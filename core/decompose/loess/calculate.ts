@@ -1,5 +1,6 @@
 import { MODEL, type Model } from '../../model'
 import { Refusal } from '../../refusal'
+import type { Extent } from '../../work/extent'
 import { requireBounded } from '../../work/requireBounded'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
@@ -93,17 +94,29 @@ export function decomposeByLoess(
 /** Neighbours that a fit looks at take about so many steps each. */
 const STEPS_A_NEIGHBOUR = 8
 
-/** @throws Refusal for windows that would be fitted at every period of a long series for minutes */
-function requireEndingSoon(
-  { values, calendar }: Stretch,
+/** About how many multiplications the passes take. */
+export function stepsOfLoess(options: LoessOptions, extent: Extent): number {
+  return stepsOfPasses(stlParameters(options, extent.periods, extent.seasons), extent)
+}
+
+function stepsOfPasses(
   { windows, inner, outer }: StlParameters,
-): void {
-  const n = values.length
-  const years = Math.ceil(n / calendar.seasons)
+  { periods, seasons }: Extent,
+): number {
+  const years = Math.ceil(periods / seasons)
   const { seasonal, trend, lowPass } = windows
-  const neighbours = Math.min(seasonal, years) + Math.min(trend, n) + Math.min(lowPass, n)
+  const neighbours =
+    Math.min(seasonal, years) + Math.min(trend, periods) + Math.min(lowPass, periods)
+  return STEPS_A_NEIGHBOUR * periods * neighbours * inner * (outer + 1)
+}
+
+/** @throws Refusal for windows that would be fitted at every period of a long series for minutes */
+function requireEndingSoon({ values, calendar }: Stretch, parameters: StlParameters): void {
+  const n = values.length
+  const { windows, inner, outer } = parameters
+  const { seasonal, trend, lowPass } = windows
   requireBounded(
-    STEPS_A_NEIGHBOUR * n * neighbours * inner * (outer + 1),
+    stepsOfPasses(parameters, { periods: n, seasons: calendar.seasons }),
     `Windows of ${figure(seasonal)}, ${figure(trend)} and ${figure(lowPass)} over ${figure(n)} periods, ${figure(inner * (outer + 1))} times,`,
     'Take smaller windows, fewer passes, or a shorter span',
     'decompose.trendWindow',

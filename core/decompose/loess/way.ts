@@ -1,5 +1,5 @@
 import type { DecompositionWay } from '../way'
-import { decomposeLoess, type LoessTaken } from './calculate'
+import { decomposeLoess, stepsOfLoess, type LoessTaken } from './calculate'
 import { columnsOfLoess } from './columns'
 import { findingsOfLoess } from './findings'
 import { completeLoess, loessDocument, type LoessDocument, type LoessOptions } from './options'
@@ -12,7 +12,7 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
   home: 'by robust loess',
   document: loessDocument,
   traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false, followsLevel: true },
-  heavy: true,
+  steps: stepsOfLoess,
   complete: completeLoess,
   decompose: decomposeLoess,
   weights: ({ weights }) => weights,

@@ -18,7 +18,7 @@ export const noSeason: DecompositionWay<NoSeasonDocument, NoSeasonOptions, NoSea
   home: 'without a season',
   document: noSeasonDocument,
   traits: { hasSeason: false, seasonMayChange: false, trendIsLine: false, followsLevel: true },
-  heavy: false,
+  steps: ({ order }, { periods }) => order * periods,
   complete: completeNoSeason,
   decompose: decomposeWithoutSeason,
   weights: () => null,

@@ -23,7 +23,7 @@ export const benchmark = {
   extendsTrend: false,
   fitsTrend: false,
   hasOwnTrend: false,
-  heavy: false,
+  steps: (_, { periods }) => periods,
   isBenchmark: true,
   limits: LIMIT_KINDS,
   document: benchmarkDocument,

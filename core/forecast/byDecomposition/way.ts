@@ -24,7 +24,8 @@ export const byDecomposition = {
   extendsTrend: true,
   fitsTrend: false,
   hasOwnTrend: false,
-  heavy: false,
+  // Trend and season are there already.
+  steps: () => 0,
   isBenchmark: false,
   limits: LIMIT_KINDS,
   document: byDecompositionDocument,

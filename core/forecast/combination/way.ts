@@ -22,7 +22,7 @@ export const combination = {
   extendsTrend: false,
   fitsTrend: false,
   hasOwnTrend: false,
-  heavy: true,
+  steps: ({ of }, _, ofMember) => of.reduce((sum, member) => sum + ofMember(member), 0),
   isBenchmark: false,
   limits: ['past-errors'],
   document: combinationDocument,

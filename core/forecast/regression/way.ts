@@ -34,7 +34,9 @@ export const regression = {
   extendsTrend: false,
   fitsTrend: true,
   hasOwnTrend: false,
-  heavy: false,
+  // Columns of trend, season and events.
+  steps: ({ indicators, steps }, { periods, seasons }) =>
+    2 * periods * (seasons + indicators.length + steps.length + 3) ** 2,
   isBenchmark: false,
   limits: LIMIT_KINDS,
   document: regressionDocument,

@@ -14,6 +14,7 @@ import { weightSections, type WeightSection } from '../../stateSpace/sections'
 import { chooseSmoothing, type ChosenSmoothing } from '../../stateSpace/search'
 import { requireAdmissible, selectForm, type Contender } from '../../stateSpace/selection'
 import { Refusal, refusedUnder } from '../../refusal'
+import { SEARCH_A_PERIOD, type Extent } from '../../work/extent'
 import { requireBounded } from '../../work/requireBounded'
 import type { Hear, Tried } from '../../work/steps'
 import { formWords } from './words'
@@ -226,8 +227,14 @@ function spreadAhead(
   }
 }
 
-/** A search makes some thousands of passes, each of some steps a period. */
-const STEPS_OF_A_SEARCH = 10_000
+/** About how many multiplications the searches of all forms take, and the first states of each. */
+export function stepsOfSmoothing(options: SmoothingOptions, { periods, seasons }: Extent): number {
+  const searches = formsOf(options, seasons).reduce(
+    (sum, { season }) => sum + SEARCH_A_PERIOD[season === 'none' ? 'noSeason' : 'season'],
+    0,
+  )
+  return (searches + (seasons + 2) ** 2) * periods
+}
 
 /** Weights, initial states and, where it is asked for, the form. */
 function choose(
@@ -242,7 +249,7 @@ function choose(
   const forms = formsOf(options, seasons)
   const nameOf = (i: number) => stretch.periodOf(i).label
   requireBounded(
-    STEPS_OF_A_SEARCH * forms.length * values.length + (seasons + 2) ** 2 * values.length,
+    stepsOfSmoothing(options, { periods: values.length, seasons }),
     `Smoothing ${values.length} periods of ${seasons} seasons in ${forms.length} ${forms.length === 1 ? 'form' : 'forms'}`,
     'Take a shorter span, or name the form',
     'by',

@@ -1,7 +1,7 @@
 import { weightsWords } from '../../stateSpace/weightsWords'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
-import { forecastBySmoothing, type SmoothingForecast } from './calculate'
+import { forecastBySmoothing, stepsOfSmoothing, type SmoothingForecast } from './calculate'
 import { columnsOfSmoothing } from './columns'
 import { findingsOfSmoothing } from './findings'
 import {
@@ -24,7 +24,7 @@ export const smoothing = {
   extendsTrend: false,
   fitsTrend: false,
   hasOwnTrend: true,
-  heavy: true,
+  steps: stepsOfSmoothing,
   isBenchmark: false,
   limits: LIMIT_KINDS,
   document: smoothingDocument,

@@ -22,6 +22,8 @@ export const leastSquares = {
   forms: FITTED_FORMS,
   complete: completeFitted,
   within: fittedWithin,
+  // A handful of columns: a constant, powers of time, breaks.
+  steps: ({ breaks = [] }, { periods }) => 2 * periods * (3 + 2 * breaks.length) ** 2,
   fit: (values, options, time, nameOf) =>
     fitTrend(values, time.firstT, fittedTo(options, time), nameOf),
   report: reportFitted,

@@ -21,11 +21,14 @@ export interface SmoothedTrend extends TrendThrough {
   at(t: number): number
 }
 
-const FORMS: readonly SmoothingForm[] = (['none', 'additive', 'damped'] as const).map((trend) => ({
-  trend,
-  season: 'none',
-  error: 'additive',
-}))
+/** Those that are chosen from. */
+export const FORMS: readonly SmoothingForm[] = (['none', 'additive', 'damped'] as const).map(
+  (trend) => ({
+    trend,
+    season: 'none',
+    error: 'additive',
+  }),
+)
 /** Periods ahead that variances are worked out for at once. */
 const AT_ONCE = 24
 

@@ -1,8 +1,9 @@
 import { projected } from '../../stateSpace/recursion'
+import { SEARCH_A_PERIOD } from '../../work/extent'
 import { formChange } from '../formChange'
 import type { TrendWay } from '../way'
 import { smoothedColumns } from './columns'
-import { smoothTrend, type SmoothedTrend } from './fit'
+import { FORMS, smoothTrend, type SmoothedTrend } from './fit'
 import { SMOOTHED_FORMS } from './form'
 import { smoothedLimits } from './limits'
 import { completeSmoothed, type SmoothedDocument, type SmoothedTrendOptions } from './options'
@@ -16,6 +17,8 @@ export const smoothed = {
   forms: SMOOTHED_FORMS,
   complete: (_form, document) => completeSmoothed(document),
   within: (document) => document,
+  steps: ({ smoothing }, { periods }) =>
+    (smoothing === 'chosen' ? FORMS.length : 1) * SEARCH_A_PERIOD.noSeason * periods,
   fit: (values, options, { firstT, calendar: { seasons } }) =>
     smoothTrend(values, firstT, { ...options, seasons }),
   report: (trend, _options, told) => reportSmoothed(trend, told),

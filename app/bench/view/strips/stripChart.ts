@@ -1,4 +1,5 @@
 import { Chart, LinearScale, LineController, type ChartConfiguration } from 'chart.js'
+import { retinaScale } from 'chart.js/helpers'
 import type { Palette } from '~/theme/palette'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals, formatFactor } from '~/figures/format'
@@ -101,7 +102,11 @@ export function redraw(chart: StripChart, drawing: StripDrawing, before: StripDr
   Object.assign(x, horizontalRange(drawing))
   Object.assign(y, verticalRange(drawing))
   Object.assign(y.ticks, figuresOf(drawing))
-  if (!isAsLarge) chart.resize(width, height)
+  if (!isAsLarge) {
+    // What the chart's own resize does beside this is to measure its surroundings, and to lay itself out once more.
+    Object.assign(chart, { width, height })
+    retinaScale(chart, chart.currentDevicePixelRatio, true)
+  }
   chart.update('none')
 }
 
