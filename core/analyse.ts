@@ -31,8 +31,8 @@ import { STAGES, type Stage } from './stage'
 export interface Heard {
   /** How far a long calculation has come. */
   readonly hear?: Hear | undefined
-  /** The same result without limits, where those take long. */
-  readonly early?: ((result: Result) => void) | undefined
+  /** The numbers, before anything is judged, and before limits that take long. */
+  readonly early?: ((numbers: Numbers) => void) | undefined
 }
 
 /**
@@ -122,19 +122,15 @@ function standingOf({ series, document }: MethodOnSeries): Standing | null {
 
 function run(series: Series, document: MethodDocument, { hear, early }: Heard = {}): Result {
   const figures = calculate(series, document, hear)
-  if (figures.method.forecast.limits !== 'past-errors') return resultOf(figures, series, document)
+  const waits = figures.method.forecast.limits === 'past-errors'
   // The forecast does not wait for limits that are made of many others.
-  early?.(resultOf(withoutLimits(figures), series, { ...document, check: undefined }))
-  return resultOf(withPastErrors(figures, document, hear), series, document)
+  early?.(numbersOf(waits ? withoutLimits(figures) : figures))
+  return resultOf(waits ? withPastErrors(figures, document, hear) : figures, series, document)
 }
 
 function resultOf(figures: Figures, series: Series, document: MethodDocument): Result {
   const checked = document.check ? check(series, document) : null
-  const numbers = {
-    format: RESULT_FORMAT,
-    ...numbersOf(figures),
-    ...(checked ? { check: checked } : {}),
-  } as const
+  const numbers = { ...numbersOf(figures), ...(checked ? { check: checked } : {}) }
   return judgedLater(numbers, () => {
     const { straight, ...examined } = examine(figures)
     const found = findingsOf(figures, { ...examined, straight })
@@ -144,6 +140,9 @@ function resultOf(figures: Figures, series: Series, document: MethodDocument): R
 
 /** What of a result is judgement. */
 type Judged = Omit<Examined, 'straight'> & Pick<Result, 'findings'>
+
+/** What of a result is numbers alone. */
+export type Numbers = Omit<Result, keyof Judged>
 
 /** All of it; that none is forgotten is the compiler's to see. */
 const JUDGED: Readonly<Record<keyof Judged, true>> = {
@@ -158,7 +157,7 @@ const JUDGED: Readonly<Record<keyof Judged, true>> = {
  * A result whose judgements are worked out when the first of them is asked for: figures and pictures, which are asked for
  * first, do not wait for them. Whoever takes it as a whole, copies it or writes it down, has them all.
  */
-function judgedLater(numbers: Omit<Result, keyof Judged>, judge: () => Judged): Result {
+function judgedLater(numbers: Numbers, judge: () => Judged): Result {
   let judged: Judged | null = null
   const later = (key: keyof Judged): PropertyDescriptor => ({
     enumerable: true,
@@ -175,12 +174,12 @@ function withoutLimits(figures: Figures): Figures {
   return { ...figures, ahead: { ...figures.ahead, limits: {} } }
 }
 
-/** What of a result is numbers alone. */
-function numbersOf(figures: Figures) {
+function numbersOf(figures: Figures): Numbers {
   const { series, method, prepared, columns, decomposed, ahead, inside } = figures
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
   return {
+    format: RESULT_FORMAT,
     series: seriesFacts(series),
     method,
     adjustments: series.adjustments ?? [],
@@ -220,4 +219,9 @@ export function previewOf(
       calculate(series, changed({ ...document, check: undefined }, { forecast: change })),
     ),
   }
+}
+
+/** Numbers before they are judged: what was judged of the result before stays until they are. */
+export function notYetJudged(numbers: Numbers, before: Result): Result {
+  return { ...before, ...numbers }
 }

@@ -1,5 +1,5 @@
+import type { Numbers } from '~~/core/analyse'
 import type { MethodDocument } from '~~/core/method'
-import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import { WorkerClient, type Following } from './client'
 import { CORE_WORKER } from './core.worker'
@@ -15,7 +15,7 @@ export function coreClient(): WorkerClient<CoreJobs> {
 export async function analyseApart(
   series: Series,
   method: MethodDocument,
-  following: Following<Result> = {},
+  following: Following<Numbers> = {},
 ): Promise<Outcome> {
   const apart = coreClient()
   try {

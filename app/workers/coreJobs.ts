@@ -1,4 +1,4 @@
-import { mendingOffers, mendingTogether } from '~~/core/analyse'
+import { mendingOffers, mendingTogether, type Numbers } from '~~/core/analyse'
 import { accuracyOf } from '~~/core/check/accuracy'
 import { checkSteps, hideLast, type Checked } from '~~/core/check/check'
 import type { CheckTask } from '~~/core/check/rolling'
@@ -9,7 +9,6 @@ import { enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
 import type { MethodDocument } from '~~/core/method'
 import { offerName, offersName, type Offer } from '~~/core/offers'
-import type { Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import type { Steps } from '~~/core/work/steps'
 import type { Telling } from './job'
@@ -23,8 +22,8 @@ export interface Hidden {
 
 /** What of the core is done beside the page. */
 export const CORE_JOBS = {
-  /** Runs a method; says the forecast early where its limits take long. */
-  analyse({ hear, say }: Telling<Result>, series: Series, method: MethodDocument): Outcome {
+  /** Runs a method; says the numbers before they are judged. */
+  analyse({ hear, say }: Telling<Numbers>, series: Series, method: MethodDocument): Outcome {
     return outcomeOf(series, method, { hear, early: say })
   },
   /** Makes the forecasts from earlier origins; null for a series that is too short for any. */

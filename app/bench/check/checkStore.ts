@@ -36,14 +36,14 @@ export const useCheck = defineStore('check', () => {
   const shows = ref<'tries' | 'fitted'>('tries')
 
   // What came out of another method says nothing of this one.
-  watch(() => [bench.result, bench.method.check], run, { immediate: true })
+  watch(() => [bench.result, bench.isEarly, bench.method.check], run, { immediate: true })
 
   function run(): void {
     checked.value = null
     mending.value = new Set()
     forgetTrying()
     const [series, document] = [bench.series, bench.method]
-    if (!bench.result || !series) return checking.forget()
+    if (!bench.result || !series || bench.isEarly) return checking.forget()
     void checking.begin(async (followed) => {
       await afterRepaint()
       checked.value = await worker.ask('check', [series, document], followed)

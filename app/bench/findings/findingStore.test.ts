@@ -25,6 +25,7 @@ function told(findings: readonly Finding[], ofCheck: readonly Finding[] = []) {
   }
   const shown = { ...analyse(series, { format: 'elvant-method/1' }), findings }
   Object.defineProperty(bench, 'shown', { value: shown })
+  Object.defineProperty(bench, 'told', { value: shown })
   Object.defineProperty(bench, 'series', { value: series })
   useCheck().checked = { findings: ofCheck, tries: [] } as never
   return useFindings()

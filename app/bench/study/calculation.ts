@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { unlessLeft } from '~/workers/client'
 import { coreClient } from '~/workers/core'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
+import { notYetJudged, type Numbers } from '~~/core/analyse'
 import { isAtOnce } from '~~/core/cost'
 import type { MethodDocument } from '~~/core/method'
 import type { Looked, Result } from '~~/core/result'
@@ -25,13 +26,16 @@ export function calculationOf(
     () => preview.value ?? result.value ?? refusal.value?.looked ?? null,
   )
 
+  /** Whether the numbers that are shown are still to be judged. */
+  const isEarly = ref(false)
   /** What words and panels are made of: the same, once numbers and pictures are on the screen. */
   const told = shallowRef<Result | Looked | null>(null)
   watch(
     shown,
     (now, before) => {
+      if (isEarly.value) return
       if (!now || !before) told.value = now
-      else void painted().then(() => (told.value = shown.value))
+      else void painted().then(() => isEarly.value || (told.value = shown.value))
     },
     { flush: 'sync' },
   )
@@ -39,8 +43,6 @@ export function calculationOf(
   const calculating = ref(false)
   /** What ended the calculation of the present method; what is shown is of an earlier one. */
   const failed = ref('')
-  /** Whether the forecast is there before its limits. */
-  const withoutLimits = ref(false)
   /** How far a long calculation has come. */
   const progress = shallowRef<Progress | null>(null)
   const worker = coreClient()
@@ -48,8 +50,8 @@ export function calculationOf(
 
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
-   * back, and is done at once, so that the change and its figures are one repaint; a long one, and
-   * a heavy way, goes to the worker, where a later change overtakes it.
+   * back, and is done at once, so that the change and its figures are one repaint; one that
+   * costs more goes to the worker, where a later change overtakes it.
    */
   async function run(): Promise<void> {
     own?.abort()
@@ -69,29 +71,31 @@ export function calculationOf(
       if (outcome) show(outcome)
     } catch (error) {
       // What is on the screen stays, marked as that of an earlier method.
-      calculating.value = false
+      calculating.value = isEarly.value = false
       failed.value = (error as Error).message
     }
   }
 
-  /** A forecast whose limits are still being made. */
-  function showEarly(early: Result): void {
-    result.value = early
+  /** Numbers that are still to be judged, and a forecast whose limits are still being made. */
+  function showEarly(numbers: Numbers): void {
+    if (!result.value) return
+    isEarly.value = true
+    result.value = notYetJudged(numbers, result.value)
     refusal.value = preview.value = null
-    withoutLimits.value = true
   }
 
   function show(outcome: Outcome): void {
     calculating.value = false
     failed.value = ''
     preview.value = progress.value = null
-    withoutLimits.value = false
+    isEarly.value = false
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
 
   /** Shows nothing of what was there. */
   function forget(): void {
+    isEarly.value = false
     result.value = preview.value = refusal.value = null
     failed.value = ''
   }
@@ -102,7 +106,7 @@ export function calculationOf(
     refusal,
     shown,
     told,
-    withoutLimits,
+    isEarly,
     calculating,
     failed,
     progress,

@@ -67,7 +67,7 @@ watch(
     <CalculationUnderWay
       v-if="bench.progress"
       :progress="bench.progress"
-      :of="bench.withoutLimits ? 'Making the limits' : 'Calculating'"
+      :of="bench.isEarly ? 'Making the limits' : 'Calculating'"
     />
     <template v-if="bench.told && bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />
