@@ -225,3 +225,9 @@ export function previewOf(
 export function notYetJudged(numbers: Numbers, before: Result): Result {
   return { ...before, ...numbers }
 }
+
+/** Puts the judgements of a result into the one of the same numbers that is shown already: nothing of that is drawn again. */
+export function takeJudgements(shown: Result, judged: Result): void {
+  const keys = Object.keys(JUDGED) as (keyof Judged)[]
+  Object.assign(shown, Object.fromEntries(keys.map((key) => [key, judged[key]])))
+}

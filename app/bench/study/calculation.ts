@@ -1,8 +1,8 @@
-import { computed, ref, shallowRef, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, triggerRef, watch, type Ref } from 'vue'
 import { unlessLeft } from '~/workers/client'
 import { coreClient } from '~/workers/core'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
-import { notYetJudged, type Numbers } from '~~/core/analyse'
+import { notYetJudged, takeJudgements, type Numbers } from '~~/core/analyse'
 import { isAtOnce } from '~~/core/cost'
 import type { MethodDocument } from '~~/core/method'
 import type { Looked, Result } from '~~/core/result'
@@ -87,7 +87,15 @@ export function calculationOf(
   function show(outcome: Outcome): void {
     calculating.value = false
     failed.value = ''
-    preview.value = progress.value = null
+    progress.value = null
+    if (isEarly.value && outcome.kind === 'result' && !waitsForLimits(outcome.result)) {
+      takeJudgements(result.value!, outcome.result)
+      isEarly.value = false
+      triggerRef(result)
+      told.value = result.value
+      return
+    }
+    preview.value = null
     isEarly.value = false
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
@@ -113,6 +121,11 @@ export function calculationOf(
     run,
     forget,
   }
+}
+
+/** Whether the limits were not there when the numbers were. */
+function waitsForLimits({ method }: Result): boolean {
+  return method.forecast.limits === 'past-errors'
 }
 
 /** The frame that is being made is on the screen; where nobody looks there is none to wait for. */

@@ -1,0 +1,116 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick, shallowRef } from 'vue'
+import { analyse, type Numbers } from '~~/core/analyse'
+import { calendarOf } from '~~/core/calendar/calendar'
+import type { MethodDocument } from '~~/core/method'
+import type { Series } from '~~/core/series/series'
+import type { Following } from '~/workers/client'
+import type { Outcome } from '~/workers/outcome'
+import { calculationOf } from './calculation'
+
+/** What the worker was asked last. */
+let asked: {
+  method: MethodDocument
+  following: Following<Numbers>
+  settle(outcome: Outcome): void
+} | null = null
+
+vi.mock('~/workers/core', () => ({
+  coreClient: () => ({
+    ask: (_: string, [, method]: [Series, MethodDocument], following: Following<Numbers>) =>
+      new Promise<Outcome>((settle) => (asked = { method, following, settle })),
+  }),
+}))
+
+const series: Series = {
+  ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('monthly') },
+  start: { year: 1980, season: 1 },
+  values: Array.from(
+    { length: 480 },
+    (_, t) => 500 + t + 40 * Math.sin((Math.PI * t) / 6) + ((t * 7919) % 31),
+  ),
+}
+const STRAIGHT: MethodDocument = { format: 'elvant-method/1', trend: { form: 'linear' } }
+const BY_PAST_ERRORS: MethodDocument = { ...STRAIGHT, forecast: { limits: 'past-errors' } }
+const FOLLOWING: MethodDocument = { ...STRAIGHT, trend: { form: 'smoothed' } }
+
+function opened() {
+  const method = shallowRef(STRAIGHT)
+  return { method, own: calculationOf(shallowRef(series), method) }
+}
+const told = () => new Promise((resolve) => setTimeout(resolve, 5))
+
+beforeEach(() => (asked = null))
+
+describe('the calculation of the Bench', () => {
+  it('is done at once where it costs little, its words a frame after its numbers', async () => {
+    const { own, method } = opened()
+    await own.run()
+    expect(asked).toBeNull()
+    expect(own.told.value).toBe(own.result.value)
+    const before = own.result.value
+    method.value = { ...STRAIGHT, decompose: { model: 'additive' } }
+    await own.run()
+    expect(own.result.value).not.toBe(before)
+    expect(own.told.value).toBe(before)
+    await told()
+    expect(own.told.value).toBe(own.result.value)
+  })
+
+  it('shows numbers before they are judged, and then draws nothing of them again', async () => {
+    const { own, method } = opened()
+    await own.run()
+    const [before, full] = [own.result.value!, analyse(series, FOLLOWING)]
+    method.value = FOLLOWING
+    const done = own.run()
+    asked!.following.told!(numbersOf(FOLLOWING))
+    const early = own.result.value!
+    expect(own.isEarly.value).toBe(true)
+    expect(early.forecast.forecast).toEqual(full.forecast.forecast)
+    expect(own.told.value).toBe(before)
+    await told()
+    expect(own.told.value).toBe(before)
+    asked!.settle({ kind: 'result', result: full })
+    await done
+    expect(own.isEarly.value).toBe(false)
+    expect(own.result.value).toBe(early)
+    expect(own.told.value).toBe(early)
+    expect(early.findings).toEqual(full.findings)
+    expect(early.phases).toEqual(full.phases)
+  })
+
+  it('shows a forecast before its limits, which come with the rest', async () => {
+    const { own, method } = opened()
+    await own.run()
+    const full = analyse(series, BY_PAST_ERRORS)
+    method.value = { ...BY_PAST_ERRORS, trend: { form: 'smoothed' } }
+    const done = own.run()
+    asked!.following.told!(numbersOf(BY_PAST_ERRORS))
+    expect(own.result.value!.forecast.limits).toEqual({})
+    asked!.settle({ kind: 'result', result: full })
+    await done
+    await nextTick()
+    expect(Object.keys(own.result.value!.forecast.limits)).toEqual(['80', '95'])
+    await told()
+    expect(own.told.value).toBe(own.result.value)
+  })
+
+  it('is left where a later change overtakes it', async () => {
+    const { own, method } = opened()
+    await own.run()
+    method.value = FOLLOWING
+    void own.run()
+    const { until } = asked!.following
+    method.value = STRAIGHT
+    await own.run()
+    expect(until!.aborted).toBe(true)
+    expect(own.calculating.value).toBe(false)
+  })
+})
+
+/** As they leave the worker. */
+function numbersOf(method: MethodDocument): Numbers {
+  let said: Numbers | null = null
+  analyse(series, method, { early: (numbers) => (said = numbers) })
+  return structuredClone(said!)
+}
