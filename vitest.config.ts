@@ -8,6 +8,8 @@ export default defineConfig({
   test: {
     // Properties run hundreds of times and some tests start programs: a busy machine needs its time.
     testTimeout: 60_000,
+    // Files share what they import: to load the core anew for each takes as long as the tests themselves.
+    isolate: false,
     include: ['{core,intake,shared,handover,server,app,bin,demo,reference,scripts}/**/*.test.ts'],
   },
 })

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import { analyse, type Numbers } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
@@ -15,12 +15,11 @@ let asked: {
   settle(outcome: Outcome): void
 } | null = null
 
-vi.mock('~/workers/core', () => ({
-  coreClient: () => ({
-    ask: (_: string, [, method]: [Series, MethodDocument], following: Following<Numbers>) =>
-      new Promise<Outcome>((settle) => (asked = { method, following, settle })),
-  }),
-}))
+/** A worker that answers when it is told to. */
+const worker = {
+  ask: (_: string, [, method]: [Series, MethodDocument], following: Following<Numbers>) =>
+    new Promise<Outcome>((settle) => (asked = { method, following, settle })),
+} as never
 
 const series: Series = {
   ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('monthly') },
@@ -36,7 +35,7 @@ const FOLLOWING: MethodDocument = { ...STRAIGHT, trend: { form: 'smoothed' } }
 
 function opened() {
   const method = shallowRef(STRAIGHT)
-  return { method, own: calculationOf(shallowRef(series), method) }
+  return { method, own: calculationOf(shallowRef(series), method, worker) }
 }
 const told = () => new Promise((resolve) => setTimeout(resolve, 5))
 

@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, triggerRef, watch, type Ref } from 'vue'
-import { unlessLeft } from '~/workers/client'
+import { unlessLeft, type WorkerClient } from '~/workers/client'
 import { coreClient } from '~/workers/core'
+import type { CoreJobs } from '~/workers/coreJobs'
 import { outcomeOf, type Outcome } from '~/workers/outcome'
 import { notYetJudged, takeJudgements, type Numbers } from '~~/core/analyse'
 import { isAtOnce } from '~~/core/cost'
@@ -9,10 +10,15 @@ import type { Looked, Result } from '~~/core/result'
 import type { Series } from '~~/core/series/series'
 import type { Progress } from '~~/core/work/steps'
 
-/** What the present method comes to on the present series, and how far its calculation has come. */
+/**
+ * What the present method comes to on the present series, and how far its calculation has come.
+ *
+ * @param worker for what is not done at once
+ */
 export function calculationOf(
   series: Readonly<Ref<Series | null>>,
   method: Readonly<Ref<MethodDocument>>,
+  worker: Pick<WorkerClient<CoreJobs>, 'ask'> = coreClient(),
 ) {
   /** What is calculated at once: the check runs by itself, beside the rest. */
   const calculated = computed(() => ({ ...method.value, check: undefined }))
@@ -45,7 +51,6 @@ export function calculationOf(
   const failed = ref('')
   /** How far a long calculation has come. */
   const progress = shallowRef<Progress | null>(null)
-  const worker = coreClient()
   let own: AbortController | null = null
 
   /**
