@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { analyse } from './analyse'
+import { analyse, notYetJudged, takeJudgements, type Numbers } from './analyse'
 import { calendarOf } from './calendar/calendar'
 import { forecastTable, ledgerTable } from './ledger/table'
 import type { MethodDocument } from './method'
@@ -397,5 +397,35 @@ describe('how steady the indices are', () => {
   it('is not told where one year is all there is', () => {
     const { seasons } = analyse(series(quarters.slice(0, 9)), FORMAT)
     expect(seasons.map(({ withoutLast }) => withoutLast)).toEqual([null, null, null, null])
+  })
+})
+
+describe('judgements', () => {
+  const early: Numbers[] = []
+  const result = analyse(series(quarters), FORMAT, { early: (numbers) => early.push(numbers) })
+
+  it('follow the numbers, which lack nothing else of the result', () => {
+    expect(early).toHaveLength(1)
+    expect(early[0]).not.toHaveProperty('findings')
+    expect({ ...early[0], ...result }).toEqual({ ...result })
+    expect(JSON.parse(JSON.stringify(result))).toHaveProperty('findings')
+  })
+
+  it('come into numbers that are shown with those of the result before', () => {
+    const before = analyse(series(quarters.toReversed()), FORMAT)
+    const shown = notYetJudged(early[0]!, before)
+    expect(shown.phases).toEqual(before.phases)
+    takeJudgements(shown, result)
+    expect(shown).toEqual({ ...result })
+  })
+
+  it('that cannot be made refuse the method at once, not when they are first looked at', () => {
+    const two = series([null, 5, 8])
+    const document = {
+      ...FORMAT,
+      ...{ decompose: { by: 'none' }, trend: { form: 'none', last: 5 } },
+      forecast: { by: 'regression', season: 'none' },
+    } as const
+    expect(() => analyse(two, document)).toThrow(/needs at least 3 values/)
   })
 })

@@ -3,7 +3,7 @@ import { calculate, type Figures } from './calculate'
 import { check } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
-import { reportTrend } from './examineTrend'
+import { reportTrend, straightTrendOf } from './examineTrend'
 import type { Weights } from './stateSpace/forms'
 import { forecastWayOf } from './forecast/ways'
 import type { Hear } from './work/steps'
@@ -131,10 +131,13 @@ function run(series: Series, document: MethodDocument, { hear, early }: Heard = 
 function resultOf(figures: Figures, series: Series, document: MethodDocument): Result {
   const checked = document.check ? check(series, document) : null
   const numbers = { ...numbersOf(figures), ...(checked ? { check: checked } : {}) }
+  // What cannot be judged at all is refused at once, and not when it is first looked at.
+  const straight = straightTrendOf(figures)
   return judgedLater(numbers, () => {
-    const { straight, ...examined } = examine(figures)
-    const found = findingsOf(figures, { ...examined, straight })
-    return { ...examined, findings: [...found, ...(checked?.findings ?? [])] }
+    const examined = examine(figures, straight)
+    const { straight: _, ...judged } = examined
+    const found = findingsOf(figures, examined)
+    return { ...judged, findings: [...found, ...(checked?.findings ?? [])] }
   })
 }
 

@@ -5,7 +5,7 @@ import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigure
 import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
-import { examineTrend, type ExaminedTrend } from './examineTrend'
+import { examineTrend, straightTrendOf, type ExaminedTrend } from './examineTrend'
 import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
@@ -90,8 +90,9 @@ export interface Examined extends ExaminedTrend {
  * Tests, strengths, the leftover, how steady the indices are, the trend report and error figures.
  *
  * @param figures as they were calculated
+ * @param straight the line through all that is judged
  */
-export function examine(figures: Figures): Examined {
+export function examine(figures: Figures, straight = straightTrendOf(figures)): Examined {
   const { prepared, decomposed, method, columns, firstT, leftOut } = figures
   const stretch = prepared.input
   const { model } = method.decompose
@@ -117,7 +118,7 @@ export function examine(figures: Figures): Examined {
   return {
     seasons: seasonRows(figures, leftover.isNothing),
     strength: leftover.isNothing ? NO_STRENGTHS : strengthOf(figures, weights, ordinary),
-    ...examineTrend(figures, ordinary, advisedModel),
+    ...examineTrend(figures, ordinary, advisedModel, straight),
     weightSections: figures.sections(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),

@@ -62,13 +62,15 @@ export function latestPeriods(seasons: number): number {
  *
  * @param ordinary the outliers, which take no part
  * @param advised the model that fits, where one is advised
+ * @param straight that of {@link straightTrendOf}
  */
 export function examineTrend(
   figures: Figures,
   ordinary: OutOfTheOrdinary,
   advised: AdvisedModel | null,
+  straight: TrendLine,
 ): ExaminedTrend {
-  const { prepared, decomposed, method, trend, firstT } = figures
+  const { prepared, trend, firstT } = figures
   const stretch = prepared.input
   const { seasons } = stretch.calendar
   const own = levelTaken(figures, advised)
@@ -79,8 +81,6 @@ export function examineTrend(
     from: firstT + phase.from,
     to: firstT + phase.to,
   })
-  const way = trendWayOf(method.trend.form)
-  const straight = way.asLine?.(trend, firstT) ?? trendLine(decomposed.deseasonalized, firstT)
   const trendFits = judgeTrend(figures, ordinary, own.isOwn ? null : level, judged.phases)
   return {
     phases: judged.phases.map(located),
@@ -96,6 +96,18 @@ export function examineTrend(
     straightTrend: { intercept: straight.intercept, slope: straight.slope },
     straight,
   }
+}
+
+/**
+ * The line through the deseasonalized series, all periods of the span: without one nothing can be judged.
+ *
+ * @throws Refusal for fewer than three values
+ */
+export function straightTrendOf({ trend, method, decomposed, firstT }: Figures): TrendLine {
+  return (
+    trendWayOf(method.trend.form).asLine?.(trend, firstT) ??
+    trendLine(decomposed.deseasonalized, firstT)
+  )
 }
 
 /** What is reported of the trend: its equation, its numbers, how well it fits. */
