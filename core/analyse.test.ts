@@ -425,7 +425,7 @@ describe('judgements', () => {
       ...FORMAT,
       ...{ decompose: { by: 'none' }, trend: { form: 'none', last: 5 } },
       forecast: { by: 'regression', season: 'none' },
-    } as const
+    } as MethodDocument
     expect(() => analyse(two, document)).toThrow(/needs at least 3 values/)
   })
 })

@@ -6,6 +6,8 @@ export interface RefusalNames {
   readonly season?: number
   /** Season numbers, 1..m, that the refusal is about. */
   readonly seasons?: readonly number[]
+  /** An effect of the calendar: `trading day`, or the name of a holiday. */
+  readonly effect?: string
   /** Column of a regression that depends on others, and all that take part in it. */
   readonly column?: string
   readonly columns?: readonly string[]

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { disagreements, type Tolerance } from '../../reference/agreement'
+import calendar from '../../reference/calendar.json'
 import classical from '../../reference/classical.json'
 import regression from '../../reference/regression.json'
 import smoothing from '../../reference/smoothing.json'
@@ -24,6 +25,21 @@ describe('calc stl against the reference figures', () => {
   it.each(stl.cases.map(({ id }, i) => [id, i] as const))('%s', (_, i) => {
     const { expect: want, tolerance } = stl.cases[i]!
     expect(disagreements(answers[i], want, tolerance)).toEqual([])
+  })
+})
+
+describe('calc calendar against the reference figures', () => {
+  const answers = calculateAll(
+    'calendar',
+    calendar.cases.map(({ input }) => input),
+  )
+  it.each(calendar.cases.map(({ id }, i) => [id, i] as const))('%s', (_, i) => {
+    const { expect: want, tolerance } = calendar.cases[i]!
+    // The wording of a refusal is free.
+    const { because: _because, ...rest } = want as { because?: string }
+    const got = answers[i] as { refused?: true }
+    const { because: _own, ...figures } = got as { because?: string }
+    expect(disagreements('refused' in got ? figures : got, rest, tolerance)).toEqual([])
   })
 })
 

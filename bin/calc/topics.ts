@@ -2,6 +2,14 @@ import { z } from 'zod'
 import { Refusal } from '../../core/refusal'
 import { calcAccuracy, calcRolling } from './accuracy'
 import { answer } from './answer'
+import {
+  calcEasterDates,
+  calcEasterMeans,
+  calcEasterRegressors,
+  calcEstimate,
+  calcHoliday,
+  calcRegressors,
+} from './calendar'
 import { calcClassical } from './classical'
 import { calcForecast } from './forecast'
 import { calcGrowth } from './growth'
@@ -44,6 +52,14 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     selection: calcSelection,
   },
   stl: { loess: calcLoess, stl: calcStl },
+  calendar: {
+    regressors: calcRegressors,
+    'easter-dates': calcEasterDates,
+    'easter-means': calcEasterMeans,
+    'easter-regressors': calcEasterRegressors,
+    holiday: calcHoliday,
+    estimate: calcEstimate,
+  },
 }
 
 const kinds = z

@@ -1,0 +1,166 @@
+import { hasDays, yearOf, type Day } from '../../calendar/civil'
+import { countPeriods } from '../../calendar/labels'
+import type { Calendar } from '../../calendar/calendar'
+import { periodAt, type Period } from '../../calendar/period'
+import { Refusal } from '../../refusal'
+import type { DesignColumn } from '../../regression/design'
+import {
+  lengthOfPeriod,
+  leapYear,
+  tradingDays,
+  weekdays,
+  type CivilAxis,
+} from '../../regression/regressors/calendar/days'
+import {
+  easterColumn,
+  LEAST_WINDOW,
+  MOST_WINDOW,
+} from '../../regression/regressors/calendar/easter'
+import {
+  holidayColumn,
+  type OwnHoliday,
+  type Years,
+} from '../../regression/regressors/calendar/ownHolidays'
+
+/** One effect of the calendar, as it is asked for. */
+export type Effect =
+  | { readonly effect: 'tradingDay6' | 'tradingDay1' | 'lengthOfPeriod' | 'leapYear' }
+  | { readonly effect: 'easter'; readonly window: number }
+  | ({ readonly effect: 'holiday'; readonly meanYears?: Years | undefined } & OwnHoliday)
+
+/** What of a series an effect must know: its calendar, and which periods are analysed and forecast. */
+export interface EffectFacts {
+  readonly calendar: Calendar
+  /** The period of time code 1. */
+  readonly start: Period
+  readonly firstT: number
+  readonly lastT: number
+  /** Time code of the last period that a forecast is made for. */
+  readonly endT: number
+}
+
+/** An effect with its columns, which stay or go together. */
+export interface EffectGroup {
+  /** `tradingDay`, else the name of its column. */
+  readonly name: string
+  /** How it is read: `trading day`, `Easter`, or the holiday's own name. */
+  readonly says: string
+  readonly columns: readonly DesignColumn[]
+}
+
+/** How an effect is read, and how many years of values it needs. */
+const NEEDS = {
+  tradingDay6: { says: 'trading day', years: 4 },
+  tradingDay1: { says: 'trading day', years: 4 },
+  lengthOfPeriod: { says: 'length of period', years: 5 },
+  leapYear: { says: 'leap year', years: 5 },
+  easter: { says: 'Easter', years: 3 },
+  holiday: { says: '', years: 3 },
+} as const
+
+export function saysOf(effect: Effect): string {
+  return effect.effect === 'holiday' ? effect.name : NEEDS[effect.effect].says
+}
+
+/** How the columns of a series find the days of its periods. */
+export function civilAxis({ calendar, start }: Pick<EffectFacts, 'calendar' | 'start'>): CivilAxis {
+  const { seasons } = calendar
+  return { seasons, periodAt: (t) => periodAt(start, t, seasons) }
+}
+
+/**
+ * The columns of an effect.
+ *
+ * @param where path in the document, for a refusal
+ * @throws Refusal for a calendar without days, for a series too short for the effect, for a window that is none, and for
+ *   dates that do not cover what is analysed and forecast
+ */
+export function groupOf(effect: Effect, facts: EffectFacts, where: string): EffectGroup {
+  requireDays(facts.calendar, where)
+  requireYears(effect, facts, where)
+  const axis = civilAxis(facts)
+  const says = saysOf(effect)
+  const alone = (column: DesignColumn): EffectGroup => ({
+    name: column.name,
+    says,
+    columns: [column],
+  })
+  switch (effect.effect) {
+    case 'tradingDay6':
+      return { name: 'tradingDay', says, columns: tradingDays(axis) }
+    case 'tradingDay1':
+      return { name: 'tradingDay', says, columns: [weekdays(axis)] }
+    case 'lengthOfPeriod':
+      return alone(lengthOfPeriod(axis))
+    case 'leapYear':
+      return alone(leapYear(axis))
+    case 'easter':
+      requireWindow(effect.window, where)
+      return alone(easterColumn(axis, effect.window))
+    case 'holiday':
+      return alone(holidayColumn(axis, effect, yearsOf(effect, facts, where)))
+  }
+}
+
+/** @throws Refusal for a calendar whose periods are neither months nor quarters */
+export function requireDays({ seasons }: Calendar, where: string): void {
+  if (hasDays(seasons)) return
+  throw new Refusal(
+    `The days of a period are known of months and quarters; this series has ${seasons} ${seasons === 1 ? 'period' : 'periods'} a year. Take its calendar effects out of the method.`,
+    where,
+  )
+}
+
+function requireYears(effect: Effect, { calendar, firstT, lastT }: EffectFacts, where: string) {
+  const { years } = NEEDS[effect.effect]
+  const [needed, there] = [years * calendar.seasons, lastT - firstT + 1]
+  if (there >= needed) return
+  const says = saysOf(effect)
+  throw new Refusal(
+    `The effect ${says} needs ${years} years, ${countPeriods(needed, calendar)}; the span has ${there}. Take it out, or a longer span.`,
+    where,
+    { effect: says },
+  )
+}
+
+function requireWindow(window: number, where: string): void {
+  if (Number.isInteger(window) && window >= LEAST_WINDOW && window <= MOST_WINDOW) return
+  throw new Refusal(
+    `The days before Easter are a whole number from ${LEAST_WINDOW} to ${MOST_WINDOW}; these are ${window}.`,
+    where,
+    { effect: NEEDS.easter.says },
+  )
+}
+
+/** The calendar years that the dates of a holiday are a list of. @throws Refusal where the list does not reach far enough */
+function yearsOf(
+  { name, dates, before, after, meanYears }: Effect & { readonly effect: 'holiday' },
+  { calendar, start, firstT, endT }: EffectFacts,
+  where: string,
+): Years {
+  const names = { effect: name }
+  if (!(before >= 0 && after >= 0)) {
+    throw new Refusal(`The days around ${name} cannot be fewer than 0.`, where, names)
+  }
+  if (dates.length === 0) throw new Refusal(`${name} has no date.`, where, names)
+  const listed = { first: yearOf(Math.min(...dates)), last: yearOf(Math.max(...dates)) }
+  const yearAt = (t: number) => periodAt(start, t, calendar.seasons).year
+  if (listed.first > yearAt(firstT) || listed.last < yearAt(endT)) {
+    throw new Refusal(
+      `The dates of ${name} go from ${listed.first} to ${listed.last}; they must cover ${yearAt(firstT)} to ${yearAt(endT)}, all that is analysed and forecast. Add the missing years.`,
+      where,
+      names,
+    )
+  }
+  return meanYears ?? listed
+}
+
+/** A date as a document writes it, `2024-05-01`; null where there is no such day. */
+export function dayOfText(text: string): Day | null {
+  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
+  if (!match) return null
+  const [year, month, date] = match.slice(1).map(Number) as [number, number, number]
+  const day = new Date(`${text}T00:00:00Z`)
+  const isThere = day.getUTCMonth() + 1 === month && day.getUTCDate() === date && year > 0
+  return isThere ? day.getTime() / 86_400_000 : null
+}

@@ -1,0 +1,146 @@
+import type { Model } from '../../model'
+import { Refusal } from '../../refusal'
+import type { DesignColumn } from '../../regression/design'
+import { fitDesign, type DesignFit } from '../../regression/fitDesign'
+import { regressionFigures, type RegressionFigures } from '../../regression/report'
+import { divisionFactor, type CivilAxis } from '../../regression/regressors/calendar/days'
+import type { Value } from '../../series/series'
+import { upperF } from '../../statistics/distributions'
+import type { EffectGroup } from './effects'
+
+/** What effects of the calendar are estimated on. */
+export interface CalendarRegression {
+  /** One a period, null = missing. */
+  readonly values: readonly Value[]
+  readonly firstT: number
+  readonly axis: CivilAxis
+  /** Multiplicative: the regression is on ln y. */
+  readonly model: Model
+  /** Columns of season and trend, which the effects are estimated beside. */
+  readonly beside: readonly DesignColumn[]
+  /** Whether values are divided by the length of their period first; only in a multiplicative model. */
+  readonly divides: boolean
+  /** A period, for a refusal. */
+  nameOf(t: number): string
+}
+
+/** A group of columns judged by what the regression is without it, the others kept. */
+export interface JudgedGroup {
+  readonly group: EffectGroup
+  readonly joint: {
+    readonly f: Value
+    readonly df1: number
+    readonly df2: number
+    readonly p: Value
+  }
+  readonly aiccWithout: Value
+  /** Whether AICc is lower with it. */
+  readonly helps: boolean
+}
+
+/** Effects of the calendar, estimated. */
+export interface EstimatedCalendar {
+  readonly fit: DesignFit
+  readonly figures: RegressionFigures
+  readonly groups: readonly EffectGroup[]
+  readonly judged: readonly JudgedGroup[]
+  readonly aiccWithoutAny: Value
+}
+
+/**
+ * Estimates effects of the calendar beside season and trend, by least squares.
+ *
+ * @param groups in the order in which their columns stand
+ * @param where path in the document, for a refusal
+ * @throws Refusal for a value not above 0 in a multiplicative model, with its period; for too few values; and for a column
+ *   that those before it say already, with its name
+ */
+export function estimateCalendar(
+  regression: CalendarRegression,
+  groups: readonly EffectGroup[],
+  where: string,
+): EstimatedCalendar {
+  const y = onItsScale(regression, where)
+  const fitted = (own: readonly EffectGroup[]) =>
+    fitDesign(y, regression.firstT, columnsOf(regression, own), where)
+  const fit = fitted(groups)
+  const figures = regressionFigures(fit)
+  return {
+    ...{ fit, figures, groups },
+    judged: groups.map((group): JudgedGroup => {
+      const without = regressionFigures(fitted(groups.filter((other) => other !== group)))
+      const df1 = group.columns.length
+      const f = figures.sse === 0 ? null : (without.sse - figures.sse) / df1 / figures.s ** 2
+      return {
+        group,
+        joint: {
+          f,
+          df1,
+          df2: figures.df,
+          p: f === null ? null : upperF(Math.max(0, f), df1, figures.df),
+        },
+        aiccWithout: without.aicc,
+        helps: figures.aicc !== null && without.aicc !== null && figures.aicc < without.aicc,
+      }
+    }),
+    aiccWithoutAny: regressionFigures(fitted([])).aicc,
+  }
+}
+
+/**
+ * The same with those groups alone that help: of the groups that are left to the criterion the one that does least is taken
+ * out, until AICc rises with each that would go.
+ *
+ * @param open names of the groups that are left to the criterion
+ */
+export function estimateWhatHelps(
+  regression: CalendarRegression,
+  groups: readonly EffectGroup[],
+  open: ReadonlySet<string>,
+  where: string,
+): EstimatedCalendar {
+  const estimated = estimateCalendar(regression, groups, where)
+  const idle = estimated.judged.filter(({ group, helps }) => open.has(group.name) && !helps)
+  if (idle.length === 0) return estimated
+  const least = idle.reduce((worst, one) =>
+    (one.aiccWithout ?? Infinity) < (worst.aiccWithout ?? Infinity) ? one : worst,
+  )
+  return estimateWhatHelps(
+    regression,
+    groups.filter((group) => group !== least.group),
+    open,
+    where,
+  )
+}
+
+/** Columns beside the constant: season and trend, then the calendar's. */
+function columnsOf({ beside }: CalendarRegression, groups: readonly EffectGroup[]): DesignColumn[] {
+  // Powers of time stand first, as a fit asks for them.
+  return [...beside, ...groups.flatMap(({ columns }) => columns)]
+}
+
+/** The values as the regression takes them: of a multiplicative model their logarithms, divided by the length first. */
+function onItsScale(
+  { values, firstT, axis, model, divides, nameOf }: CalendarRegression,
+  where: string,
+): Value[] {
+  if (model === 'additive') {
+    if (!divides) return [...values]
+    throw new Refusal(
+      'Values are divided by the length of their period in a multiplicative model alone. Take the length of the period as an effect, or the multiplicative model.',
+      where,
+      { effect: 'length of period' },
+    )
+  }
+  return values.map((value, i) => {
+    if (value === null) return null
+    if (!(value > 0)) {
+      throw new Refusal(
+        `A multiplicative model needs every value above 0; that of ${nameOf(firstT + i)} is ${value}. Take the additive model.`,
+        where,
+        { t: firstT + i },
+      )
+    }
+    return Math.log(divides ? value / divisionFactor(axis, firstT + i) : value)
+  })
+}
