@@ -173,8 +173,13 @@ function judgedLater(numbers: Numbers, judge: () => Judged): Result {
   ) as Result
 }
 
+/** The same with all limits still undefined. */
 function withoutLimits(figures: Figures): Figures {
-  return { ...figures, ahead: { ...figures.ahead, limits: {} } }
+  const { ahead, method } = figures
+  const nothing = ahead.t.map(() => null)
+  const none = { lower: nothing, upper: nothing }
+  const limits = Object.fromEntries(method.forecast.levels.map((level) => [String(level), none]))
+  return { ...figures, ahead: { ...ahead, limits } }
 }
 
 function numbersOf(figures: Figures): Numbers {

@@ -82,9 +82,9 @@ test('the Bench is there again as it was left, and says when something did not l
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.locator('[data-word=model]')).toHaveText('multiplicative')
 
-  // A heavy way is calculated in a worker; one that does not load is said, and what was shown is marked.
+  // What takes long is calculated in a worker; one that does not load is said, and what was shown is marked.
   await page.route(/_nuxt\/.*\.js$/, (route) => route.abort())
-  await chooseWord(page, 'by', 'robust loess')
+  await chooseWord(page, 'forecast', 'by smoothing')
   const failure = page.getByRole('alert').filter({ hasText: 'Not calculated.' })
   await expect(failure).toContainText('did not load')
   await expect(failure).toContainText('of the method before')

@@ -76,14 +76,18 @@ export function fittedColumns(
   ]
 }
 
+const STILL_MADE =
+  'Limits from past errors are made from many earlier forecasts: they come after this one.'
+
 /** A row for either limit of every level. */
 export function limitColumns(
   run: Run,
-  { levels }: CommonForecast,
+  { levels, limits: kind }: CommonForecast,
   { limits, pastErrors }: CommonAhead,
   ofModel: LimitWords,
 ): Column[] {
   const { explains, arithmetic, whyNone } = pastErrors ? pastErrorWords(run, pastErrors) : ofModel
+  const isToCome = kind === 'past-errors' && !pastErrors
   return levels.flatMap((level) =>
     (['lower', 'upper'] as const).map((side) =>
       declare(run.unit, {
@@ -97,7 +101,7 @@ export function limitColumns(
         stages: ['project'],
         ahead: limits[level]![side],
         arithmetic: (t) => arithmetic(level, side, t),
-        whyUndefined: () => whyNone ?? BEYOND_NUMBERS,
+        whyUndefined: () => whyNone ?? (isToCome ? STILL_MADE : BEYOND_NUMBERS),
       }),
     ),
   )

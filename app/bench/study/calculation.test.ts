@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import { analyse, type Numbers } from '~~/core/analyse'
 import { calendarOf } from '~~/core/calendar/calendar'
+import { ledgerOf } from '~~/core/ledger/ledger'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import type { Following } from '~/workers/client'
@@ -85,11 +86,13 @@ describe('the calculation of the Bench', () => {
     method.value = { ...BY_PAST_ERRORS, trend: { form: 'smoothed' } }
     const done = own.run()
     asked!.following.told!(numbersOf(BY_PAST_ERRORS))
-    expect(own.result.value!.forecast.limits).toEqual({})
+    const early = ledgerOf(own.result.value!).find('upper:80')!
+    expect(early.ahead!.every((value) => value === null)).toBe(true)
+    expect(early.whyUndefined(481)).toMatch(/come after this one/)
     asked!.settle({ kind: 'result', result: full })
     await done
     await nextTick()
-    expect(Object.keys(own.result.value!.forecast.limits)).toEqual(['80', '95'])
+    expect(ledgerOf(own.result.value!).find('upper:80')!.ahead![0]).toBeGreaterThan(0)
     await told()
     expect(own.told.value).toBe(own.result.value)
   })

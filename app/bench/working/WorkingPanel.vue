@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { later } from '~/shell/later'
+import type { ForecastName } from '~~/core/forecast/ways'
 import { isResult } from '~~/core/ledger/ledger'
+import type { Looked, Result } from '~~/core/result'
 import { panelsFor } from '../stages/panels'
 import { stageOf } from '../stage/stages'
 import { panelsOfForecast } from '../ways/panels'
@@ -21,25 +23,26 @@ const findings = useFindings()
 
 /** Of a refused method the stages that need only the series are there. */
 const isThere = computed(() => bench.result !== null || stageOf(ledger.stage).needs === 'series')
-const panels = computed(() =>
-  bench.told
-    ? panelsFor({ stage: ledger.stage, column: selection.selected?.column }, bench.told)
-    : [],
-)
+const panels = computed(() => panelsOf(bench.told))
 
-/** The way of forecasting that the panels are of. */
-const forecastBy = computed(() =>
-  bench.told && isResult(bench.told) ? bench.told.method.forecast.by : undefined,
-)
+function panelsOf(result: Looked | Result | null) {
+  const at = { stage: ledger.stage, column: selection.selected?.column }
+  return result ? panelsFor(at, result) : []
+}
+
 /** The parts that are the own ones of the way of forecasting. */
 const ofWay = computed(() => {
-  const by = forecastBy.value
-  return new Set((by ? panelsOfForecast(by) : []).map(({ component }) => component))
+  const by = bench.told && isResult(bench.told) ? bench.told.method.forecast.by : null
+  return ownPanels(by)
 })
+
+function ownPanels(by: ForecastName | null) {
+  return new Set((by ? panelsOfForecast(by) : []).map(({ component }) => component))
+}
 const panel = useTemplateRef('working')
 // Another way of forecasting has other choices: they come into view where one is at trend or forecast.
 watch(
-  () => [bench.study?.id, forecastBy.value] as const,
+  () => [bench.study?.id, bench.result?.method.forecast.by] as const,
   async ([study, by], [studyBefore, before]) => {
     if (study !== studyBefore || !by || !before || by === before) return
     if (
@@ -47,11 +50,28 @@ watch(
       (ledger.stage !== 'trend' && ledger.stage !== 'project')
     )
       return
-    if (!panels.value.some((one) => ofWay.value.has(one))) selection.chooseStage('trend')
+    const own = ownPanels(by)
+    if (!panelsOf(bench.shown).some((one) => own.has(one))) selection.chooseStage('trend')
+    // The panels come a moment after the numbers.
+    await until(() => bench.told === bench.shown)
     await nextTick()
     panel.value?.querySelector('[data-way]')?.scrollIntoView({ block: 'start' })
   },
 )
+
+function until(isSo: () => boolean): Promise<void> {
+  return new Promise((resolve) => {
+    const stop = watch(
+      isSo,
+      (now) => {
+        if (!now) return
+        resolve()
+        void nextTick(() => stop())
+      },
+      { immediate: true },
+    )
+  })
+}
 </script>
 
 <template>
