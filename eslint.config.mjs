@@ -73,6 +73,7 @@ export default ts.config(
       'core/prepare/preparation.ts',
       'core/prepare/preparations.ts',
       'core/prepare/fill/fill.ts',
+      'core/prepare/*/options.ts',
     ],
     rules: imports({
       packages: '(zod$|' + NUMERIC + ')',

@@ -9,10 +9,12 @@ import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { methodName } from './methodName'
 import { MODEL } from './model'
-import { prepare, putBack, type Prepared } from './prepare/prepare'
+import { columnsBeside } from './prepare/beside'
+import { errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
 import type { Forecasted } from './forecast/way'
+import { normalQuantile } from './statistics/distributions'
 import { trendWayOf, type Trend } from './trend/ways'
 import type { Hear } from './work/steps'
 
@@ -71,6 +73,8 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
 
   const prepared = prepare(series, {
     ...{ firstT, lastT, choices: method, model: decompose.model },
+    endT: lastT + method.forecast.horizon,
+    beside: columnsBeside(method.trend, calendar, start),
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
   })
   const stretch = prepared.input
@@ -136,14 +140,24 @@ function whole(
   const { t, forecast, limits } = ahead
   const back = (values: readonly Value[]) =>
     values.map((value, i) => putBack(takenOut, value, t[i]!))
+  const whole = back(forecast) as number[]
+  // Limits lie as far apart as before, and further by what is not known of what comes back.
+  const wider = (side: readonly Value[], level: number) =>
+    back(side).map((limit, i) => {
+      if (limit === null) return null
+      const error = errorOfPuttingBack(takenOut, whole[i]!, t[i]!)
+      const apart = limit - whole[i]!
+      if (error === 0) return limit
+      return whole[i]! + Math.sign(apart) * Math.hypot(apart, normalQuantile(level) * error)
+    })
   return {
     ahead: {
       ...ahead,
-      forecast: back(forecast) as number[],
+      forecast: whole,
       limits: Object.fromEntries(
         Object.entries(limits).map(([level, { lower, upper }]) => [
           level,
-          { lower: back(lower), upper: back(upper) },
+          { lower: wider(lower, Number(level)), upper: wider(upper, Number(level)) },
         ]),
       ),
     },

@@ -84,7 +84,7 @@ test('the Bench is there again as it was left, and says when something did not l
 
   // What takes long is calculated in a worker; one that does not load is said, and what was shown is marked.
   await page.route(/_nuxt\/.*\.js$/, (route) => route.abort())
-  await chooseWord(page, 'forecast', 'by smoothing')
+  await chooseWord(page, 'forecast', 'by combination')
   const failure = page.getByRole('alert').filter({ hasText: 'Not calculated.' })
   await expect(failure).toContainText('did not load')
   await expect(failure).toContainText('of the method before')

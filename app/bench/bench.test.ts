@@ -176,7 +176,7 @@ describe('the method sentence', () => {
 
   it('says every choice', () => {
     expect(words(FORMAT)).toBe(
-      'Sales of all 16 quarters as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
+      'Sales of all 16 quarters with calendar effects as multiplicative, by ratio to a 2×4 moving average; indices by mean, adjusted to average 1; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
     )
     expect(
       words({
@@ -190,7 +190,7 @@ describe('the method sentence', () => {
         forecast: { horizon: 1, levels: [90] },
       }),
     ).toBe(
-      'Sales of all 16 quarters as additive, by difference from a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter by decomposition, with 90% limits of the model.',
+      'Sales of all 16 quarters with calendar effects as additive, by difference from a 2×4 moving average; indices by trimmed mean, adjusted to sum to 0, 1 value left out; trend a straight line through the last 8 quarters; project 1 quarter by decomposition, with 90% limits of the model.',
     )
   })
 
@@ -410,7 +410,7 @@ describe('the analysed span', () => {
   it('is a word of the sentence, and the periods around it stay in sight', () => {
     const document = { ...FORMAT, span: { from: '2021-Q1' } }
     expect(piecesText(sentenceOf(document).pieces)).toMatch(
-      /^Sales of 12 quarters from 2021 Q1 to 2023 Q4 as multiplicative/,
+      /^Sales of 12 quarters from 2021 Q1 to 2023 Q4 with calendar effects as multiplicative/,
     )
     const outside = [{ x: 4, y: 39 }]
     const [main] = stripsOf('project', analyse(series, document), { ...ALONE, outside })
@@ -476,7 +476,7 @@ describe('robust loess in the sentence', () => {
 
   it('says how its season and trend may change, and what it makes of outliers', () => {
     expect(words({})).toBe(
-      'Sales of all 16 quarters as multiplicative, by robust loess, the same season every year, trend over 7 quarters, outliers distrusted; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
+      'Sales of all 16 quarters with calendar effects as multiplicative, by robust loess, the same season every year, trend over 7 quarters, outliers distrusted; trend a straight line through all 16 quarters; project 4 quarters by decomposition, with 80% and 95% limits of the model.',
     )
     expect(words({ seasonalWindow: 'periodic', robust: false, trendWindow: 9 })).toContain(
       'the same season every year, trend over 9 quarters, every value believed alike',

@@ -6,6 +6,7 @@ import { wayOf } from '../decompose/ways'
 import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
+import { columnsBeside } from '../prepare/beside'
 import { columnsOfValues, columnsTakenOut } from '../prepare/columns'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
@@ -80,7 +81,12 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
   const design = trendWay.design(method.trend, series.calendar, series.start)
   const way = wayOf(decompose.by)
   const { hasSeason, trendIsLine } = way.traits
-  const taken = columnsTakenOut(series, result.takenOut?.found, columns.value)
+  const taken = columnsTakenOut(
+    series,
+    result.takenOut?.found,
+    columns.value,
+    columnsBeside(method.trend, series.calendar, series.start),
+  )
   const run: Run = {
     ...series,
     columns,

@@ -1,11 +1,13 @@
 import type { Column } from '../column/column'
-import { operation } from '../column/expression'
+import { figureOf, operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import { limitNamed } from '../forecast/columns'
 import type { ForecastParts } from '../forecast/way'
 import type { AnyForecastWay, Ahead, ForecastOptions } from '../forecast/ways'
-import { putBackArithmetic } from '../prepare/columns'
+import { putBackArithmetic, putBackErrorArithmetic } from '../prepare/columns'
+import type { TakenOut } from '../prepare/prepare'
 import type { Result } from '../result'
+import { normalQuantile } from '../statistics/distributions'
 
 /** What a forecast says of the values as the preparations leave them stands under the name of its row and this. */
 const INSIDE = ', prepared'
@@ -58,11 +60,28 @@ export function columnsPutBack(
           arithmetic: (t: number) =>
             name === 'residual'
               ? operation(run.cell('value', t), '−', run.cell('fitted', t))
-              : putBackArithmetic(run, found, run.cell(`${name}${INSIDE}`, t), t),
+              : wholeArithmetic(run, found, name, t),
         },
       ]
     }),
   ]
+}
+
+/** A figure with what was taken out in it again; a limit lies further from the forecast by what is not known of that. */
+function wholeArithmetic(run: Run, found: TakenOut, name: string, t: number): Expression {
+  const own = putBackArithmetic(run, found, run.cell(`${name}${INSIDE}`, t), t)
+  const limit = limitNamed(name)
+  const forecast = run.cell('forecast', t)
+  const error = limit && putBackErrorArithmetic(run, found, forecast, t)
+  if (!limit || !error) return own
+  const squared = (of: Expression): Expression => ({ kind: 'power', of, power: 2 })
+  const isLower = limit.side === 'lower'
+  const apart = isLower ? operation(forecast, '−', own) : operation(own, '−', forecast)
+  const reach = operation(figureOf(`z of ${limit.level}%`, normalQuantile(limit.level)), '×', error)
+  return operation(forecast, isLower ? '−' : '+', {
+    kind: 'root',
+    of: operation(squared(apart), '+', squared(reach)),
+  })
 }
 
 /** The ledger as the way of forecasting knows it: its own rows are those of the prepared values. */

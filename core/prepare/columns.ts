@@ -2,6 +2,7 @@ import { capitalized } from '../series/noun'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation, plain, type Expression } from '../column/expression'
 import type { Input, SeriesRun } from '../column/run'
+import type { DesignColumn } from '../regression/design'
 import type { Adjustment, Value } from '../series/series'
 import type { Stage } from '../stage'
 import { PREPARATIONS } from './preparations'
@@ -103,17 +104,19 @@ function whyNoValue({ firstT }: SeriesRun, cared: CaredFor, t: number): string {
  * What was taken out and what is left, of every preparation that takes something out.
  *
  * @param used the values as they are used
+ * @param beside columns of season and trend that it was estimated beside
  * @returns its columns, and what is decomposed, smoothed and fitted: the last of them
  */
 export function columnsTakenOut(
   run: SeriesRun,
   takenOut: TakenOut | undefined,
   used: readonly Value[],
+  beside: readonly DesignColumn[],
 ): { readonly columns: readonly Column[]; readonly input: Input } {
   let input: Input = { column: USED, values: used }
   const columns = PREPARATIONS.flatMap(({ key, back }) => {
     if (!back || !takenOut || !(key in takenOut)) return []
-    const own = back.columns(run, takenOut[key], input)
+    const own = back.columns(run, takenOut[key], input, beside)
     const { name, actual } = own.at(-1)!
     input = { column: name, values: actual! }
     return own
@@ -129,7 +132,25 @@ export function putBackArithmetic(
   t: number,
 ): Expression {
   return PREPARATIONS.toReversed().reduce(
-    (whole, { key, back }) => (back && key in takenOut ? back.arithmetic(run, whole, t) : whole),
+    (whole, { key, back }) =>
+      back && key in takenOut ? back.arithmetic(run, whole, t, takenOut[key]) : whole,
     value,
   )
+}
+
+/** The arithmetic of the standard error that this adds to a forecast; null where it is known for sure. */
+export function putBackErrorArithmetic(
+  run: SeriesRun,
+  takenOut: TakenOut,
+  whole: Expression,
+  t: number,
+): Expression | null {
+  const errors = PREPARATIONS.flatMap(({ key, back }) =>
+    back?.errorArithmetic && key in takenOut
+      ? [back.errorArithmetic(run, whole, t, takenOut[key])]
+      : [],
+  )
+  if (errors.length < 2) return errors[0] ?? null
+  const squares = errors.map((of): Expression => ({ kind: 'power', of, power: 2 }))
+  return { kind: 'root', of: squares.reduce((left, right) => operation(left, '+', right)) }
 }

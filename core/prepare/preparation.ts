@@ -3,6 +3,7 @@ import type { Column } from '../column/column'
 import type { Expression } from '../column/expression'
 import type { Input, SeriesRun } from '../column/run'
 import type { Model } from '../model'
+import type { DesignColumn } from '../regression/design'
 import type { Series, Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Piece } from '../word'
@@ -14,6 +15,10 @@ export interface PreparationBasis {
   /** The analysed part of it, as the preparations before have left it. */
   readonly stretch: Stretch
   readonly model: Model
+  /** Time code of the last period that a forecast is made for. */
+  readonly endT: number
+  /** Columns of season and trend, which what is estimated is estimated beside. */
+  readonly beside: readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
   indexOf(stretch: Stretch): readonly number[] | null
 }
@@ -48,11 +53,19 @@ export interface Preparation<Choice, Taken> {
 export interface PuttingBack<Taken> {
   /** A value at a time code, with what was taken out in it again. */
   value(value: number, t: number, taken: Taken): number
-  arithmetic(run: SeriesRun, value: Expression, t: number): Expression
+  arithmetic(run: SeriesRun, value: Expression, t: number, taken: Taken): Expression
+  /**
+   * The standard error that it adds to a forecast, in units of the series; left out where it is known for sure.
+   *
+   * @param whole the forecast, with it
+   */
+  error?(t: number, taken: Taken, whole: number): number
+  errorArithmetic?(run: SeriesRun, whole: Expression, t: number, taken: Taken): Expression
   /**
    * Its columns of the ledger, the values as it leaves them the last of them.
    *
    * @param of what it was done to
+   * @param beside columns of season and trend that it was estimated beside
    */
-  columns(run: SeriesRun, taken: Taken, of: Input): Column[]
+  columns(run: SeriesRun, taken: Taken, of: Input, beside: readonly DesignColumn[]): Column[]
 }

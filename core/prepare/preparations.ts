@@ -2,6 +2,8 @@ import { z } from 'zod'
 import type { Series } from '../series/series'
 import type { Piece } from '../word'
 import { adjust } from './adjust/adjust'
+import { calendar } from './calendar/calendar'
+import type { CalendarDocument } from './calendar/options'
 import { fill } from './fill/fill'
 import type { MissingRule } from './fill/fillMissing'
 import type { Preparation } from './preparation'
@@ -9,6 +11,8 @@ import type { Preparation } from './preparation'
 /** What a method asks of the preparations, complete. */
 export interface PreparationChoices {
   readonly missing: MissingRule
+  /** Left out where nothing of the calendar is taken out. */
+  readonly calendar?: CalendarDocument
 }
 /** The same, as a person or a script writes it. */
 export type PreparationDocuments = {
@@ -16,7 +20,7 @@ export type PreparationDocuments = {
 }
 
 /** Every preparation in the order in which they are carried out; those that put values in stand before those that take out. */
-const ALL = [adjust, fill] as const
+const ALL = [adjust, fill, calendar] as const
 
 /** The same, their own types left behind: what one finds is only ever handed to itself. */
 export const PREPARATIONS = ALL as unknown as readonly Preparation<unknown, unknown>[]
@@ -33,7 +37,9 @@ export function choiceOf(
 export const preparationDocument = Object.fromEntries(
   PREPARATIONS.flatMap(({ key, document }) => (document ? [[key, document.optional()]] : [])),
 ) as {
-  readonly [Key in keyof PreparationChoices]: z.ZodOptional<z.ZodType<PreparationChoices[Key]>>
+  readonly [Key in keyof PreparationChoices]-?: z.ZodOptional<
+    z.ZodType<Exclude<PreparationChoices[Key], undefined>>
+  >
 }
 
 /** The choices of a method, the usual ones where it names none. */

@@ -1,4 +1,5 @@
 import type { Model } from '../model'
+import type { DesignColumn } from '../regression/design'
 import type { Series, Value } from '../series/series'
 import { stretchOf, type Stretch } from '../series/stretch'
 import { fill } from './fill/fill'
@@ -28,6 +29,10 @@ export interface ToPrepare {
   readonly lastT: number
   readonly choices: PreparationDocuments
   readonly model: Model
+  /** Time code of the last period that a forecast is made for. */
+  readonly endT: number
+  /** Columns of season and trend, which what is estimated is estimated beside. */
+  readonly beside: readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
   indexOf(stretch: Stretch): readonly number[] | null
 }
@@ -38,16 +43,13 @@ export interface ToPrepare {
  * @throws Refusal for an adjustment that does not fit, for values too large to calculate with, and for what a preparation
  *   refuses
  */
-export function prepare(
-  series: Series,
-  { firstT, lastT, choices, model, indexOf }: ToPrepare,
-): Prepared {
+export function prepare(series: Series, { firstT, lastT, choices, ...basis }: ToPrepare): Prepared {
   const original = stretchOf(series, firstT, lastT)
   let [used, input] = [original, original]
   let filled: readonly FilledValue[] = []
   const takenOut: Record<string, unknown> = {}
   for (const one of PREPARATIONS) {
-    const taken = one.estimate({ series, stretch: input, model, indexOf }, choiceOf(choices, one))
+    const taken = one.estimate({ series, stretch: input, ...basis }, choiceOf(choices, one))
     if (taken === null) continue
     input = { ...input, values: one.leave(input.values, taken, firstT) }
     if (one.back) takenOut[one.key] = taken
@@ -64,4 +66,13 @@ export function putBack(takenOut: TakenOut, value: Value, t: number): Value {
   return PREPARATIONS.toReversed().reduce((whole, { key, back }) => {
     return back && key in takenOut ? back.value(whole, t, takenOut[key]) : whole
   }, value)
+}
+
+/** The standard error that what was taken out adds to a forecast that it is in again; 0 where it is known for sure. */
+export function errorOfPuttingBack(takenOut: TakenOut, whole: number, t: number): number {
+  return Math.hypot(
+    ...PREPARATIONS.map(({ key, back }) =>
+      back && key in takenOut ? (back.error?.(t, takenOut[key], whole) ?? 0) : 0,
+    ),
+  )
 }

@@ -14,6 +14,7 @@ export interface Merged {
 const METHOD_PARTS: Readonly<Record<Exclude<keyof MethodDocument, 'format'>, string>> = {
   span: 'the span',
   missing: 'what stands in for missing values',
+  calendar: 'what is taken out of the calendar',
   decompose: 'how the series is decomposed',
   trend: 'the trend',
   forecast: 'the forecast',

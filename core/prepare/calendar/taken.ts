@@ -1,0 +1,67 @@
+import { MODEL, type Model } from '../../model'
+import type { DesignColumn } from '../../regression/design'
+import { divisionFactor } from '../../regression/regressors/calendar/days'
+import type { Value } from '../../series/series'
+import { civilAxis, groupOf, type Effect, type EffectFacts } from './effects'
+
+/** A group of effects as it was judged beside the others. */
+export interface GroupReport {
+  readonly name: string
+  /** `trading day`, `Easter`, the name of a list. */
+  readonly says: string
+  readonly joint: {
+    readonly f: Value
+    readonly df1: number
+    readonly df2: number
+    readonly p: Value
+  }
+  readonly aiccWithout: Value
+  readonly helps: boolean
+  readonly isKept: boolean
+}
+
+/** What the calendar does to the values: plain data, from which its part of any period follows. */
+export interface CalendarTaken {
+  /** Those that are taken out, in the order of their columns. */
+  readonly effects: readonly Effect[]
+  readonly facts: EffectFacts
+  readonly model: Model
+  readonly divides: boolean
+  /** One a column, on the scale of the regression. */
+  readonly coefficients: readonly number[]
+  /** Of the coefficients. */
+  readonly covariance: readonly (readonly number[])[]
+  /** Place of the first of them among the coefficients of the regression. */
+  readonly at: number
+  readonly groups: readonly GroupReport[]
+  readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
+}
+
+/** The columns of the effects that are taken out, made once for what was found. */
+const COLUMNS = new WeakMap<CalendarTaken, readonly DesignColumn[]>()
+export function columnsOfTaken(taken: CalendarTaken): readonly DesignColumn[] {
+  const known =
+    COLUMNS.get(taken) ??
+    taken.effects.flatMap((effect) => groupOf(effect, taken.facts, 'calendar').columns)
+  COLUMNS.set(taken, known)
+  return known
+}
+
+/** What the calendar makes of a period: a factor, or an amount in units of the series. */
+export function componentAt(taken: CalendarTaken, t: number): number {
+  const { coefficients, model, divides, facts } = taken
+  const sum = columnsOfTaken(taken).reduce((all, { at }, j) => all + coefficients[j]! * at(t), 0)
+  return MODEL[model].fromSum(sum) * (divides ? divisionFactor(civilAxis(facts), t) : 1)
+}
+
+/** Standard error of that: a share of it, or an amount. */
+export function errorAt(taken: CalendarTaken, t: number): number {
+  const x = columnsOfTaken(taken).map(({ at }) => at(t))
+  const variance = x.reduce(
+    (sum, own, i) =>
+      sum + own * taken.covariance[i]!.reduce((all, share, j) => all + share * x[j]!, 0),
+    0,
+  )
+  // Rounding can leave a variance of nothing below 0.
+  return Math.sqrt(Math.max(0, variance))
+}

@@ -1,0 +1,126 @@
+import { hasDays } from '../../calendar/civil'
+import type { Series } from '../../series/series'
+import type { Choice, Piece } from '../../word'
+import { dividesByLength, effectsAsked, type CalendarDocument } from './options'
+
+/** Days before Easter that are usually felt. */
+const USUAL_EASTER = 8
+const NOTHING: Readonly<Record<string, undefined>> = {
+  ...{ errors: undefined, tradingDay: undefined, length: undefined, easter: undefined },
+  ...{ holidays: undefined, ifItHelps: undefined },
+}
+
+/** What is offered: each says what is taken out. */
+const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: string }[] = [
+  {
+    calendar: {
+      ...{ tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },
+      ifItHelps: ['tradingDay', 'length', 'easter'],
+    },
+    means: 'Each is taken out only where AICc falls with it; Season and Look say which were.',
+  },
+  {
+    calendar: { tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },
+    means: 'Every day of the week, 29 February, and the eight days before Easter.',
+  },
+  {
+    calendar: { tradingDay: 'six', length: 'leap-year' },
+    means: 'Every day of the week has an effect of its own.',
+  },
+  {
+    calendar: { tradingDay: 'one', length: 'leap-year' },
+    means: 'Weekdays have one effect, Saturdays and Sundays the other.',
+  },
+  {
+    calendar: { easter: USUAL_EASTER },
+    means: 'The eight days before Easter, wherever they fall.',
+  },
+  {
+    calendar: { tradingDay: 'one', length: 'divide' },
+    means: 'Values are divided by the days of their period first; weekdays have one effect.',
+  },
+]
+
+/** The calendar's word: what of it is taken out, of a series whose months or quarters add up the sales of their days. */
+export function calendarPieces(choice: CalendarDocument | null, series: Series): Piece[] {
+  const { calendar, start, quantity = 'flow' } = series
+  const isOn = choice !== null && isAsked(choice)
+  const hasDates = hasDays(calendar.seasons) && start.year >= 100 && quantity === 'flow'
+  if (!isOn && !hasDates) return []
+  const own = isOn ? calendarWords(choice) : null
+  const choices: Choice[] = OFFERED.map(({ calendar: offered, means }) => {
+    const text = calendarWords(offered)
+    return { text, means, chosen: text === own, change: { calendar: { ...NOTHING, ...offered } } }
+  })
+  return [
+    isOn ? ' without ' : ' with ',
+    {
+      id: 'calendar',
+      text: own ?? LEFT_IN,
+      ask: {
+        kind: 'pick',
+        choices: [
+          {
+            text: LEFT_IN,
+            means:
+              'Months differ by their days of the week and by where Easter lies; it is left in.',
+            chosen: !isOn,
+            change: { calendar: undefined },
+          },
+          ...choices,
+          ...(own !== null && !choices.some(({ chosen }) => chosen)
+            ? [{ text: own, means: 'As the method says it.', chosen: true, change: {} }]
+            : []),
+        ],
+      },
+    },
+  ]
+}
+
+const LEFT_IN = 'calendar effects'
+
+/** Whether anything is asked for at all. */
+export function isAsked(choice: CalendarDocument): boolean {
+  return dividesByLength(choice) || effectsAsked(choice).length > 0
+}
+
+/** `trading days, leap days and Easter, where they help` */
+export function calendarWords(choice: CalendarDocument): string {
+  const { tradingDay, length, easter, holidays = [], ifItHelps = [] } = choice
+  const open = new Set(ifItHelps)
+  const named: readonly (readonly [string, string | null])[] = [
+    [
+      'tradingDay',
+      tradingDay ? (tradingDay === 'six' ? 'trading days' : 'weekdays against weekends') : null,
+    ],
+    ['length', length ? LENGTH_WORDS[length] : null],
+    [
+      'easter',
+      easter === undefined
+        ? null
+        : easter === USUAL_EASTER
+          ? 'Easter'
+          : `Easter (${easter} days before)`,
+    ],
+    ...holidays.map(({ name }) => [name, name] as const),
+  ]
+  const asked = named.flatMap(([key, words]) => (words === null ? [] : [{ key, words }]))
+  const kept = asked.filter(({ key }) => !open.has(key)).map(({ words }) => words)
+  const left = asked.filter(({ key }) => open.has(key)).map(({ words }) => words)
+  const help =
+    left.length === 0
+      ? ''
+      : `${listed(left)}, where ${left.length === 1 ? 'it helps' : 'they help'}`
+  return [...(kept.length > 0 ? [listed(kept)] : []), ...(help ? [help] : [])].join('; ')
+}
+
+const LENGTH_WORDS = {
+  'leap-year': 'leap days',
+  'length-of-period': 'lengths of period',
+  divide: 'divided by days',
+} as const
+
+function listed(words: readonly string[]): string {
+  if (words.length < 2) return words.join('')
+  return `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+}
