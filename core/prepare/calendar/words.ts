@@ -17,7 +17,7 @@ const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: s
       ...{ tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },
       ifItHelps: ['tradingDay', 'length', 'easter'],
     },
-    means: 'Each is taken out only where AICc falls with it; Season and Look say which were.',
+    means: 'Each is taken out only where AICc falls with it; Look says which were.',
   },
   {
     calendar: { tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },

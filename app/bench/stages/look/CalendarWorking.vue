@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { formatChange, formatDecimals, formatP, formatRough, formatSigned } from '~/figures/format'
+import TermWord from '~/shell/TermWord.vue'
+import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
+import type { Result } from '~~/core/result'
+import { normalQuantile } from '~~/core/statistics/distributions'
+import type { Value } from '~~/core/series/series'
+import { useLedger } from '../../view/ledgerStore'
+
+/** What the days of a period do to its values, and whether that is more than chance. */
+const props = defineProps<{ result: Result }>()
+const ledger = useLedger()
+
+const LEVEL = 95
+const taken = computed(() => calendarTakenOf(props.result)!)
+const isShare = computed(() => taken.value.model === 'multiplicative')
+const effects = computed(() => readEffects(taken.value))
+
+function sizeOf({ estimate }: EffectRead): string {
+  if (isShare.value) return formatChange(100 * estimate)
+  const { divisor, decimals } = ledger.scale
+  return formatSigned(estimate / divisor, decimals)
+}
+function reachOf({ standardError }: EffectRead): string {
+  const reach = normalQuantile(LEVEL) * standardError
+  if (isShare.value) return formatDecimals(100 * reach, 1)
+  return formatDecimals(reach / ledger.scale.divisor, ledger.scale.decimals)
+}
+/** Whether it may be nothing. */
+function maybeNone({ estimate, standardError }: EffectRead): boolean {
+  return Math.abs(estimate) < normalQuantile(LEVEL) * standardError
+}
+/** By how much the criterion rises without it. */
+function risesBy(aiccWithout: Value): string {
+  const { withAll } = taken.value.aicc
+  if (aiccWithout === null || withAll === null) return '–'
+  return formatSigned(aiccWithout - withAll, 1)
+}
+</script>
+
+<template>
+  <section class="working-part">
+    <h3>What the calendar does</h3>
+    <p v-if="effects.length === 0" class="muted">
+      {{
+        taken.divides
+          ? 'Values are divided by their days.'
+          : 'None of it helps: nothing is taken out.'
+      }}
+    </p>
+    <v-table v-else class="working-table">
+      <caption>
+        {{
+          isShare ? 'Share of the values' : 'Amount in units of the series'
+        }}, with its
+        {{
+          LEVEL
+        }}% limits
+      </caption>
+      <tbody>
+        <tr v-for="one in effects" :key="one.name" :class="{ muted: maybeNone(one) }">
+          <th scope="row">{{ one.name }}</th>
+          <td class="number">{{ sizeOf(one) }} ± {{ reachOf(one) }}</td>
+        </tr>
+      </tbody>
+    </v-table>
+    <v-table v-if="taken.groups.length > 0" class="working-table">
+      <caption>
+        Whether it is more than chance
+      </caption>
+      <thead>
+        <tr class="head">
+          <th scope="col">effect</th>
+          <th scope="col" class="number">F</th>
+          <th scope="col" class="number">p</th>
+          <th scope="col" class="number"><TermWord of="aic">AICc</TermWord> without</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="group in taken.groups" :key="group.name">
+          <th scope="row">
+            {{ group.says }}
+            <span class="muted">{{ group.isKept ? 'taken out' : 'left in' }}</span>
+          </th>
+          <td class="number">{{ group.joint.f === null ? '–' : formatRough(group.joint.f) }}</td>
+          <td class="number">{{ group.joint.p === null ? '–' : formatP(group.joint.p) }}</td>
+          <td class="number">{{ risesBy(group.aiccWithout) }}</td>
+        </tr>
+      </tbody>
+    </v-table>
+    <p class="muted small">
+      Estimated beside season and trend, by least squares; AICc rises without what helps.
+    </p>
+  </section>
+</template>
