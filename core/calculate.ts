@@ -74,7 +74,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const prepared = prepare(series, {
     ...{ firstT, lastT, choices: method, model: decompose.model },
     endT: lastT + method.forecast.horizon,
-    beside: columnsBeside(method.trend, calendar, start),
+    ...{ beside: columnsBeside(method.trend, calendar, start), leftOut },
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
   })
   const stretch = prepared.input

@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import { fittedReport } from '../core/trend/report'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
+import { calendarTakenOf, readEffects } from '../core/prepare/calendar/reading'
 import type { LoessDocument } from '../core/decompose/loess/options'
 import { actualOf } from '../core/ledger/ledger'
 import type { MethodAction } from '../core/finding'
@@ -217,5 +218,33 @@ describe('Easter', () => {
     const shares = Array.from({ length: 12 }, (_, i) => easterShare(2021, i + 1))
     expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
     expect(shares[2]).toBeCloseTo(11 / 14, 12)
+  })
+})
+
+describe('the calendar of exterior paint', () => {
+  it('comes back within its limits: a Saturday more, and the two weeks before Easter', () => {
+    const truth = TRUTH.exterior
+    const method: MethodDocument = {
+      ...FORMAT,
+      calendar: { tradingDay: 'six', easter: 14 },
+      decompose: { model: 'multiplicative' },
+    }
+    // The flood is left out, as an analyst does it first: it would be laid to the days of its months.
+    const series = {
+      ...seriesOf(truth.file),
+      adjustments: truth.flood.map(({ month }) => ({
+        ...{ period: month, value: null, reason: 'flood' },
+      })),
+    }
+    const taken = calendarTakenOf(analyse(series, { ...method, missing: 'leave' }))!
+    const effects = readEffects(taken)
+    const within = (name: string, truth: number) => {
+      const { estimate, standardError } = effects.find((one) => one.name === name)!
+      expect(Math.abs(estimate - truth)).toBeLessThan(2.5 * standardError)
+      expect(estimate).toBeGreaterThan(2 * standardError)
+    }
+    within('all days before Easter', truth.easter)
+    // Every other day of the week was as good as any: a Saturday stands 6/7 of its share above them.
+    within('one Saturday more', (6 / 7) * truth.perSaturday)
   })
 })

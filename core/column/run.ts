@@ -120,17 +120,18 @@ export function seriesRun(stand: Stand, find: (name: string) => Column | undefin
   }
 }
 
-/** The regression of a column's defined cells from a time code on, or of their logarithms, on a design. */
+/** The regression of a column's defined cells from a time code on, or of their logarithms, on a design; some periods left out. */
 export function regressionOf(
   run: SeriesRun,
   of: string,
   from: number,
   columns: readonly DesignColumn[],
   ofLog = false,
+  leftOut: ReadonlySet<number> = new Set(),
 ): Regression {
   const span = Array.from({ length: run.lastT - run.firstT + 1 }, (_, i) => run.firstT + i)
   const cells = span.flatMap((t) =>
-    t < from || run.value(of, t) === null ? [] : [run.cell(of, t)],
+    t < from || leftOut.has(t) || run.value(of, t) === null ? [] : [run.cell(of, t)],
   )
   return { y: cells, ofLog, columns }
 }

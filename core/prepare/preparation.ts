@@ -17,6 +17,8 @@ export interface PreparationBasis {
   readonly model: Model
   /** Time code of the last period that a forecast is made for. */
   readonly endT: number
+  /** Time codes that are left out of the season: what happened then is no rule. */
+  readonly leftOut: ReadonlySet<number>
   /** Columns of season and trend, which what is estimated is estimated beside. */
   readonly beside: readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */

@@ -109,6 +109,21 @@ describe('calendar effects', () => {
     }
   })
 
+  it('are estimated without what is left out of the season, which leaves its own mark no more', () => {
+    const flooded = series(months(120, true).map((y, i) => (i === 41 ? 0.6 * y! : y)))
+    const exclude = [{ period: '2017-06', reason: 'flood' }]
+    const error = (document: MethodDocument) =>
+      Math.sqrt(takenOf(flooded, document).covariance[5]![5]!)
+    const leftOut = without(EFFECTS, { decompose: { exclude } } as Partial<MethodDocument>)
+    expect(error(leftOut)).toBeLessThan(0.5 * error(without(EFFECTS)))
+    const ledger = ledgerOf(analyse(flooded, leftOut))
+    const column = ledger.find('calendar')!
+    for (const t of [1, 42, 125]) {
+      const value = columnValues(ledger, column)[t - 1]!
+      expect(evaluate(column.arithmetic(t))).toBeCloseTo(value, 10)
+    }
+  })
+
   it('taken out leave less, and a forecast that is nearer', () => {
     const [plain, taken] = [base, without(EFFECTS)].map((document) => ({
       left: calculate(PAINT, document).columns.irregular,

@@ -30,7 +30,7 @@ interface Entered extends AskedEffect {
  * Easter, holidays of one's own.
  *
  * They are estimated beside dummies of the seasons and the trend of the method, a straight line where that follows the values
- * and has no columns.
+ * and has no columns; periods that are left out of the season are left out of this too.
  */
 export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   key: 'calendar',
@@ -53,7 +53,7 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
 }
 
 function estimated(
-  { series, stretch, model, endT, beside }: PreparationBasis,
+  { series, stretch, model, endT, beside, leftOut }: PreparationBasis,
   choice: CalendarDocument,
 ): CalendarTaken {
   const { firstT, values } = stretch
@@ -63,7 +63,8 @@ function estimated(
     ...{ lastT: firstT + values.length - 1, endT },
   }
   const regression: CalendarRegression = {
-    ...{ values, firstT, axis: civilAxis(facts), model, beside, divides: dividesByLength(choice) },
+    values: values.map((value, i) => (leftOut.has(firstT + i) ? null : value)),
+    ...{ firstT, axis: civilAxis(facts), model, beside, divides: dividesByLength(choice) },
     nameOf: (t) => stretch.periodOf(t - firstT).label,
   }
   const entered = effectsAsked(choice).flatMap((one) => enteredOf(one, facts))
@@ -77,6 +78,7 @@ function estimated(
     ...{ facts, model, divides: regression.divides, at },
     coefficients: fit.coefficients.slice(at),
     covariance: covarianceFrom(fit, at),
+    leftOut: [...leftOut],
     groups: all.estimated.judged.map(({ group, ...judged }) => ({
       ...{ name: group.name, says: group.says, isKept: kept.includes(group) },
       ...judged,

@@ -224,10 +224,12 @@ function componentOf(
   beside: readonly DesignColumn[],
 ): (t: number) => Expression {
   const { model, divides, coefficients, at: first } = taken
+  const leftOut = new Set(taken.leftOut)
   const own = columnsOfTaken(taken)
   const ofLog = model === 'multiplicative'
   let made: Regression | null = null
-  const regression = () => (made ??= regressionOf(run, of, run.firstT, [...beside, ...own], ofLog))
+  const regression = () =>
+    (made ??= regressionOf(run, of, run.firstT, [...beside, ...own], ofLog, leftOut))
   return (t) => {
     const terms = own.map((column, j) =>
       operation(

@@ -9,7 +9,14 @@ const taken = (model: CalendarTaken['model']): CalendarTaken => ({
     ...{ calendar: calendarOf('monthly'), start: { year: 2014, season: 1 } },
     ...{ firstT: 1, lastT: 120, endT: 132 },
   },
-  ...{ model, divides: false, at: 13, groups: [], aicc: { withAll: 0, withoutAny: 1 } },
+  ...{
+    model,
+    divides: false,
+    at: 13,
+    leftOut: [],
+    groups: [],
+    aicc: { withAll: 0, withoutAny: 1 },
+  },
   coefficients: [-0.01, 0, 0, 0, 0, 0.02, 0.05],
   // Each off by 0.002, independent of the others.
   covariance: Array.from({ length: 7 }, (_, i) =>

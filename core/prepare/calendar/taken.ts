@@ -31,6 +31,8 @@ export interface CalendarTaken {
   readonly coefficients: readonly number[]
   /** Of the coefficients. */
   readonly covariance: readonly (readonly number[])[]
+  /** Time codes that took no part in the estimation. */
+  readonly leftOut: readonly number[]
   /** Place of the first of them among the coefficients of the regression. */
   readonly at: number
   readonly groups: readonly GroupReport[]

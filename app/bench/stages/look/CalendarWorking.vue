@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatChange, formatDecimals, formatP, formatRough, formatSigned } from '~/figures/format'
+import { formatChange, formatDecimals, formatP, formatSigned } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
 import type { Result } from '~~/core/result'
@@ -74,7 +74,7 @@ function risesBy(aiccWithout: Value): string {
           <th scope="col">effect</th>
           <th scope="col" class="number">F</th>
           <th scope="col" class="number">p</th>
-          <th scope="col" class="number"><TermWord of="aic">AICc</TermWord> without</th>
+          <th scope="col" class="number"><TermWord of="aic">AICc</TermWord> without it</th>
         </tr>
       </thead>
       <tbody>
@@ -83,14 +83,17 @@ function risesBy(aiccWithout: Value): string {
             {{ group.says }}
             <span class="muted">{{ group.isKept ? 'taken out' : 'left in' }}</span>
           </th>
-          <td class="number">{{ group.joint.f === null ? '–' : formatRough(group.joint.f) }}</td>
+          <td class="number">
+            {{ group.joint.f === null ? '–' : formatDecimals(group.joint.f, 2) }}
+          </td>
           <td class="number">{{ group.joint.p === null ? '–' : formatP(group.joint.p) }}</td>
           <td class="number">{{ risesBy(group.aiccWithout) }}</td>
         </tr>
       </tbody>
     </v-table>
     <p class="muted small">
-      Estimated beside season and trend, by least squares; AICc rises without what helps.
+      Estimated beside season and trend, by least squares. What is grey may be nothing; AICc rises
+      (+) without what helps.
     </p>
   </section>
 </template>
