@@ -149,6 +149,26 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await cell.click()
     await expect(working.locator('.symbols')).toContainText('100 × ((deseasonalized (Dec 2025)')
   })
+
+  await test.step('the calendar is taken out, down to its days, and comes back into the forecast', async () => {
+    await chooseWord(page, 'calendar', 'trading days, leap days and Easter')
+    const word = page.locator('[data-word=calendar]')
+    await expect(word).toHaveText(/^trading days, leap days and Easter/)
+    await page.getByRole('button', { name: /^Look/ }).click()
+    await expect(working.getByRole('row', { name: /^one Saturday more/ })).toHaveText(/ ± \d/)
+    await expect(working.getByRole('row', { name: /^Easter taken out/ })).toBeVisible()
+    await page.getByRole('button', { name: 'latest periods' }).click()
+    await page.getByRole('button', { name: /^with the 8 columns of the calendar/ }).click()
+    await page.locator('[data-row="calendar Saturday"] .cell[data-t="119"]').click()
+    // November 2025 began on a Saturday: five of them, and five Sundays.
+    await expect(working.locator('.symbols')).toHaveText('Saturdays − Sundays')
+    await expect(working.locator('.numbers')).toHaveText('5 − 5')
+    await page.getByRole('button', { name: /^Project/ }).click()
+    await page.locator('[data-row=forecast] .cell[data-t="121"]').click()
+    await expect(working.locator('.symbols')).toContainText('× calendar (Jan 2026)')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(word).toHaveText('calendar effects')
+  })
 })
 
 test('wood stain by robust loess shows the season drift', async ({ page }) => {

@@ -26,7 +26,8 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     'a quantile of simulated paths, or of a normal distribution on the scale of a power',
   ],
   [/^member:/, 'a method of its own, with a ledger of its own'],
-  [/^(design|event) /, 'a column of a regression is counted from the calendar'],
+  [/^(design|event|calendar) /, 'a column of a regression is counted from the calendar'],
+  [/^calendarError$/, 'the covariance of some coefficients of a regression is in no row'],
 ]
 
 /** Whether an expression goes down to a cell, or to a figure that says what made it. */

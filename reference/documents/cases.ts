@@ -140,6 +140,17 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
     trend: { form: 'exponential', last: 72 },
     forecast: { backTransform: 'mean' },
   }),
+  one('exterior-paint', 'without trading days and Easter, the flood left out', {
+    calendar: { tradingDay: 'six', easter: 14 },
+    decompose: { exclude: FLOOD },
+  }),
+  one('primer', 'without what of the calendar helps, additive', {
+    calendar: {
+      ...{ tradingDay: 'one', length: 'leap-year', easter: 8 },
+      ifItHelps: ['tradingDay', 'length', 'easter'],
+    },
+    decompose: { model: 'additive' },
+  }),
   one('exterior-paint', 'regression with events, a step and pairs', {
     forecast: {
       ...{ by: 'regression', season: 'fourier', pairs: 3, model: 'multiplicative' },
