@@ -57,6 +57,7 @@ export function columnsPutBack(
       return [
         {
           ...column,
+          ...(name === 'residual' ? {} : { means: 'with what was taken out' }),
           arithmetic: (t: number) =>
             name === 'residual'
               ? operation(run.cell('value', t), '−', run.cell('fitted', t))
