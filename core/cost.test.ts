@@ -27,6 +27,7 @@ describe('what a method costs', () => {
       by({ ...STRAIGHT, forecast: { by: 'regression' } }),
       by({ ...STRAIGHT, forecast: { by: 'smoothing' } }),
       by({ ...STRAIGHT, forecast: { limits: 'past-errors' } }),
+      by({ ...STRAIGHT, calendar: { tradingDay: 'six', easter: 8 } }),
     ]
     for (const method of more) expect(costOf(method, months(120))).toBeGreaterThan(plain)
   })

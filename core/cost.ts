@@ -4,6 +4,7 @@ import { wayOf } from './decompose/ways'
 import type { MemberMethod } from './forecast/member'
 import { forecastWayOf } from './forecast/ways'
 import type { Method, MethodDocument } from './method'
+import { stepsOfPreparations } from './prepare/preparations'
 import { orNull } from './refusal'
 import type { Series } from './series/series'
 import { trendWayOf } from './trend/ways'
@@ -25,7 +26,7 @@ export function costOf(document: MethodDocument, series: Series): number | null 
   if (!method) return null
   const { firstT, lastT } = spanOf(document, series)
   const extent = { periods: lastT - firstT + 1, seasons: series.calendar.seasons }
-  const once = costOnce(method, extent)
+  const once = stepsOfPreparations(method, extent) + costOnce(method, extent)
   const again = method.forecast.limits === 'past-errors' ? originsOf(method, extent) : 0
   return JUDGED_A_PERIOD * extent.periods + (1 + again) * once
 }

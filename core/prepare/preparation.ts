@@ -7,6 +7,7 @@ import type { DesignColumn } from '../regression/design'
 import type { Series, Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Piece } from '../word'
+import type { Extent } from '../work/extent'
 
 /** What a preparation may know. */
 export interface PreparationBasis {
@@ -43,6 +44,8 @@ export interface Preparation<Choice, Taken> {
    * @throws Refusal for what cannot be done to these values
    */
   estimate(basis: PreparationBasis, choice: Choice): Taken | null
+  /** About how many multiplications that takes; left out where it takes next to nothing. */
+  steps?(choice: Choice, extent: Extent): number
   /** The values as it leaves them, one entry a period. */
   leave(values: readonly Value[], taken: Taken, firstT: number): Value[]
   /** How what was taken out comes back; null for what is put in, and from then on stands for what came in. */

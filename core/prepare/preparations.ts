@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Series } from '../series/series'
 import type { Piece } from '../word'
+import type { Extent } from '../work/extent'
 import { adjust } from './adjust/adjust'
 import { calendar } from './calendar/calendar'
 import type { CalendarDocument } from './calendar/options'
@@ -65,4 +66,12 @@ export function preparationsOf(document: PreparationDocuments): PreparationDocum
 /** How the values are prepared, in the sentence. */
 export function preparationPieces(choices: PreparationDocuments, series: Series): Piece[] {
   return PREPARATIONS.flatMap((one) => one.words(choiceOf(choices, one), series))
+}
+
+/** About how many multiplications the preparations of a method take. */
+export function stepsOfPreparations(choices: PreparationDocuments, extent: Extent): number {
+  return PREPARATIONS.reduce(
+    (sum, one) => sum + (one.steps?.(choiceOf(choices, one), extent) ?? 0),
+    0,
+  )
 }

@@ -19,7 +19,7 @@ export const useCheck = defineStore('check', () => {
 
   const worker = coreClient()
   const { state: stateOfRun, because, progress, ...checking } = useRun()
-  const { begin: beginTrying, forget: forgetTrying } = useRun()
+  const { state: trying, begin: beginTrying, forget: forgetTrying } = useRun()
   const checked = shallowRef<Checked | null>(null)
   const state = computed(() =>
     stateOfRun.value === 'done' && !checked.value ? 'too-short' : stateOfRun.value,
@@ -64,7 +64,8 @@ export const useCheck = defineStore('check', () => {
 
   /** Whether an offer is made: one that is tried and mends, or any where nothing can be tried. */
   function isOffered(finding: Finding, action: Action): boolean {
-    const cannotTell = ['none', 'refused', 'failed'].includes(state.value)
+    const cannotTell =
+      ['none', 'refused', 'failed'].includes(state.value) || trying.value === 'failed'
     return cannotTell || mending.value.has(offerName(finding, action))
   }
 

@@ -48,27 +48,31 @@ export async function holdContest(
       isWhole,
     )
   let next = 0
-  await Promise.all(
-    crew.map(async (worker) => {
-      while (next < candidates.length) {
-        const i = next++
-        const candidate = candidates[i]!
-        const words = [series, candidate, document.check, hidesLast] as const
-        const entered = await worker.ask('enter', [...words], {
-          until,
-          hear(soFar) {
-            progress[i] = soFar
-            hear?.(together(progress))
-          },
-        })
-        contestants[i] = entered.contestant
-        const made = progress[i]
-        if (made) progress[i] = { ...made, done: made.of }
-        if (entered.hidden) told?.({ name: candidate.name, hidden: entered.hidden })
-        if (contestants.includes(undefined)) told?.({ contest: conclude(false) })
-      }
-    }),
-  )
+  const enter = async (worker: (typeof crew)[number], i: number): Promise<void> => {
+    const candidate = candidates[i]!
+    const entered = await worker.ask('enter', [series, candidate, document.check, hidesLast], {
+      until,
+      hear(soFar) {
+        progress[i] = soFar
+        hear?.(together(progress))
+      },
+    })
+    contestants[i] = entered.contestant
+    const made = progress[i]
+    if (made) progress[i] = { ...made, done: made.of }
+    if (entered.hidden) told?.({ name: candidate.name, hidden: entered.hidden })
+    if (contestants.includes(undefined)) told?.({ contest: conclude(false) })
+  }
+  const takeAll = async (worker: (typeof crew)[number]): Promise<void> => {
+    try {
+      while (next < candidates.length) await enter(worker, next++)
+    } catch (error) {
+      // Where one fails all are over: nobody takes another.
+      next = candidates.length
+      throw error
+    }
+  }
+  await Promise.all(crew.map(takeAll))
   return conclude(true)
 }
 

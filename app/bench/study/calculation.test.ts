@@ -97,6 +97,21 @@ describe('the calculation of the Bench', () => {
     expect(own.told.value).toBe(own.result.value)
   })
 
+  it('forgets numbers that were never judged where a later change overtakes them', async () => {
+    const { own, method } = opened()
+    await own.run()
+    method.value = FOLLOWING
+    void own.run()
+    asked!.following.told!(numbersOf(FOLLOWING))
+    method.value = { ...STRAIGHT, decompose: { model: 'additive' } }
+    await own.run()
+    expect(own.isEarly.value).toBe(false)
+    expect(own.result.value!.method.trend.form).toBe('linear')
+    expect(own.result.value!.method.decompose.model).toBe('additive')
+    await told()
+    expect(own.told.value).toBe(own.result.value)
+  })
+
   it('is left where a later change overtakes it', async () => {
     const { own, method } = opened()
     await own.run()

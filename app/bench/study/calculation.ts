@@ -52,6 +52,8 @@ export function calculationOf(
   /** How far a long calculation has come. */
   const progress = shallowRef<Progress | null>(null)
   let own: AbortController | null = null
+  /** The run whose numbers are shown before they are judged. */
+  let earlyOf: AbortController | null = null
 
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
@@ -85,6 +87,7 @@ export function calculationOf(
   function showEarly(numbers: Numbers): void {
     if (!result.value) return
     isEarly.value = true
+    earlyOf = own
     result.value = notYetJudged(numbers, result.value)
     refusal.value = preview.value = null
   }
@@ -93,7 +96,8 @@ export function calculationOf(
     calculating.value = false
     failed.value = ''
     progress.value = null
-    if (isEarly.value && outcome.kind === 'result' && !waitsForLimits(outcome.result)) {
+    const isShown = isEarly.value && earlyOf === own
+    if (isShown && outcome.kind === 'result' && !waitsForLimits(outcome.result)) {
       takeJudgements(result.value!, outcome.result)
       isEarly.value = false
       triggerRef(result)

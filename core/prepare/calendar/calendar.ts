@@ -37,6 +37,12 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   document: calendarDocument,
   usual: null,
   estimate: (basis, choice) => (choice && isAsked(choice) ? estimated(basis, choice) : null),
+  // A regression for all groups, one without each of them, and one without any; twice where some are to help.
+  steps(choice, { periods, seasons }) {
+    if (!choice || !isAsked(choice)) return 0
+    const { length } = effectsAsked(choice)
+    return 2 * (length + 2) * 2 * periods * (seasons + 6 + length + 3) ** 2
+  },
   leave: (values, taken, firstT) =>
     values.map((value, i) =>
       value === null ? null : MODEL[taken.model].takeOut(value, componentAt(taken, firstT + i)),
