@@ -6,7 +6,7 @@ import { calendarColumns, componentArithmetic, errorArithmetic } from './columns
 import { civilAxis, groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
 import {
   estimateCalendar,
-  estimateWhatHelps,
+  onlyWhatHelps,
   type CalendarRegression,
   type EstimatedCalendar,
 } from './estimate'
@@ -76,8 +76,7 @@ function estimated(
   const entered = effectsAsked(choice).flatMap((one) => enteredOf(one, facts))
   const all = withoutWhatCannotBe(regression, entered)
   const open = new Set(all.entered.flatMap(({ isOpen, group }) => (isOpen ? [group.name] : [])))
-  const groups = all.entered.map(({ group }) => group)
-  const { fit, groups: kept } = estimateWhatHelps(regression, groups, open, 'calendar')
+  const { fit, groups: kept } = onlyWhatHelps(regression, all.estimated, open, 'calendar')
   const at = fit.p - kept.reduce((sum, { columns }) => sum + columns.length, 0)
   return {
     effects: all.entered.filter(({ group }) => kept.includes(group)).map(({ effect }) => effect),

@@ -83,13 +83,13 @@ export function groupOf(effect: Effect, facts: EffectFacts, where: string): Effe
   const alone = (column: DesignColumn): EffectGroup => ({
     name: column.name,
     says,
-    columns: [column],
+    columns: [remembered(column)],
   })
   switch (effect.effect) {
     case 'tradingDay6':
-      return { name: 'tradingDay', says, columns: tradingDays(axis) }
+      return { name: 'tradingDay', says, columns: tradingDays(axis).map(remembered) }
     case 'tradingDay1':
-      return { name: 'tradingDay', says, columns: [weekdays(axis)] }
+      return { name: 'tradingDay', says, columns: [remembered(weekdays(axis))] }
     case 'lengthOfPeriod':
       return alone(lengthOfPeriod(axis))
     case 'leapYear':
@@ -99,6 +99,19 @@ export function groupOf(effect: Effect, facts: EffectFacts, where: string): Effe
       return alone(easterColumn(axis, effect.window))
     case 'holiday':
       return alone(holidayColumn(axis, effect, yearsOf(effect, facts, where)))
+  }
+}
+
+/** The same column, each of its figures counted once: they are asked for by one regression after another. */
+function remembered(column: DesignColumn): DesignColumn {
+  const known = new Map<number, number>()
+  return {
+    ...column,
+    at(t) {
+      const counted = known.get(t) ?? column.at(t)
+      known.set(t, counted)
+      return counted
+    },
   }
 }
 

@@ -91,26 +91,22 @@ export function estimateCalendar(
  * The same with those groups alone that help: of the groups that are left to the criterion the one that does least is taken
  * out, until AICc rises with each that would go.
  *
+ * @param estimated with all groups
  * @param open names of the groups that are left to the criterion
  */
-export function estimateWhatHelps(
+export function onlyWhatHelps(
   regression: CalendarRegression,
-  groups: readonly EffectGroup[],
+  estimated: EstimatedCalendar,
   open: ReadonlySet<string>,
   where: string,
 ): EstimatedCalendar {
-  const estimated = estimateCalendar(regression, groups, where)
   const idle = estimated.judged.filter(({ group, helps }) => open.has(group.name) && !helps)
   if (idle.length === 0) return estimated
   const least = idle.reduce((worst, one) =>
     (one.aiccWithout ?? Infinity) < (worst.aiccWithout ?? Infinity) ? one : worst,
   )
-  return estimateWhatHelps(
-    regression,
-    groups.filter((group) => group !== least.group),
-    open,
-    where,
-  )
+  const others = estimated.groups.filter((group) => group !== least.group)
+  return onlyWhatHelps(regression, estimateCalendar(regression, others, where), open, where)
 }
 
 /** Columns beside the constant: season and trend, then the calendar's. */
