@@ -1,7 +1,6 @@
-import type { Numbers } from '~~/core/analyse'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
-import { WorkerClient, type Following } from './client'
+import { WorkerClient } from './client'
 import { CORE_WORKER } from './core.worker'
 import type { CoreJobs } from './coreJobs'
 import type { Outcome } from './outcome'
@@ -12,14 +11,10 @@ export function coreClient(): WorkerClient<CoreJobs> {
 }
 
 /** Runs a method in a worker of its own, for a result that is looked at beside the one on the screen; neither waits for the other. */
-export async function analyseApart(
-  series: Series,
-  method: MethodDocument,
-  following: Following<Numbers> = {},
-): Promise<Outcome> {
+export async function analyseApart(series: Series, method: MethodDocument): Promise<Outcome> {
   const apart = coreClient()
   try {
-    return await apart.ask('analyse', [series, method], following)
+    return await apart.ask('analyse', [series, method])
   } finally {
     apart.close()
   }

@@ -21,6 +21,7 @@ import {
   meanDays,
   tradingDays,
   WEEKEND_DAY,
+  weightsOfSunday,
   weekdays,
 } from '../../core/regression/regressors/calendar/days'
 import {
@@ -223,7 +224,6 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
         const { estimate, standardError, t, p } = termsOf(fit)('', '', weights)
         return { estimate, standardError, t, p }
       },
-      fit.p,
       own.map(({ name }) => name),
       firstOwn,
     ),
@@ -241,18 +241,16 @@ function weekend(
     t: number | null
     p: number | null
   },
-  p: number,
   names: readonly string[],
   firstOwn: number,
 ): object {
-  const weights = (weightOf: (name: string) => number) =>
-    Array.from({ length: p }, (_, j) => (j < firstOwn ? 0 : weightOf(names[j - firstOwn]!)))
-  const isDay = (name: string) => /^(Mon|Tues|Wednes|Thurs|Fri|Satur)day$/.test(name)
+  // Nothing of the season and the trend.
+  const behind = (own: readonly number[]) => [...new Array<number>(firstOwn).fill(0), ...own]
   const has = (wanted: string) => effects.some(({ effect }) => effect === wanted)
-  if (has('tradingDay6')) return { sunday: term(weights((name) => (isDay(name) ? -1 : 0))) }
+  if (has('tradingDay6')) return { sunday: term(behind(weightsOfSunday(names))) }
   if (!has('tradingDay1')) return {}
   const { estimate, standardError } = term(
-    weights((name) => (name === 'weekdays' ? WEEKEND_DAY : 0)),
+    behind(names.map((name) => (name === 'weekdays' ? WEEKEND_DAY : 0))),
   )
   return { weekendDay: { estimate, standardError } }
 }

@@ -79,10 +79,6 @@ export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): Regr
   const r2 = constant || total === 0 ? null : p === 1 ? 0 : explained / total
   const f = perfect || r2 === null || p === 1 ? null : explained / (p - 1) / (sse / df)
 
-  const parameters = p + 1
-  const likelihood = perfect ? null : n * Math.log(sse / n)
-  const aic = likelihood === null ? null : likelihood + 2 * parameters
-  const room = n - p - 2
   return {
     terms,
     n,
@@ -94,10 +90,30 @@ export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): Regr
     s,
     f,
     fp: f === null ? null : upperF(f, p - 1, df),
-    aic,
-    aicc: aic === null || room <= 0 ? null : aic + (2 * parameters * (parameters + 1)) / room,
-    bic: likelihood === null ? null : likelihood + parameters * Math.log(n),
+    ...criteriaOfFit(fit),
     durbinWatson: perfect ? null : durbinWatson(fit.residualsInTime),
+  }
+}
+
+/**
+ * What regressions of the same values are compared by, the lower the better; the variance counts as a number too.
+ *
+ * @returns undefined for a perfect fit, AICc also where too few values are left
+ */
+export function criteriaOfFit({
+  n,
+  p,
+  sse,
+}: Pick<DesignFit, 'n' | 'p' | 'sse'>): Pick<RegressionFigures, 'aic' | 'aicc' | 'bic'> {
+  if (sse === 0) return { aic: null, aicc: null, bic: null }
+  const parameters = p + 1
+  const likelihood = n * Math.log(sse / n)
+  const aic = likelihood + 2 * parameters
+  const room = n - p - 2
+  return {
+    aic,
+    aicc: room <= 0 ? null : aic + (2 * parameters * (parameters + 1)) / room,
+    bic: likelihood + parameters * Math.log(n),
   }
 }
 

@@ -32,8 +32,10 @@ export function calculationOf(
     () => preview.value ?? result.value ?? refusal.value?.looked ?? null,
   )
 
+  /** The run whose numbers are shown before they are judged. */
+  const earlyOf = shallowRef<AbortController | null>(null)
   /** Whether the numbers that are shown are still to be judged. */
-  const isEarly = ref(false)
+  const isEarly = computed(() => earlyOf.value !== null)
   /** What words and panels are made of: the same, once numbers and pictures are on the screen. */
   const told = shallowRef<Result | Looked | null>(null)
   watch(
@@ -52,8 +54,6 @@ export function calculationOf(
   /** How far a long calculation has come. */
   const progress = shallowRef<Progress | null>(null)
   let own: AbortController | null = null
-  /** The run whose numbers are shown before they are judged. */
-  let earlyOf: AbortController | null = null
 
   /**
    * Calculates and shows. A short series takes a few milliseconds, less than the way to a worker and
@@ -78,7 +78,8 @@ export function calculationOf(
       if (outcome) show(outcome)
     } catch (error) {
       // What is on the screen stays, marked as that of an earlier method.
-      calculating.value = isEarly.value = false
+      calculating.value = false
+      earlyOf.value = null
       failed.value = (error as Error).message
     }
   }
@@ -86,8 +87,7 @@ export function calculationOf(
   /** Numbers that are still to be judged, and a forecast whose limits are still being made. */
   function showEarly(numbers: Numbers): void {
     if (!result.value) return
-    isEarly.value = true
-    earlyOf = own
+    earlyOf.value = own
     result.value = notYetJudged(numbers, result.value)
     refusal.value = preview.value = null
   }
@@ -96,23 +96,23 @@ export function calculationOf(
     calculating.value = false
     failed.value = ''
     progress.value = null
-    const isShown = isEarly.value && earlyOf === own
+    const isShown = earlyOf.value !== null && earlyOf.value === own
     if (isShown && outcome.kind === 'result' && !waitsForLimits(outcome.result)) {
       takeJudgements(result.value!, outcome.result)
-      isEarly.value = false
+      earlyOf.value = null
       triggerRef(result)
       told.value = result.value
       return
     }
     preview.value = null
-    isEarly.value = false
+    earlyOf.value = null
     result.value = outcome.kind === 'result' ? outcome.result : null
     refusal.value = outcome.kind === 'refused' ? outcome : null
   }
 
   /** Shows nothing of what was there. */
   function forget(): void {
-    isEarly.value = false
+    earlyOf.value = null
     result.value = preview.value = refusal.value = null
     failed.value = ''
   }

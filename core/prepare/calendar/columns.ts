@@ -15,8 +15,10 @@ import {
   divisionFactor,
   lengthOf,
   meanDays,
+  WEEKEND_DAY,
+  type CivilAxis,
 } from '../../regression/regressors/calendar/days'
-import { easterMeans, easterOf } from '../../regression/regressors/calendar/easter'
+import { easterOf } from '../../regression/regressors/calendar/easter'
 import { holidayShare } from '../../regression/regressors/calendar/ownHolidays'
 import { capitalized } from '../../series/noun'
 import type { Stage } from '../../stage'
@@ -120,7 +122,7 @@ function effectColumns(run: SeriesRun, taken: CalendarTaken, over: Over): Column
         explains: `column of the calendar: ${column.means}`,
         ...{ component: 'season', mark: 'dots', group: GROUP, stages: STAGES },
         ...over(column.at),
-        arithmetic: (t) => countArithmetic(effect, taken, k, t),
+        arithmetic: (t) => countArithmetic(effect, column, k, civilAxis(taken.facts), t),
       }),
     ),
   )
@@ -131,8 +133,13 @@ function rowOf({ name }: DesignColumn): string {
 }
 
 /** Down to the days: how many of them, or which share of them, and what is usual for the season. */
-function countArithmetic(effect: Effect, taken: CalendarTaken, k: number, t: number): Expression {
-  const axis = civilAxis(taken.facts)
+function countArithmetic(
+  effect: Effect,
+  column: DesignColumn,
+  k: number,
+  axis: CivilAxis,
+  t: number,
+): Expression {
   const days = daysAt(axis, t)
   const counts = weekdayCounts(days)
   const season = axis.periodAt(t).season
@@ -148,7 +155,7 @@ function countArithmetic(effect: Effect, taken: CalendarTaken, k: number, t: num
       return operation(
         figureOf('weekdays', lengthOf(days) - atWeekends),
         '−',
-        operation(plain(2.5), '×', figureOf('days at weekends', atWeekends)),
+        operation(plain(-WEEKEND_DAY), '×', figureOf('days at weekends', atWeekends)),
       )
     }
     case 'lengthOfPeriod':
@@ -158,14 +165,14 @@ function countArithmetic(effect: Effect, taken: CalendarTaken, k: number, t: num
         figureOf('mean days of the season', meanDays(axis.seasons)[season - 1]!),
       )
     case 'leapYear':
-      return figureOf('leap day', columnOf(effect, taken).at(t))
+      return figureOf('leap day', column.at(t))
     case 'easter': {
       const easter = easterOf(axis.periodAt(t).year)
       const shared = daysShared({ first: easter - effect.window, last: easter - 1 }, days)
       return operation(
         operation(figureOf('days before Easter', shared), '÷', plain(effect.window)),
         '−',
-        figureOf('mean share of the season', easterMeans(axis.seasons, effect.window)[season - 1]!),
+        figureOf('mean share of the season', shared / effect.window - column.at(t)),
       )
     }
     case 'holiday': {
@@ -173,14 +180,10 @@ function countArithmetic(effect: Effect, taken: CalendarTaken, k: number, t: num
       return operation(
         figureOf(`share of the days of ${effect.name}`, share),
         '−',
-        figureOf('mean share of the season', share - columnOf(effect, taken).at(t)),
+        figureOf('mean share of the season', share - column.at(t)),
       )
     }
   }
-}
-
-function columnOf(effect: Effect, { facts }: CalendarTaken): DesignColumn {
-  return groupOf(effect, facts, 'calendar').columns[0]!
 }
 
 /** The length of each period against the mean of its season, and the values divided by it. */

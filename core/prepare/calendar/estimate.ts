@@ -2,7 +2,7 @@ import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
 import { fitDesign, type DesignFit } from '../../regression/fitDesign'
-import { regressionFigures, type RegressionFigures } from '../../regression/report'
+import { criteriaOfFit, regressionFigures, type RegressionFigures } from '../../regression/report'
 import { divisionFactor, type CivilAxis } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
 import { upperF } from '../../statistics/distributions'
@@ -68,7 +68,8 @@ export function estimateCalendar(
   return {
     ...{ fit, figures, groups },
     judged: groups.map((group): JudgedGroup => {
-      const without = regressionFigures(fitted(groups.filter((other) => other !== group)))
+      const without = fitted(groups.filter((other) => other !== group))
+      const aiccWithout = criteriaOfFit(without).aicc
       const df1 = group.columns.length
       const f = figures.sse === 0 ? null : (without.sse - figures.sse) / df1 / figures.s ** 2
       return {
@@ -79,11 +80,11 @@ export function estimateCalendar(
           df2: figures.df,
           p: f === null ? null : upperF(Math.max(0, f), df1, figures.df),
         },
-        aiccWithout: without.aicc,
-        helps: figures.aicc !== null && without.aicc !== null && figures.aicc < without.aicc,
+        aiccWithout,
+        helps: figures.aicc !== null && aiccWithout !== null && figures.aicc < aiccWithout,
       }
     }),
-    aiccWithoutAny: regressionFigures(fitted([])).aicc,
+    aiccWithoutAny: criteriaOfFit(fitted([])).aicc,
   }
 }
 

@@ -1,4 +1,5 @@
 import { WEEKDAYS } from '../../calendar/civil'
+import { WEEKEND_DAY, weightsOfSunday } from '../../regression/regressors/calendar/days'
 import { columnsOfTaken, type CalendarTaken } from './taken'
 
 /** What one effect does, and how far that may be off: shares of the values, or amounts in their units. */
@@ -37,17 +38,12 @@ export function readEffects(taken: CalendarTaken): EffectRead[] {
     switch (effect.effect) {
       case 'tradingDay6':
         return WEEKDAYS.map((day) =>
-          read(
-            `one ${day} more`,
-            day === SUNDAY
-              ? names.map((name) => ((WEEKDAYS as readonly string[]).includes(name) ? -1 : 0))
-              : only(day),
-          ),
+          read(`one ${day} more`, day === SUNDAY ? weightsOfSunday(names) : only(day)),
         )
       case 'tradingDay1':
         return [
           read('one weekday more', only('weekdays')),
-          read('one Saturday or Sunday more', only('weekdays', -2.5)),
+          read('one Saturday or Sunday more', only('weekdays', WEEKEND_DAY)),
         ]
       case 'lengthOfPeriod':
         return [read('one day more', only('lengthOfPeriod'))]

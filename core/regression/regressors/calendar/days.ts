@@ -85,6 +85,12 @@ export function weekdays(axis: CivilAxis): DesignColumn {
   }
 }
 
+/** What the six columns of {@link tradingDays} say of a Sunday: weights on the effects of columns by their names. */
+export function weightsOfSunday(names: readonly string[]): number[] {
+  const six: readonly string[] = WEEKDAYS.slice(0, -1)
+  return names.map((name) => (six.includes(name) ? -1 : 0))
+}
+
 /** The effect of a day at weekends, as a multiple of that of {@link weekdays}. */
 export const WEEKEND_DAY = -WEEKEND
 
