@@ -10,7 +10,6 @@ import type { MethodAction } from '../core/finding'
 import { changed, type MethodDocument } from '../core/method'
 import type { Series } from '../core/series/series'
 import { readFile } from '../intake/readFile'
-import { easterShare, easterSunday } from './easter'
 import { demoFiles } from './series'
 import { TRUTH } from './truth'
 
@@ -201,23 +200,6 @@ describe('what was put in is found again', () => {
       .filter((line) => line.startsWith('2023-02'))
     const february = days.reduce((sum, line) => sum + Number(line.split(',')[1]), 0)
     expect(values[1]).toBeCloseTo(february, 6)
-  })
-})
-
-describe('Easter', () => {
-  it.each([
-    [2016, '2016-03-27'],
-    [2019, '2019-04-21'],
-    [2024, '2024-03-31'],
-    [2025, '2025-04-20'],
-  ])('%i is on %s', (year, day) => {
-    expect(easterSunday(year).toISOString().slice(0, 10)).toBe(day)
-  })
-
-  it('spreads two weeks over the months they fall in', () => {
-    const shares = Array.from({ length: 12 }, (_, i) => easterShare(2021, i + 1))
-    expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
-    expect(shares[2]).toBeCloseTo(11 / 14, 12)
   })
 })
 

@@ -1,4 +1,5 @@
-import { easterShare } from './easter'
+import { daysOf, weekdayCounts } from '../core/calendar/civil'
+import { easterShare } from '../core/regression/regressors/calendar/easter'
 import { randomFrom, type Random } from './random'
 import { TRUTH } from './truth'
 
@@ -64,7 +65,7 @@ function exteriorPaint(random: Random): number[] {
     const calendar =
       1 +
       perSaturday * (saturdays(year, month) - 4.348) +
-      easter * (easterShare(year, month) - 1 / 12)
+      easter * (beforeEaster(year, month) - 1 / 12)
     const closed = flood.find((event) => event.month === code)?.share ?? 1
     const factor = indices[month - 1]! * calendar * (1 + random.normal(noise)) * closed
     return Math.round((level + slope * t) * factor)
@@ -168,10 +169,10 @@ function paintByYear(random: Random): DemoFile {
 }
 
 function saturdays(year: number, month: number): number {
-  const days = new Date(Date.UTC(year, month, 0)).getUTCDate()
-  let count = 0
-  for (let day = 1; day <= days; day++) {
-    if (new Date(Date.UTC(year, month - 1, day)).getUTCDay() === 6) count += 1
-  }
-  return count
+  return weekdayCounts(daysOf({ year, season: month }, 12))[5]!
+}
+
+/** Share of the two weeks before Easter that falls into a month. */
+function beforeEaster(year: number, month: number): number {
+  return easterShare({ seasons: 12, periodAt: () => ({ year, season: month }) }, 14, 1)
 }

@@ -68,7 +68,7 @@ const axisInput = z.object({ m, start, n: z.int().min(1).max(5000) })
 /** Every column of the calendar over the periods asked for. */
 export function calcRegressors(input: unknown): unknown {
   const { m, start, n } = readInput(axisInput, input)
-  const axis = axisOf(m, start)
+  const axis = civilAxis(m, start)
   const over = <T>(at: (t: number) => T) => Array.from({ length: n }, (_, i) => at(i + 1))
   const days = (t: number) => daysOf(axis.periodAt(t), m)
   const six = tradingDays(axis)
@@ -124,7 +124,7 @@ export function calcEasterMeans(input: unknown): unknown {
 /** Easter columns by window. */
 export function calcEasterRegressors(input: unknown): unknown {
   const { m, start, n, windows } = readInput(axisInput.extend({ windows: z.array(window) }), input)
-  const axis = axisOf(m, start)
+  const axis = civilAxis(m, start)
   return {
     easter: Object.fromEntries(
       windows.map((w) => {
@@ -140,7 +140,7 @@ export function calcHoliday(input: unknown): unknown {
   const { m, start, n, meanYears, ...own } = readInput(axisInput.extend(holidayInput.shape), input)
   requireDaysAround(own)
   const holiday = { name: 'holiday', ...own }
-  const { at } = holidayColumn(axisOf(m, start), holiday, meanYears)
+  const { at } = holidayColumn(civilAxis(m, start), holiday, meanYears)
   return {
     seasonMeans: holidayMeans(m, holiday, meanYears),
     regressor: Array.from({ length: n }, (_, i) => at(i + 1)),
@@ -179,7 +179,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
   }
   const { model, divideByLength: divides } = read
   const groups = read.effects.map((one) => groupOf(one as Effect, facts, 'effects'))
-  const axis = civilAxis(facts)
+  const axis = civilAxis(calendar.seasons, read.start)
   const season = seasonColumns({ form: 'dummies', base: 1 }, designCalendar(calendar, read.start))
   const { fit, figures, judged, aiccWithoutAny } = estimateCalendar(
     {
@@ -264,8 +264,4 @@ function namesOf({ names, where }: Refusal, input: unknown): string[] {
     return [formatPeriod(periodAt(start, names.t, m), series.calendar)]
   }
   return where ? [where] : []
-}
-
-function axisOf(m: 4 | 12, start: { year: number; season: number }) {
-  return { seasons: m, periodAt: (t: number) => periodAt(start, t, m) }
 }

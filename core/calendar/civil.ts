@@ -1,3 +1,4 @@
+import type { Calendar } from './calendar'
 import type { Period } from './period'
 
 /** A day of the civil calendar (proleptic Gregorian): whole days since 1 January 1970. */
@@ -54,9 +55,9 @@ export function isLeapYear(year: number): boolean {
   return dayOf(year, 3, 1) - dayOf(year, 2, 1) === 29
 }
 
-/** Whether the seasons of a year are months or quarters, whose days are known. */
-export function hasDays(seasons: number): boolean {
-  return seasons === 12 || seasons === 4
+/** Whether the periods of a calendar are months or quarters: twelve seasons of something else are none. */
+export function isOfMonths({ frequency }: Pick<Calendar, 'frequency'>): boolean {
+  return frequency === 'monthly' || frequency === 'quarterly'
 }
 
 /**

@@ -51,6 +51,8 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
   /** The same as bars that run on into the forecast, paler. */
   const running = (name: string, label: string | undefined): Layer[] =>
     drawn(name, label, true).map((bars) => ({ ...bars, paleFrom: forecast.t[0]! }))
+  const runningStrips = (id: string) =>
+    strips(id).map((one) => ({ ...one, layers: running(one.id, one.layers[0]!.label) }))
   const pinned = ghostLayers(ghost, result)
   const ratios = drawn('seasonalIrregular')
   const { columns } = result
@@ -83,10 +85,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       ...one,
       layers: [...running(one.id, undefined), ...one.layers.slice(1)],
     })),
-    seasonEffect: strips('seasonEffect').map((one) => ({
-      ...one,
-      layers: running(one.id, one.layers[0]!.label),
-    })),
+    seasonEffect: runningStrips('seasonEffect'),
+    /** What the calendar does, and the values without it. */
+    calendar: runningStrips('calendar'),
+    withoutCalendar: drawn('withoutCalendar'),
     irregular: strips('irregular', pinned.irregular),
     /** States of a smoothing as they move. */
     states: strips('state'),

@@ -1,4 +1,5 @@
 import type { Calendar } from '../calendar/calendar'
+import { dayOf } from '../calendar/civil'
 import { periodAt, type Period } from '../calendar/period'
 import { Refusal } from '../refusal'
 
@@ -17,7 +18,6 @@ export interface TimeVariable {
 export const TIME_KINDS = ['code', 'days'] as const
 export type TimeKind = (typeof TIME_KINDS)[number]
 
-const DAY_MS = 86_400_000
 const MONTHS = 12
 /** Of the average year. */
 export const DAYS_A_YEAR = 365.25
@@ -54,7 +54,7 @@ export function timeInDays(calendar: Calendar, start: Period): TimeVariable {
   const { seasons } = calendar
   const firstDay = (t: number) => {
     const { year, season } = periodAt(start, t, seasons)
-    return Date.UTC(year, ((season - 1) * MONTHS) / seasons, 1) / DAY_MS
+    return dayOf(year, ((season - 1) * MONTHS) / seasons + 1, 1)
   }
   const origin = firstDay(1)
   return {

@@ -8,6 +8,7 @@ import { LINE } from '../trend/formChange'
 import { isFittedForm } from '../trend/leastSquares/forms'
 import type { TrendOptions } from '../trend/ways'
 import type { Piece, Word } from '../word'
+import { listed } from '../words/listed'
 
 /** How the forecast is made, and its own words. */
 export function forecastPieces({ forecast, trend }: Method, calendar: Calendar): Piece[] {
@@ -117,6 +118,5 @@ export function limitsWord({ by, limits }: Method['forecast']): Word {
 /** `80% and 95%` */
 export function levelWords(levels: readonly number[]): string {
   if (levels.length === 0) return 'no'
-  const words = levels.map((level) => `${level}%`)
-  return words.length === 1 ? words[0]! : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+  return listed(levels.map((level) => `${level}%`))
 }

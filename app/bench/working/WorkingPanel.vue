@@ -61,15 +61,8 @@ watch(
 
 function until(isSo: () => boolean): Promise<void> {
   return new Promise((resolve) => {
-    const stop = watch(
-      isSo,
-      (now) => {
-        if (!now) return
-        resolve()
-        void nextTick(() => stop())
-      },
-      { immediate: true },
-    )
+    if (isSo()) resolve()
+    else watch(isSo, () => resolve(), { once: true })
   })
 }
 </script>

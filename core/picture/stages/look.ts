@@ -18,15 +18,18 @@ export function lookStrips(shown: Looked | Result, sources: StripSources): Strip
   const takenOut = of('taken-out')
   const mean = drawn(of('rolling-mean'), 'rolling mean')
   const deviation = of('rolling-deviation')
+  const parts = isResult(shown) ? componentsOf(shown, sources) : null
   const strips = [
     mainStrip(capitalized(sources.noun), sources, [
       ...salesLayers(shown, sources),
+      ...(parts?.withoutCalendar ?? []),
       // Only what is in the unit of the series has a place beside it.
       ...(takenOut?.measure === 'level' ? drawn(takenOut, 'trend taken out') : []),
       ...(rest ? [] : mean),
-      ...(isResult(shown) ? componentsOf(shown, sources).forecast : []),
+      ...(parts?.forecast ?? []),
       ...(peaks ? turnLayers(shown, peaks) : []),
     ]),
+    ...(parts?.calendar ?? []),
   ]
   if (rest) {
     strips.push({

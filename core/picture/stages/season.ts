@@ -12,11 +12,13 @@ export function seasonStrips(result: Result, sources: StripSources): Strip[] {
     mainStrip(capitalized(sources.noun), sources, [
       ...parts.pinned.trendCycle,
       ...salesLayers(result, sources),
+      ...parts.withoutCalendar,
       ...parts.trendCycle,
       ...parts.recomposed,
       ...parts.limits,
       ...parts.forecast,
     ]),
+    ...parts.calendar,
     ...parts.season,
     ...parts.irregular,
     ...parts.weights,

@@ -235,6 +235,8 @@ describe('refused, with its place, is', () => {
     })
     const halves = { ...PAINT, calendar: calendarOf('half-yearly') }
     expect(refusal(halves, EFFECTS)?.where).toBe('calendar')
+    const twelve = { ...PAINT, calendar: calendarOf('seasons', { seasons: 12 }) }
+    expect(refusal(twelve, EFFECTS)?.where).toBe('calendar')
   })
 })
 

@@ -70,7 +70,13 @@ function estimated(
   }
   const regression: CalendarRegression = {
     values: values.map((value, i) => (leftOut.has(firstT + i) ? null : value)),
-    ...{ firstT, axis: civilAxis(facts), model, beside, divides: dividesByLength(choice) },
+    ...{
+      firstT,
+      axis: civilAxis(facts.calendar.seasons, facts.start),
+      model,
+      beside,
+      divides: dividesByLength(choice),
+    },
     nameOf: (t) => stretch.periodOf(t - firstT).label,
   }
   const entered = effectsAsked(choice).flatMap((one) => enteredOf(one, facts))

@@ -70,7 +70,7 @@ export function calendarColumns(
   const { actual, ahead } = over((t) => componentAt(taken, t))
   return [
     ...effectColumns(run, taken, over),
-    ...(divides ? lengthColumns(run, taken, of, over) : []),
+    ...(divides ? lengthColumns(run, of, over) : []),
     declare(run.unit, {
       ...{
         name: ERROR,
@@ -94,10 +94,6 @@ export function calendarColumns(
       label: `${capitalized(run.noun)} without calendar`,
       symbol: `${run.noun} without calendar`,
       means: `${run.noun} ${remove} calendar`,
-      strip: {
-        ...{ id: 'value', title: capitalized(run.noun), share: 5 },
-        label: `${run.noun} without calendar`,
-      },
       ...{ measure: 'level', component: 'original', mark: 'line-thin', stages: STAGES },
       actual: of.values.map((value, i) => (value === null ? null : takeOut(value, actual[i]!))),
       arithmetic: (t) => operation(run.cell(of.column, t), remove, run.cell(COMPONENT, t)),
@@ -113,6 +109,7 @@ type Over = (at: (t: number) => number) => {
 
 /** A row for every column that the effects were estimated by. */
 function effectColumns(run: SeriesRun, taken: CalendarTaken, over: Over): Column[] {
+  const axis = civilAxis(run.calendar.seasons, run.start)
   return taken.effects.flatMap((effect) =>
     groupOf(effect, taken.facts, 'calendar').columns.map((column, k) =>
       declare(run.unit, {
@@ -122,7 +119,7 @@ function effectColumns(run: SeriesRun, taken: CalendarTaken, over: Over): Column
         explains: `column of the calendar: ${column.means}`,
         ...{ component: 'season', mark: 'dots', group: GROUP, stages: STAGES },
         ...over(column.at),
-        arithmetic: (t) => countArithmetic(effect, column, k, civilAxis(taken.facts), t),
+        arithmetic: (t) => countArithmetic(effect, column, k, axis, t),
       }),
     ),
   )
@@ -187,8 +184,8 @@ function countArithmetic(
 }
 
 /** The length of each period against the mean of its season, and the values divided by it. */
-function lengthColumns(run: SeriesRun, taken: CalendarTaken, of: Input, over: Over): Column[] {
-  const axis = civilAxis(taken.facts)
+function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
+  const axis = civilAxis(run.calendar.seasons, run.start)
   const factor = (t: number) => divisionFactor(axis, t)
   return [
     declare(run.unit, {

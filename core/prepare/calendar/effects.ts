@@ -1,4 +1,4 @@
-import { hasDays, yearOf, type Day } from '../../calendar/civil'
+import { isOfMonths, yearOf, type Day } from '../../calendar/civil'
 import { countPeriods } from '../../calendar/labels'
 import type { Calendar } from '../../calendar/calendar'
 import { periodAt, type Period } from '../../calendar/period'
@@ -62,9 +62,8 @@ export function saysOf(effect: Effect): string {
   return effect.effect === 'holiday' ? effect.name : NEEDS[effect.effect].says
 }
 
-/** How the columns of a series find the days of its periods. */
-export function civilAxis({ calendar, start }: Pick<EffectFacts, 'calendar' | 'start'>): CivilAxis {
-  const { seasons } = calendar
+/** How the columns of a series find the days of its periods. @param start the period of time code 1 */
+export function civilAxis(seasons: number, start: Period): CivilAxis {
   return { seasons, periodAt: (t) => periodAt(start, t, seasons) }
 }
 
@@ -78,7 +77,7 @@ export function civilAxis({ calendar, start }: Pick<EffectFacts, 'calendar' | 's
 export function groupOf(effect: Effect, facts: EffectFacts, where: string): EffectGroup {
   requireDays(facts.calendar, where)
   requireYears(effect, facts, where)
-  const axis = civilAxis(facts)
+  const axis = civilAxis(facts.calendar.seasons, facts.start)
   const says = saysOf(effect)
   const alone = (column: DesignColumn): EffectGroup => ({
     name: column.name,
@@ -116,10 +115,10 @@ function remembered(column: DesignColumn): DesignColumn {
 }
 
 /** @throws Refusal for a calendar whose periods are neither months nor quarters */
-export function requireDays({ seasons }: Calendar, where: string): void {
-  if (hasDays(seasons)) return
+export function requireDays(calendar: Calendar, where: string): void {
+  if (isOfMonths(calendar)) return
   throw new Refusal(
-    `The days of a period are known of months and quarters; this series has ${seasons} ${seasons === 1 ? 'period' : 'periods'} a year. Take its calendar effects out of the method.`,
+    `The days of a period are known of months and quarters; those of this series are none. Take its calendar effects out of the method.`,
     where,
   )
 }

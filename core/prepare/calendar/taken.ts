@@ -53,7 +53,10 @@ export function columnsOfTaken(taken: CalendarTaken): readonly DesignColumn[] {
 export function componentAt(taken: CalendarTaken, t: number): number {
   const { coefficients, model, divides, facts } = taken
   const sum = columnsOfTaken(taken).reduce((all, { at }, j) => all + coefficients[j]! * at(t), 0)
-  return MODEL[model].fromSum(sum) * (divides ? divisionFactor(civilAxis(facts), t) : 1)
+  return (
+    MODEL[model].fromSum(sum) *
+    (divides ? divisionFactor(civilAxis(facts.calendar.seasons, facts.start), t) : 1)
+  )
 }
 
 /** Standard error of that: a share of it, or an amount. */

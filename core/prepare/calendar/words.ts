@@ -1,6 +1,7 @@
-import { hasDays } from '../../calendar/civil'
+import { isOfMonths } from '../../calendar/civil'
 import type { Series } from '../../series/series'
 import type { Choice, Piece } from '../../word'
+import { listed } from '../../words/listed'
 import { dividesByLength, effectsAsked, type CalendarDocument } from './options'
 
 /** Days before Easter that are usually felt. */
@@ -45,7 +46,7 @@ const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: s
 export function calendarPieces(choice: CalendarDocument | null, series: Series): Piece[] {
   const { calendar, start, quantity = 'flow' } = series
   const isOn = choice !== null && isAsked(choice)
-  const hasDates = hasDays(calendar.seasons) && start.year >= 100 && quantity === 'flow'
+  const hasDates = isOfMonths(calendar) && start.year >= 100 && quantity === 'flow'
   if (!isOn && !hasDates) return []
   const own = isOn ? calendarWords(choice) : null
   const choices: Choice[] = OFFERED.map(({ calendar: offered, means }) => {
@@ -119,8 +120,3 @@ const LENGTH_WORDS = {
   'length-of-period': 'lengths of period',
   divide: 'divided by days',
 } as const
-
-function listed(words: readonly string[]): string {
-  if (words.length < 2) return words.join('')
-  return `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
-}

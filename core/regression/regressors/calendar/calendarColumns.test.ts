@@ -51,12 +51,15 @@ describe('the length of a period', () => {
 
 describe('Easter', () => {
   it('falls where it fell', () => {
-    const dates = [2000, 2008, 2011, 2024, 2038].map((year) => easterOf(year))
+    const dates = [2000, 2008, 2011, 2016, 2019, 2024, 2025, 2038].map((year) => easterOf(year))
     expect(dates).toEqual([
       dayOf(2000, 4, 23),
       dayOf(2008, 3, 23),
       dayOf(2011, 4, 24),
+      dayOf(2016, 3, 27),
+      dayOf(2019, 4, 21),
       dayOf(2024, 3, 31),
+      dayOf(2025, 4, 20),
       dayOf(2038, 4, 25),
     ])
   })
@@ -76,6 +79,7 @@ describe('Easter', () => {
     const axis = axisFrom(2021, 12)
     expect(easterShare(axis, 8, 3)).toBe(5 / 8)
     expect(easterShare(axis, 8, 4)).toBe(3 / 8)
+    expect(easterShare(axis, 14, 3)).toBeCloseTo(11 / 14, 12)
   })
 
   it('comes to a whole every year, and to nothing less its means', () => {
