@@ -122,7 +122,7 @@ export default ts.config(
     files: ['intake/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: imports({
-      packages: '(papaparse|fflate|saxes)$',
+      packages: '(papaparse|fflate|ical\\.js|saxes)$',
       folders: 'app|bin|demo|handover|server|shared',
       message: 'Intake turns bytes into series and knows the core alone.',
     }),

@@ -6,6 +6,7 @@ import type { Series } from '../core/series/series'
 import { calendarOf } from '../core/calendar/calendar'
 import { residualWords } from '../core/regression/residualWords'
 import { beginnings } from './beginnings'
+import { calendarEffects } from './calendar'
 import { checks } from './checks'
 import { levels } from './levels'
 import { offers } from './offers'
@@ -411,6 +412,7 @@ regressions()
 limits()
 checks(say, SERIES)
 levels(say, SERIES)
+calendarEffects(say, SERIES)
 beginnings(say, Math.ceil(SERIES / 2))
 offers(say, SERIES)
 contradictions()

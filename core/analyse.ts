@@ -150,7 +150,14 @@ export type Numbers = Omit<Result, keyof Judged>
 /** All of it; that none is forgotten is the compiler's to see. */
 const JUDGED: Readonly<Record<keyof Judged, true>> = {
   ...{ seasons: true, strength: true, seasonTests: true, whichModel: true, advisedModel: true },
-  ...{ outliers: true, step: true, leftover: true, modelMends: true, seasonLeft: true },
+  ...{
+    outliers: true,
+    step: true,
+    leftover: true,
+    modelMends: true,
+    seasonLeft: true,
+    calendarLeft: true,
+  },
   ...{ phases: true, level: true, trendFits: true, wouldFit: true, straightTrend: true },
   ...{ trendShare: true, residualLikeness: true, weightSections: true, accuracy: true },
   findings: true,

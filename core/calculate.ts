@@ -74,7 +74,11 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const prepared = prepare(series, {
     ...{ firstT, lastT, choices: method, model: decompose.model },
     endT: lastT + method.forecast.horizon,
-    ...{ beside: columnsBeside(method.trend, calendar, start), leftOut },
+    beside: columnsBeside(method.trend, {
+      ...{ calendar, start, firstT },
+      values: series.values.slice(firstT - 1, lastT),
+    }),
+    leftOut,
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
   })
   const stretch = prepared.input

@@ -6,6 +6,8 @@ import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
 import { examineTrend, straightTrendOf, type ExaminedTrend } from './examineTrend'
+import { columnsBeside } from './prepare/beside'
+import { calendarLeft, type EffectLeft } from './prepare/calendar/left'
 import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
 import { outOfTheOrdinary, type Outlier, type OutOfTheOrdinary } from './outliers/outliers'
@@ -84,6 +86,8 @@ export interface Examined extends ExaminedTrend {
   /** Of a forecast by smoothing: how the criterion moves along each weight. */
   readonly weightSections: readonly WeightSection[] | null
   readonly accuracy: { readonly fitted: ErrorFigures }
+  /** Effects of the calendar that the values follow, before anything of it was taken out, or still after that. */
+  readonly calendarLeft: readonly EffectLeft[]
 }
 
 /**
@@ -138,7 +142,23 @@ export function examine(figures: Figures, straight = straightTrendOf(figures)): 
         naiveScale(values, season ? stretch.calendar.seasons : 1),
       ),
     },
+    calendarLeft: leftover.isNothing ? [] : leftOfCalendar(figures, ordinary),
   }
+}
+
+function leftOfCalendar(
+  { series, prepared, method, firstT, lastT, leftOut }: Figures,
+  { outliers }: OutOfTheOrdinary,
+): readonly EffectLeft[] {
+  const { values } = prepared.original
+  return calendarLeft(
+    {
+      ...{ series, leftOut, stretch: prepared.input, model: method.decompose.model, endT: lastT },
+      beside: columnsBeside(method.trend, { ...series, firstT, values }),
+      indexOf: () => null,
+    },
+    new Set(outliers.map(({ at }) => firstT + at)),
+  )
 }
 
 /** Whether the other model, where it is advised, leaves no wave: only then is the wave the model's. */

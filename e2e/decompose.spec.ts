@@ -169,6 +169,46 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(word).toHaveText('calendar effects')
   })
+
+  await test.step('dates of a calendar file are taken out beside them, each effect by hand', async () => {
+    const word = page.locator('[data-word=calendar]')
+    await word.click()
+    const sheet = page.locator('.by-hand')
+    await sheet.getByRole('button', { name: 'Dates of your own' }).click()
+    const chooser = page.waitForEvent('filechooser')
+    await sheet.getByRole('button', { name: 'from a calendar file (.ics)' }).click()
+    // The second Saturday of May one year, of June the next.
+    const fairs = [5, 6].map((month) =>
+      [
+        `BEGIN:VEVENT\r\nUID:${month}\r\nSUMMARY:Builders' fair`,
+        `DTSTART;VALUE=DATE:${2010 + month}0101`,
+        `RRULE:FREQ=YEARLY;INTERVAL=2;BYMONTH=${month};BYDAY=2SA`,
+        'END:VEVENT',
+      ].join('\r\n'),
+    )
+    await (
+      await chooser
+    ).setFiles({
+      name: 'fairs.ics',
+      mimeType: 'text/calendar',
+      buffer: Buffer.from(
+        ['BEGIN:VCALENDAR', 'VERSION:2.0', ...fairs, 'END:VCALENDAR', ''].join('\r\n'),
+      ),
+    })
+    await expect(sheet.getByLabel('Name of the list')).toHaveValue("Builders' fair")
+    await expect(sheet.getByLabel('Dates')).toHaveValue(/^2016-06-11\n2017-05-13\n/)
+    await sheet.getByRole('button', { name: 'Take these out' }).click()
+    await expect(word).toHaveText("Builders' fair")
+    await sheet.getByRole('button', { name: 'Each by hand' }).click()
+    await sheet.getByLabel("Days after Builders' fair").fill('3')
+    await sheet.getByLabel("Days after Builders' fair").press('Enter')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: /^Look/ }).click()
+    await expect(working.getByRole('row', { name: /^all days of Builders' fair/ })).toBeVisible()
+    // What one series has, the method of another can take.
+    const lists = async () => (await page.request.get('/api/v1/date-lists')).json()
+    await expect.poll(lists).toMatchObject([{ name: "Builders' fair", before: 0, after: 3 }])
+  })
 })
 
 test('wood stain by robust loess shows the season drift', async ({ page }) => {

@@ -63,6 +63,10 @@ export interface Run extends SeriesRun {
   readonly columns: CommonColumns
   /** What is decomposed, smoothed and fitted: the values as the preparations leave them. */
   readonly input: Input
+  /** What that is called: `sales`, `sales without calendar`. */
+  readonly inputNoun: string
+  /** What the preparations took out of it, by name: `calendar`. */
+  readonly without: readonly string[]
   readonly model: ModelTerms
   /** Time codes that are left out of the season. */
   readonly leftOut: ReadonlySet<number>

@@ -1,12 +1,15 @@
 import { completeMethod, spanOf } from '../completeMethod'
 import { begin } from '../begin'
+import { calculate } from '../calculate'
 import { exclusionsIn, MOVING_WAY, waysFor } from '../decompose/ways'
 import type { MethodChange } from '../finding'
 import { DAMPED_SMOOTHING, FORECAST_WAYS, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import { methodName } from '../methodName'
 import { preparationsOf } from '../prepare/preparations'
-import { Refusal } from '../refusal'
+import { calendarTakenIn, isBeyondChance } from '../prepare/calendar/reading'
+import { hasCalendarEffects, WHERE_IT_HELPS } from '../prepare/calendar/words'
+import { orNull, Refusal } from '../refusal'
 import type { Series } from '../series/series'
 import { smoothedChange } from '../trend/formChange'
 import { meanOf } from './meanOf'
@@ -54,10 +57,25 @@ export function candidatesFor(series: Series, document: MethodDocument): Candida
   }
   return [
     ...all,
+    ...otherCalendar(series, own),
     ...[own, find(moving)].flatMap((one) =>
       one && damped ? meanCandidate(series, one, damped) : [],
     ),
   ]
+}
+
+/**
+ * The method that the series begins with, with its calendar effects left in or taken out, whichever it does not do; none where
+ * nothing of the calendar is more than chance.
+ */
+function otherCalendar(series: Series, { name, document }: Candidate): Candidate[] {
+  const { calendar, ...without } = document
+  if (calendar) return [{ name: `${name}; calendar effects left in`, document: without }]
+  if (!hasCalendarEffects(series)) return []
+  const taken = { ...document, calendar: WHERE_IT_HELPS }
+  const found = orNull(() => calculate(series, taken).prepared.takenOut)
+  const isAny = calendarTakenIn(found)?.groups.some(isBeyondChance)
+  return isAny ? [{ name: `${name}; without calendar effects`, document: taken }] : []
 }
 
 /** The mean of two of the candidates as one more; none of one with itself. */

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../calendar/calendar'
 import { check } from '../check/check'
 import type { MethodDocument } from '../method'
+import { civilAxis } from '../prepare/calendar/effects'
+import { tradingDays } from '../regression/regressors/calendar/days'
 import type { Series } from '../series/series'
 import { candidate, candidatesFor } from './candidates'
 import { contest } from './contest'
@@ -55,6 +57,29 @@ describe('candidates', () => {
     expect(names).not.toContain('Repeating last year')
     expect(names).toContain('Repeating the last value')
     expect(contest(yearly, FORMAT).rows.every(({ refused }) => refused === null)).toBe(true)
+  })
+
+  it('have the method begun with also with its calendar the other way, where that is more than chance', () => {
+    const calendar = calendarOf('monthly')
+    const start = { year: 2014, season: 1 }
+    const [monday, , , , , saturday] = tradingDays(civilAxis(12, start))
+    const made = (effect: number): Series => ({
+      ...{ name: 'Paint', unit: 'litres', calendar, start },
+      values: Array.from({ length: 96 }, (_, t) => {
+        const days = effect * (saturday!.at(t + 1) - monday!.at(t + 1))
+        return 1000 * Math.exp(0.2 * Math.sin((Math.PI * t) / 6) + days + 0.01 * Math.sin(t * t))
+      }),
+    })
+    const names = (effect: number, document: MethodDocument = FORMAT) =>
+      candidatesFor(made(effect), document).map(({ name }) => name)
+    expect(names(0).filter((name) => name.includes('calendar'))).toEqual([])
+    const [begun] = names(0.02)
+    expect(names(0.02)).toContain(`${begun}; without calendar effects`)
+    const taken = { ...FORMAT, calendar: { tradingDay: 'six' } } as const
+    expect(names(0.02, taken)).toContain(`${names(0.02, taken)[0]}; calendar effects left in`)
+    const { rows } = contest(made(0.02), FORMAT)
+    const off = (name: string) => rows.find((row) => row.name === name)!.mean!
+    expect(off(`${begun}; without calendar effects`)).toBeLessThan(0.9 * off(begun!))
   })
 
   it('keep what is no choice between methods', () => {

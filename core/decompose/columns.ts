@@ -2,6 +2,7 @@ import { declare, type Column } from '../column/column'
 import { operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
+import { listed } from '../words/listed'
 
 /** What a way says of its trend-cycle. */
 interface TrendCycleWords {
@@ -38,7 +39,7 @@ export function seasonalIrregularColumn(
   return declare(run.unit, {
     name: 'seasonalIrregular',
     label: model.measure === 'factor' ? 'Ratio' : 'Difference',
-    means: `${run.noun} ${model.remove} ${against.name}`,
+    means: `${run.inputNoun} ${model.remove} ${against.name}`,
     measure: model.measure,
     component: 'season',
     mark: 'dots',
@@ -73,8 +74,9 @@ export function deseasonalizedColumn(run: Run): Column {
   const { model } = run
   return declare(run.unit, {
     name: 'deseasonalized',
-    label: 'Deseasonalized',
-    means: `${run.noun} ${model.remove} index`,
+    label:
+      run.without.length === 0 ? 'Deseasonalized' : `Without ${listed(['season', ...run.without])}`,
+    means: `${run.inputNoun} ${model.remove} index`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-thin',
@@ -92,7 +94,9 @@ export function irregularColumn(run: Run): Column {
     name: 'irregular',
     label: 'Irregular',
     strip: { id: 'irregular', title: 'Irregular', share: 1.6, label: 'irregular' },
-    means: hasSeason ? `${departure} ${model.remove} index` : `${run.noun} ${model.remove} average`,
+    means: hasSeason
+      ? `${departure} ${model.remove} index`
+      : `${run.inputNoun} ${model.remove} average`,
     measure: model.measure,
     component: 'irregular',
     mark: 'stems',

@@ -6,6 +6,7 @@ import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf, type Method } from '../method'
 import type { SeasonTold } from '../seasonality/peakWords'
 import type { AverageKind } from '../smoothing/averageKinds'
+import { calendarFindings } from './calendarFindings'
 import { bothFindings, careFindings, leftOutByHand } from './careFindings'
 import { withoutTaken } from './offers'
 import { leftoverFindings } from './leftoverFindings'
@@ -39,6 +40,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       }),
       ...bothFindings(stretch, adjustments, method.forecast),
       ...modelFinding(examined, model),
+      ...calendarFindings(examined, prepared.takenOut, method, series),
       ...peakFindings(stretch, seasonTold(examined)),
       ...seasonFindings(examined, { model, traits: way.traits, stretch, filled }),
       ...leftoverFindings(

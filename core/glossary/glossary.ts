@@ -90,7 +90,8 @@ export const GLOSSARY = {
   },
   deseasonalized: {
     term: 'deseasonalized',
-    means: 'A value with its season taken out, so that May can be compared with January.',
+    means:
+      'A value with its season taken out, and its calendar where the method does that, so that May can be compared with January.',
     by: 'y ÷ index, or y − index',
   },
   recomposed: {

@@ -1,4 +1,5 @@
 import { timeCodeOfCode } from '../calendar/period'
+import { listed } from '../words/listed'
 import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
@@ -85,12 +86,17 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     series,
     result.takenOut?.found,
     columns.value,
-    columnsBeside(method.trend, series.calendar, series.start),
+    columnsBeside(method.trend, { ...series, values: columns.original }),
   )
+  const without = Object.keys(result.takenOut?.found ?? {})
   const run: Run = {
     ...series,
     columns,
     input: taken.input,
+    without,
+    inputNoun: [series.noun, ...(without.length > 0 ? [`without ${listed(without)}`] : [])].join(
+      ' ',
+    ),
     model: MODEL[decompose.model],
     leftOut: leftOutOf(result),
     hasSeason,

@@ -25,6 +25,12 @@ export interface LeastSquares {
    * sum. At a point (1, x₀) it is the leverage there.
    */
   varianceOf(weights: readonly number[]): number
+  /**
+   * By how much the residual sum of squares grows without these columns, the others kept: bᵀ(their block of (XᵀX)⁻¹)⁻¹b.
+   *
+   * @param places of the coefficients, the constant being 0; never the constant itself
+   */
+  lossWithout(places: readonly number[]): number
 }
 
 /** Share of a column's own length that must be left after the columns before it. */
@@ -87,6 +93,7 @@ export function leastSquares(
     p,
     // b₀ = ȳ − Σ b_j x̄_j, so a weight on the constant is one on the mean of y and one on every slope.
     varianceOf: (weights) => weights[0]! ** 2 / n + (slopes?.varianceOf(weights) ?? 0),
+    lossWithout: (places) => slopes?.lossWithout(places.map((place) => place - 1)) ?? 0,
   }
 }
 
@@ -94,6 +101,8 @@ interface CentredSolution {
   readonly solution: readonly number[]
   /** zᵀ(RᵀR)⁻¹z of the weights on the slopes, those on the constant counted in. */
   varianceOf(weights: readonly number[]): number
+  /** @param slopes their places, the constant not counted */
+  lossWithout(slopes: readonly number[]): number
 }
 
 function solveCentred(
@@ -144,19 +153,40 @@ function solveCentred(
     for (let i = 0; i <= j; i++) column[i] = upper[i]![j]!
     return column
   })
+  /** v with Rᵀv = z, written over `rest`. */
+  const solveTurned = (z: (j: number) => number) => {
+    for (let j = 0; j < k; j++) {
+      const column = turned[j]!
+      let own = z(j)
+      for (let i = 0; i < j; i++) own -= column[i]! * rest[i]!
+      rest[j] = own / column[j]!
+    }
+  }
+  const scaled = backSolve(upper, k, k)
   return {
-    solution: backSolve(upper, k, k).map((slope, j) => slope / lengths[j]!),
-    // Solves Rᵀv = z and adds up its squares; it makes no lists.
+    solution: scaled.map((slope, j) => slope / lengths[j]!),
+    // It makes no lists: it is asked at every period.
     varianceOf: (weights) => {
+      solveTurned((j) => (weights[j + 1]! - weights[0]! * centres[j]!) / lengths[j]!)
       let sum = 0
-      for (let j = 0; j < k; j++) {
-        const column = turned[j]!
-        let own = (weights[j + 1]! - weights[0]! * centres[j]!) / lengths[j]!
-        for (let i = 0; i < j; i++) own -= column[i]! * rest[i]!
-        rest[j] = own / column[j]!
-        sum += rest[j]! ** 2
-      }
+      for (let j = 0; j < k; j++) sum += rest[j]! ** 2
       return sum
+    },
+    // Their block of (RᵀR)⁻¹ is VᵀV; with V = QU the loss is the square of z in Uᵀz = b, and VᵀV is never formed.
+    lossWithout: (slopes) => {
+      const inverse = new Matrix(k, slopes.length)
+      slopes.forEach((slope, at) => {
+        solveTurned((j) => (j === slope ? 1 : 0))
+        for (let j = 0; j < k; j++) inverse.set(j, at, rest[j]!)
+      })
+      const block = new QrDecomposition(inverse).upperTriangularMatrix
+      const z: number[] = []
+      slopes.forEach((slope, at) => {
+        let own = scaled[slope]!
+        for (let i = 0; i < at; i++) own -= block.get(i, at) * z[i]!
+        z.push(own / block.get(at, at))
+      })
+      return z.reduce((sum, one) => sum + one ** 2, 0)
     },
   }
 }
@@ -173,6 +203,7 @@ function solveAlone(
   y.forEach((own, i) => (along += ((values[i]! - centre) / length) * (own - centreOfY)))
   return {
     solution: [along / length],
+    lossWithout: () => along ** 2,
     varianceOf: ([w0, w1]) => ((w1! - w0! * centre) / length) ** 2,
   }
 }

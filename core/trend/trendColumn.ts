@@ -27,7 +27,7 @@ export function trendColumn(
     name: 'trend',
     label: 'Trend',
     means,
-    explains: `${form.words} through the ${run.hasSeason ? 'deseasonalized series' : run.noun}`,
+    explains: `${form.words} through the ${run.hasSeason ? 'deseasonalized series' : run.inputNoun}`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',

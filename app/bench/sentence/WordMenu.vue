@@ -43,5 +43,7 @@ const open = ref(false)
 .sheet {
   min-width: 220px;
   max-width: 380px;
+  /* A sheet that is higher than the window scrolls in itself. */
+  overflow-y: auto;
 }
 </style>

@@ -5,19 +5,21 @@ import ChoiceList from './ChoiceList.vue'
 import { useSentence } from './sentenceStore'
 
 const BreakList = later(() => import('../ways/leastSquares/BreakList.vue'))
+const EffectsByHand = later(() => import('../preparations/calendar/EffectsByHand.vue'))
 const EventList = later(() => import('../ways/regression/EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
 const GivenIndices = later(() => import('../ways/averages/GivenIndices.vue'))
 const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
-/** The sheets of words that are neither a choice nor fields to fill. */
+/** The sheets of words that are neither a choice nor fields to fill; of a choice, what stands below it. */
 const OWN = {
   exclude: ExclusionList,
   breaks: BreakList,
   events: EventList,
   indices: GivenIndices,
   members: MemberList,
+  calendar: EffectsByHand,
 } as const
 
 /** What a word of the sentence could be instead. */
@@ -43,6 +45,6 @@ const own = computed(() => OWN[props.id as keyof typeof OWN])
       :usual="word.ask.usual"
       @done="$emit('done')"
     />
-    <component :is="own" v-else :method="sentence.method" @done="$emit('done')" />
+    <component :is="own" v-if="own" :key="id" :method="sentence.method" @done="$emit('done')" />
   </template>
 </template>

@@ -53,7 +53,7 @@ function levelOf(run: AveragesRun): {
         level: [
           trendCycleColumn(run, {
             label: 'Trend-cycle',
-            means: `line through ${run.noun}`,
+            means: `line through ${run.inputNoun}`,
             arithmetic: lineThrough(run, taken.line, run.input.column),
           }),
         ],

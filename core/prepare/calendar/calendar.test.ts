@@ -217,7 +217,7 @@ describe('refused, with its place, is', () => {
     [
       'a holiday that always falls into the same month',
       { holidays: [{ name: 'fair', dates: everyMay() }] },
-      { where: 'calendar', names: { column: 'fair' } },
+      { where: 'calendar.holidays.0', names: { effect: 'fair', column: 'fair' } },
     ],
     [
       'what is to help and is not asked for',

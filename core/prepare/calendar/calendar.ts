@@ -1,6 +1,7 @@
 import { MODEL } from '../../model'
 import { Refusal } from '../../refusal'
 import type { DesignFit } from '../../regression/fitDesign'
+import { mostBends } from '../beside'
 import type { Preparation, PreparationBasis } from '../preparation'
 import { calendarColumns, componentArithmetic, errorArithmetic } from './columns'
 import { civilAxis, groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
@@ -20,6 +21,9 @@ import {
 import { componentAt, errorAt, type CalendarTaken } from './taken'
 import { calendarPieces, isAsked } from './words'
 
+/** A share of days that is further from the usual than this is no rounding. */
+const STILL = 1e-9
+
 /** An effect that is asked for, with its columns. */
 interface Entered extends AskedEffect {
   readonly group: EffectGroup
@@ -37,11 +41,12 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   document: calendarDocument,
   usual: null,
   estimate: (basis, choice) => (choice && isAsked(choice) ? estimated(basis, choice) : null),
-  // A regression for all groups, one without each of them, and one without any; twice where some are to help.
+  // A regression, and one more for each effect that does not help.
   steps(choice, { periods, seasons }) {
     if (!choice || !isAsked(choice)) return 0
-    const { length } = effectsAsked(choice)
-    return 2 * (length + 2) * 2 * periods * (seasons + 6 + length + 3) ** 2
+    const asked = effectsAsked(choice)
+    const regressions = 1 + asked.filter(({ isOpen }) => isOpen).length
+    return regressions * 2 * periods * (seasons + 6 + asked.length + mostBends(periods)) ** 2
   },
   leave: (values, taken, firstT) =>
     values.map((value, i) =>
@@ -92,6 +97,7 @@ function estimated(
     leftOut: [...leftOut],
     groups: all.estimated.judged.map(({ group, ...judged }) => ({
       ...{ name: group.name, says: group.says, isKept: kept.includes(group) },
+      key: all.entered.find((one) => one.group === group)!.key,
       ...judged,
     })),
     aicc: {
@@ -104,11 +110,27 @@ function estimated(
 /** An effect with its columns; none for one that is left to the criterion and that the series is too short for. */
 function enteredOf(one: AskedEffect, facts: EffectFacts): Entered[] {
   try {
-    return [{ ...one, group: groupOf(one.effect, facts, one.where) }]
+    const group = groupOf(one.effect, facts, one.where)
+    requireMoving(group, facts, one.where)
+    return [{ ...one, group }]
   } catch (error) {
     if (one.isOpen && error instanceof Refusal) return []
     throw error
   }
+}
+
+/** @throws Refusal for dates that fall into the same months of every year: the season has them already */
+function requireMoving({ says, columns }: EffectGroup, facts: EffectFacts, where: string): void {
+  const moves = columns.some(({ at }) => {
+    for (let t = facts.firstT; t <= facts.lastT; t++) if (Math.abs(at(t)) > STILL) return true
+    return false
+  })
+  if (moves) return
+  throw new Refusal(
+    `The days of ${says} fall into the same periods of every year of the span, so the season has them already. Leave it in; a day that moves, or only some years have, can be taken out.`,
+    where,
+    { effect: says, column: says },
+  )
 }
 
 /** All that is asked for, estimated; where it cannot be, without what is left to the criterion. */

@@ -123,9 +123,14 @@ export function requireDays(calendar: Calendar, where: string): void {
   )
 }
 
+/** How many periods a series must have for an effect to be estimated. */
+export function periodsNeeded({ effect }: Effect, { seasons }: Calendar): number {
+  return NEEDS[effect].years * seasons
+}
+
 function requireYears(effect: Effect, { calendar, firstT, lastT }: EffectFacts, where: string) {
+  const [needed, there] = [periodsNeeded(effect, calendar), lastT - firstT + 1]
   const { years } = NEEDS[effect.effect]
-  const [needed, there] = [years * calendar.seasons, lastT - firstT + 1]
   if (there >= needed) return
   const says = saysOf(effect)
   throw new Refusal(

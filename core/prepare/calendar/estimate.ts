@@ -33,6 +33,8 @@ export interface JudgedGroup {
     readonly df2: number
     readonly p: Value
   }
+  /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
+  readonly share: number
   readonly aiccWithout: Value
   /** Whether AICc is lower with it. */
   readonly helps: boolean
@@ -61,17 +63,22 @@ export function estimateCalendar(
   where: string,
 ): EstimatedCalendar {
   const y = onItsScale(regression, where)
-  const fitted = (own: readonly EffectGroup[]) =>
-    fitDesign(y, regression.firstT, columnsOf(regression, own), where)
-  const fit = fitted(groups)
+  const fit = fitDesign(y, regression.firstT, columnsOf(regression, groups), where)
   const figures = regressionFigures(fit)
+  // The calendar's columns are the last; what goes without some of them follows from the one fit.
+  const own = groups.flatMap((group) => group.columns.map(() => group))
+  const without = (isOut: (group: EffectGroup) => boolean) => {
+    const places = own.flatMap((group, j) => (isOut(group) ? [fit.p - own.length + j] : []))
+    const sse = places.length === 0 ? fit.sse : fit.sse + fit.lossWithout(places)
+    return { sse, aicc: criteriaOfFit({ n: fit.n, p: fit.p - places.length, sse }).aicc }
+  }
+  const none = without(() => true)
   return {
     ...{ fit, figures, groups },
     judged: groups.map((group): JudgedGroup => {
-      const without = fitted(groups.filter((other) => other !== group))
-      const aiccWithout = criteriaOfFit(without).aicc
+      const { sse, aicc } = without((one) => one === group)
       const df1 = group.columns.length
-      const f = figures.sse === 0 ? null : (without.sse - figures.sse) / df1 / figures.s ** 2
+      const f = figures.sse === 0 ? null : (sse - figures.sse) / df1 / figures.s ** 2
       return {
         group,
         joint: {
@@ -80,11 +87,12 @@ export function estimateCalendar(
           df2: figures.df,
           p: f === null ? null : upperF(Math.max(0, f), df1, figures.df),
         },
-        aiccWithout,
-        helps: figures.aicc !== null && aiccWithout !== null && figures.aicc < aiccWithout,
+        share: none.sse === 0 ? 0 : (sse - figures.sse) / none.sse,
+        aiccWithout: aicc,
+        helps: figures.aicc !== null && aicc !== null && figures.aicc < aicc,
       }
     }),
-    aiccWithoutAny: criteriaOfFit(fitted([])).aicc,
+    aiccWithoutAny: none.aicc,
   }
 }
 

@@ -3,6 +3,8 @@ import { Refusal } from '../../refusal'
 import { LEAST_WINDOW, MOST_WINDOW } from '../../regression/regressors/calendar/easter'
 import { dayOfText, type Effect } from './effects'
 
+/** Days before Easter that are usually felt. */
+export const USUAL_EASTER = 8
 /** Days around a date at the most: a season of its own is none of the calendar's. */
 const MOST_AROUND = 60
 /** Dates of one list at the most. */

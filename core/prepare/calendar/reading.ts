@@ -1,6 +1,7 @@
 import { WEEKDAYS } from '../../calendar/civil'
 import { WEEKEND_DAY, weightsOfSunday } from '../../regression/regressors/calendar/days'
-import { columnsOfTaken, type CalendarTaken } from './taken'
+import type { TakenOut } from '../prepare'
+import { columnsOfTaken, type CalendarTaken, type GroupReport } from './taken'
 
 /** What one effect does, and how far that may be off: shares of the values, or amounts in their units. */
 export interface EffectRead {
@@ -57,9 +58,23 @@ export function readEffects(taken: CalendarTaken): EffectRead[] {
   })
 }
 
+/**
+ * An effect is told at this p and below. At 0.05 some effect would be told in a tenth of series without any, three being
+ * looked for.
+ */
+const BEYOND_CHANCE = 0.01
+
+export function isBeyondChance({ joint }: GroupReport): boolean {
+  return joint.p !== null && joint.p <= BEYOND_CHANCE
+}
+
 /** What was taken out of a result's values, of the calendar; null where nothing was asked for. */
 export function calendarTakenOf(result: {
-  readonly takenOut?: { readonly found: Readonly<Record<string, unknown>> }
+  readonly takenOut?: { readonly found: TakenOut }
 }): CalendarTaken | null {
-  return (result.takenOut?.found.calendar as CalendarTaken | undefined) ?? null
+  return calendarTakenIn(result.takenOut?.found ?? null)
+}
+
+export function calendarTakenIn(found: TakenOut | null): CalendarTaken | null {
+  return (found?.calendar as CalendarTaken | undefined) ?? null
 }

@@ -7,6 +7,8 @@ import { civilAxis, groupOf, type Effect, type EffectFacts } from './effects'
 /** A group of effects as it was judged beside the others. */
 export interface GroupReport {
   readonly name: string
+  /** How a method calls it: `tradingDay`, `length`, `easter`, or the name of a list. */
+  readonly key: string
   /** `trading day`, `Easter`, the name of a list. */
   readonly says: string
   readonly joint: {
@@ -15,6 +17,8 @@ export interface GroupReport {
     readonly df2: number
     readonly p: Value
   }
+  /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
+  readonly share: number
   readonly aiccWithout: Value
   readonly helps: boolean
   readonly isKept: boolean

@@ -2,22 +2,23 @@ import { isOfMonths } from '../../calendar/civil'
 import type { Series } from '../../series/series'
 import type { Choice, Piece } from '../../word'
 import { listed } from '../../words/listed'
-import { dividesByLength, effectsAsked, type CalendarDocument } from './options'
+import { dividesByLength, effectsAsked, USUAL_EASTER, type CalendarDocument } from './options'
 
-/** Days before Easter that are usually felt. */
-const USUAL_EASTER = 8
 const NOTHING: Readonly<Record<string, undefined>> = {
   ...{ errors: undefined, tradingDay: undefined, length: undefined, easter: undefined },
   ...{ holidays: undefined, ifItHelps: undefined },
 }
 
+/** What is usually looked for, each taken out only where AICc falls with it. */
+export const WHERE_IT_HELPS: CalendarDocument = {
+  ...{ tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },
+  ifItHelps: ['tradingDay', 'length', 'easter'],
+}
+
 /** What is offered: each says what is taken out. */
 const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: string }[] = [
   {
-    calendar: {
-      ...{ tradingDay: 'six', length: 'leap-year', easter: USUAL_EASTER },
-      ifItHelps: ['tradingDay', 'length', 'easter'],
-    },
+    calendar: WHERE_IT_HELPS,
     means: 'Each is taken out only where AICc falls with it; Look says which were.',
   },
   {
@@ -44,10 +45,8 @@ const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: s
 
 /** The calendar's word: what of it is taken out, of a series whose months or quarters add up the sales of their days. */
 export function calendarPieces(choice: CalendarDocument | null, series: Series): Piece[] {
-  const { calendar, start, quantity = 'flow' } = series
   const isOn = choice !== null && isAsked(choice)
-  const hasDates = isOfMonths(calendar) && start.year >= 100 && quantity === 'flow'
-  if (!isOn && !hasDates) return []
+  if (!isOn && !hasCalendarEffects(series)) return []
   const own = isOn ? calendarWords(choice) : null
   const choices: Choice[] = OFFERED.map(({ calendar: offered, means }) => {
     const text = calendarWords(offered)
@@ -76,6 +75,11 @@ export function calendarPieces(choice: CalendarDocument | null, series: Series):
       },
     },
   ]
+}
+
+/** Whether the months or quarters of a series add up days that are known: there its calendar may have effects. */
+export function hasCalendarEffects({ calendar, start, quantity = 'flow' }: Series): boolean {
+  return isOfMonths(calendar) && start.year >= 100 && quantity === 'flow'
 }
 
 const LEFT_IN = 'calendar effects'

@@ -17,7 +17,7 @@ export interface StraightLine {
 export function fittedColumns(run: Run, parts: TrendColumns<FittedTrendReport>): Column[] {
   const { words, degree, bends, ofLog } = FITTED_FORMS[parts.fit.form]
   const isLine = degree === 1 && !bends && !ofLog
-  const means = isLine ? `line through ${run.hasSeason ? 'deseas.' : run.noun}` : words
+  const means = isLine ? `line through ${run.hasSeason ? 'deseas.' : run.inputNoun}` : words
   return [
     trendColumn(run, parts, { means, arithmetic: lineArithmetic(run, parts.fit, parts.design) }),
   ]

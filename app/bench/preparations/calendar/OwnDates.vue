@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { api } from '~/api/client'
+import { inReadersFigures } from '~/figures/format'
+import FilePick from '~/shell/FilePick.vue'
+import { withList, type DateList } from '~~/core/prepare/calendar/byHand'
+import type { CalendarDocument } from '~~/core/prepare/calendar/options'
+import { Refusal } from '~~/core/refusal'
+import type { KeptDateList } from '~~/shared/api/dateLists'
+import { useTriedChange } from '../../controls/triedChange'
+import { useBench } from '../../study/benchStore'
+
+/** Dates of one's own that sales follow: typed, pasted, from a calendar file, or from the method of another series. */
+const props = defineProps<{ asked: CalendarDocument }>()
+const bench = useBench()
+const { problem, change } = useTriedChange()
+const name = ref('')
+const text = ref('')
+/** Lists of a file that has several, and those of other series. */
+const offered = ref<readonly (DateList & { readonly of?: string })[]>([])
+const chosen = ref<number | null>(null)
+const choices = computed(() =>
+  offered.value.map(({ name: own, dates, of }, value) => ({
+    value,
+    title: `${own}, ${dates.length} dates${of ? ` (${of})` : ''}`,
+  })),
+)
+const isReady = computed(() => name.value.trim() !== '' && text.value.trim() !== '')
+
+onMounted(async () => {
+  const lists = await api<KeptDateList[]>('/date-lists').catch(() => [])
+  offered.value = [
+    ...offered.value,
+    ...lists.map(({ series, ...list }) => ({ ...list, of: series.join(', ') })),
+  ]
+})
+
+/** The years that a list must cover: all that is analysed and forecast, which each list begins and ends with. */
+function yearsWanted() {
+  const { span, forecast } = bench.result!.method
+  const [first, last] = [span.from, span.to].map((code) => Number(code.slice(0, 4)))
+  return {
+    first: first!,
+    last: last! + Math.ceil(forecast.horizon / bench.series!.calendar.seasons),
+  }
+}
+
+async function read(file: File) {
+  const { datesOfCalendar, isCalendarFile } = await import('~~/intake/dates/calendarFile')
+  await tried(async () => {
+    const content = await file.text()
+    if (!isCalendarFile(content)) {
+      text.value = content
+      name.value ||= file.name.replace(/\.\w+$/, '')
+      return
+    }
+    const lists = datesOfCalendar(content, yearsWanted())
+    offered.value = [
+      ...lists.map(({ name: own, dates }) => ({ name: own, dates: [...dates], of: file.name })),
+      ...offered.value,
+    ]
+    if (lists.length === 1) put(0)
+  })
+}
+
+/** A list into the fields, to be looked at and changed before it is taken. */
+function put(at: number | null) {
+  chosen.value = at
+  if (at === null) return
+  const list = offered.value[at]!
+  name.value = list.name
+  text.value = list.dates.join('\n')
+}
+
+async function take() {
+  const { typedDates } = await import('~~/intake/dates/typedDates')
+  await tried(() => {
+    const { before, after } = offered.value[chosen.value ?? -1] ?? {}
+    const dates = typedDates(text.value)
+    const list = {
+      ...{ name: name.value.trim(), dates },
+      ...(before ? { before } : {}),
+      ...(after ? { after } : {}),
+    }
+    change(withList(props.asked, list, 'out'))
+    if (problem.value !== '') return
+    text.value = ''
+    name.value = ''
+    chosen.value = null
+  })
+}
+
+async function tried(work: () => void | Promise<void>) {
+  problem.value = ''
+  try {
+    await work()
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    problem.value = error.because
+  }
+}
+</script>
+
+<template>
+  <form class="own-dates" @submit.prevent="take">
+    <p class="muted small">
+      Days that sales follow and no rule tells: fairs, campaigns, holidays. A list covers all years
+      that are analysed and forecast.
+    </p>
+    <div class="from">
+      <FilePick accept=".ics,.txt,.csv,text/calendar" @pick="read">
+        from a calendar file (.ics)
+      </FilePick>
+      <v-select
+        v-if="choices.length > 0"
+        :model-value="chosen"
+        aria-label="Lists that there are"
+        placeholder="or a list that there is"
+        :items="choices"
+        @update:model-value="put"
+      />
+    </div>
+    <v-text-field v-model="name" aria-label="Name of the list" placeholder="name" maxlength="100" />
+    <v-textarea
+      v-model="text"
+      aria-label="Dates"
+      placeholder="2024-05-01, one a line"
+      rows="4"
+      maxlength="40000"
+    />
+    <p v-if="problem" class="refused" role="alert">{{ inReadersFigures(problem) }}</p>
+    <p class="ends">
+      <v-btn variant="flat" type="submit" :disabled="!isReady">Take these out</v-btn>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.own-dates {
+  display: grid;
+  gap: 6px;
+}
+
+p {
+  margin: 0;
+}
+
+.from {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+.refused {
+  color: var(--danger);
+}
+
+.ends {
+  display: flex;
+  justify-content: flex-end;
+}
+</style>

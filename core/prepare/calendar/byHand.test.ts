@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { changed, type MethodDocument } from '../../method'
+import { stateOf, withChoice, withList, withState } from './byHand'
+import type { CalendarDocument } from './options'
+
+const method = (calendar?: CalendarDocument): MethodDocument => ({
+  format: 'elvant-method/1',
+  ...(calendar ? { calendar } : {}),
+})
+const FAIR = { name: 'fair', dates: ['2020-05-01', '2026-05-01'] }
+
+describe('an effect of the calendar by hand', () => {
+  it('goes from left in to where it helps to taken out, and back', () => {
+    const open = changed(method(), withState({}, 'easter', 'where-it-helps')).calendar!
+    expect(open).toEqual({ easter: 8, ifItHelps: ['easter'] })
+    expect(stateOf(open, 'easter')).toBe('where-it-helps')
+    const out = changed(method(open), withState(open, 'easter', 'out')).calendar!
+    expect(out).toEqual({ easter: 8 })
+    expect([stateOf(out, 'easter'), stateOf(out, 'tradingDay')]).toEqual(['out', 'in'])
+    expect(changed(method(out), withState(out, 'easter', 'in')).calendar).toBeUndefined()
+  })
+
+  it('keeps its window, and leaves the others as they are', () => {
+    const asked: CalendarDocument = { tradingDay: 'one', easter: 12, ifItHelps: ['tradingDay'] }
+    expect(changed(method(asked), withState(asked, 'easter', 'where-it-helps')).calendar).toEqual({
+      ...{ tradingDay: 'one', easter: 12 },
+      ifItHelps: ['tradingDay', 'easter'],
+    })
+    expect(changed(method(asked), withState(asked, 'tradingDay', 'in')).calendar).toEqual({
+      easter: 12,
+    })
+  })
+
+  it('that divides the values is left to no criterion', () => {
+    const asked: CalendarDocument = { length: 'leap-year', ifItHelps: ['length'] }
+    expect(changed(method(asked), withChoice(asked, 'length', 'divide')).calendar).toEqual({
+      length: 'divide',
+    })
+  })
+
+  it('a list comes in, is changed in its place, and goes', () => {
+    const one = changed(method(), withList({}, FAIR, 'out')).calendar!
+    expect(one).toEqual({ holidays: [FAIR] })
+    const wider = { ...FAIR, after: 3 }
+    const two = changed(method(one), withList(one, wider, 'where-it-helps')).calendar!
+    expect(two).toEqual({ holidays: [wider], ifItHelps: ['fair'] })
+    expect(stateOf(two, 'fair')).toBe('where-it-helps')
+    expect(changed(method(two), withList(two, wider, 'in')).calendar).toBeUndefined()
+  })
+})
