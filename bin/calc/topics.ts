@@ -3,6 +3,15 @@ import { Refusal } from '../../core/refusal'
 import { calcAccuracy, calcRolling } from './accuracy'
 import { answer } from './answer'
 import {
+  arimaKind,
+  calcArimaBoxCox,
+  calcArimaForecast,
+  calcArimaOptimum,
+  calcAuto,
+  calcDifferences,
+  calcLogLikelihood,
+} from './arima'
+import {
   calcEasterDates,
   calcEasterMeans,
   calcEasterRegressors,
@@ -60,7 +69,18 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     holiday: calcHoliday,
     estimate: calcEstimate,
   },
+  arima: {
+    loglik: calcLogLikelihood,
+    optimum: calcArimaOptimum,
+    forecast: calcArimaForecast,
+    boxcox: calcArimaBoxCox,
+    differences: calcDifferences,
+    auto: calcAuto,
+  },
 }
+
+/** The kind of an input that does not say it, of the topics whose keys tell. */
+const BY_KEYS: Readonly<Record<string, (input: unknown) => string>> = { arima: arimaKind }
 
 const kinds = z
   .object({ kind: z.string().optional(), method: z.string().optional() })
@@ -83,7 +103,7 @@ export function calculateAll(topic: string, inputs: readonly unknown[]): unknown
   return inputs.map((input) =>
     answer(() => {
       const read = kinds.safeParse(input)
-      const kind = read.success ? read.data.kind : undefined
+      const kind = (read.success ? read.data.kind : undefined) ?? BY_KEYS[topic]?.(input)
       const calculate = kind === undefined ? undefined : kindsOfTopic[kind]
       if (!calculate) {
         const which = kind === undefined ? 'without a kind' : `"${kind}"`

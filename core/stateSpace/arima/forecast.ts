@@ -1,0 +1,100 @@
+import { Matrix, QrDecomposition } from 'ml-matrix'
+import { filterDifferences, filterLevels, carried, moved, sumOf } from './filter'
+import { differencesOf, differencing, expanded } from './polynomial'
+import type { ArimaData } from './likelihood'
+import type { ArmaCoefficients } from './order'
+
+/** A model with all that belongs to it. */
+export interface ArimaModel {
+  readonly coefficients: ArmaCoefficients
+  /** Of the columns, in their order. */
+  readonly beta: readonly number[]
+}
+
+/** What is to come, on the scale of the model. */
+export interface ArimaAhead {
+  readonly point: readonly number[]
+  /** √ of the variance from the filter; times σ it is the standard error. */
+  readonly spread: readonly number[]
+}
+
+/**
+ * Forecasts of the least mean squared error, with their exact finite-sample variance.
+ *
+ * The uncertainty of coefficients and regression is not in it.
+ *
+ * @param future of each column, one a forecast period
+ * @returns null where the process is not stationary, or the gaps leave the start undetermined
+ */
+export function arimaAhead(
+  { values, columns, order, seasons }: ArimaData,
+  { coefficients, beta }: ArimaModel,
+  future: readonly (readonly number[])[],
+  horizon: number,
+): ArimaAhead | null {
+  const taken = (t: number, of: readonly (readonly number[])[]) =>
+    beta.reduce((sum, own, j) => sum + own * of[j]![t]!, 0)
+  const known = columns.map((column) => column.values)
+  const rest = values.map((value, t) => (value === null ? null : value - taken(t, known)))
+  const ended = filterLevels([rest], expanded(coefficients, seasons), differencing(order, seasons))
+  if (!ended) return null
+  const { filter } = ended
+  let [state, covariance] = [ended.states[0]!, ended.covariance]
+  const [point, spread]: [number[], number[]] = [[], []]
+  for (let h = 0; h < horizon; h++) {
+    point.push(sumOf(filter.at, state) + taken(h, future))
+    let variance = 0
+    for (const one of filter.at) {
+      for (const other of filter.at) {
+        variance += one.w * other.w * covariance[one.i * filter.size + other.i]!
+      }
+    }
+    spread.push(Math.sqrt(variance))
+    state = moved(filter, state)
+    covariance = carried(filter, covariance, true)
+  }
+  return { point, spread }
+}
+
+/** A missing value as all others tell it. */
+export interface MissingEstimate {
+  /** Place of the period, 0 the first. */
+  readonly at: number
+  readonly estimate: number
+  /** √ of its variance; times σ it is the standard error. */
+  readonly spread: number
+}
+
+/**
+ * Missing values from all others: what makes S least, which is a regression on a column for each of them.
+ *
+ * @returns null where the process is not stationary
+ */
+export function missingEstimates(
+  { values, columns, order, seasons }: ArimaData,
+  { coefficients, beta }: ArimaModel,
+): readonly MissingEstimate[] | null {
+  const gaps = values.flatMap((value, at) => (value === null ? [at] : []))
+  if (gaps.length === 0) return []
+  const delta = differencing(order, seasons)
+  const taken = (t: number) => beta.reduce((sum, own, j) => sum + own * columns[j]!.values[t]!, 0)
+  const rest = values.map((value, t) => (value === null ? 0 : value - taken(t)))
+  const lists = [rest, ...gaps.map((gap) => values.map((_, t) => (t === gap ? -1 : 0)))]
+  const filtered = filterDifferences(
+    lists.map((own) => differencesOf(own, delta)),
+    expanded(coefficients, seasons),
+  )
+  if (!filtered) return null
+  const { errors, variances } = filtered
+  const scaled = errors.map((own) => Array.from(own, (one, t) => one / Math.sqrt(variances[t]!)))
+  const design = new Matrix(scaled.slice(1)).transpose()
+  const qr = new QrDecomposition(design)
+  if (!qr.isFullRank()) return null
+  const solved = qr.solve(Matrix.columnVector(scaled[0]!))
+  const inverse = new QrDecomposition(qr.upperTriangularMatrix).solve(Matrix.eye(gaps.length))
+  return gaps.map((at, j) => ({
+    at,
+    estimate: solved.get(j, 0) + taken(at),
+    spread: Math.hypot(...inverse.getRow(j)),
+  }))
+}

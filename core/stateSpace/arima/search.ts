@@ -1,0 +1,209 @@
+import { minimise, type Problem } from '../quasiNewton'
+import { expanded } from './polynomial'
+import { likelihoodOf, type Likelihood, type ReadyData } from './likelihood'
+import { cutIntoFactors, lengthsOf, type ArmaCoefficients } from './order'
+import { fromPartial } from './partial'
+
+/** Where the likelihood is highest. */
+export interface ArimaMaximum {
+  readonly coefficients: ArmaCoefficients
+  readonly likelihood: Likelihood
+}
+
+/** How widely a maximum is looked for. */
+export interface Breadth {
+  /** Points that are started from, beside conditional least squares. */
+  readonly starts: number
+  /** How many of them are followed to their ends. */
+  readonly followed: number
+}
+
+/**
+ * Of a model by hand: it is fitted once, and its maximum must not be missed. With more terms there are more lower maxima, and
+ * a few steps tell less of where a start leads to.
+ */
+export function oneModel(terms: number): Breadth {
+  return { starts: terms < 3 ? 8 : 8 * terms, followed: terms < 3 ? 3 : 4 * terms }
+}
+/** Of one of many that are tried. */
+export function oneOfMany(terms: number): Breadth {
+  return { starts: terms < 3 ? 8 : 4 * terms, followed: terms < 3 ? 3 : 2 * terms }
+}
+
+/** Partial autocorrelations of the starting points lie within this. */
+const SPREAD = 0.9
+/** Steps of the first round, which tells the starts that lead up. */
+const FIRST_STEPS = 5
+const MOST_STEPS = 200
+/** ln L that three steps in a row must bring: of a start, to tell it from others, and of the best in the end. */
+const ENOUGH = 1e-5
+const ENOUGH_AT_LAST = 1e-10
+/** An AR factor this close to the circle has a start of endless variance. */
+const NEAR_CIRCLE = 1e-9
+/** Of a central difference, in radians of the partial autocorrelation. */
+const STEP = 1e-5
+/** Two maxima this near are one. */
+const SAME = 1e-4
+
+/**
+ * The maximum of the exact likelihood over the ARMA coefficients, σ² concentrated and mean, drift and regression profiled out.
+ *
+ * Every factor is kept inside its region by partial autocorrelations r = sin x. Lower maxima are common, above all where AR and
+ * MA roots nearly cancel: so it is started from conditional least squares and from points spread over the region, all for a
+ * few steps, the best of them to the end.
+ *
+ * @returns null where no start is admissible, or nothing is left over to be likely
+ */
+export function maximum(own: ReadyData, { starts, followed }: Breadth): ArimaMaximum | null {
+  const { order, seasons } = own.data
+  const lengths = lengthsOf(order)
+  const count = lengths.reduce((sum, length) => sum + length, 0)
+  const at = (x: ArrayLike<number>) => coefficientsAt(x, own)
+  if (count === 0) return found(own, at([]))
+  const exact = problemOf(count, (x) => {
+    const coefficients = at(x)
+    const likely = isInside(x, lengths) ? likelihoodOf(own, coefficients) : null
+    return likely && likely.sumOfSquares > 0 ? -likely.concentrated : Infinity
+  })
+  const conditional = minimise(
+    problemOf(count, (x) => conditionalSum(own, at(x), seasons)),
+    new Float64Array(count),
+    { most: MOST_STEPS, enough: ENOUGH },
+  ).x
+  const points = [conditional, ...spreadPoints(count, starts)]
+  const tried = points
+    .map((start) => minimise(exact, start, { most: FIRST_STEPS, enough: ENOUGH }))
+    .filter(({ value }) => Number.isFinite(value))
+    .sort((a, b) => a.value - b.value)
+  const apart = tried.filter(
+    (one, i) => !tried.slice(0, i).some((better) => isSame(at(one.x), at(better.x))),
+  )
+  const [best] = apart
+    .slice(0, followed)
+    .map(({ x }) => minimise(exact, x, { most: MOST_STEPS, enough: ENOUGH }))
+    .sort((a, b) => a.value - b.value)
+  if (!best) return null
+  const last = minimise(exact, best.x, { most: MOST_STEPS, enough: ENOUGH_AT_LAST })
+  return found(own, at(last.x))
+}
+
+function found(own: ReadyData, coefficients: ArmaCoefficients): ArimaMaximum | null {
+  const likelihood = likelihoodOf(own, coefficients)
+  return likelihood && likelihood.sumOfSquares > 0 ? { coefficients, likelihood } : null
+}
+
+/** A problem without bounds whose slopes are central differences. */
+function problemOf(count: number, value: (x: Float64Array) => number): Problem {
+  const all = (own: number) => new Float64Array(count).fill(own)
+  return {
+    ...{ least: all(-Infinity), most: all(Infinity), scale: all(0.3), value },
+    slopes: (x) => {
+      const beside = Float64Array.from(x)
+      return x.map((own, i) => {
+        beside[i] = own + STEP
+        const above = value(beside)
+        beside[i] = own - STEP
+        const slope = (above - value(beside)) / (2 * STEP)
+        beside[i] = own
+        // Beside a point that is not admissible nothing is known of the slope.
+        return Number.isFinite(slope) ? slope : 0
+      })
+    },
+  }
+}
+
+/** Coefficients from the angles of their partial autocorrelations, factor by factor. */
+function coefficientsAt(x: ArrayLike<number>, { data }: ReadyData): ArmaCoefficients {
+  const angles = cutIntoFactors(x, data.order)
+  const factor = (own: readonly number[]) => fromPartial(own.map(Math.sin))
+  const negative = (own: readonly number[]) => factor(own).map((one) => -one)
+  return {
+    ar: negative(angles.ar),
+    ma: factor(angles.ma),
+    sar: negative(angles.sar),
+    sma: factor(angles.sma),
+  }
+}
+
+/** Whether both AR factors are stationary. */
+function isInside(x: ArrayLike<number>, [p, q, P]: readonly number[]): boolean {
+  for (let i = 0; i < x.length; i++) {
+    const isOfAr = i < p! || (i >= p! + q! && i < p! + q! + P!)
+    if (isOfAr && 1 - Math.abs(Math.sin(x[i]!)) < NEAR_CIRCLE) return false
+  }
+  return true
+}
+
+/** Points evenly spread over the region, whatever its dimension: multiples of an irrational of each. */
+function spreadPoints(count: number, starts: number): Float64Array[] {
+  // The root of x^(k+1) = x + 1 leaves no two coordinates in step.
+  let root = 2
+  for (let i = 0; i < 30; i++) root = (1 + root) ** (1 / (count + 1))
+  return Array.from({ length: starts }, (_, i) =>
+    Float64Array.from({ length: count }, (_, j) => {
+      const share = (0.5 + (i + 1) / root ** (j + 1)) % 1
+      return Math.asin(SPREAD * (2 * share - 1))
+    }),
+  )
+}
+
+function isSame(one: ArmaCoefficients, other: ArmaCoefficients): boolean {
+  const near = (a: readonly number[], b: readonly number[]) =>
+    a.every((own, i) => Math.abs(own - b[i]!) < SAME)
+  return (
+    near(one.ar, other.ar) &&
+    near(one.ma, other.ma) &&
+    near(one.sar, other.sar) &&
+    near(one.sma, other.sma)
+  )
+}
+
+/**
+ * ln of the sum of squared errors with errors of 0 before the first that all terms reach: it has no start to estimate, and
+ * so leads near the maximum from anywhere. With a gap values and columns of its differences are left out.
+ */
+function conditionalSum(
+  { data, differences, delta }: ReadyData,
+  coefficients: ArmaCoefficients,
+  seasons: number,
+): number {
+  const { phi, theta } = expanded(coefficients, seasons)
+  const w = differences ? centred(differences[0]!) : withGaps(data.values, delta)
+  const errors = new Float64Array(w.length)
+  let sum = 0
+  let count = 0
+  for (let t = phi.length; t < w.length; t++) {
+    let error = w[t]!
+    for (let k = 0; k < phi.length; k++) error -= phi[k]! * w[t - 1 - k]!
+    for (let k = 0; k < Math.min(t, theta.length); k++) error -= theta[k]! * errors[t - 1 - k]!
+    // A gap takes its error for 0, as the start does.
+    if (!Number.isFinite(error)) continue
+    errors[t] = error
+    sum += error * error
+    count++
+  }
+  return count > 0 ? (count / 2) * Math.log(Math.max(sum, Number.MIN_VALUE)) : Infinity
+}
+
+/** The differences less their mean, which stands in for mean and drift. */
+function centred(w: Float64Array): Float64Array {
+  let sum = 0
+  for (const own of w) sum += own
+  const centre = sum / w.length
+  return w.map((own) => own - centre)
+}
+
+function withGaps(values: ReadyData['data']['values'], delta: Float64Array): Float64Array {
+  const lost = delta.length
+  const w = Float64Array.from({ length: values.length - lost }, (_, i) => {
+    const t = i + lost
+    let own = values[t] ?? NaN
+    for (let k = 0; k < lost; k++) {
+      if (delta[k] !== 0) own -= delta[k]! * (values[t - 1 - k] ?? NaN)
+    }
+    return own
+  })
+  const there = w.filter(Number.isFinite)
+  const centre = there.reduce((sum, own) => sum + own, 0) / there.length
+  return w.map((own) => own - centre)
+}
