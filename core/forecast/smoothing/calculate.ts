@@ -29,7 +29,7 @@ import { limitOf, noWayBack, requireNumbers } from '../beyondNumbers'
 import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
-import { transformOf, type Transform } from './transform'
+import { transformOf, type Transform } from '../powerScale'
 
 /** Values, one-step forecasts and forecasts on the scale of a power. */
 export interface ScaledSmoothing {

@@ -1,15 +1,14 @@
 import { declare, type Column } from '../../column/column'
-import { figureOf, operation, plain, type Expression } from '../../column/expression'
+import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { slopeWords, smoothingArithmetic } from '../../stateSpace/arithmetic'
 import { fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
-import type { Value } from '../../series/series'
 import { backFrom } from '../../transform/boxCox'
 import { noWayBack } from '../beyondNumbers'
 import type { ForecastParts } from '../way'
 import type { SmoothingForecast } from './calculate'
 import type { SmoothingOptions } from './options'
-import { transformWords } from './transform'
+import { backExpression, transformedColumn } from '../powerColumns'
 
 type Parts = ForecastParts<SmoothingOptions, SmoothingForecast>
 
@@ -166,35 +165,6 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
     const over = scaled?.meanOver?.[t - run.lastT - 1]
     return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
   }
-}
-
-/** The values on the scale that is smoothed on. */
-function transformedColumn(run: Run, lambda: number, values: readonly Value[]): Column {
-  return declare(run.unit, {
-    name: 'transformed',
-    label: 'Transformed',
-    symbol: 'transformed',
-    means: transformWords(lambda, run.noun),
-    measure: 'number',
-    component: 'original',
-    mark: 'line-thin',
-    stages: ['trend'],
-    actual: values,
-    arithmetic: (t) => {
-      const value = run.cell(run.input.column, t)
-      if (lambda === 0) return { kind: 'ln', of: value }
-      const power = { kind: 'power', of: value, power: lambda } as const
-      return operation(operation(power, '−', plain(1)), '÷', figureOf('λ', lambda))
-    },
-    whyUndefined: () => 'This period has no value.',
-  })
-}
-
-/** exp(z), or (1 + λ × z) to the power 1/λ. */
-function backExpression(z: Expression, lambda: number): Expression {
-  if (lambda === 0) return { kind: 'exp', of: z }
-  const base = operation(plain(1), '+', operation(figureOf('λ', lambda), '×', z))
-  return { kind: 'power', of: base, power: 1 / lambda }
 }
 
 function limitOf(

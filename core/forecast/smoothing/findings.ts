@@ -6,7 +6,7 @@ import { backFrom } from '../../transform/boxCox'
 import { figure, percent } from '../../words/figure'
 import { LEAST_POWER, MOST_POWER } from '../../transform/guerrero'
 import type { SmoothingForecast } from './calculate'
-import type { Transform } from './transform'
+import type { Transform } from '../powerScale'
 
 /** Years ahead from which a growth that goes on is told. */
 const FAR_OUT = 1

@@ -16,13 +16,10 @@ import {
   type CommonForecast,
   type ForecastFacts,
 } from '../commonOptions'
-import type { TransformOption } from './transform'
+import { completePower, powerDocument, type PowerOptions } from '../powerScale'
 
 const weight = z.number().min(0).max(1).optional()
 const MOST_STATES = 1000
-/** What comes back from a power. */
-export const BACK_FROM_POWER = ['median', 'mean'] as const
-
 /** Forecast by exponential smoothing, as a person or a script writes it; each part of the form may be `chosen`. */
 export const smoothingDocument = z.strictObject({
   by: z.literal('smoothing'),
@@ -56,17 +53,12 @@ export const smoothingDocument = z.strictObject({
   seed: z.int().min(0).optional(),
   /** Whether simulated errors are the residuals themselves, drawn again. */
   resample: z.boolean().optional(),
-  /** The scale to smooth on; a number is a power. */
-  transform: z
-    .union([z.enum(['none', 'ln', 'square-root', 'chosen']), z.number().min(-5).max(5)])
-    .optional(),
-  /** Of a transform alone: what the point is that comes back. */
-  backTransform: z.enum(BACK_FROM_POWER).optional(),
+  ...powerDocument,
 })
 export type SmoothingDocument = z.infer<typeof smoothingDocument>
 
 /** The same, complete. */
-export interface SmoothingOptions extends CommonForecast {
+export interface SmoothingOptions extends CommonForecast, PowerOptions {
   readonly by: 'smoothing'
   readonly trend: SmoothingForm['trend'] | 'chosen'
   readonly season: SmoothingForm['season'] | 'chosen'
@@ -75,9 +67,6 @@ export interface SmoothingOptions extends CommonForecast {
   readonly initial: 'chosen' | 'rule' | InitialStates
   readonly seed: number
   readonly resample: boolean
-  readonly transform: TransformOption
-  /** Of a transform alone. */
-  readonly backTransform?: (typeof BACK_FROM_POWER)[number]
 }
 
 /**
@@ -92,9 +81,9 @@ export function completeSmoothing(
   { calendar: { seasons }, model }: ForecastFacts,
 ): SmoothingOptions {
   const { by, weights = {}, initial = 'chosen', seed = 1, resample = false } = document
-  const { transform = 'none', backTransform } = document
+  const power = completePower(document)
   // On the scale of a power what multiplies adds.
-  const usual = transform === 'none' ? model : 'additive'
+  const usual = power.transform === 'none' ? model : 'additive'
   const { trend = 'damped', season = seasons < 2 ? 'none' : usual } = document
   const error = document.error ?? (season === 'multiplicative' ? 'proportional' : 'additive')
   if (seasons < 2 && season !== 'none' && season !== 'chosen') {
@@ -109,12 +98,6 @@ export function completeSmoothing(
       `forecast.weights.${name}`,
     )
   }
-  if (transform === 'none' && backTransform !== undefined) {
-    throw new Refusal(
-      'backTransform belongs to values that are transformed; these are smoothed as they are. Take it out.',
-      'forecast.backTransform',
-    )
-  }
   if (typeof initial === 'object') requireFitting(initial, forms, seasons)
   return {
     by,
@@ -126,8 +109,7 @@ export function completeSmoothing(
     initial,
     seed,
     resample,
-    transform,
-    ...(transform === 'none' ? {} : { backTransform: backTransform ?? 'median' }),
+    ...power,
   }
 }
 

@@ -7,11 +7,10 @@ import {
   formsHave,
   type WeightName,
 } from '../../stateSpace/forms'
-import { figure } from '../../words/figure'
 import type { Field, Piece, Word } from '../../word'
-import { backTransformWord } from '../backTransformWord'
+import { powerLabel, powerPieces } from '../powerWords'
 import type { ForecastTold } from '../way'
-import { BACK_FROM_POWER, formsOf, type SmoothingOptions } from './options'
+import { formsOf, type SmoothingOptions } from './options'
 
 const TREND_SAYS = {
   none: { text: 'no trend', means: 'The latest level goes on.' },
@@ -100,7 +99,7 @@ export function wordsOfSmoothing(options: SmoothingOptions, { calendar }: Foreca
     ', starting ',
     initialWord(options, calendar),
     ', values ',
-    ...transformPieces(options),
+    ...powerPieces(options),
   ]
 }
 
@@ -163,64 +162,6 @@ function roughly(value: number): number {
   return 10 ** (Math.floor(Math.log10(Math.abs(value) || 1)) - 2)
 }
 
-const TRANSFORM_SAYS = {
-  none: { text: 'as they are', means: 'What grows with the level is left to season and errors.' },
-  ln: { text: 'as logarithms', means: 'What grows with the level is made even: shares count.' },
-  'square-root': { text: 'as square roots', means: 'Half-way to logarithms; right for counts.' },
-  chosen: {
-    text: 'to a power chosen',
-    means: 'The power that makes the spread within years most alike.',
-  },
-  number: { text: 'to the power', means: 'Any power: 1 changes nothing, 0 is the logarithm.' },
-} as const
-/** Powers that make sense to be typed, and the one to begin with. */
-const [LEAST_TYPED, USUAL_TYPED, MOST_TYPED] = [-1, 0.3, 2]
-
-/** `as they are`, `to the power`, `0.3`, `, as the median` */
-function transformPieces({ transform, backTransform }: SmoothingOptions): Piece[] {
-  const kind = typeof transform === 'number' ? 'number' : transform
-  const choices = (Object.keys(TRANSFORM_SAYS) as (keyof typeof TRANSFORM_SAYS)[]).map((one) => ({
-    ...TRANSFORM_SAYS[one],
-    chosen: one === kind,
-    change: {
-      forecast:
-        one === 'none'
-          ? { transform: undefined, backTransform: undefined }
-          : { transform: one === 'number' ? USUAL_TYPED : one },
-    },
-  }))
-  const power: Piece[] =
-    typeof transform === 'number'
-      ? [
-          ' ',
-          {
-            id: 'power',
-            text: figure(transform),
-            ask: {
-              kind: 'fields',
-              fields: [
-                {
-                  kind: 'number',
-                  label: 'values to the power',
-                  path: ['forecast', 'transform'],
-                  value: transform,
-                  ...{ least: LEAST_TYPED, most: MOST_TYPED, step: 0.1, unit: '' },
-                },
-              ],
-              usual: { forecast: { transform: USUAL_TYPED } },
-            },
-          },
-        ]
-      : []
-  return [
-    { id: 'transform', text: TRANSFORM_SAYS[kind].text, ask: { kind: 'pick', choices } },
-    ...power,
-    ...(backTransform === undefined
-      ? []
-      : [', as the ', backTransformWord(backTransform, BACK_FROM_POWER)]),
-  ]
-}
-
 const USUAL: Readonly<Record<WeightName, number>> = { alpha: 0.3, beta: 0.1, gamma: 0.2, phi: 0.95 }
 
 /** `a damped trend, a multiplicative season, errors in proportion` */
@@ -237,10 +178,5 @@ export function labelOfSmoothing(options: SmoothingOptions): string {
   const fixed = Object.keys(options.weights).length > 0 ? ', weights fixed' : ''
   const { transform, trend, season, error } = options
   const isChosen = [trend, season, error].every((part) => part === 'chosen')
-  const how =
-    typeof transform === 'number'
-      ? `${TRANSFORM_SAYS.number.text} ${figure(transform)}`
-      : TRANSFORM_SAYS[transform].text
-  const of = transform === 'none' ? '' : `, values ${how}`
-  return `smoothing ${isChosen ? 'in the form with the lowest AICc' : `with ${formWords(options)}`}${fixed}${of}`
+  return `smoothing ${isChosen ? 'in the form with the lowest AICc' : `with ${formWords(options)}`}${fixed}${powerLabel(transform)}`
 }

@@ -139,7 +139,7 @@ function bestOf(
 ): { readonly asked: Asked; readonly aicc: number } | null {
   let best: { asked: Asked; aicc: number } | null = null
   models.forEach(({ fit, because }, i) => {
-    if (because !== null || fit?.aicc == null) return
+    if (because !== null || fit === null || fit.aicc === null) return
     if (!best || fit.aicc < best.aicc) best = { asked: asked[i]!, aicc: fit.aicc }
   })
   return best

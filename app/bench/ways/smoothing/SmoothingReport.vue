@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatDecimals, inReadersFigures } from '~/figures/format'
 import type { SmoothingForecast } from '~~/core/forecast/smoothing/calculate'
-import { transformWords } from '~~/core/forecast/smoothing/transform'
+import { transformWords } from '~~/core/forecast/powerScale'
 import { formWords } from '~~/core/forecast/smoothing/words'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
