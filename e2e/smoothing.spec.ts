@@ -137,3 +137,36 @@ test('a contest where following the latest level wins or ties; a combination is 
   await expect(members).toHaveText('3 methods')
   await expect(page.locator('[data-row="member:3"]')).toBeVisible()
 })
+
+test('ARIMA: orders chosen, by hand, and taken from the table; a forecast reads its surprises', async ({
+  page,
+}) => {
+  await openSeries(page, 'Masonry paint')
+  await page.keyboard.press('5')
+  await chooseWord(page, 'forecast', 'by ARIMA')
+  const word = page.locator('[data-word=orders]')
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await expect(word).toHaveText('orders chosen step by step')
+  await expect(
+    working.getByRole('heading', { name: /^ARIMA \(\d,1,\d\)\(\d,1,\d\)/ }),
+  ).toBeVisible()
+  await expect(working).toContainText(/Strength of season 0\.\d\d: differenced by the year/)
+  const tried = working.getByRole('table', { name: 'Models that were tried' })
+  await expect(tried.getByRole('row')).toHaveCount(9)
+
+  // Any of them is taken by a click, and is then a model by hand.
+  await tried.getByRole('button', { name: 'take (0,1,0)(0,1,1)', exact: true }).click()
+  await expect(word).toHaveText('(0,1,0)(0,1,1)')
+  await word.click()
+  await page.getByLabel('q, surprises before').fill('1')
+  await page.getByLabel('q, surprises before').press('Enter')
+  await expect(word).toHaveText('(0,1,1)(0,1,1)')
+  await page.keyboard.press('Escape')
+  await expect(working).toContainText(/of last year's surprise stays in the season/)
+
+  await page.getByRole('button', { name: /^Project/ }).click()
+  await expect(working.locator('.symbols')).toContainText('surprise (Dec 2025)')
+  await expect(working.locator('.symbols')).toContainText('sales (Jan 2025)')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(word).toHaveText('(0,1,0)(0,1,1)')
+})

@@ -1,7 +1,7 @@
 import { figure } from '../words/figure'
 import type { Piece } from '../word'
 import { backTransformWord } from './backTransformWord'
-import { BACK_FROM_POWER, type PowerOptions } from './powerScale'
+import { BACK_FROM_POWER, type PowerOptions } from './powerOptions'
 
 const TRANSFORM_SAYS = {
   none: { text: 'as they are', means: 'What grows with the level is left to season and errors.' },

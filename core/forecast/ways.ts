@@ -2,6 +2,9 @@ import type { MethodChange } from '../finding'
 import { Refusal } from '../refusal'
 import type { DecompositionForecast } from './byDecomposition/calculate'
 import type { ByDecompositionDocument, ByDecompositionOptions } from './byDecomposition/options'
+import type { ArimaForecast } from './arima/calculate'
+import type { ArimaDocument, ArimaOptions } from './arima/options'
+import { arima } from './arima/way'
 import { byDecomposition } from './byDecomposition/way'
 import { benchmark } from './benchmark/way'
 import type { BenchmarkForecast } from './benchmark/calculate'
@@ -23,6 +26,7 @@ export const FORECAST_WAYS = [
   byDecomposition,
   regression,
   smoothing,
+  arima,
   combination,
   benchmark,
 ] as const
@@ -32,6 +36,7 @@ export type ForecastOptions =
   | ByDecompositionOptions
   | RegressionOptions
   | SmoothingOptions
+  | ArimaOptions
   | CombinationOptions
   | BenchmarkOptions
 export type ForecastName = ForecastOptions['by']
@@ -40,6 +45,7 @@ export type Ahead =
   | DecompositionForecast
   | RegressionForecast
   | SmoothingForecast
+  | ArimaForecast
   | CombinationForecast
   | BenchmarkForecast
 
@@ -47,6 +53,7 @@ type NamedDocument =
   | ByDecompositionDocument
   | RegressionDocument
   | SmoothingDocument
+  | ArimaDocument
   | CombinationDocument
   | BenchmarkDocument
 /** A document that names no way means the default one. */

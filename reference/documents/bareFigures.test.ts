@@ -25,6 +25,10 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     /^(lower|upper):/,
     'a quantile of simulated paths, or of a normal distribution on the scale of a power',
   ],
+  [
+    /^(predicted|fitted|forecast|surprise)$/,
+    'the filter of an ARIMA model over a gap, and where its differences begin',
+  ],
   [/^member:/, 'a method of its own, with a ledger of its own'],
   [/^(design|event|calendar) /, 'a column of a regression is counted from the calendar'],
   [/^calendarError$/, 'the covariance of some coefficients of a regression is in no row'],

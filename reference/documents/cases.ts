@@ -96,6 +96,13 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
   one('contract-work', 'the deseasonalized series smoothed', {
     trend: { form: 'smoothed', smoothing: 'chosen' },
   }),
+  one('primer', 'ARIMA by hand on logarithms, as the mean', {
+    forecast: {
+      ...{ by: 'arima', orders: [0, 1, 1], seasonalOrders: [0, 1, 1] },
+      ...{ transform: 'ln', backTransform: 'mean' },
+    },
+  }),
+  one('contract-work', 'ARIMA chosen step by step', { forecast: { by: 'arima' } }),
   one('primer', 'smoothing at given weights on logarithms, as the mean', {
     forecast: {
       ...{

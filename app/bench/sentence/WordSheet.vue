@@ -10,6 +10,7 @@ const EventList = later(() => import('../ways/regression/EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
 const GivenIndices = later(() => import('../ways/averages/GivenIndices.vue'))
+const OrdersSheet = later(() => import('../ways/arima/OrdersSheet.vue'))
 const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill; of a choice, what stands below it. */
@@ -20,6 +21,7 @@ const OWN = {
   indices: GivenIndices,
   members: MemberList,
   calendar: EffectsByHand,
+  orders: OrdersSheet,
 } as const
 
 /** What a word of the sentence could be instead. */

@@ -21,6 +21,13 @@ const FORECASTS: WayPanels<ForecastName> = {
       shows: ({ column }) => column !== undefined && memberNamed(column) !== null,
     },
   ],
+  arima: [
+    {
+      needs: 'result',
+      component: later(() => import('./arima/ArimaReport.vue')),
+      shows: ({ stage }) => stage === 'trend',
+    },
+  ],
   smoothing: [
     {
       needs: 'result',

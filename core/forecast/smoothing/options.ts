@@ -16,7 +16,7 @@ import {
   type CommonForecast,
   type ForecastFacts,
 } from '../commonOptions'
-import { completePower, powerDocument, type PowerOptions } from '../powerScale'
+import { completePower, powerDocument, type PowerOptions } from '../powerOptions'
 
 const weight = z.number().min(0).max(1).optional()
 const MOST_STATES = 1000

@@ -4,7 +4,7 @@ import type { Steps, Tried } from '../../work/steps'
 import { arimaColumns, ofTheSpan, type KnownColumn } from './columns'
 import { fitArima, isClear, type ArimaFit } from './fit'
 import { constantAllowed, orderText, type ArimaConstant, type ArimaOrder } from './order'
-import { oneOfMany } from './search'
+import { ON_THE_WAY, oneOfMany } from './search'
 
 /** The largest orders that are tried. */
 export interface OrderLimits {
@@ -53,6 +53,8 @@ export interface ChosenModel {
   readonly tried: readonly TriedModel[]
 }
 
+/** Models that a walk seldom needs more of. */
+const WALKS = 40
 /** AICc must fall by more than this for a walk to go on: below, it is rounding. */
 const FALLS = 1e-9
 /** Where a walk starts from, each cut to its limits: (p,q)(P,Q). */
@@ -101,8 +103,8 @@ export function* chooseOrders(own: ToChoose, where: string): Steps<ChosenModel> 
       models.push(one)
       yield {
         done: own.total === null ? known.size : i + 1,
-        of: own.total === null ? 0 : all.length,
-        words: 'models tried',
+        of: own.total === null ? Math.max(WALKS, known.size) : all.length,
+        words: own.total === null ? 'models tried, or fewer' : 'models tried',
         tried: ordered([...known.values()]).map(asTried),
       }
     }
@@ -177,7 +179,7 @@ function tryModel(own: ToChoose, { orders, hasConstant }: Asked, where: string):
   const columns = arimaColumns(constant, own.beside, { length: values.length, firstT, horizon: 0 })
   try {
     const data = { values, columns: ofTheSpan(columns), seasons, order }
-    const fit = fitArima(data, where, oneOfMany(p + q + P + Q))
+    const fit = fitArima(data, where, own.total === null ? ON_THE_WAY : oneOfMany(p + q + P + Q))
     return { ...model, fit, because: whyPassedOver(fit) }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error

@@ -23,11 +23,19 @@ export interface Breadth {
  * a few steps tell less of where a start leads to.
  */
 export function oneModel(terms: number): Breadth {
-  return { starts: terms < 3 ? 8 : 8 * terms, followed: terms < 3 ? 3 : 4 * terms }
+  return {
+    starts: terms < 3 ? 8 : Math.min(8 * terms, 48),
+    followed: terms < 3 ? 3 : Math.min(4 * terms, 20),
+  }
 }
-/** Of one of many that are tried. */
+/** Of one of a walk: what matters is where it goes on, and its end is fitted anew as a model by hand. */
+export const ON_THE_WAY: Breadth = { starts: 8, followed: 3 }
+/** Of one of all that are tried and told. */
 export function oneOfMany(terms: number): Breadth {
-  return { starts: terms < 3 ? 8 : 4 * terms, followed: terms < 3 ? 3 : 2 * terms }
+  return {
+    starts: terms < 3 ? 8 : Math.min(4 * terms, 24),
+    followed: terms < 3 ? 3 : Math.min(2 * terms, 10),
+  }
 }
 
 /** Partial autocorrelations of the starting points lie within this. */

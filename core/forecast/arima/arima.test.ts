@@ -1,0 +1,181 @@
+import { describe, expect, it } from 'vitest'
+import { methodSchema } from '../../../shared/methodSchema'
+import { analyse } from '../../analyse'
+import { calculate } from '../../calculate'
+import { calendarOf, type Frequency } from '../../calendar/calendar'
+import { check } from '../../check/check'
+import { evaluate } from '../../column/kinds/kinds'
+import { columnValues, ledgerOf } from '../../ledger/ledger'
+import type { MethodDocument } from '../../method'
+import { Refusal } from '../../refusal'
+import { methodSentence } from '../../sentence/sentence'
+import type { Series, Value } from '../../series/series'
+import { piecesText } from '../../word'
+import type { ArimaForecast } from './calculate'
+import type { ArimaDocument } from './options'
+
+const noise = (t: number) => Math.sin(t * t * 1.7) + Math.cos(t * t * 0.9)
+function series(values: readonly Value[], frequency: Frequency = 'quarterly'): Series {
+  return {
+    ...{ name: 'Primer', unit: 'litres', calendar: calendarOf(frequency) },
+    ...{ start: { year: 2010, season: 1 }, values },
+  }
+}
+/** A level that wanders, with a season that stays. */
+const QUARTERS = Array.from({ length: 64 }, (_, t) => t).reduce<number[]>((all, t) => {
+  const level = (all.at(-1) ?? 500) / [1.2, 0.8, 0.9, 1.1][(t + 3) % 4]!
+  return [...all, (t === 0 ? 500 : level * (1 + 0.02 * noise(t))) * [1.2, 0.8, 0.9, 1.1][t % 4]!]
+}, [])
+const PRIMER = series(QUARTERS)
+const by = (
+  own: Omit<ArimaDocument, 'by'>,
+  more: Partial<MethodDocument> = {},
+): MethodDocument => ({
+  format: 'elvant-method/1',
+  ...more,
+  forecast: { by: 'arima', ...own },
+})
+const SEASONAL = { orders: [0, 1, 1], seasonalOrders: [0, 1, 1] } as const
+const aheadOf = (own: Series, document: MethodDocument) =>
+  calculate(own, document).ahead as ArimaForecast
+function refusal(
+  document: MethodDocument,
+  own: Series = PRIMER,
+): Pick<Refusal, 'where' | 'because'> {
+  try {
+    calculate(own, document)
+  } catch (error) {
+    if (error instanceof Refusal) return error
+    throw error
+  }
+  throw new Error('not refused')
+}
+
+describe('a forecast by ARIMA', () => {
+  it('of differences alone repeats the last value, or last year with its change', () => {
+    const walk = aheadOf(PRIMER, by({ orders: [0, 1, 0], constant: false }))
+    for (const one of walk.forecast) expect(one).toBeCloseTo(QUARTERS.at(-1)!, 8)
+    const both = { orders: [0, 1, 0], seasonalOrders: [0, 1, 0] } as const
+    const year = aheadOf(PRIMER, by(both)).forecast
+    const change = QUARTERS.at(-1)! - QUARTERS.at(-5)!
+    year.forEach((one, h) => expect(one).toBeCloseTo(QUARTERS.at(h - 4)! + change, 8))
+  })
+
+  it('has limits that widen as a walk does', () => {
+    const { limits, forecast, interval } = aheadOf(
+      PRIMER,
+      by({ orders: [0, 1, 0], constant: false }),
+    )
+    forecast.forEach((one, h) => {
+      const reach = interval.quantiles['80']! * interval.s * Math.sqrt(h + 1)
+      expect(limits['80']!.upper[h]! - one).toBeCloseTo(reach, 6)
+    })
+  })
+
+  it('goes down to values, surprises and weights in every cell', () => {
+    const gap = series(QUARTERS.with(30, null as never))
+    const documents = [
+      by(SEASONAL),
+      by({ ...SEASONAL, transform: 'ln', backTransform: 'mean' }),
+      by({ orders: [2, 0, 1], constant: true }),
+      by({ orders: [1, 0, 0], seasonalOrders: [0, 1, 1], constant: true, transform: 0.3 }),
+      by({ orders: [1, 0, 0] }, { calendar: { tradingDay: 'one' }, trend: { form: 'linear' } }),
+    ]
+    for (const own of [PRIMER, gap]) {
+      for (const document of documents) {
+        const ledger = ledgerOf(analyse(own, document))
+        for (const column of ledger.columns) {
+          columnValues(ledger, column).forEach((value, i) => {
+            if (value === null) return
+            const worked = evaluate(column.arithmetic(ledger.run.firstT + i))
+            expect(
+              Math.abs(worked - value),
+              `${JSON.stringify(document.forecast)} ${column.name} ${i}`,
+            ).toBeLessThan(1e-8 * (1 + Math.abs(value)))
+          })
+        }
+      }
+    }
+    // A year and a period before, and their surprises: what is left of the start is next to nothing by then.
+    const { scaled } = aheadOf(PRIMER, by(SEASONAL))
+    const { run, find } = ledgerOf(analyse(PRIMER, by(SEASONAL)))
+    const cell = find('predicted')!.arithmetic(run.lastT + 1)
+    const rest = cell.kind === 'operation' && cell.right.kind === 'figure' ? cell.right : null
+    expect(rest).toMatchObject({ symbol: 'what is left of the start' })
+    expect(Math.abs(rest!.value)).toBeLessThan(1e-6 * scaled.forecast[0]!)
+  })
+
+  it('knows no fitted value where the differences take it, and none in a gap', () => {
+    const { columns } = calculate(series(QUARTERS.with(30, null as never)), by(SEASONAL))
+    expect(columns.fitted.slice(0, 5)).toEqual([null, null, null, null, null])
+    expect(columns.fitted[30]).toBeNull()
+    expect(columns.fitted[31]).not.toBeNull()
+  })
+
+  it('chosen, takes a seasonal model of what has a season, and tells every model that was tried', () => {
+    const { order, chosen, aicc } = aheadOf(PRIMER, by({ transform: 'ln' }))
+    expect(order.D).toBe(1)
+    expect(chosen!.differences.seasonStrength).toBeGreaterThan(0.64)
+    expect(chosen!.tried.length).toBeGreaterThan(8)
+    const best = chosen!.tried.find(({ because }) => because === null)!
+    expect(best.order).toEqual(order)
+    expect(aicc).toBeCloseTo(best.aicc!, 2)
+  }, 30_000)
+
+  it('is checked with the orders of the first origin, and coefficients of each', () => {
+    const checked = check(PRIMER, by(SEASONAL, { check: {} }))!
+    const one = checked.tries.at(-1)!
+    const known = series(QUARTERS.slice(0, one.origin))
+    const own = aheadOf(known, by({ ...SEASONAL, horizon: one.forecast.length }))
+    one.forecast.forEach((value, h) => expect(value).toBeCloseTo(own.forecast[h]!, 4))
+  })
+
+  it('says its orders in the sentence', () => {
+    const said = (document: MethodDocument) =>
+      piecesText(methodSentence(analyse(PRIMER, document).method, PRIMER))
+    expect(said(by(SEASONAL))).toMatch(/by ARIMA, \(0,1,1\)\(0,1,1\), values as they are/)
+    expect(said(by({ orders: [1, 0, 0], transform: 'ln' }))).toMatch(
+      /by ARIMA, \(1,0,0\)\(0,0,0\) with mean, values as logarithms, as the median/,
+    )
+  })
+})
+
+describe('refused, with its place, is', () => {
+  it.each<[string, Omit<ArimaDocument, 'by'>, string]>([
+    ['an order beside a choice', { orders: [1, 0, 0], choose: 'stepwise' }, 'forecast.orders'],
+    ['a given model without orders', { choose: 'given' }, 'forecast.orders'],
+    [
+      'a choice of season beside given orders',
+      { orders: [1, 0, 0], seasonal: true },
+      'forecast.seasonal',
+    ],
+    [
+      'a constant with two differences',
+      { orders: [0, 1, 0], seasonalOrders: [0, 1, 0], constant: true },
+      'forecast.constant',
+    ],
+    [
+      'a way back from nothing',
+      { orders: [1, 0, 0], backTransform: 'mean' },
+      'forecast.backTransform',
+    ],
+    [
+      'more terms than values',
+      { orders: [12, 0, 12], seasonalOrders: [12, 1, 12] },
+      'forecast.orders',
+    ],
+  ])('%s', (_, own, where) => {
+    expect(refusal(by(own)).where).toBe(where)
+  })
+
+  it('a season of yearly figures', () => {
+    const yearly = series(QUARTERS.slice(0, 30), 'yearly')
+    const own = by({ orders: [1, 0, 0], seasonalOrders: [0, 1, 0] }, { decompose: { by: 'none' } })
+    expect(refusal(own, yearly).where).toBe('forecast.seasonalOrders')
+  })
+
+  it('an order that is none, by the schema', () => {
+    expect(methodSchema.safeParse(by(SEASONAL)).success).toBe(true)
+    expect(methodSchema.safeParse(by({ orders: [13, 0, 0] })).success).toBe(false)
+  })
+})

@@ -1,0 +1,84 @@
+import { isClear } from '../../stateSpace/arima/fit'
+import { orderText } from '../../stateSpace/arima/order'
+import type { Finding } from '../../finding'
+import type { Stretch } from '../../series/stretch'
+import { figure } from '../../words/figure'
+import type { ArimaForecast } from './calculate'
+import { asDocument } from './options'
+
+/** What roots on the unit circle mean, what the drift is in a year, and what the limits leave out. */
+export function findingsOfArima({ calendar }: Stretch, ahead: ArimaForecast): Finding[] {
+  return [
+    ...circleFindings(ahead),
+    ...driftFinding(ahead, calendar.seasons),
+    {
+      code: 'limits-know-no-coefficients',
+      severity: 'note',
+      stage: 'project',
+      text: 'The limits take the coefficients for known, so they are a little too narrow.',
+      period: null,
+      figure: null,
+    },
+  ]
+}
+
+/** A moving-average root on the circle takes back a difference; an autoregressive one asks for one more. */
+function circleFindings({ arRoot, maRoot, order, constant }: ArimaForecast): Finding[] {
+  const findings: Finding[] = []
+  if (!isClear(maRoot)) {
+    const less = order.D > 0 && order.Q > 0 ? { ...order, D: 0 } : { ...order, d: order.d - 1 }
+    const isThere = order.d + order.D > 0
+    findings.push({
+      code: 'moving-average-root-on-circle',
+      severity: 'caution',
+      stage: 'trend',
+      text: `A moving-average root lies on the unit circle (${figure(maRoot!)}): ${isThere ? 'the model takes back a difference that it has taken, one too many' : 'what it says of the start is not told by the values'}.`,
+      period: null,
+      figure: maRoot,
+      ...(isThere
+        ? {
+            actions: [
+              {
+                label: `Take one difference less: ${orderText(less, 'none')}`,
+                change: {
+                  forecast: {
+                    ...asDocument({ order: less, constant }),
+                    constant: undefined,
+                    seasonal: undefined,
+                  },
+                },
+              },
+            ],
+          }
+        : {}),
+    })
+  }
+  if (!isClear(arRoot)) {
+    findings.push({
+      code: 'autoregressive-root-on-circle',
+      severity: 'caution',
+      stage: 'trend',
+      text: `An autoregressive root lies on the unit circle (${figure(arRoot!)}): the values wander as differences would have them, and one difference more says the same with a coefficient less.`,
+      period: null,
+      figure: arRoot,
+    })
+  }
+  return findings
+}
+
+/** The drift where one is fitted, in units a year, with what it may be off by. */
+function driftFinding({ constant, beta, errors, transform }: ArimaForecast, m: number): Finding[] {
+  if (constant !== 'drift' || m < 2) return []
+  const [drift, error] = [beta[0]! * m, errors ? errors.beta[0]! * m : null]
+  const unsure = error !== null && Math.abs(drift) < 1.96 * error
+  return [
+    {
+      code: 'drift',
+      severity: 'note',
+      stage: 'trend',
+      text: `The drift is ${figure(drift)} a year${transform ? ', on the scale of the model' : ''}${error === null ? '' : ` (standard error ${figure(error)})`}${unsure ? ': it cannot be told from nothing, and is carried on all the same' : ''}.`,
+      period: null,
+      figure: drift,
+    },
+  ]
+}

@@ -1,0 +1,45 @@
+import { orderText } from '../../stateSpace/arima/order'
+import { LIMIT_KINDS } from '../commonOptions'
+import type { ForecastWay } from '../way'
+import { forecastByArima, stepsOfArima, type ArimaForecast } from './calculate'
+import { columnsOfArima } from './columns'
+import { findingsOfArima } from './findings'
+import {
+  arimaDocument,
+  asDocument,
+  completeArima,
+  type ArimaDocument,
+  type ArimaOptions,
+} from './options'
+import { labelOfArima, wordsOfArima } from './words'
+
+/** Values and surprises of the last periods, and of a year before, each with a weight. */
+export const arima = {
+  name: 'arima',
+  home: 'by ARIMA',
+  says: {
+    text: 'by ARIMA',
+    means:
+      'What is to come is a weighted sum of the latest values, their differences and their surprises; the decomposition stays to look at.',
+  },
+  extendsTrend: false,
+  fitsTrend: false,
+  hasOwnTrend: true,
+  steps: stepsOfArima,
+  isBenchmark: false,
+  limits: LIMIT_KINDS,
+  document: arimaDocument,
+  complete: completeArima,
+  within: (document) => document,
+  slowChoices: {
+    areOpen: ({ choose }) => choose !== 'given',
+    made: (model) => ({ ...asDocument(model), seasonal: undefined }),
+  },
+  said: ({ order, constant }) => ({ notes: [], line: orderText(order, constant) }),
+  forecast: forecastByArima,
+  columns: columnsOfArima,
+  words: wordsOfArima,
+  findings: findingsOfArima,
+  label: labelOfArima,
+  candidates: () => [],
+} as const satisfies ForecastWay<ArimaDocument, ArimaOptions, ArimaForecast>
