@@ -10,7 +10,12 @@ import {
 import { arimaColumns, ofTheSpan } from '../../stateSpace/arima/columns'
 import { fitArima, type ArimaFit } from '../../stateSpace/arima/fit'
 import { arimaAhead } from '../../stateSpace/arima/forecast'
-import type { ArimaConstant, ArimaOrder, ArmaCoefficients } from '../../stateSpace/arima/order'
+import {
+  numbersOf,
+  type ArimaConstant,
+  type ArimaOrder,
+  type ArmaCoefficients,
+} from '../../stateSpace/arima/order'
 import type { Root } from '../../stateSpace/arima/polynomial'
 import type { ArimaErrors } from '../../stateSpace/arima/standardErrors'
 import { normalQuantile } from '../../statistics/distributions'
@@ -28,7 +33,7 @@ import { givenModel, type ArimaOptions, type GivenModel } from './options'
 /** A model that was tried, as far as it is told. */
 export interface ToldModel extends GivenModel {
   readonly name: string
-  readonly k: number | null
+  readonly k: number
   readonly logLikelihood: Value
   readonly aicc: Value
   readonly aic: Value
@@ -231,7 +236,7 @@ function modelOf(
 function told({ name, order, constant, fit, because }: TriedModel): ToldModel {
   return {
     ...{ name, order, constant, because },
-    k: fit?.k ?? null,
+    k: numbersOf(order, constant === 'none' ? 0 : 1),
     logLikelihood: fit?.logLikelihood ?? null,
     ...{ aicc: fit?.aicc ?? null, aic: fit?.aic ?? null, bic: fit?.bic ?? null },
   }

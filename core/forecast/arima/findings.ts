@@ -26,7 +26,8 @@ export function findingsOfArima({ calendar }: Stretch, ahead: ArimaForecast): Fi
 function circleFindings({ arRoot, maRoot, order, constant }: ArimaForecast): Finding[] {
   const findings: Finding[] = []
   if (!isClear(maRoot)) {
-    const less = order.D > 0 && order.Q > 0 ? { ...order, D: 0 } : { ...order, d: order.d - 1 }
+    const isOfYears = order.D > 0 && (order.Q > 0 || order.d === 0)
+    const less = isOfYears ? { ...order, D: order.D - 1 } : { ...order, d: order.d - 1 }
     const isThere = order.d + order.D > 0
     findings.push({
       code: 'moving-average-root-on-circle',

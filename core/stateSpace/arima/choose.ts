@@ -3,7 +3,7 @@ import type { Value } from '../../series/series'
 import type { Steps, Tried } from '../../work/steps'
 import { arimaColumns, ofTheSpan, type KnownColumn } from './columns'
 import { fitArima, isClear, type ArimaFit } from './fit'
-import { constantAllowed, orderText, type ArimaConstant, type ArimaOrder } from './order'
+import { constantAllowed, numbersOf, orderText, type ArimaConstant, type ArimaOrder } from './order'
 import { ON_THE_WAY, oneOfMany } from './search'
 
 /** The largest orders that are tried. */
@@ -201,8 +201,9 @@ function ordered(models: readonly TriedModel[]): TriedModel[] {
   return models.toSorted((a, b) => place(a) - place(b))
 }
 
-function asTried({ name, fit, because }: TriedModel): Tried {
-  return { name, numbers: fit?.k ?? 0, aicc: fit?.aicc ?? null, because }
+function asTried({ name, order, constant, fit, because }: TriedModel): Tried {
+  const numbers = fit?.k ?? numbersOf(order, constant === 'none' ? 0 : 1)
+  return { name, numbers, aicc: fit?.aicc ?? null, because }
 }
 
 function cut(orders: readonly number[], limits: OrderLimits): number[] {

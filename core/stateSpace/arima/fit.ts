@@ -10,7 +10,7 @@ import {
   type Likelihood,
   type ReadyData,
 } from './likelihood'
-import { joined, type ArmaCoefficients } from './order'
+import { numbersOf, type ArmaCoefficients } from './order'
 import { rootsOf, smallestModulus, type Root } from './polynomial'
 import { maximum, oneModel, type Breadth } from './search'
 import { standardErrors, type ArimaErrors } from './standardErrors'
@@ -97,7 +97,7 @@ export function fitWith(
 
 /** Coefficients of a model and 1 for σ². */
 export function countOf({ order, columns }: ArimaData): number {
-  return order.p + order.q + order.P + order.Q + columns.length + 1
+  return numbersOf(order, columns.length)
 }
 
 function requireRoom({ data, count }: ReadyData, where: string): void {
@@ -147,9 +147,4 @@ function criteria(logLikelihood: number, k: number, count: number) {
     aicc: room > 0 ? aic + (2 * k * (k + 1)) / room : null,
     bic: -2 * logLikelihood + k * Math.log(count),
   }
-}
-
-/** Whether a model has any ARMA term. */
-export function hasTerms({ coefficients }: Pick<ArimaFit, 'coefficients'>): boolean {
-  return joined(coefficients).length > 0
 }

@@ -30,6 +30,11 @@ export function lengthsOf({ p, q, P, Q }: ArimaOrder): readonly number[] {
   return [p, q, P, Q]
 }
 
+/** How many numbers a model estimates, σ² among them. @param columns mean, drift and what is known beside */
+export function numbersOf({ p, q, P, Q }: ArimaOrder, columns: number): number {
+  return p + q + P + Q + columns + 1
+}
+
 /** How many values the differences of a model take away at the start, d + mD. */
 export function lostToDifferences({ d, D }: ArimaOrder, seasons: number): number {
   return d + seasons * D

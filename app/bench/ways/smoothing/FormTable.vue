@@ -1,34 +1,18 @@
 <script setup lang="ts">
-import { formatDecimals } from '~/figures/format'
-import TermWord from '~/shell/TermWord.vue'
+import { computed } from 'vue'
 import type { FormRow } from '~~/core/stateSpace/figures'
 import { formWords } from '~~/core/forecast/smoothing/words'
+import TriedTable from '../../figures/TriedTable.vue'
 
 /** Forms of smoothing by AICc, those that cannot be carried out last. */
-defineProps<{ rows: readonly FormRow[] }>()
+const props = defineProps<{ rows: readonly FormRow[] }>()
+const tried = computed(() =>
+  props.rows.map(({ form, k, aicc, because }) => ({
+    ...{ name: formWords(form), numbers: k, aicc, because },
+  })),
+)
 </script>
 
 <template>
-  <v-table class="working-table">
-    <caption>
-      Forms to choose from
-    </caption>
-    <thead>
-      <tr class="head">
-        <th scope="col">form</th>
-        <th scope="col" class="number">numbers</th>
-        <th scope="col" class="number"><TermWord of="aic">AICc</TermWord></th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="formWords(row.form)">
-        <th scope="row">
-          {{ formWords(row.form) }}
-          <span v-if="row.because" class="muted">{{ row.because }}</span>
-        </th>
-        <td class="number">{{ row.k }}</td>
-        <td class="number">{{ row.aicc === null ? '–' : formatDecimals(row.aicc, 1) }}</td>
-      </tr>
-    </tbody>
-  </v-table>
+  <TriedTable caption="Forms to choose from" head="form" :rows="tried" />
 </template>
