@@ -7,6 +7,7 @@ import { chooseOrders } from './choose'
 import { filterDifferences, filterLevels } from './filter'
 import { fitArima, fitWith } from './fit'
 import { arimaAhead, missingEstimates } from './forecast'
+import { likelihoodOf, logLikelihoodOf, ready } from './likelihood'
 import type { ArmaCoefficients, ArimaOrder } from './order'
 import { fromPartial, toPartial } from './partial'
 import { differencesOf, differencing, expanded, modulus, rootsOf } from './polynomial'
@@ -160,6 +161,23 @@ describe('the likelihood', () => {
     expect(fit.count).toBe(18 - 5)
     expect(fit.errors.filter((error) => error !== null)).toHaveLength(13)
     expect([fit.errors[1], fit.errors[9]]).toEqual([null, null])
+  })
+
+  it('of values with gaps is the same by a coefficient for each of them', () => {
+    fc.assert(
+      fc.property(
+        models,
+        fc.uniqueArray(fc.integer({ min: 0, max: 39 }), { maxLength: 5 }),
+        (own, gaps) => {
+          const values = noise(40).map((one, t) => (gaps.includes(t) ? null : 50 + 5 * one))
+          const drift = { name: 'drift', values: values.map((_, t) => t + 1) }
+          const data = { values, columns: [drift], seasons: M, order: order(0, 0, 0, 0, 1) }
+          const made = ready(data, 'order')
+          expect(logLikelihoodOf(made, own)).toBeCloseTo(likelihoodOf(made, own)!.concentrated, 5)
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 
   it('is undetermined where a season never came', () => {

@@ -29,6 +29,8 @@ export interface ReadyData {
   readonly count: number
   /** The differences of values and columns; null with a gap, where the levels are filtered. */
   readonly differences: readonly Float64Array[] | null
+  /** The same with 0 in the place of a few missing values, and a column for each of them behind the values; null without a gap. */
+  readonly patched: { readonly lists: readonly Float64Array[]; readonly gaps: number } | null
   readonly delta: Float64Array
   /** Periods that the differences take at the start. */
   readonly lost: number
@@ -46,6 +48,8 @@ export interface Likelihood {
   readonly filtered: Filtered
 }
 
+/** With more gaps than this a column for each costs more than the filter of levels. */
+const MOST_PATCHED = 12
 /** Share of a column's own length that must be left after those before it. */
 const DEPENDENT = 1e-10
 
@@ -76,9 +80,30 @@ export function ready(data: ArimaData, where: string): ReadyData {
     differences: isWhole
       ? [differencesOf(values as readonly number[], delta), ...differenced]
       : null,
+    patched: patchedOf(values, differenced, delta),
     delta,
     lost,
   }
+}
+
+function patchedOf(
+  values: readonly Value[],
+  columns: readonly Float64Array[],
+  delta: Float64Array,
+): ReadyData['patched'] {
+  const gaps = values.flatMap((value, t) => (value === null ? [t] : []))
+  if (gaps.length === 0 || gaps.length > MOST_PATCHED) return null
+  const own = gaps.map((gap) =>
+    differencesOf(
+      values.map((_, t) => (t === gap ? 1 : 0)),
+      delta,
+    ),
+  )
+  const patched = differencesOf(
+    values.map((value) => value ?? 0),
+    delta,
+  )
+  return { lists: [patched, ...own, ...columns], gaps: gaps.length }
 }
 
 /**
@@ -96,6 +121,35 @@ export function likelihoodOf(own: ReadyData, coefficients: ArmaCoefficients): Li
     ...{ beta, sumOfSquares, filtered, logDeterminant: filtered.logDeterminant },
     concentrated: concentratedLikelihood(count, sumOfSquares, filtered.logDeterminant),
   }
+}
+
+/**
+ * ln L alone, as a search asks for it thousands of times: of values with a few gaps by the filter of differences, each missing
+ * value being a coefficient. Σ ln F_t + Σ ln F∞,t is ln|V| + ln|UᵀV⁻¹U| then, U the columns of the gaps.
+ *
+ * @returns −∞ where the process is not stationary, the gaps leave the start undetermined, or nothing is left over
+ */
+export function logLikelihoodOf(own: ReadyData, coefficients: ArmaCoefficients): number {
+  if (!own.patched) {
+    const likely = likelihoodOf(own, coefficients)
+    return likely && likely.sumOfSquares > 0 ? likely.concentrated : -Infinity
+  }
+  const { lists, gaps } = own.patched
+  const filtered = filterDifferences(lists, expanded(coefficients, own.data.seasons))
+  const [y, ...columns] = filtered?.errors ?? []
+  if (!filtered || !y || y.length <= columns.length) return -Infinity
+  const design = new Matrix(y.length, columns.length + 1)
+  for (let t = 0; t < y.length; t++) {
+    const deviation = Math.sqrt(filtered.variances[t]!)
+    columns.forEach((column, j) => design.set(t, j, column[t]! / deviation))
+    design.set(t, columns.length, y[t]! / deviation)
+  }
+  const upper = new QrDecomposition(design).upperTriangularMatrix
+  let { logDeterminant } = filtered
+  for (let j = 0; j < gaps; j++) logDeterminant += 2 * Math.log(Math.abs(upper.get(j, j)))
+  const sumOfSquares = upper.get(columns.length, columns.length) ** 2
+  const likely = concentratedLikelihood(own.count, sumOfSquares, logDeterminant)
+  return sumOfSquares > 0 && Number.isFinite(likely) ? likely : -Infinity
 }
 
 /** ln L at σ² = S/N, where it is highest. */

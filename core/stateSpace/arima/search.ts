@@ -1,6 +1,6 @@
 import { minimise, type Problem } from '../quasiNewton'
 import { expanded } from './polynomial'
-import { likelihoodOf, type Likelihood, type ReadyData } from './likelihood'
+import { likelihoodOf, logLikelihoodOf, type Likelihood, type ReadyData } from './likelihood'
 import { cutIntoFactors, lengthsOf, type ArmaCoefficients } from './order'
 import { fromPartial } from './partial'
 
@@ -68,11 +68,9 @@ export function maximum(own: ReadyData, { starts, followed }: Breadth): ArimaMax
   const count = lengths.reduce((sum, length) => sum + length, 0)
   const at = (x: ArrayLike<number>) => coefficientsAt(x, own)
   if (count === 0) return found(own, at([]))
-  const exact = problemOf(count, (x) => {
-    const coefficients = at(x)
-    const likely = isInside(x, lengths) ? likelihoodOf(own, coefficients) : null
-    return likely && likely.sumOfSquares > 0 ? -likely.concentrated : Infinity
-  })
+  const exact = problemOf(count, (x) =>
+    isInside(x, lengths) ? -logLikelihoodOf(own, at(x)) : Infinity,
+  )
   const conditional = minimise(
     problemOf(count, (x) => conditionalSum(own, at(x), seasons)),
     new Float64Array(count),
