@@ -174,6 +174,18 @@ describe('refused, with its place, is', () => {
     expect(refusal(own, yearly).where).toBe('forecast.seasonalOrders')
   })
 
+  it('a season so long that its filter would never end', () => {
+    const seasons = calendarOf('seasons', { seasons: 365 })
+    const long = {
+      ...PRIMER,
+      calendar: seasons,
+      values: Array.from({ length: 1500 }, (_, t) => 100 + noise(t)),
+    }
+    expect(refusal(by({ orders: [0, 1, 1], seasonalOrders: [0, 1, 1] }), long).where).toBe(
+      'forecast.orders',
+    )
+  })
+
   it('an order that is none, by the schema', () => {
     expect(methodSchema.safeParse(by(SEASONAL)).success).toBe(true)
     expect(methodSchema.safeParse(by({ orders: [13, 0, 0] })).success).toBe(false)

@@ -104,7 +104,10 @@ export function stepsOfArima(options: ArimaOptions, { periods, seasons }: Extent
   const models = given ? 1 : options.choose === 'full' ? ALL : WALKED
   const terms = given ? p + q + P + Q : USUAL_TERMS
   const passes = 1 + PASSES * terms + PASSES_OF_PAIRS * terms ** 2
-  return models * A_PASS * size * periods * passes
+  const { d, D } = given?.order ?? { d: 1, D: seasons > 1 ? 1 : 0 }
+  // A forecast filters the levels once, whose state holds the values that the differences take as well.
+  const levels = A_PASS * periods * (size + d + seasons * D) ** 2
+  return models * A_PASS * size * periods * passes + levels
 }
 
 /**

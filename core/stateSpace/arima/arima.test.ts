@@ -254,6 +254,12 @@ describe('a fitted model', () => {
   })
 })
 
+it('a model that leaves nothing over is refused, not searched for ever', () => {
+  const line = Array.from({ length: 40 }, (_, t) => 3 * t + 7)
+  const own = { values: line, columns: [], seasons: M, order: order(2, 2, 1) }
+  expect(() => fitArima(own, 'order')).toThrow(/leaves nothing over/)
+})
+
 describe('orders that are chosen', () => {
   it('are told with every model that was tried, and why it was passed over', () => {
     const values = noise(100, 11).reduce<number[]>(

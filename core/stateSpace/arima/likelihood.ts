@@ -34,6 +34,8 @@ export interface ReadyData {
   readonly delta: Float64Array
   /** Periods that the differences take at the start. */
   readonly lost: number
+  /** An S that is no more is rounding: the model leaves nothing over, and its likelihood has no end. */
+  readonly nothing: number
 }
 
 /** What the values are like under given coefficients, mean, drift and regression estimated. */
@@ -48,6 +50,8 @@ export interface Likelihood {
   readonly filtered: Filtered
 }
 
+/** Of the sum of squared values, what is left of them by rounding alone. */
+const ROUNDING = 1e-24
 /** With more gaps than this a column for each costs more than the filter of levels. */
 const MOST_PATCHED = 12
 /** Share of a column's own length that must be left after those before it. */
@@ -83,6 +87,7 @@ export function ready(data: ArimaData, where: string): ReadyData {
     patched: patchedOf(values, differenced, delta),
     delta,
     lost,
+    nothing: values.reduce<number>((sum, value) => sum + (value ?? 0) ** 2, 0) * ROUNDING,
   }
 }
 
@@ -132,7 +137,7 @@ export function likelihoodOf(own: ReadyData, coefficients: ArmaCoefficients): Li
 export function logLikelihoodOf(own: ReadyData, coefficients: ArmaCoefficients): number {
   if (!own.patched) {
     const likely = likelihoodOf(own, coefficients)
-    return likely && likely.sumOfSquares > 0 ? likely.concentrated : -Infinity
+    return likely && likely.sumOfSquares > own.nothing ? likely.concentrated : -Infinity
   }
   const { lists, gaps } = own.patched
   const filtered = filterDifferences(lists, expanded(coefficients, own.data.seasons))
@@ -149,7 +154,7 @@ export function logLikelihoodOf(own: ReadyData, coefficients: ArmaCoefficients):
   for (let j = 0; j < gaps; j++) logDeterminant += 2 * Math.log(Math.abs(upper.get(j, j)))
   const sumOfSquares = upper.get(columns.length, columns.length) ** 2
   const likely = concentratedLikelihood(own.count, sumOfSquares, logDeterminant)
-  return sumOfSquares > 0 && Number.isFinite(likely) ? likely : -Infinity
+  return sumOfSquares > own.nothing && Number.isFinite(likely) ? likely : -Infinity
 }
 
 /** ln L at σ² = S/N, where it is highest. */

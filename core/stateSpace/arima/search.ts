@@ -42,7 +42,7 @@ export function oneOfMany(terms: number): Breadth {
 const SPREAD = 0.9
 /** Steps of the first round, which tells the starts that lead up. */
 const FIRST_STEPS = 5
-const MOST_STEPS = 200
+const MOST_STEPS = 100
 /** ln L that three steps in a row must bring: of a start, to tell it from others, and of the best in the end. */
 const ENOUGH = 1e-5
 const ENOUGH_AT_LAST = 1e-10
@@ -95,7 +95,7 @@ export function maximum(own: ReadyData, { starts, followed }: Breadth): ArimaMax
 
 function found(own: ReadyData, coefficients: ArmaCoefficients): ArimaMaximum | null {
   const likelihood = likelihoodOf(own, coefficients)
-  return likelihood && likelihood.sumOfSquares > 0 ? { coefficients, likelihood } : null
+  return likelihood && likelihood.sumOfSquares > own.nothing ? { coefficients, likelihood } : null
 }
 
 /** A problem without bounds whose slopes are central differences. */
