@@ -22,7 +22,7 @@ export interface Kpss {
 }
 
 const FEWEST_VALUES = 5
-const CRITICAL: Record<StationaryAround, Kpss['critical']> = {
+export const CRITICAL: Record<StationaryAround, Kpss['critical']> = {
   level: { '10': 0.347, '5': 0.463, '2.5': 0.574, '1': 0.739 },
   trend: { '10': 0.119, '5': 0.146, '2.5': 0.176, '1': 0.216 },
 }
@@ -49,7 +49,7 @@ export function kpss(values: readonly Value[], around: StationaryAround): Kpss {
   const centre = mean(y)!
   const fitted = around === 'trend' ? lineOf(y) : y.map(() => centre)
   const e = y.map((value, i) => value - fitted[i]!)
-  const lags = Math.floor(4 * (n / 100) ** 0.25)
+  const lags = kpssLags(n)
   const productAt = (lag: number) => {
     let sum = 0
     for (let t = lag; t < n; t++) sum += e[t]! * e[t - lag]!
@@ -80,6 +80,11 @@ export function kpss(values: readonly Value[], around: StationaryAround): Kpss {
     critical,
     rejects: statistic > critical['5'],
   }
+}
+
+/** ⌊4(n/100)^¼⌋ */
+export function kpssLags(count: number): number {
+  return Math.floor(4 * (count / 100) ** 0.25)
 }
 
 /** The least-squares line through values, at each of them. */

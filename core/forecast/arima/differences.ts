@@ -6,8 +6,9 @@ import { orNull } from '../../refusal'
 import { stretchOf } from '../../series/stretch'
 import type { Series, Value } from '../../series/series'
 import { strengthsOf } from '../../seasonality/strength'
-import { kpss } from '../../stationarity/kpss'
+import { CRITICAL, kpss, kpssLags } from '../../stationarity/kpss'
 import { difference } from '../../stationarity/difference'
+import { MOST_DIFFERENCES } from './options'
 import type { KnownColumn } from '../../stateSpace/arima/columns'
 
 /** A test of whether one more difference is needed. */
@@ -33,15 +34,12 @@ export interface ChosenDifferences {
 }
 
 /** A season as strong as this is differenced. */
-const STRONG = 0.64
+export const STRONG = 0.64
 /** Years and values below which no seasonal difference is proposed. */
 const FEWEST_YEARS = 3
 const FEWEST_VALUES = 16
 /** Below so many years the season is taken for the same every year. */
 const YEARS_TO_CHANGE = 8
-/** KPSS at 5%, around a level. */
-const CRITICAL = 0.463
-const MOST_DIFFERENCES = 2
 
 /**
  * How often to difference: once by season where the season is strong, then until the KPSS test finds a level.
@@ -122,9 +120,9 @@ function testLevel(values: readonly Value[], d: number): DifferenceTest {
   return {
     d,
     n: own.length,
-    lags: found?.lags ?? Math.floor(4 * (own.length / 100) ** 0.25),
+    lags: found?.lags ?? kpssLags(own.length),
     statistic: found?.statistic ?? null,
-    critical: CRITICAL,
+    critical: CRITICAL.level['5'],
     rejected: found?.rejects ?? false,
   }
 }

@@ -3,7 +3,7 @@ import { calendarOf } from '../../calendar/calendar'
 import type { Stretch } from '../../series/stretch'
 import type { ArimaForecast } from './calculate'
 import { findingsOfArima } from './findings'
-import { halfLife, halfLifeWords, termsOfArima } from './readings'
+import { differencesWords, halfLife, halfLifeWords, termsOfArima } from './readings'
 
 /** As much of a forecast as is spoken of. */
 function forecast(own: Partial<ArimaForecast>): ArimaForecast {
@@ -79,4 +79,16 @@ describe('a coefficient in words', () => {
     const coefficients = { ar: [0.5, 0.2], ma: [], sar: [], sma: [] }
     expect(reads({ order, coefficients })).toEqual(['AR 1: ', 'AR 2: '])
   })
+})
+
+it('how often values are differenced, with every figure that decided it', () => {
+  const test = { d: 0, n: 108, lags: 4, statistic: 1.4761, critical: 0.463, rejected: true }
+  const one = { seasonalWindow: 13, seasonStrength: 0.961, D: 1, d: 1, tests: [test] }
+  expect(differencesWords(one)).toBe(
+    'Strength of season 0.96: differenced by the year (above 0.64 it is). KPSS 1.476 above 0.463: 1 first difference.',
+  )
+  const short = { ...one, D: 0, d: 0, tests: [{ ...test, statistic: null, rejected: false }] }
+  expect(differencesWords(short)).toBe(
+    'Strength of season 0.96: not differenced by the year (above 0.64 it is, where enough years came). KPSS of a constant: no first differences.',
+  )
 })

@@ -2,9 +2,12 @@ import { isClear } from '../../stateSpace/arima/fit'
 import { orderText } from '../../stateSpace/arima/order'
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
+import { normalQuantile } from '../../statistics/distributions'
 import { figure } from '../../words/figure'
 import type { ArimaForecast } from './calculate'
 import { asDocument } from './options'
+
+const LEVEL = 95
 
 /** What roots on the unit circle mean, what the drift is in a year, and what the limits leave out. */
 export function findingsOfArima({ calendar }: Stretch, ahead: ArimaForecast): Finding[] {
@@ -71,7 +74,7 @@ function circleFindings({ arRoot, maRoot, order, constant }: ArimaForecast): Fin
 function driftFinding({ constant, beta, errors, transform }: ArimaForecast, m: number): Finding[] {
   if (constant !== 'drift' || m < 2) return []
   const [drift, error] = [beta[0]! * m, errors ? errors.beta[0]! * m : null]
-  const unsure = error !== null && Math.abs(drift) < 1.96 * error
+  const unsure = error !== null && Math.abs(drift) < normalQuantile(LEVEL) * error
   return [
     {
       code: 'drift',

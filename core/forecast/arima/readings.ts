@@ -2,6 +2,7 @@ import { FACTORS, type ArmaCoefficients } from '../../stateSpace/arima/order'
 import type { Value } from '../../series/series'
 import { figure, percent } from '../../words/figure'
 import type { ArimaForecast } from './calculate'
+import { STRONG, type ChosenDifferences } from './differences'
 
 /** A coefficient with what is known of it, in words. */
 export interface ArimaTerm {
@@ -89,4 +90,22 @@ export function halfLife({ coefficients, order }: ArimaForecast): Value {
 /** @example `a surprise is forgotten by half in 3.1 months` */
 export function halfLifeWords(life: number, per: string): string {
   return `A surprise is forgotten by half in ${figure(Number(life.toPrecision(2)))} ${per}s.`
+}
+
+/**
+ * How often values were differenced, and why.
+ *
+ * @example `Strength of season 0.96: differenced by the year (above 0.64 it is). KPSS 1.476 above 0.463: 1 first difference.`
+ */
+export function differencesWords({ seasonStrength, D, d, tests }: ChosenDifferences): string {
+  const season =
+    seasonStrength === null
+      ? ''
+      : `Strength of season ${seasonStrength.toFixed(2)}: ${D === 1 ? 'differenced by the year' : 'not differenced by the year'} (above ${STRONG} it is${D === 0 && seasonStrength > STRONG ? ', where enough years came' : ''}). `
+  const steps = tests.map(({ statistic, rejected, critical }) =>
+    statistic === null
+      ? 'of a constant'
+      : `${statistic.toFixed(3)} ${rejected ? 'above' : 'below'} ${critical}`,
+  )
+  return `${season}KPSS ${steps.join(', then ')}: ${d === 0 ? 'no' : d} first ${d === 1 ? 'difference' : 'differences'}.`
 }

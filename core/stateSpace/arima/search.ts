@@ -1,5 +1,5 @@
 import { minimise, type Problem } from '../quasiNewton'
-import { expanded } from './polynomial'
+import { differencesOf, expanded } from './polynomial'
 import { likelihoodOf, logLikelihoodOf, type Likelihood, type ReadyData } from './likelihood'
 import { cutIntoFactors, lengthsOf, type ArmaCoefficients } from './order'
 import { fromPartial } from './partial'
@@ -174,7 +174,8 @@ function conditionalSum(
   seasons: number,
 ): number {
   const { phi, theta } = expanded(coefficients, seasons)
-  const w = differences ? centred(differences[0]!) : withGaps(data.values, delta)
+  const all = () => data.values.map((value) => value ?? NaN)
+  const w = centred(differences ? differences[0]! : differencesOf(all(), delta))
   const errors = new Float64Array(w.length)
   let sum = 0
   let count = 0
@@ -191,24 +192,8 @@ function conditionalSum(
   return count > 0 ? (count / 2) * Math.log(Math.max(sum, Number.MIN_VALUE)) : Infinity
 }
 
-/** The differences less their mean, which stands in for mean and drift. */
+/** The differences less their mean, which stands in for mean and drift; those that a gap takes are left as they are. */
 function centred(w: Float64Array): Float64Array {
-  let sum = 0
-  for (const own of w) sum += own
-  const centre = sum / w.length
-  return w.map((own) => own - centre)
-}
-
-function withGaps(values: ReadyData['data']['values'], delta: Float64Array): Float64Array {
-  const lost = delta.length
-  const w = Float64Array.from({ length: values.length - lost }, (_, i) => {
-    const t = i + lost
-    let own = values[t] ?? NaN
-    for (let k = 0; k < lost; k++) {
-      if (delta[k] !== 0) own -= delta[k]! * (values[t - 1 - k] ?? NaN)
-    }
-    return own
-  })
   const there = w.filter(Number.isFinite)
   const centre = there.reduce((sum, own) => sum + own, 0) / there.length
   return w.map((own) => own - centre)

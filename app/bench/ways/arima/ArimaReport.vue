@@ -5,7 +5,12 @@ import TermWord from '~/shell/TermWord.vue'
 import { onePeriod } from '~~/core/calendar/labels'
 import type { ArimaForecast, ToldModel } from '~~/core/forecast/arima/calculate'
 import { asDocument } from '~~/core/forecast/arima/options'
-import { halfLife, halfLifeWords, termsOfArima } from '~~/core/forecast/arima/readings'
+import {
+  differencesWords,
+  halfLife,
+  halfLifeWords,
+  termsOfArima,
+} from '~~/core/forecast/arima/readings'
 import { transformWords } from '~~/core/forecast/powerScale'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
@@ -23,21 +28,9 @@ const per = computed(() => onePeriod(calendar.value))
 const terms = computed(() => termsOfArima(ahead.value, calendar.value.seasons, per.value))
 const life = computed(() => halfLife(ahead.value))
 
-/** How often it was differenced, and why. */
 const differences = computed(() => {
-  const chosen = ahead.value.chosen?.differences
-  if (!chosen) return ''
-  const { seasonStrength, D, d, tests } = chosen
-  const season =
-    seasonStrength === null
-      ? ''
-      : `Strength of season ${formatDecimals(seasonStrength, 2)}: ${D === 1 ? 'differenced by the year' : 'not differenced by the year'} (above 0.64 it is). `
-  const steps = tests.map(({ statistic, rejected }) =>
-    statistic === null
-      ? 'constant'
-      : `${formatDecimals(statistic, 3)} ${rejected ? 'above' : 'below'} 0.463`,
-  )
-  return `${season}KPSS ${steps.join(', then ')}: ${d === 0 ? 'no' : d} first ${d === 1 ? 'difference' : 'differences'}.`
+  const { chosen } = ahead.value
+  return chosen ? differencesWords(chosen.differences) : ''
 })
 
 function figureOr(value: Value, decimals: number): string {

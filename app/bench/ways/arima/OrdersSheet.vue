@@ -40,7 +40,7 @@ function choose(how: ArimaOptions['choose']) {
   }
   change({
     forecast: {
-      ...{ by: 'arima', choose: how },
+      choose: how,
       ...{ orders: undefined, seasonalOrders: undefined, constant: undefined },
     },
   })
