@@ -2,7 +2,6 @@ import { declare, type Column } from '../column/column'
 import { operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
-import { listed } from '../words/listed'
 
 /** What a way says of its trend-cycle. */
 interface TrendCycleWords {
@@ -75,8 +74,8 @@ export function deseasonalizedColumn(run: Run): Column {
   return declare(run.unit, {
     name: 'deseasonalized',
     label:
-      run.without.length === 0 ? 'Deseasonalized' : `Without ${listed(['season', ...run.without])}`,
-    means: `${run.inputNoun} ${model.remove} index`,
+      run.without.length === 0 ? 'Deseasonalized' : `No ${['season', ...run.without].join(' or ')}`,
+    means: [run.noun, ...run.without, 'index'].join(` ${model.remove} `),
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-thin',

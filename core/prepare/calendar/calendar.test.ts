@@ -269,3 +269,12 @@ describe('in words', () => {
 function everyMay(): string[] {
   return Array.from({ length: 11 }, (_, i) => `${2014 + i}-05-01`)
 }
+
+it('what is without season and calendar says so in the ledger', () => {
+  const ledger = ledgerOf(analyse(PAINT, without(EFFECTS)))
+  expect(ledger.find('deseasonalized')).toMatchObject({
+    label: 'No season or calendar',
+    means: 'values ÷ calendar ÷ index',
+  })
+  expect(ledgerOf(analyse(PAINT, base)).find('deseasonalized')!.label).toBe('Deseasonalized')
+})
