@@ -19,6 +19,7 @@ const CORE_LAYERS = [
   ['forecast'],
   ['decompose'],
   ['trend'],
+  ['arima'],
   ['stateSpace'],
   ['column'],
   ['outliers'],

@@ -63,6 +63,7 @@ export default ts.config(
   {
     // The schemas of the ways' documents are declared where their types are.
     files: [
+      'core/arima/orderOptions.ts',
       'core/decompose/**/*ptions.ts',
       'core/decompose/way.ts',
       'core/forecast/**/*ptions.ts',

@@ -88,6 +88,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     method.trend,
     { calendar, start, firstT },
     (t) => stretch.periodOf(t - firstT).label,
+    hear,
   )
   const { season } = decomposed
   const { estimated, inProportion, report, sections, ...made } = forecastWayOf(

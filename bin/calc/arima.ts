@@ -1,7 +1,8 @@
 import { z } from 'zod'
-import { autocorrelation } from '../../core/autocorrelation/autocorrelation'
-import { ljungBox } from '../../core/autocorrelation/ljungBox'
-import { chooseDifferences, type ChosenDifferences } from '../../core/forecast/arima/differences'
+import { residualsOf } from '../../core/arima/model'
+import { testArimaResiduals } from '../../core/arima/residuals'
+import type { ChosenDifferences } from '../../core/arima/firstDifferences'
+import { chooseDifferences } from '../../core/forecast/arima/differences'
 import { Refusal } from '../../core/refusal'
 import type { Value } from '../../core/series/series'
 import { chooseOrders, type TriedModel } from '../../core/stateSpace/arima/choose'
@@ -10,7 +11,7 @@ import { fitArima, fitWith, type ArimaFit } from '../../core/stateSpace/arima/fi
 import { arimaAhead, missingEstimates } from '../../core/stateSpace/arima/forecast'
 import type { ArimaData } from '../../core/stateSpace/arima/likelihood'
 import { constantAllowed, type ArmaCoefficients } from '../../core/stateSpace/arima/order'
-import { normalQuantile, upperChiSquared } from '../../core/statistics/distributions'
+import { normalQuantile } from '../../core/statistics/distributions'
 import { backFrom, meanOverMedian, transformed } from '../../core/transform/boxCox'
 import { choosePower } from '../../core/transform/guerrero'
 import { finish } from '../../core/work/steps'
@@ -313,20 +314,9 @@ function split(own: ArmaCoefficients, beta: readonly number[], hasConstant: bool
   }
 }
 
-function residualsOf({ errors, variances }: ArimaFit): Value[] {
-  return errors.map((error, i) => (error === null ? null : error / Math.sqrt(variances[i]!)))
-}
-
 /** Ljung–Box at lags m and 2m, what was fitted taken off the degrees of freedom; null with missing values. */
 function wavesOf(fit: ArimaFit, m: number) {
   if (fit.data.values.includes(null)) return null
-  const residuals = residualsOf(fit).filter((one) => one !== null)
-  const { p, q, P, Q } = fit.data.order
-  const r = autocorrelation(residuals, Math.min(2 * m, residuals.length - 1))
-  if (!r) return null
-  return [m, 2 * m].map((lag) => {
-    const test = ljungBox(r, residuals.length, lag)
-    const df = lag - (p + q + P + Q)
-    return { lag, q: test.q, df, p: df > 0 ? upperChiSquared(test.q, df) : null }
-  })
+  const { ljungBox } = testArimaResiduals(residualsOf(fit), fit.data.order, m)
+  return ljungBox.length > 0 ? ljungBox : null
 }

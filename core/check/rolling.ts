@@ -78,7 +78,7 @@ export function checkTask(
       ? null
       : settledAt(series, document, { firstT, origin: origins[0], horizon: plan.rolling.horizon })
   return {
-    ...{ series, document: settled ?? document, isSettled: settled !== null },
+    ...{ series, document: settled?.document ?? document, isSettled: settled?.wasOpen ?? false },
     ...{ plan, origins, firstT, lastT },
     alongside: benchmarksFor(traitsOf(decompose).hasSeason ? seasons : 1),
     actual: actualValues(series, document),

@@ -5,6 +5,7 @@ import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
+import { trendWayOf } from '../trend/ways'
 import { trainingDocument } from './trainingDocument'
 
 /** What is known when slow choices are made. */
@@ -15,31 +16,52 @@ interface Known {
   readonly horizon: number
 }
 
+/** A method whose slow choices are made. */
+interface Settled {
+  readonly document: MethodDocument
+  /** Whether it had left one open. */
+  readonly wasOpen: boolean
+}
+
 /**
- * A method with its slow choices made from what was known at an origin: made anew from every origin they would take a
- * hundred times as long.
+ * A method with its slow choices made from what was known at an origin, and what is estimated to be looked for near what was
+ * found there: all anew from every origin would take a hundred times as long.
  *
- * @returns null where it leaves none open, or is refused there
+ * @returns null where its ways have no slow choices, or it is refused there
  */
-export function settledAt(
-  series: Series,
-  document: MethodDocument,
-  known: Known,
-): MethodDocument | null {
+export function settledAt(series: Series, document: MethodDocument, known: Known): Settled | null {
   const { forecast, decompose = {} } = document
-  const { members, slowChoices } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
+  const way = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
+  const { members } = way
   if (members && forecast?.by) {
     const own = members.of(forecast, decompose)
     const settled = own.map((member) => settledMember(series, document, member, known))
-    return settled.some((member) => member !== null)
-      ? changed(document, { forecast: members.are(own.map((one, i) => settled[i] ?? one)) })
-      : null
+    if (settled.every((member) => member === null)) return null
+    const made = own.map((one, i) => settled[i]?.member ?? one)
+    return {
+      document: changed(document, { forecast: members.are(made) }),
+      wasOpen: settled.some((member) => member?.wasOpen),
+    }
   }
-  if (!slowChoices?.areOpen(completeMethod(document, series).forecast)) return null
+  const method = completeMethod(document, series)
+  const ofForecast = way.slowChoices
+  const ofTrend = way.extendsTrend ? trendWayOf(method.trend.form).slowChoices : undefined
+  if (!ofForecast && !ofTrend) return null
   try {
     const { firstT, origin, horizon } = known
-    const training = trainingDocument(document, series, firstT, origin, horizon)
-    return changed(document, { forecast: slowChoices.made(calculate(series, training).ahead) })
+    const { ahead, trend } = calculate(
+      series,
+      trainingDocument(document, series, firstT, origin, horizon),
+    )
+    return {
+      document: changed(document, {
+        ...(ofForecast ? { forecast: ofForecast.made(ahead) } : {}),
+        ...(ofTrend ? { trend: ofTrend.made(trend) } : {}),
+      }),
+      wasOpen:
+        (ofForecast?.areOpen(method.forecast) ?? false) ||
+        (ofTrend?.areOpen(method.trend) ?? false),
+    }
   } catch (error) {
     if (error instanceof Refusal) return null
     throw error
@@ -52,8 +74,16 @@ function settledMember(
   { format, span, missing }: MethodDocument,
   member: MemberDocument,
   known: Known,
-): MemberDocument | null {
-  const alone = { format, span, missing, ...member } as MethodDocument
-  const settled = settledAt(series, alone, known)
-  return settled && { ...member, forecast: { ...settled.forecast } }
+): { readonly member: MemberDocument; readonly wasOpen: boolean } | null {
+  const settled = settledAt(series, { format, span, missing, ...member } as MethodDocument, known)
+  if (!settled) return null
+  const { forecast, trend } = settled.document
+  return {
+    member: {
+      ...member,
+      ...(trend ? { trend } : {}),
+      ...(forecast ? { forecast: { ...forecast } } : {}),
+    },
+    wasOpen: settled.wasOpen,
+  }
 }

@@ -109,8 +109,9 @@ export function* enter(
   const { madeOf } = candidate
   if (madeOf) return { contestant: { candidate, estimated: null, outcome: { madeOf } }, task: null }
   try {
-    const { estimated } = calculate(series, candidate.document)
     const task = checkTask(series, candidate.document, check)
+    // What takes long to choose is not chosen once more for the number of its numbers.
+    const { estimated } = calculate(series, task?.document ?? candidate.document)
     const outcome = task ? { rolled: yield* rollSteps(task) } : { refused: TOO_SHORT }
     return { contestant: { candidate, estimated, outcome }, task }
   } catch (error) {

@@ -12,6 +12,7 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Trend, TrendFit, TrendOptions } from '../trend/ways'
 import type { TrainingSpan } from '../trend/commonOptions'
+import type { SlowChoices } from '../trend/slowChoices'
 import type { DesignColumn } from '../regression/design'
 import type { Extent } from '../work/extent'
 import type { Hear } from '../work/steps'
@@ -131,12 +132,7 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
     memberWithin: (member: MemberDocument) => MemberDocument,
   ): Document
   /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
-  readonly slowChoices?: {
-    /** Whether a method leaves any open. */
-    areOpen(options: Options): boolean
-    /** How they were made. */
-    made(ahead: Ahead): Partial<Document>
-  }
+  readonly slowChoices?: SlowChoices<Options, Ahead, Document>
   /** What it is made of: other methods, which cannot be made of others in turn; most ways have none. */
   readonly members?: {
     /** Those of a document, the usual ones where it names none. */

@@ -1,6 +1,6 @@
 import { figure, probability } from '../words/figure'
 import type { RegressionFigures } from './report'
-import type { ResidualTests } from './residualTests'
+import type { JarqueBera, ResidualTests } from './residualTests'
 
 /** Residuals pass for unrelated between these Durbin–Watson figures. */
 const UNRELATED = [1.5, 2.5] as const
@@ -33,14 +33,18 @@ export function residualWords(
       `Over ${lag} lags ${words} (Ljung–Box ${figure(q)}, ${df} df; p ${probability(allowedP)}, allowing for ${terms.length} coefficients).`,
     )
   }
-  if (jarqueBera) {
-    const { p, skewness, kurtosis, statistic } = jarqueBera
-    const tails = kurtosis > 3 ? 'with longer tails than' : 'flatter than'
-    const words =
-      p <= SURE
-        ? `The residuals are not normal: ${Math.abs(skewness) > 1 ? 'lopsided' : tails.concat(' a normal curve')}; limits are approximate`
-        : 'The residuals are as good as normal'
-    sentences.push(`${words} (Jarque–Bera ${figure(statistic)}, p ${probability(p)}).`)
-  }
+  sentences.push(...shapeWords(jarqueBera))
   return sentences
+}
+
+/** Whether they are shaped like a normal distribution, and what that means for limits. */
+export function shapeWords(test: JarqueBera | null): string[] {
+  if (!test) return []
+  const { p, skewness, kurtosis, statistic } = test
+  const tails = kurtosis > 3 ? 'with longer tails than' : 'flatter than'
+  const words =
+    p <= SURE
+      ? `The residuals are not normal: ${Math.abs(skewness) > 1 ? 'lopsided' : tails.concat(' a normal curve')}; limits are approximate`
+      : 'The residuals are as good as normal'
+  return [`${words} (Jarque–Bera ${figure(statistic)}, p ${probability(p)}).`]
 }

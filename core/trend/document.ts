@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ordersDocument } from '../arima/orderOptions'
 import { commonTrend } from './commonOptions'
 import { TREND_FORM_NAMES } from './forms'
 import { fittedDocument } from './leastSquares/options'
@@ -11,6 +12,7 @@ export const trendDocument = z
     ...commonTrend,
     ...fittedDocument,
     ...smoothedDocument,
+    ...ordersDocument,
   })
   .partial()
 export type TrendDocument = z.infer<typeof trendDocument>

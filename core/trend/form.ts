@@ -15,6 +15,6 @@ export interface TrendForm {
   readonly follows: boolean
   /** Whether its time can be counted in days. */
   readonly countsDays: boolean
-  /** The key of the document that it alone has; null for a form with nothing to choose. */
-  readonly choice: { readonly key: string; readonly isPlural: boolean } | null
+  /** The keys of the document that it alone has; none for a form with nothing to choose. */
+  readonly choices: readonly { readonly key: string; readonly isPlural: boolean }[]
 }

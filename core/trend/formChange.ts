@@ -24,7 +24,7 @@ export function smoothedChange(smoothing?: TrendSmoothing): MethodChange {
 }
 
 const NO_CHOICES = Object.fromEntries(
-  Object.values(TREND_FORMS).flatMap(({ choice }) => (choice ? [[choice.key, undefined]] : [])),
+  Object.values(TREND_FORMS).flatMap(({ choices }) => choices.map(({ key }) => [key, undefined])),
 )
 
 function withChoice(form: TrendFormName, choice: object): MethodChange {

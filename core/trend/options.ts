@@ -29,15 +29,17 @@ export function completeTrend(document: TrendDocument, facts: TrendFacts): Trend
 
 /** @throws Refusal for a choice that this form would pass over without a word */
 function refuseOthers(own: TrendFormName, document: TrendDocument): void {
-  for (const [name, { choice }] of Object.entries(TREND_FORMS)) {
-    if (!choice || name === own) continue
-    const asked: unknown = document[choice.key as keyof TrendDocument]
-    if (asked === undefined || (Array.isArray(asked) && asked.length === 0)) continue
-    const [belong, them] = choice.isPlural ? ['belong', 'them'] : ['belongs', 'it']
-    throw new Refusal(
-      `${choice.key} ${belong} to the trend form "${name}"; this trend is ${TREND_FORMS[own].says}. Take ${them} out.`,
-      `trend.${choice.key}`,
-    )
+  for (const [name, { choices }] of Object.entries(TREND_FORMS)) {
+    if (name === own) continue
+    for (const { key, isPlural } of choices) {
+      const asked: unknown = document[key as keyof TrendDocument]
+      if (asked === undefined || (Array.isArray(asked) && asked.length === 0)) continue
+      const [belong, them] = isPlural ? ['belong', 'them'] : ['belongs', 'it']
+      throw new Refusal(
+        `${key} ${belong} to the trend form "${name}"; this trend is ${TREND_FORMS[own].says}. Take ${them} out.`,
+        `trend.${key}`,
+      )
+    }
   }
 }
 

@@ -15,7 +15,9 @@ import type { BreakAt } from './leastSquares/options'
 import type { LimitArithmetic, LimitFigures } from './limits'
 import type { TrendReported } from './reported'
 import type { Extent } from '../work/extent'
+import type { Hear } from '../work/steps'
 import type { TrendSaid, TrendTold } from './said'
+import type { SlowChoices } from './slowChoices'
 import type { TrendThrough, TrendTime } from './trend'
 import type { TrendColumns } from './trendColumn'
 
@@ -43,6 +45,7 @@ export interface TrendWay<
   /**
    * @param values one a period, null = missing
    * @param nameOf a period, for a refusal
+   * @param hear is told how far a long choice has come
    * @throws Refusal with too few values, and for those that the form cannot be fitted to
    */
   fit(
@@ -50,7 +53,10 @@ export interface TrendWay<
     options: Options,
     time: TrendTime,
     nameOf: (t: number) => string,
+    hear?: Hear,
   ): Trend
+  /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
+  readonly slowChoices?: SlowChoices<Options, Trend, Document>
   report(trend: Trend, options: Options, told: TrendReported): Report
   /** Share of the variation that it explains; undefined where it is no regression. */
   r2(report: Report): Value

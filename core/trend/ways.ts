@@ -1,3 +1,7 @@
+import type { ArimaTrend } from './arima/fit'
+import type { ArimaTrendOptions } from './arima/options'
+import type { ArimaTrendReport } from './arima/report'
+import { arima } from './arima/way'
 import type { TrendDocument } from './document'
 import { TREND_FORMS, type TrendFormName } from './forms'
 import type { FittedTrend } from './leastSquares/fit'
@@ -11,15 +15,15 @@ import { smoothed } from './smoothed/way'
 import type { TrendWay } from './way'
 
 /** Every way of laying a trend through values. */
-export const TREND_WAYS = [leastSquares, smoothed] as const
+export const TREND_WAYS = [leastSquares, smoothed, arima] as const
 export type TrendWayName = (typeof TREND_WAYS)[number]['name']
 
 /** The trend, complete; `form` names the way. */
-export type TrendOptions = FittedTrendOptions | SmoothedTrendOptions
+export type TrendOptions = FittedTrendOptions | SmoothedTrendOptions | ArimaTrendOptions
 /** A trend through values in time. */
-export type Trend = FittedTrend | SmoothedTrend
+export type Trend = FittedTrend | SmoothedTrend | ArimaTrend
 /** What there is to say of a trend; `form` tells which. */
-export type TrendFit = FittedTrendReport | SmoothedTrendReport
+export type TrendFit = FittedTrendReport | SmoothedTrendReport | ArimaTrendReport
 
 export type AnyTrendWay = Omit<TrendWay<TrendDocument, TrendOptions, Trend, TrendFit>, 'name'> & {
   readonly name: TrendWayName

@@ -10,6 +10,7 @@ const EventList = later(() => import('../ways/regression/EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
 const GivenIndices = later(() => import('../ways/averages/GivenIndices.vue'))
+const TrendOrdersSheet = later(() => import('../ways/arima/TrendOrdersSheet.vue'))
 const OrdersSheet = later(() => import('../ways/arima/OrdersSheet.vue'))
 const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
@@ -22,6 +23,7 @@ const OWN = {
   members: MemberList,
   calendar: EffectsByHand,
   orders: OrdersSheet,
+  trendOrders: TrendOrdersSheet,
 } as const
 
 /** What a word of the sentence could be instead. */

@@ -24,7 +24,7 @@ const FORECASTS: WayPanels<ForecastName> = {
   arima: [
     {
       needs: 'result',
-      component: later(() => import('./arima/ArimaReport.vue')),
+      component: later(() => import('./arima/ForecastModel.vue')),
       shows: ({ stage }) => stage === 'trend',
     },
   ],
@@ -52,10 +52,22 @@ const TRENDS: WayPanels<TrendWayName> = {
       shows: showsTrend,
     },
   ],
+  arima: [
+    {
+      needs: 'result',
+      component: later(() => import('./arima/TrendModel.vue')),
+      shows: showsTrend,
+    },
+  ],
 }
 
 /** Rows that the trend makes, at whatever stage they are selected. */
-const TREND_ROWS: readonly (string | undefined)[] = ['trend', 'trendLevel', 'trendSlope']
+const TREND_ROWS: readonly (string | undefined)[] = [
+  'trend',
+  'trendLevel',
+  'trendSlope',
+  'trendSurprise',
+]
 
 /** The trend of the decomposition, where the forecast makes something of it or its own row is selected. */
 function showsTrend({ stage, column }: At, { method }: Result): boolean {

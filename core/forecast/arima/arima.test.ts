@@ -130,12 +130,54 @@ describe('a forecast by ARIMA', () => {
     one.forecast.forEach((value, h) => expect(value).toBeCloseTo(own.forecast[h]!, 4))
   })
 
+  it('takes what happened out by regression, and lets it come again', () => {
+    const code = (t: number) => `${2010 + Math.floor(t / 4)}-Q${(t % 4) + 1}`
+    const flooded = series(QUARTERS.map((value, t) => (t === 30 || t === 41 ? value - 200 : value)))
+    const indicators = [
+      { name: 'flood', from: code(30), again: [{ from: code(41) }, { from: code(65) }] },
+    ]
+    const plain = by(SEASONAL)
+    const knows = by({ ...SEASONAL, indicators })
+    const { beta, names, errors, aicc, forecast, scaled, coefficients } = aheadOf(flooded, knows)
+    expect(names).toEqual(['flood'])
+    expect(Math.abs(beta[0]! + 200)).toBeLessThan(3 * errors!.beta[0]!)
+    expect(aicc!).toBeLessThan(aheadOf(flooded, plain).aicc! - 20)
+    // What the model has of the rest is what it has of values that no flood ever touched.
+    const rest = series(flooded.values.map((v, t) => (t === 30 || t === 41 ? v! - beta[0]! : v)))
+    const near = by({ ...SEASONAL, choose: 'given', constant: false, near: coefficients })
+    const dry = aheadOf(rest, near)
+    forecast.forEach((value, h) =>
+      expect(value).toBeCloseTo(dry.forecast[h]! + (h === 1 ? beta[0]! : 0), 3),
+    )
+    const ledger = ledgerOf(analyse(flooded, knows))
+    for (const [i, value] of columnValues(ledger, ledger.find('predicted')!).entries()) {
+      if (value === null) continue
+      expect(evaluate(ledger.find('predicted')!.arithmetic(1 + i))).toBeCloseTo(value, 6)
+    }
+    expect(scaled.predicted[31]).toBeCloseTo(dry.scaled.predicted[31]!, 3)
+    // Chosen, the differences are asked of what is left beside the flood.
+    expect(aheadOf(flooded, by({ indicators })).order.D).toBe(1)
+  })
+
+  it('is refused an event that says what another says, by its name, and one outside the span', () => {
+    const twice = [
+      { name: 'price', from: '2012-Q3' },
+      { name: 'second price', from: '2012-Q3' },
+    ]
+    expect(refusal(by({ ...SEASONAL, steps: twice })).because).toMatch(/second price/)
+    expect(refusal(by({ ...SEASONAL, steps: [{ name: 'price', from: '2010-Q1' }] })).where).toBe(
+      'forecast.steps.0.from',
+    )
+  })
+
   it('says its orders in the sentence', () => {
     const said = (document: MethodDocument) =>
       piecesText(methodSentence(analyse(PRIMER, document).method, PRIMER))
-    expect(said(by(SEASONAL))).toMatch(/by ARIMA, \(0,1,1\)\(0,1,1\), values as they are/)
+    expect(said(by(SEASONAL))).toMatch(
+      /by ARIMA, \(0,1,1\)\(0,1,1\), with no events, values as they are/,
+    )
     expect(said(by({ orders: [1, 0, 0], transform: 'ln' }))).toMatch(
-      /by ARIMA, \(1,0,0\)\(0,0,0\) with mean, values as logarithms, as the median/,
+      /by ARIMA, \(1,0,0\)\(0,0,0\) with mean, with no events, values as logarithms, as the median/,
     )
   })
 })
@@ -158,6 +200,11 @@ describe('refused, with its place, is', () => {
       'a way back from nothing',
       { orders: [1, 0, 0], backTransform: 'mean' },
       'forecast.backTransform',
+    ],
+    [
+      'coefficients to begin from of other orders',
+      { orders: [1, 0, 0], near: { ar: [], ma: [0.2], sar: [], sma: [] } },
+      'forecast.near',
     ],
     [
       'more terms than values',

@@ -1,8 +1,7 @@
+import { predictionArithmetic, surprisesOf } from '../../arima/arithmetic'
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
-import { differencing, expanded } from '../../stateSpace/arima/polynomial'
-import type { Value } from '../../series/series'
 import { noWayBack } from '../beyondNumbers'
 import { fittedColumns, limitColumns } from '../columns'
 import { backExpression, transformedColumn } from '../powerColumns'
@@ -24,7 +23,16 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
   const back = (z: Expression) => (transform ? backExpression(z, transform.lambda) : z)
   const noWay = () => noWayBack(transform?.lambda ?? 0)
   const measure = transform ? ('number' as const) : ('level' as const)
-  const prediction = predictionArithmetic(run, ahead, values)
+  const prediction = predictionArithmetic(run, {
+    ...ahead,
+    ...{ columns: ahead.known, from: run.firstT, of: values },
+    ...{ predicted: PREDICTED, surprise: SURPRISE },
+    valueAt: (t) => scaled.values[t - run.firstT] ?? null,
+    predictedAt: (t) =>
+      t > run.lastT
+        ? scaled.forecast[t - run.lastT - 1]!
+        : (scaled.predicted[t - run.firstT] ?? null),
+  })
   return [
     ...(transform ? [transformedColumn(run, transform.lambda, scaled.values)] : []),
     declare(run.unit, {
@@ -46,7 +54,7 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
       means: 'what the prediction missed',
       measure: transform ? 'number' : 'difference',
       ...{ component: 'irregular', mark: 'stems', group: GROUP, stages: ['trend'] },
-      actual: surprisesOf(ahead),
+      actual: surprisesOf(scaled.values, scaled.predicted),
       arithmetic: (t) => operation(run.cell(values, t), '−', run.cell(PREDICTED, t)),
       whyUndefined: whyNone,
     }),
@@ -90,93 +98,4 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
       ? 'This period has no value to compare with.'
       : 'The differences take this value: nothing before it predicts it.'
   }
-}
-
-function surprisesOf({ scaled: { values, predicted } }: ArimaForecast): Value[] {
-  return values.map((value, i) =>
-    value === null || predicted[i] === null ? null : value - predicted[i]!,
-  )
-}
-
-/**
- * A prediction down to the values and surprises before it: with the differences undone, φ(B)Φ(B^m)(1−B)^d(1−B^m)^D makes it a
- * weighted sum of values, θ(B)Θ(B^m) one of surprises, and mean or drift add a constant.
- *
- * What the filter still adds is what is not settled of the start: much in the first periods, all but nothing later. Where a value
- * of the sum is missing there is no such sum, and the filter's figure stands for itself.
- */
-function predictionArithmetic(
-  run: Run,
-  { scaled, coefficients, beta, constant, order }: ArimaForecast,
-  values: string,
-): (t: number) => Expression {
-  const m = run.calendar.seasons
-  const { phi, theta } = expanded(coefficients, m)
-  const past = together(phi, differencing(order, m))
-  const valueAt = (t: number): Value =>
-    t > run.lastT ? scaled.forecast[t - run.lastT - 1]! : (scaled.values[t - run.firstT] ?? null)
-  const predictedAt = (t: number): Value =>
-    t > run.lastT ? scaled.forecast[t - run.lastT - 1]! : (scaled.predicted[t - run.firstT] ?? null)
-  const surpriseAt = (t: number): Value => {
-    if (t > run.lastT) return null
-    const [value, predicted] = [valueAt(t), predictedAt(t)]
-    return value === null || predicted === null ? null : value - predicted
-  }
-  // Of a mean the same in every period, of a drift too: what is left of the column once it is differenced and filtered.
-  const column = (t: number) => (constant === 'mean' ? 1 : t)
-  const constantAt = (t: number) =>
-    constant === 'none'
-      ? 0
-      : beta[0]! * past.reduce((sum, weight, k) => sum - weight * column(t - 1 - k), column(t))
-  return (t) => {
-    const whole = predictedAt(t)!
-    const terms: { readonly expression: Expression; readonly value: number }[] = []
-    for (const [k, weight] of past.entries()) {
-      if (weight === 0) continue
-      const at = t - 1 - k
-      const value = at < run.firstT ? null : valueAt(at)
-      if (value === null) return figureOf('by the filter, over a gap or the start', whole)
-      const cell = run.cell(at > run.lastT ? PREDICTED : values, at)
-      terms.push({ expression: weighted(weight, cell), value: weight * value })
-    }
-    for (const [k, weight] of theta.entries()) {
-      const at = t - 1 - k
-      const surprise = weight === 0 || at < run.firstT ? null : surpriseAt(at)
-      if (surprise === null) continue
-      terms.push({
-        expression: weighted(weight, run.cell(SURPRISE, at)),
-        value: weight * surprise,
-      })
-    }
-    const own = constantAt(t)
-    if (constant !== 'none') {
-      const symbol = constant === 'mean' ? 'constant of the mean' : 'constant of the drift'
-      terms.push({ expression: figureOf(symbol, own), value: own })
-    }
-    const rest = whole - terms.reduce((sum, { value }) => sum + value, 0)
-    const start = figureOf('what is left of the start', rest)
-    const [first, ...others] = terms.map(({ expression }) => expression)
-    if (!first) return start
-    const sum = others.reduce((left, right) => operation(left, '+', right), first)
-    return isNothing(rest, whole) ? sum : operation(sum, '+', start)
-  }
-}
-
-/** What is left of the start is rounding. */
-const NOTHING = 1e-9
-function isNothing(rest: number, whole: number): boolean {
-  return Math.abs(rest) <= NOTHING * Math.max(1e-300, Math.abs(whole))
-}
-
-function weighted(weight: number, cell: Expression): Expression {
-  return weight === 1 ? cell : operation(figureOf('weight', weight), '×', cell)
-}
-
-/** The weights of the values before, of φ and of the differences at once: 1 − (1 − Σ φB)(1 − Σ δB). */
-function together(phi: Float64Array, delta: Float64Array): number[] {
-  const all = new Array<number>(phi.length + delta.length).fill(0)
-  phi.forEach((own, i) => (all[i]! += own))
-  delta.forEach((own, i) => (all[i]! += own))
-  phi.forEach((a, i) => delta.forEach((b, j) => (all[i + j + 1]! -= a * b)))
-  return all
 }

@@ -1,3 +1,9 @@
+import {
+  chooseFirstDifferences,
+  STRONG_SEASON,
+  type ChosenDifferences,
+} from '../../arima/firstDifferences'
+import { MOST_DIFFERENCES } from '../../arima/orderOptions'
 import { decomposeByLoess } from '../../decompose/loess/calculate'
 import { stlParameters } from '../../decompose/loess/stl/windows'
 import { SEASONAL_WINDOW } from '../../decompose/loess/options'
@@ -6,35 +12,9 @@ import { orNull } from '../../refusal'
 import { stretchOf } from '../../series/stretch'
 import type { Series, Value } from '../../series/series'
 import { strengthsOf } from '../../seasonality/strength'
-import { CRITICAL, kpss, kpssLags } from '../../stationarity/kpss'
 import { difference } from '../../stationarity/difference'
-import { MOST_DIFFERENCES } from './options'
 import type { KnownColumn } from '../../stateSpace/arima/columns'
 
-/** A test of whether one more difference is needed. */
-export interface DifferenceTest {
-  /** First differences that were taken before it. */
-  readonly d: number
-  readonly n: number
-  readonly lags: number
-  /** Undefined for a constant series, which stays where it is. */
-  readonly statistic: Value
-  readonly critical: number
-  readonly rejected: boolean
-}
-
-/** How often values are differenced, and why. */
-export interface ChosenDifferences {
-  /** Window of the loess whose season is asked for its strength; null where no season is looked for. */
-  readonly seasonalWindow: number | 'periodic' | null
-  readonly seasonStrength: Value
-  readonly D: number
-  readonly d: number
-  readonly tests: readonly DifferenceTest[]
-}
-
-/** A season as strong as this is differenced. */
-export const STRONG = 0.64
 /** Years and values below which no seasonal difference is proposed. */
 const FEWEST_YEARS = 3
 const FEWEST_VALUES = 16
@@ -66,18 +46,12 @@ export function chooseDifferences(
   const seasonStrength =
     seasonalWindow === null ? null : strengthOfSeason({ ...series, values }, seasonalWindow)
   const hasRoom = came >= Math.max(FEWEST_YEARS * m, FEWEST_VALUES)
-  const D = hasRoom && seasonStrength !== null && seasonStrength > STRONG ? 1 : 0
-  const tests: DifferenceTest[] = []
-  let rest: readonly Value[] = D === 1 ? difference(values, 'seasonal', m) : values
-  let d = 0
-  while (d < MOST_DIFFERENCES - D) {
-    const test = testLevel(rest, d)
-    tests.push(test)
-    if (!test.rejected) break
-    rest = difference(rest, 'first', m)
-    d++
+  const D = hasRoom && seasonStrength !== null && seasonStrength > STRONG_SEASON ? 1 : 0
+  const rest = D === 1 ? difference(values, 'seasonal', m) : values
+  return {
+    ...{ seasonalWindow, seasonStrength, D },
+    ...chooseFirstDifferences(rest, MOST_DIFFERENCES - D),
   }
-  return { seasonalWindow, seasonStrength, D, d, tests }
 }
 
 /** Values less what a regression on columns says of them. */
@@ -111,18 +85,4 @@ function strengthOfSeason(series: Series, seasonalWindow: number | 'periodic'): 
       remainder: parts.irregular,
     }).season
   })
-}
-
-/** The values in their order, gaps passed over. */
-function testLevel(values: readonly Value[], d: number): DifferenceTest {
-  const own = values.filter((value) => value !== null)
-  const found = orNull(() => kpss(own, 'level'))
-  return {
-    d,
-    n: own.length,
-    lags: found?.lags ?? kpssLags(own.length),
-    statistic: found?.statistic ?? null,
-    critical: CRITICAL.level['5'],
-    rejected: found?.rejects ?? false,
-  }
 }

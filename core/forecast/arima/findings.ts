@@ -1,3 +1,4 @@
+import { asDocument } from '../../arima/orderOptions'
 import { isClear } from '../../stateSpace/arima/fit'
 import { orderText } from '../../stateSpace/arima/order'
 import type { Finding } from '../../finding'
@@ -5,7 +6,6 @@ import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
 import { figure } from '../../words/figure'
 import type { ArimaForecast } from './calculate'
-import { asDocument } from './options'
 
 const LEVEL = 95
 

@@ -1,12 +1,14 @@
+import { asDocument } from '../../arima/orderOptions'
+import { stepsOfModel } from '../../arima/model'
 import { orderText } from '../../stateSpace/arima/order'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
-import { forecastByArima, stepsOfArima, type ArimaForecast } from './calculate'
+import { forecastByArima, type ArimaForecast } from './calculate'
 import { columnsOfArima } from './columns'
 import { findingsOfArima } from './findings'
 import {
   arimaDocument,
-  asDocument,
+  arimaWithin,
   completeArima,
   type ArimaDocument,
   type ArimaOptions,
@@ -25,15 +27,15 @@ export const arima = {
   extendsTrend: false,
   fitsTrend: false,
   hasOwnTrend: true,
-  steps: stepsOfArima,
+  steps: stepsOfModel,
   isBenchmark: false,
   limits: LIMIT_KINDS,
   document: arimaDocument,
   complete: completeArima,
-  within: (document) => document,
+  within: arimaWithin,
   slowChoices: {
     areOpen: ({ choose }) => choose !== 'given',
-    made: (model) => ({ ...asDocument(model), seasonal: undefined }),
+    made: (model) => ({ ...asDocument(model), seasonal: undefined, near: model.coefficients }),
   },
   said: ({ order, constant }) => ({ notes: [], line: orderText(order, constant) }),
   forecast: forecastByArima,
@@ -41,5 +43,7 @@ export const arima = {
   words: wordsOfArima,
   findings: findingsOfArima,
   label: labelOfArima,
-  candidates: () => [],
+  candidates: ({ decompositions: [usual = {}], model }) => [
+    { ...usual, forecast: { by: 'arima', transform: model === 'multiplicative' ? 'ln' : 'none' } },
+  ],
 } as const satisfies ForecastWay<ArimaDocument, ArimaOptions, ArimaForecast>

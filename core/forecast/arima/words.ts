@@ -1,13 +1,9 @@
-import { orderText } from '../../stateSpace/arima/order'
+import { ordersWords } from '../../arima/words'
 import type { Piece } from '../../word'
+import { eventsText, eventsWord } from '../eventsWord'
 import { powerLabel, powerPieces } from '../powerWords'
 import type { ForecastTold } from '../way'
-import { givenModel, type ArimaOptions } from './options'
-
-const CHOSEN = {
-  stepwise: 'orders chosen step by step',
-  full: 'the best of all orders',
-} as const
+import type { ArimaOptions } from './options'
 
 /** `, *orders chosen step by step*, *with a season*, values *as they are*` */
 export function wordsOfArima(options: ArimaOptions, { calendar }: ForecastTold): Piece[] {
@@ -17,16 +13,11 @@ export function wordsOfArima(options: ArimaOptions, { calendar }: ForecastTold):
     ...(options.choose === 'given' || calendar.seasons < 2
       ? []
       : [', ', seasonalWord(options.seasonal === true)]),
+    ', with ',
+    eventsWord(options),
     ', values ',
     ...powerPieces(options),
   ]
-}
-
-/** `orders chosen step by step`, `(0,1,1)(0,1,1)` */
-function ordersWords(options: ArimaOptions): string {
-  const given = givenModel(options)
-  if (given) return orderText(given.order, given.constant)
-  return CHOSEN[options.choose === 'full' ? 'full' : 'stepwise']
 }
 
 function seasonalWord(isAllowed: boolean): Piece {
@@ -52,5 +43,6 @@ export function labelOfArima(options: ArimaOptions): string {
   const season = options.seasonal === false ? ' without a season' : ''
   const orders =
     options.choose === 'given' ? ` ${ordersWords(options)}` : `, ${ordersWords(options)}`
-  return `ARIMA${orders}${season}${powerLabel(options.transform)}`
+  const events = eventsText(options)
+  return `ARIMA${orders}${season}${events ? `, with ${events}` : ''}${powerLabel(options.transform)}`
 }

@@ -1,3 +1,4 @@
+import { OF_ARIMA } from '../../trend/arima/form'
 import { STRAIGHT } from '../../trend/leastSquares/forms'
 import { SMOOTHED } from '../../trend/smoothed/form'
 import { LIMIT_KINDS } from '../commonOptions'
@@ -45,6 +46,10 @@ export const byDecomposition = {
         .map((last) => ({ ...decomposition, trend: { form: STRAIGHT, last } })),
     ),
     ...decompositions.map((decomposition) => ({ ...decomposition, trend: { form: SMOOTHED } })),
+    // Without a season the series itself is what it would go through, and that is another way's line.
+    ...decompositions
+      .filter((_, i) => i === 0 && seasons > 1)
+      .map((decomposition) => ({ ...decomposition, trend: { form: OF_ARIMA } })),
   ],
 } as const satisfies ForecastWay<
   ByDecompositionDocument,

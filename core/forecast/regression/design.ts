@@ -2,7 +2,7 @@ import { timeCodeOfCode, type Period } from '../../calendar/period'
 import type { Calendar } from '../../calendar/calendar'
 import type { DesignColumn } from '../../regression/design'
 import { designCalendar } from '../../regression/designCalendar'
-import { indicator, step } from '../../regression/regressors/events'
+import { eventColumns } from '../../regression/regressors/events'
 import { centredSeason, seasonColumns } from '../../regression/regressors/seasonForms'
 import { timeOf } from '../../regression/timeVariable'
 import { requireFitted } from '../../trend/options'
@@ -35,19 +35,10 @@ export function designOfRegression(
   const time = timeOf(trend.time, calendar, start)
   const own = designCalendar(calendar, start)
   const form = seasonFormOf(options)
-  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const parts = {
     trend: trendDesign(requireFitted(trend), calendar, start),
     season: seasonColumns(form, own, time),
-    events: [
-      ...options.indicators.map(({ name, again = [], ...first }) =>
-        indicator(
-          name,
-          [first, ...again].map(({ from, to }) => ({ from: timeCode(from), to: timeCode(to) })),
-        ),
-      ),
-      ...options.steps.map(({ name, from }) => step(name, timeCode(from))),
-    ],
+    events: eventColumns(options, (code) => timeCodeOfCode(code, calendar, start)),
   }
   return {
     ...parts,

@@ -12,13 +12,14 @@ export interface EventAt {
   readonly to?: string
 }
 
-/** What makes a regression of the forecast, if it is none yet, with one event more. */
+/** One event more; of a forecast that knows none what makes it a regression. */
 export function eventChange(forecast: WithEvents, event: EventAt): MethodChange {
   const before = indicatorsOf(forecast)
   const names = new Set(before.map(({ name }) => name))
   let name = event.name
   for (let k = 2; names.has(name); k++) name = `${event.name} (${k})`
-  return { forecast: { by: 'regression', indicators: [...before, { ...event, name }] } }
+  const by = forecast.indicators ? forecast.by : 'regression'
+  return { forecast: { by, indicators: [...before, { ...event, name }] } }
 }
 
 /** What lets an event happen once more, or says that it is to. */

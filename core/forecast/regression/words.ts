@@ -6,6 +6,7 @@ import { FITTED_FORMS } from '../../trend/leastSquares/forms'
 import { requireFitted } from '../../trend/options'
 import type { Choice, Field, Piece } from '../../word'
 import { backTransformWord } from '../backTransformWord'
+import { eventsText, eventsWord } from '../eventsWord'
 import type { ForecastTold } from '../way'
 import type { RegressionOptions } from './options'
 
@@ -33,8 +34,7 @@ const SEASON_SAYS: Readonly<
 
 /** `, multiplicative, with every season against the average and 1 event` */
 export function wordsOfRegression(options: RegressionOptions, told: ForecastTold): Piece[] {
-  const { model, backTransform, indicators, steps } = options
-  const events = indicators.length + steps.length
+  const { model, backTransform } = options
   return [
     ', ',
     {
@@ -50,22 +50,19 @@ export function wordsOfRegression(options: RegressionOptions, told: ForecastTold
     },
     ...codingPieces(options, told),
     ' and ',
-    {
-      id: 'events',
-      text: events === 0 ? 'no events' : `${events} ${events === 1 ? 'event' : 'events'}`,
-      ask: { kind: 'own' },
-    },
+    eventsWord(options),
     ...(backTransform === undefined ? [] : [', as the ', backTransformWord(backTransform)]),
   ]
 }
 
 /** `regression, multiplicative, with every season against the average; a straight line` */
 export function labelOfRegression(
-  { model, season, indicators, steps }: RegressionOptions,
+  options: RegressionOptions,
   { trend }: { readonly trend: string },
 ): string {
-  const events = indicators.length + steps.length
-  const known = events === 0 ? '' : ` and ${events} ${events === 1 ? 'event' : 'events'}`
+  const { model, season } = options
+  const events = eventsText(options)
+  const known = events ? ` and ${events}` : ''
   return `regression, ${model}, with ${SEASON_SAYS[season].text}${known}; ${trend}`
 }
 

@@ -1,5 +1,6 @@
 import type { DesignColumn } from '../design'
 import type { TimeVariable } from '../timeVariable'
+import type { Events } from './eventOptions'
 
 /** Time codes of the first and the last period of something that lasts. */
 export interface Lasting {
@@ -25,6 +26,22 @@ export function indicator(name: string, stretches: readonly Lasting[]): DesignCo
 /** 1 from a period on, 0 before: a new shop, a price that stays. */
 export function step(name: string, from: number, label = name): DesignColumn {
   return { name, label, means: '1 from then on', at: (t) => (t >= from ? 1 : 0) }
+}
+
+/** The columns of what happened, what passed first. @param timeCode of a period by its code */
+export function eventColumns(
+  { indicators, steps }: Events,
+  timeCode: (code: string) => number,
+): DesignColumn[] {
+  return [
+    ...indicators.map(({ name, again = [], ...first }) =>
+      indicator(
+        name,
+        [first, ...again].map(({ from, to }) => ({ from: timeCode(from), to: timeCode(to) })),
+      ),
+    ),
+    ...steps.map(({ name, from }) => step(name, timeCode(from))),
+  ]
 }
 
 /** A bend of the trend at a time code, and perhaps a step of its level there. */

@@ -205,6 +205,21 @@ describe('a fitted model', () => {
     expect(fit.aicc!).toBeGreaterThan(fit.aic)
   })
 
+  it('finds the same from where it was found on a little less, and from nowhere else all the same', () => {
+    for (const own of [order(1, 0, 1, 0, 0, 1), order(0, 1, 1, 1, 0, 0), order(2, 0, 0, 0, 1, 1)]) {
+      const whole = { ...data, order: own }
+      const less = { ...whole, values: data.values.slice(0, 130) }
+      const near = fitArima(less, 'order').coefficients
+      const found = fitArima(whole, 'order', { near })
+      expect(found.logLikelihood).toBeGreaterThan(fitArima(whole, 'order').logLikelihood - 1e-6)
+      // On the circle there is no angle to begin from: conditional least squares alone leads there.
+      const circle = { ar: near.ar, ma: near.ma.map(() => 1), sar: near.sar, sma: near.sma }
+      expect(fitArima(whole, 'order', { near: circle }).logLikelihood).toBeGreaterThan(
+        found.logLikelihood - 1,
+      )
+    }
+  })
+
   it('is no better anywhere near', () => {
     const own = { ...data, order: order(1, 0, 1, 0, 0, 1) }
     const { coefficients, logLikelihood } = fitArima(own, 'order')

@@ -94,17 +94,24 @@ export function autocovariances({ phi, theta }: Expanded, most: number): Float64
   if (q === 0) return own
   // Of θ(B)u, u the autoregressive process: Σᵢ Σⱼ θᵢθⱼ γ_u(k + i − j), gathered by i − j.
   const products = new Float64Array(q + 1)
-  const weight = (i: number) => (i === 0 ? 1 : theta[i - 1]!)
-  for (let lag = 0; lag <= q; lag++) {
-    for (let i = lag; i <= q; i++) products[lag]! += weight(i) * weight(i - lag)
+  const whole = new Float64Array(q + 1)
+  whole[0] = 1
+  whole.set(theta, 1)
+  for (let i = 0; i <= q; i++) {
+    if (whole[i] === 0) continue
+    for (let lag = 0; lag <= i; lag++) products[lag]! += whole[i]! * whole[i - lag]!
   }
-  return Float64Array.from({ length: most + 1 }, (_, k) => {
+  const gamma = new Float64Array(most + 1)
+  for (let k = 0; k <= most; k++) {
     let sum = products[0]! * own[k]!
     for (let lag = 1; lag <= q; lag++) {
-      sum += products[lag]! * (own[k + lag]! + own[Math.abs(k - lag)]!)
+      const product = products[lag]!
+      // Of a season's polynomial most are 0.
+      if (product !== 0) sum += product * (own[k + lag]! + own[Math.abs(k - lag)]!)
     }
-    return sum
-  })
+    gamma[k] = sum
+  }
+  return gamma
 }
 
 /** Autocovariances of an autoregressive process, from its partial autocorrelations on. */
@@ -115,13 +122,13 @@ function autoregressive(phi: Float64Array, most: number): Float64Array | null {
     return gamma
   }
   // As a factor 1 + yB + …: y = −φ.
-  const r = toPartial(Array.from(phi, (own) => -own))
+  const r = toPartial(phi.map((own) => -own))
   if (!r) return null
   let variance = 1
   for (const own of r) variance /= 1 - own * own
   gamma[0] = variance
   // Levinson's recursion: each partial autocorrelation gives the next autocovariance.
-  let ahead: number[] = []
+  const ahead = new Float64Array(r.length)
   let left = variance
   for (let k = 1; k <= most; k++) {
     let sum = 0
@@ -129,7 +136,12 @@ function autoregressive(phi: Float64Array, most: number): Float64Array | null {
       const own = -r[k - 1]!
       for (let j = 0; j < k - 1; j++) sum += ahead[j]! * gamma[k - 1 - j]!
       gamma[k] = own * left + sum
-      ahead = [...ahead.map((before, j) => before - own * ahead[k - 2 - j]!), own]
+      for (let i = 0, j = k - 2; i <= j; i++, j--) {
+        const [first, last] = [ahead[i]!, ahead[j]!]
+        ahead[i] = first - own * last
+        ahead[j] = last - own * first
+      }
+      ahead[k - 1] = own
       left *= 1 - own * own
     } else {
       for (let j = 0; j < phi.length; j++) sum += phi[j]! * gamma[k - 1 - j]!

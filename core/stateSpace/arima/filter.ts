@@ -81,6 +81,10 @@ export interface Ended extends Filtered {
   readonly filter: LevelFilter
   readonly states: readonly Float64Array[]
   readonly covariance: Float64Array
+  /** Of the values, the prediction at every period, gaps included; nothing is known of those before the first determined. */
+  readonly predicted: Float64Array
+  /** Entry of the first period from which on the start is determined. */
+  readonly determined: number
 }
 
 /** A share of the unit matrix that is left of the start by rounding alone. */
@@ -152,8 +156,11 @@ export function filterLevels(
   const errors = lists.map(() => new Float64Array(n))
   const variances = new Float64Array(n)
   const counts = new Uint8Array(n)
+  const predicted = new Float64Array(n)
+  let determined = 0
   let logDeterminant = 0
   for (let t = 0; t < n; t++) {
+    predicted[t] = sumOf(filter.at, states[0]!)
     if (values[t] !== null) {
       const p = seen(filter, P)
       const F = sumOf(filter.at, p)
@@ -191,10 +198,14 @@ export function filterLevels(
     if (diffuse) {
       diffuse = carried(filter, diffuse, false)
       if (diffuse.every((one) => Math.abs(one) < SPENT)) diffuse = null
+      determined = t + 1
     }
   }
   if (diffuse) return null
-  return { errors, variances, counts, logDeterminant, filter, states, covariance: P }
+  return {
+    ...{ errors, variances, counts, logDeterminant, filter, states },
+    ...{ covariance: P, predicted, determined },
+  }
 }
 
 /** P·z: what each entry of the state has to do with the value. */

@@ -1,5 +1,13 @@
 import { Matrix, QrDecomposition } from 'ml-matrix'
-import { filterDifferences, filterLevels, carried, moved, sumOf } from './filter'
+import {
+  carried,
+  filterDifferences,
+  filterLevels,
+  moved,
+  sumOf,
+  type Ended,
+  type LevelFilter,
+} from './filter'
 import { differencesOf, differencing, expanded } from './polynomial'
 import type { ArimaData } from './likelihood'
 import type { ArmaCoefficients } from './order'
@@ -27,33 +35,67 @@ export interface ArimaAhead {
  * @returns null where the process is not stationary, or the gaps leave the start undetermined
  */
 export function arimaAhead(
-  { values, columns, order, seasons }: ArimaData,
-  { coefficients, beta }: ArimaModel,
+  data: ArimaData,
+  model: ArimaModel,
   future: readonly (readonly number[])[],
   horizon: number,
 ): ArimaAhead | null {
-  const taken = (t: number, of: readonly (readonly number[])[]) =>
-    beta.reduce((sum, own, j) => sum + own * of[j]![t]!, 0)
-  const known = columns.map((column) => column.values)
-  const rest = values.map((value, t) => (value === null ? null : value - taken(t, known)))
-  const ended = filterLevels([rest], expanded(coefficients, seasons), differencing(order, seasons))
+  const ended = filteredToEnd(data, model)
   if (!ended) return null
-  const { filter } = ended
-  let [state, covariance] = [ended.states[0]!, ended.covariance]
-  const [point, spread]: [number[], number[]] = [[], []]
-  for (let h = 0; h < horizon; h++) {
-    point.push(sumOf(filter.at, state) + taken(h, future))
+  return {
+    point: pointsAhead(ended.filter, ended.states[0]!, horizon).map(
+      (own, h) => own + taken(model, future, h),
+    ),
+    spread: spreadsAhead(ended, horizon),
+  }
+}
+
+/** The values less what their columns say, filtered in the levels: the state at the end, and every prediction on the way. */
+export function filteredToEnd(
+  { values, columns, order, seasons }: ArimaData,
+  model: ArimaModel,
+): Ended | null {
+  const known = columns.map((column) => column.values)
+  const rest = values.map((value, t) => (value === null ? null : value - taken(model, known, t)))
+  return filterLevels([rest], expanded(model.coefficients, seasons), differencing(order, seasons))
+}
+
+/** What the columns say of a period. */
+export function taken(
+  { beta }: Pick<ArimaModel, 'beta'>,
+  of: readonly (readonly number[])[],
+  t: number,
+): number {
+  return beta.reduce((sum, own, j) => sum + own * of[j]![t]!, 0)
+}
+
+/** What a state says of the periods after it, without columns. */
+export function pointsAhead(
+  filter: LevelFilter,
+  state: ArrayLike<number>,
+  horizon: number,
+): number[] {
+  let now: Float64Array = Float64Array.from(state)
+  return Array.from({ length: horizon }, () => {
+    const point = sumOf(filter.at, now)
+    now = moved(filter, now)
+    return point
+  })
+}
+
+/** √ of the variances of the periods after the last. */
+export function spreadsAhead({ filter, covariance }: Ended, horizon: number): number[] {
+  let now = covariance
+  return Array.from({ length: horizon }, () => {
     let variance = 0
     for (const one of filter.at) {
       for (const other of filter.at) {
-        variance += one.w * other.w * covariance[one.i * filter.size + other.i]!
+        variance += one.w * other.w * now[one.i * filter.size + other.i]!
       }
     }
-    spread.push(Math.sqrt(variance))
-    state = moved(filter, state)
-    covariance = carried(filter, covariance, true)
-  }
-  return { point, spread }
+    now = carried(filter, now, true)
+    return Math.sqrt(variance)
+  })
 }
 
 /** A missing value as all others tell it. */
@@ -77,8 +119,8 @@ export function missingEstimates(
   const gaps = values.flatMap((value, at) => (value === null ? [at] : []))
   if (gaps.length === 0) return []
   const delta = differencing(order, seasons)
-  const taken = (t: number) => beta.reduce((sum, own, j) => sum + own * columns[j]!.values[t]!, 0)
-  const rest = values.map((value, t) => (value === null ? 0 : value - taken(t)))
+  const known = columns.map((column) => column.values)
+  const rest = values.map((value, t) => (value === null ? 0 : value - taken({ beta }, known, t)))
   const lists = [rest, ...gaps.map((gap) => values.map((_, t) => (t === gap ? -1 : 0)))]
   const filtered = filterDifferences(
     lists.map((own) => differencesOf(own, delta)),
@@ -94,7 +136,7 @@ export function missingEstimates(
   const inverse = new QrDecomposition(qr.upperTriangularMatrix).solve(Matrix.eye(gaps.length))
   return gaps.map((at, j) => ({
     at,
-    estimate: solved.get(j, 0) + taken(at),
+    estimate: solved.get(j, 0) + taken({ beta }, known, at),
     spread: Math.hypot(...inverse.getRow(j)),
   }))
 }

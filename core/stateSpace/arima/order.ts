@@ -51,6 +51,11 @@ export function orderText({ p, d, q, P, D, Q }: ArimaOrder, constant: ArimaConst
   return `(${p},${d},${q})(${P},${D},${Q})${constant === 'none' ? '' : ` with ${constant}`}`
 }
 
+/** The same of a model without a season. @example `(0,1,1) with drift` */
+export function plainOrderText({ p, d, q }: ArimaOrder, constant: ArimaConstant): string {
+  return `(${p},${d},${q})${constant === 'none' ? '' : ` with ${constant}`}`
+}
+
 /** All coefficients one after another, cut into the four factors. */
 export function cutIntoFactors(all: ArrayLike<number>, order: ArimaOrder): ArmaCoefficients {
   let from = 0

@@ -15,22 +15,22 @@ export function fromPartial(r: readonly number[]): number[] {
 }
 
 /**
- * The way back: partial autocorrelations of a factor.
+ * The way back: partial autocorrelations of a factor. Each order from the one above it, both ends of it at once, in place: a
+ * likelihood asks for them thousands of times.
  *
  * @returns null for a factor with a root inside the unit circle or on it
  */
-export function toPartial(y: readonly number[]): number[] | null {
-  let rest = [...y]
-  const r: number[] = []
-  for (let k = y.length - 1; k >= 0; k--) {
-    const own = rest[k]!
+export function toPartial(y: ArrayLike<number>): Float64Array | null {
+  const r = Float64Array.from(y)
+  for (let k = r.length - 1; k >= 0; k--) {
+    const own = r[k]!
     if (!(Math.abs(own) < 1)) return null
-    r.unshift(own)
-    const earlier = rest
-    rest = Array.from(
-      { length: k },
-      (_, i) => (earlier[i]! - own * earlier[k - 1 - i]!) / (1 - own * own),
-    )
+    const share = 1 - own * own
+    for (let i = 0, j = k - 1; i <= j; i++, j--) {
+      const [left, right] = [r[i]!, r[j]!]
+      r[i] = (left - own * right) / share
+      r[j] = (right - own * left) / share
+    }
   }
   return r
 }

@@ -2,7 +2,7 @@ import { minimise, type Problem } from '../quasiNewton'
 import { differencesOf, expanded } from './polynomial'
 import { likelihoodOf, logLikelihoodOf, type Likelihood, type ReadyData } from './likelihood'
 import { cutIntoFactors, lengthsOf, type ArmaCoefficients } from './order'
-import { fromPartial } from './partial'
+import { fromPartial, toPartial } from './partial'
 
 /** Where the likelihood is highest. */
 export interface ArimaMaximum {
@@ -10,13 +10,15 @@ export interface ArimaMaximum {
   readonly likelihood: Likelihood
 }
 
-/** How widely a maximum is looked for. */
-export interface Breadth {
-  /** Points that are started from, beside conditional least squares. */
-  readonly starts: number
-  /** How many of them are followed to their ends. */
-  readonly followed: number
-}
+/** How widely a maximum is looked for: from points all over, or from one that is known to lie near. */
+export type Breadth =
+  | {
+      /** Points that are started from, beside conditional least squares. */
+      readonly starts: number
+      /** How many of them are followed to their ends. */
+      readonly followed: number
+    }
+  | { readonly near: ArmaCoefficients }
 
 /**
  * Of a model by hand: it is fitted once, and its maximum must not be missed. With more terms there are more lower maxima, and
@@ -50,6 +52,8 @@ const ENOUGH_AT_LAST = 1e-10
 const NEAR_CIRCLE = 1e-9
 /** Of a central difference, in radians of the partial autocorrelation. */
 const STEP = 1e-5
+/** Of a difference to one side, which tells the way well enough until the last steps, in half as many passes. */
+const STEP_ASIDE = 1e-6
 /** Two maxima this near are one. */
 const SAME = 1e-4
 
@@ -62,23 +66,27 @@ const SAME = 1e-4
  *
  * @returns null where no start is admissible, or nothing is left over to be likely
  */
-export function maximum(own: ReadyData, { starts, followed }: Breadth): ArimaMaximum | null {
+export function maximum(own: ReadyData, breadth: Breadth): ArimaMaximum | null {
   const { order, seasons } = own.data
   const lengths = lengthsOf(order)
   const count = lengths.reduce((sum, length) => sum + length, 0)
   const at = (x: ArrayLike<number>) => coefficientsAt(x, own)
   if (count === 0) return found(own, at([]))
-  const exact = problemOf(count, (x) =>
-    isInside(x, lengths) ? -logLikelihoodOf(own, at(x)) : Infinity,
-  )
+  const value = (x: Float64Array) =>
+    isInside(x, lengths) ? -logLikelihoodOf(own, at(x)) : Infinity
+  const rough = problemOf(count, value, 'aside')
   const conditional = minimise(
-    problemOf(count, (x) => conditionalSum(own, at(x), seasons)),
+    problemOf(count, (x) => conditionalSum(own, at(x), seasons), 'aside'),
     new Float64Array(count),
     { most: MOST_STEPS, enough: ENOUGH },
   ).x
-  const points = [conditional, ...spreadPoints(count, starts)]
+  const points = [
+    conditional,
+    ...('near' in breadth ? anglesOf(breadth.near) : spreadPoints(count, breadth.starts)),
+  ]
+  const followed = 'near' in breadth ? points.length : breadth.followed
   const tried = points
-    .map((start) => minimise(exact, start, { most: FIRST_STEPS, enough: ENOUGH }))
+    .map((start) => minimise(rough, start, { most: FIRST_STEPS, enough: ENOUGH }))
     .filter(({ value }) => Number.isFinite(value))
     .sort((a, b) => a.value - b.value)
   const apart = tried.filter(
@@ -86,10 +94,13 @@ export function maximum(own: ReadyData, { starts, followed }: Breadth): ArimaMax
   )
   const [best] = apart
     .slice(0, followed)
-    .map(({ x }) => minimise(exact, x, { most: MOST_STEPS, enough: ENOUGH }))
+    .map(({ x }) => minimise(rough, x, { most: MOST_STEPS, enough: ENOUGH }))
     .sort((a, b) => a.value - b.value)
   if (!best) return null
-  const last = minimise(exact, best.x, { most: MOST_STEPS, enough: ENOUGH_AT_LAST })
+  const last = minimise(problemOf(count, value, 'central'), best.x, {
+    most: MOST_STEPS,
+    enough: ENOUGH_AT_LAST,
+  })
   return found(own, at(last.x))
 }
 
@@ -98,19 +109,37 @@ function found(own: ReadyData, coefficients: ArmaCoefficients): ArimaMaximum | n
   return likelihood && likelihood.sumOfSquares > own.nothing ? { coefficients, likelihood } : null
 }
 
-/** A problem without bounds whose slopes are central differences. */
-function problemOf(count: number, value: (x: Float64Array) => number): Problem {
+/** A problem without bounds whose slopes are differences, to one side or to both. */
+function problemOf(
+  count: number,
+  value: (x: Float64Array) => number,
+  slopes: 'aside' | 'central',
+): Problem {
   const all = (own: number) => new Float64Array(count).fill(own)
+  // A search asks for the slopes of the point whose value it has just asked for.
+  let here: { readonly x: Float64Array; readonly value: number } | null = null
+  const valueAt = (x: Float64Array) => {
+    const own = value(x)
+    here = { x: Float64Array.from(x), value: own }
+    return own
+  }
+  const known = (x: Float64Array) =>
+    here?.x.every((own, i) => own === x[i]) ? here.value : value(x)
+  const slopeAt = (x: Float64Array, i: number, own: number, middle: number) => {
+    const beside = Float64Array.from(x)
+    const step = slopes === 'central' ? STEP : STEP_ASIDE
+    beside[i] = own + step
+    const above = value(beside)
+    if (slopes === 'aside') return (above - middle) / step
+    beside[i] = own - step
+    return (above - value(beside)) / (2 * step)
+  }
   return {
-    ...{ least: all(-Infinity), most: all(Infinity), scale: all(0.3), value },
+    ...{ least: all(-Infinity), most: all(Infinity), scale: all(0.3), value: valueAt },
     slopes: (x) => {
-      const beside = Float64Array.from(x)
+      const middle = slopes === 'aside' ? known(x) : NaN
       return x.map((own, i) => {
-        beside[i] = own + STEP
-        const above = value(beside)
-        beside[i] = own - STEP
-        const slope = (above - value(beside)) / (2 * STEP)
-        beside[i] = own
+        const slope = slopeAt(x, i, own, middle)
         // Beside a point that is not admissible nothing is known of the slope.
         return Number.isFinite(slope) ? slope : 0
       })
@@ -129,6 +158,14 @@ function coefficientsAt(x: ArrayLike<number>, { data }: ReadyData): ArmaCoeffici
     sar: negative(angles.sar),
     sma: factor(angles.sma),
   }
+}
+
+/** The way back, where there is one: of coefficients on the circle or inside it there is none. */
+function anglesOf({ ar, ma, sar, sma }: ArmaCoefficients): Float64Array[] {
+  const negative = (own: readonly number[]) => own.map((one) => -one)
+  const factors = [negative(ar), ma, negative(sar), sma].map(toPartial)
+  if (factors.includes(null)) return []
+  return [Float64Array.from(factors.flatMap((own) => [...own!].map(Math.asin)))]
 }
 
 /** Whether both AR factors are stationary. */

@@ -12,7 +12,7 @@ export interface FittedForm extends TrendForm {
 }
 
 const FITTED = { ofLog: false, follows: false, countsDays: true } as const
-const PLAIN = { ...FITTED, bends: false, choice: null } as const
+const PLAIN = { ...FITTED, bends: false, choices: [] } as const
 
 export const FITTED_FORMS = {
   none: {
@@ -70,7 +70,7 @@ export const FITTED_FORMS = {
     isStraight: false,
     ...FITTED,
     bends: true,
-    choice: { key: 'breaks', isPlural: true },
+    choices: [{ key: 'breaks', isPlural: true }],
   },
 } as const satisfies Record<string, FittedForm>
 export type FittedFormName = keyof typeof FITTED_FORMS

@@ -10,7 +10,7 @@ export const SMOOTHED_FORMS = {
     isStraight: false,
     follows: true,
     countsDays: false,
-    choice: { key: 'smoothing', isPlural: false },
+    choices: [{ key: 'smoothing', isPlural: false }],
   },
 } as const satisfies Record<string, TrendForm>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatFigure, inReadersFigures } from '~/figures/format'
+import { inReadersFigures } from '~/figures/format'
 import {
   autocorrelation,
   autocorrelationLimit,
@@ -12,8 +12,8 @@ import type { Looked } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { testStationarity } from '~~/core/stationarity/stationarity'
 import { useLedger } from '../../view/ledgerStore'
-import TermWord from '~/shell/TermWord.vue'
 import CorrelationBars from '../../figures/CorrelationBars.vue'
+import StationarityFigures from '../../figures/StationarityFigures.vue'
 
 /** Whether the series, or what is left of it without a trend, stays where it is and remembers itself. */
 const props = defineProps<{ result: Looked }>()
@@ -57,31 +57,7 @@ const correlations = computed(() => {
     <h3>Does it stay where it is?</h3>
     <p class="muted small">Tests of {{ looked.name }}</p>
     <p v-if="tests.verdict" class="verdict">{{ inReadersFigures(tests.verdict) }}</p>
-    <dl class="figures">
-      <dt><TermWord of="dickeyFuller">Dickey–Fuller</TermWord>, a wandering series</dt>
-      <dd v-if="tests.dickeyFuller.made">
-        {{ tests.dickeyFuller.test.rejects ? 'rejected' : 'not rejected' }}
-      </dd>
-      <dd v-else>–</dd>
-      <template v-if="tests.dickeyFuller.made">
-        <dt>τ; 5% value; lags</dt>
-        <dd>
-          {{ formatFigure(tests.dickeyFuller.test.statistic) }};
-          {{ formatFigure(tests.dickeyFuller.test.critical['5']) }};
-          {{ tests.dickeyFuller.test.lag }}
-        </dd>
-      </template>
-      <dt><TermWord of="kpss">KPSS</TermWord>, a staying series</dt>
-      <dd v-if="tests.kpss.made">{{ tests.kpss.test.rejects ? 'rejected' : 'not rejected' }}</dd>
-      <dd v-else>–</dd>
-      <template v-if="tests.kpss.made">
-        <dt>η; 5% value; lags</dt>
-        <dd>
-          {{ formatFigure(tests.kpss.test.statistic) }};
-          {{ formatFigure(tests.kpss.test.critical['5']) }}; {{ tests.kpss.test.lags }}
-        </dd>
-      </template>
-    </dl>
+    <StationarityFigures :tests="tests" />
     <p v-if="!tests.dickeyFuller.made" class="muted small">{{ tests.dickeyFuller.because }}</p>
     <p v-else-if="!tests.kpss.made" class="muted small">{{ tests.kpss.because }}</p>
     <template v-if="!('problem' in correlations)">

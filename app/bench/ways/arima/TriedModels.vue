@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { ToldModel } from '~~/core/forecast/arima/calculate'
+import type { ToldModel } from '~~/core/arima/model'
 import TriedTable from '../../figures/TriedTable.vue'
 
 /** The models that were tried, the best first; any of them can be taken. */

@@ -16,7 +16,7 @@ export const regression: readonly Panel[] = [
   },
   {
     needs: 'result',
-    component: later(() => import('./ResidualPictures.vue')),
+    component: later(() => import('./RegressionResiduals.vue')),
     shows: ({ stage }) => stage === 'trend',
   },
   {

@@ -1,8 +1,8 @@
-import { FACTORS, type ArmaCoefficients } from '../../stateSpace/arima/order'
-import type { Value } from '../../series/series'
-import { figure, percent } from '../../words/figure'
-import type { ArimaForecast } from './calculate'
-import { STRONG, type ChosenDifferences } from './differences'
+import { FACTORS, type ArmaCoefficients } from '../stateSpace/arima/order'
+import type { Value } from '../series/series'
+import { figure, percent } from '../words/figure'
+import type { ArimaFigures } from './model'
+import { STRONG_SEASON, type ChosenDifferences } from './firstDifferences'
 
 /** A coefficient with what is known of it, in words. */
 export interface ArimaTerm {
@@ -29,7 +29,7 @@ const CALLED = {
  * @param per what a period is called: `month`
  */
 export function termsOfArima(
-  { coefficients, errors, beta, constant, order }: ArimaForecast,
+  { coefficients, errors, beta, names, order }: ArimaFigures,
   seasons: number,
   per: string,
 ): ArimaTerm[] {
@@ -57,8 +57,7 @@ export function termsOfArima(
       return term(`${name} ${lag}`, estimate, errors?.[factor][i] ?? null, reads)
     })
   })
-  if (constant === 'none') return own
-  return [...own, term(constant, beta[0]!, errors?.beta[0] ?? null, '')]
+  return [...own, ...names.map((name, j) => term(name, beta[j]!, errors?.beta[j] ?? null, ''))]
 }
 
 /** With a difference, 1 + θ of a surprise stays: in the level, or in the season where it is one by the year. */
@@ -80,7 +79,7 @@ function readsOfValue(phi: number, before: string, isDifferenced: boolean): stri
  *
  * @example of φ₁ = 0.8: ln 0.5 ÷ ln 0.8 = 3.1
  */
-export function halfLife({ coefficients, order }: ArimaForecast): Value {
+export function halfLife({ coefficients, order }: ArimaFigures): Value {
   const [phi] = coefficients.ar
   const isPlain = coefficients.ar.length === 1 && coefficients.sar.length === 0
   if (order.d + order.D > 0 || !isPlain || !(phi! > 0 && phi! < 1)) return null
@@ -101,7 +100,7 @@ export function differencesWords({ seasonStrength, D, d, tests }: ChosenDifferen
   const season =
     seasonStrength === null
       ? ''
-      : `Strength of season ${seasonStrength.toFixed(2)}: ${D === 1 ? 'differenced by the year' : 'not differenced by the year'} (above ${STRONG} it is${D === 0 && seasonStrength > STRONG ? ', where enough years came' : ''}). `
+      : `Strength of season ${seasonStrength.toFixed(2)}: ${D === 1 ? 'differenced by the year' : 'not differenced by the year'} (above ${STRONG_SEASON} it is${D === 0 && seasonStrength > STRONG_SEASON ? ', where enough years came' : ''}). `
   const steps = tests.map(({ statistic, rejected, critical }) =>
     statistic === null
       ? 'of a constant'

@@ -3,40 +3,49 @@ import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
-import { residualWords } from '~~/core/regression/residualWords'
 import type { Result } from '~~/core/result'
-import CorrelationBars from '../../figures/CorrelationBars.vue'
-import HistogramPicture from '../../figures/HistogramPicture.vue'
-import ScatterPicture from '../../figures/ScatterPicture.vue'
-import { useLedger } from '../../view/ledgerStore'
-import { useSelection } from '../../view/selectionStore'
+import CorrelationBars from '../figures/CorrelationBars.vue'
+import HistogramPicture from '../figures/HistogramPicture.vue'
+import ScatterPicture from '../figures/ScatterPicture.vue'
+import { useLedger } from '../view/ledgerStore'
+import { useSelection } from '../view/selectionStore'
 
-/** The residuals of the regression: against time, fitted values and season, their shape, and against themselves. */
-const props = defineProps<{ result: Result }>()
+/** What a model leaves of one period. */
+export interface ShownResidual {
+  readonly t: number
+  readonly value: number
+  readonly fitted: number
+}
+
+/** The residuals of a model: against time, fitted values and season, their shape, and against themselves. */
+const props = defineProps<{
+  title: string
+  /** What their tests say, sentence by sentence. */
+  words: readonly string[]
+  residuals: readonly ShownResidual[]
+  /** Row of the ledger that they stand in: a point that is pressed leads there. */
+  column: string
+  unit: string
+  /** What the fitted values are: `fitted, litres`. */
+  fittedName: string
+  /** Their standard deviation. */
+  spread: number
+  /** null with a gap inside, or nothing left over. */
+  correlations: { readonly values: readonly number[]; readonly limit: number } | null
+  result: Result
+}>()
 const ledger = useLedger()
 const selection = useSelection()
-const report = computed(() => props.result.regression!)
-const unit = computed(() => (report.value.ofLog ? 'on the log scale' : props.result.series.unit))
 
-const residuals = computed(() => {
-  const { from, residuals: all, fittedScale } = report.value
-  return all.flatMap((value, i) => {
-    if (value === null) return []
-    const t = from + i
-    const season = props.result.columns.season[t - ledger.firstT]!
-    return [
-      {
-        t,
-        value,
-        season,
-        fitted: fittedScale[i]!,
-        words: `${ledger.labelAt(t)}: ${formatFigure(value)}`,
-      },
-    ]
-  })
-})
+const residuals = computed(() =>
+  props.residuals.map((one) => ({
+    ...one,
+    season: props.result.columns.season[one.t - ledger.firstT]!,
+    words: `${ledger.labelAt(one.t)}: ${formatFigure(one.value)}`,
+  })),
+)
 const largest = computed(() => Math.max(...residuals.value.map(({ value }) => Math.abs(value)), 0))
-const range = computed(() => `±${formatFigure(largest.value)} ${unit.value}`)
+const range = computed(() => `±${formatFigure(largest.value)} ${props.unit}`)
 
 const pictures = computed(() => {
   const all = residuals.value
@@ -55,7 +64,7 @@ const pictures = computed(() => {
     },
     {
       title: 'Residuals against fitted',
-      across: report.value.ofLog ? 'logarithm of the fitted value' : `fitted, ${unit.value}`,
+      across: props.fittedName,
       ends: [formatFigure(Math.min(...fitted)), formatFigure(Math.max(...fitted))] as const,
       points: points((one) => one.fitted),
     },
@@ -72,15 +81,14 @@ const pictures = computed(() => {
   ]
 })
 
-const words = computed(() => residualWords(report.value, report.value.tests))
 function goTo(index: number) {
-  selection.moveTo({ column: 'residual', t: residuals.value[index]!.t })
+  selection.moveTo({ column: props.column, t: residuals.value[index]!.t })
 }
 </script>
 
 <template>
   <section v-if="residuals.length > 0" class="working-part">
-    <h3>Residuals of the regression</h3>
+    <h3>{{ title }}</h3>
     <p v-for="sentence in words" :key="sentence" class="said">{{ inReadersFigures(sentence) }}</p>
     <ScatterPicture
       v-for="picture in pictures"
@@ -96,14 +104,14 @@ function goTo(index: number) {
     <HistogramPicture
       title="Histogram of the residuals"
       :values="residuals.map(({ value }) => value)"
-      :spread="report.s"
+      :spread="spread"
     />
     <CorrelationBars
-      v-if="report.tests.autocorrelation && report.tests.limit !== null"
+      v-if="correlations"
       title="Autocorrelation of the residuals"
       term="autocorrelation"
-      :values="report.tests.autocorrelation"
-      :limit="report.tests.limit"
+      :values="correlations.values"
+      :limit="correlations.limit"
       :every="result.series.seasons"
     />
     <p v-else class="muted small">No autocorrelation: a gap inside, or nothing left over.</p>
