@@ -70,19 +70,23 @@ export function waves({ ljungBox: tests }: Pick<ArimaResidualTests, 'ljungBox'>)
   return tests.some(({ p }) => p !== null && p <= SURE)
 }
 
-/** The lag whose autocorrelation stands out most; null where none is beyond noise. */
-export function loudestLag({ autocorrelation: r, limit }: ArimaResidualTests): Value {
-  if (!r || limit === null) return null
-  const most = Math.max(...r.map(Math.abs))
+/** The lag up to another whose autocorrelation stands out most; null where none is beyond noise. */
+export function loudestLag(
+  { autocorrelation, limit }: Pick<ArimaResidualTests, 'autocorrelation' | 'limit'>,
+  upTo: number,
+): Value {
+  const r = autocorrelation?.slice(0, upTo) ?? []
+  if (limit === null) return null
+  const most = Math.max(0, ...r.map(Math.abs))
   return most > limit ? r.findIndex((own) => Math.abs(own) === most) + 1 : null
 }
 
 /** What the tests say, one sentence each; only where the test could be made. */
 export function arimaResidualWords(tests: ArimaResidualTests): string[] {
-  const loudest = loudestLag(tests)
   return [
     ...tests.ljungBox.flatMap(({ lag, q, df, p }) => {
       if (p === null) return []
+      const loudest = loudestLag(tests, lag)
       const words =
         p <= SURE
           ? `the residuals still wave${loudest === null ? '' : `, most at lag ${loudest}`}`

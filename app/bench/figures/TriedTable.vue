@@ -25,7 +25,7 @@ defineProps<{ caption: string; head: string; rows: readonly Tried[] }>()
       <tr v-for="(row, i) in rows" :key="row.name">
         <th scope="row">
           <slot :row="row" :at="i">{{ row.name }}</slot>
-          <span v-if="row.because" class="muted">{{ row.because }}</span>
+          <span v-if="row.because" class="muted because">{{ row.because }}</span>
         </th>
         <td class="number">{{ row.numbers }}</td>
         <td class="number">{{ row.aicc === null ? '–' : formatDecimals(row.aicc, 1) }}</td>
@@ -33,3 +33,9 @@ defineProps<{ caption: string; head: string; rows: readonly Tried[] }>()
     </tbody>
   </v-table>
 </template>
+
+<style scoped>
+.because {
+  margin-left: 6px;
+}
+</style>

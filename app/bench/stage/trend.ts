@@ -7,7 +7,7 @@ import type { ResultStage } from './stage'
 export const trend: ResultStage = {
   needs: 'result',
   label: 'Trend',
-  focus: ['smoothedLevel', 'trend'],
+  focus: ['smoothedLevel', 'predicted', 'trend'],
   seesWhole: true,
   barHeight: 0,
   beside: () => [],

@@ -39,6 +39,6 @@ export function arimaTrendColumns(run: Run, parts: TrendColumns<ArimaTrendReport
       arithmetic: (t) => operation(run.cell(of, t), '−', run.cell('trend', t)),
       whyUndefined: notFitted(run),
     }),
-    trendColumn(run, parts, { means: 'one step ahead, by the model', arithmetic: prediction }),
+    trendColumn(run, parts, { means: 'one step ahead', arithmetic: prediction }),
   ]
 }

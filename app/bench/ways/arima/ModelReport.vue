@@ -69,17 +69,20 @@ function figureOr(value: Value, decimals: number): string {
       <dd>{{ formatFigure(shown.s) }}</dd>
       <dt>ln likelihood</dt>
       <dd>{{ formatDecimals(model.logLikelihood, 2) }}</dd>
-      <dt><TermWord of="aic">AIC · AICc · BIC</TermWord></dt>
-      <dd>
-        {{ formatDecimals(model.aic, 1) }} · {{ figureOr(model.aicc, 1) }} ·
-        {{ formatDecimals(model.bic, 1) }}
-      </dd>
+      <dt><TermWord of="aic">AICc</TermWord></dt>
+      <dd>{{ figureOr(model.aicc, 2) }}</dd>
+      <dt>AIC</dt>
+      <dd>{{ formatDecimals(model.aic, 2) }}</dd>
+      <dt>BIC</dt>
+      <dd>{{ formatDecimals(model.bic, 2) }}</dd>
       <dt>smallest AR root</dt>
       <dd>{{ figureOr(model.arRoot, 3) }}</dd>
       <dt>smallest MA root</dt>
       <dd>{{ figureOr(model.maRoot, 3) }}</dd>
-      <dt>values</dt>
-      <dd>{{ model.count }} after differences, {{ model.k }} numbers estimated</dd>
+      <dt>values after differences</dt>
+      <dd>{{ model.count }}</dd>
+      <dt>numbers estimated</dt>
+      <dd>{{ model.k }}</dd>
     </dl>
     <RootsPicture :ar="model.roots.ar" :ma="model.roots.ma" />
     <p v-if="differences" class="small">{{ inReadersFigures(differences) }}</p>

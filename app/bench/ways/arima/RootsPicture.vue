@@ -88,7 +88,7 @@ svg {
 }
 
 .ma {
-  fill: var(--surface);
+  fill: var(--paper);
   stroke: var(--forecast);
   stroke-width: 1.5;
 }
