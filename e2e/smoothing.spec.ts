@@ -1,5 +1,5 @@
 import { expect, test } from './ownServer'
-import { chooseWord, openSeries, rowFigures } from './support'
+import { choose, chooseWord, openSeries, rowFigures } from './support'
 
 test('smoothing: weights chosen, one fixed, chosen again; a level reads its arithmetic', async ({
   page,
@@ -138,35 +138,76 @@ test('a contest where following the latest level wins or ties; a combination is 
   await expect(page.locator('[data-row="member:3"]')).toBeVisible()
 })
 
-test('ARIMA: orders chosen, by hand, and taken from the table; a forecast reads its surprises', async ({
+test('ARIMA: differences read, orders chosen, stopped and stepped by hand; both models in the contest', async ({
   page,
 }) => {
   await openSeries(page, 'Masonry paint')
-  await page.keyboard.press('5')
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await page.keyboard.press('1')
+  await choose(page, 'take out', 'seasonal, then first')
+  await expect(working).toContainText('Tests of difference (seasonal, then first)')
+  await expect(working.getByRole('img', { name: /^Partial autocorrelation/ })).toBeVisible()
+
+  await page.getByRole('button', { name: /^Trend/ }).click()
   await chooseWord(page, 'forecast', 'by ARIMA')
   const word = page.locator('[data-word=orders]')
-  const working = page.getByRole('complementary', { name: 'Working' })
   await expect(word).toHaveText('orders chosen step by step')
   await expect(
     working.getByRole('heading', { name: /^ARIMA \(\d,1,\d\)\(\d,1,\d\)/ }),
   ).toBeVisible()
   await expect(working).toContainText(/Strength of season 0\.\d\d: differenced by the year/)
+  // Beside the orders what the differences suggest, with their autocorrelations.
+  await expect(working).toContainText('Differences by the year and by the month of sales')
+  await expect(working).toContainText(/autocorrelations .* cut off/)
   const tried = working.getByRole('table', { name: 'Models that were tried' })
   await expect(tried.getByRole('row')).toHaveCount(9)
+
+  // A longer choice fills its table, and is stopped: the method is the one before.
+  await choose(page, 'How the orders come about', 'the best of all up to five terms')
+  await expect(working.getByRole('table', { name: 'The best so far' })).toBeVisible()
+  await working.getByRole('button', { name: /^Stop/ }).click()
+  await expect(word).toHaveText('orders chosen step by step')
+  await expect(working.getByRole('table', { name: 'The best so far' })).toBeHidden()
 
   // Any of them is taken by a click, and is then a model by hand.
   await tried.getByRole('button', { name: 'take (0,1,0)(0,1,1)', exact: true }).click()
   await expect(word).toHaveText('(0,1,0)(0,1,1)')
-  await word.click()
-  await page.getByLabel('q, surprises before').fill('1')
-  await page.getByLabel('q, surprises before').press('Enter')
+  const q = page.getByLabel('q, surprises before by the month')
+  await q.fill('1')
+  await q.press('Tab')
   await expect(word).toHaveText('(0,1,1)(0,1,1)')
-  await page.keyboard.press('Escape')
   await expect(working).toContainText(/of last year's surprise stays in the season/)
+  const seen = working.getByRole('table', { name: 'Models looked at' })
+  await expect(seen.getByRole('row')).toHaveCount(3)
+  const D = page.getByLabel('D, differences by the year')
+  await D.fill('0')
+  await D.press('Tab')
+  await expect(
+    seen.getByRole('row', { name: /\(0,1,1\)\(0,1,1\) other differences/ }),
+  ).toBeVisible()
+  await expect(working).toContainText(/the residuals still wave, most at lag \d+/)
+  await seen.getByRole('button', { name: 'take back (0,1,1)(0,1,1)' }).click()
+  await expect(word).toHaveText('(0,1,1)(0,1,1)')
 
   await page.getByRole('button', { name: /^Project/ }).click()
   await expect(working.locator('.symbols')).toContainText('surprise (Dec 2025)')
   await expect(working.locator('.symbols')).toContainText('sales (Jan 2025)')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(word).toHaveText('(0,1,0)(0,1,1)')
+
+  // Pinned beside the model of the deseasonalized series, whose own orders are chosen.
+  await page.getByRole('button', { name: 'Pin' }).click()
+  await page.keyboard.press('5')
+  await chooseWord(page, 'forecast', 'by decomposition')
+  await chooseWord(page, 'trend', 'an ARIMA model')
+  await expect(working.getByRole('heading', { name: /^ARIMA \(\d,\d,\d\)/ })).toBeVisible()
+  await expect(working).toContainText('Differences twice by the month of deseasonalized sales')
+  await page.getByRole('button', { name: 'Compare' }).click()
+  const compared = page.getByRole('region', { name: 'Methods side by side' })
+  await expect(
+    compared.getByRole('columnheader', { name: /by ARIMA|ARIMA \(0,1,1\)/ }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Contest', exact: true }).click()
+  const table = page.locator('.contest')
+  await expect(table.locator('.outcome')).toBeVisible({ timeout: 60_000 })
+  await expect(table.getByRole('row', { name: /an ARIMA model of orders chosen/ })).toBeVisible()
+  await expect(table.getByRole('row', { name: /ARIMA, orders chosen step by step/ })).toBeVisible()
 })

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { ArimaFigures } from './model'
+import { differencesText } from './words'
 import { differencesWords, halfLife, halfLifeWords, termsOfArima } from './readings'
 
 /** As much of a model as is spoken of. */
@@ -48,4 +49,14 @@ it('how often values are differenced, with every figure that decided it', () => 
   expect(differencesWords(short)).toBe(
     'Strength of season 0.96: not differenced by the year (above 0.64 it is, where enough years came). KPSS of a constant: no first differences.',
   )
+})
+
+it('the differences that are taken are named, the season first', () => {
+  expect(differencesText({ d: 1, D: 1 }, 'sales', 'month')).toBe(
+    'Differences by the year and by the month of sales',
+  )
+  expect(differencesText({ d: 2, D: 0 }, 'sales', 'quarter')).toBe(
+    'Differences twice by the quarter of sales',
+  )
+  expect(differencesText({ d: 0, D: 0 }, 'sales', 'month')).toBe('No differences of sales')
 })

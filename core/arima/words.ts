@@ -26,7 +26,7 @@ export function differencesText(
   per: string,
 ): string {
   const times = (count: number, apart: string) =>
-    count === 0 ? [] : [`by the ${apart}${count === 2 ? ' twice' : ''}`]
+    count === 0 ? [] : [`${count === 2 ? 'twice ' : ''}by the ${apart}`]
   const taken = [...times(D, 'year'), ...times(d, per)]
   return taken.length === 0
     ? `No differences of ${of}`
