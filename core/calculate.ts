@@ -78,7 +78,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       ...{ calendar, start, firstT },
       values: series.values.slice(firstT - 1, lastT),
     }),
-    leftOut,
+    ...{ leftOut, hear },
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
   })
   const stretch = prepared.input

@@ -181,7 +181,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
   const groups = read.effects.map((one) => groupOf(one as Effect, facts, 'effects'))
   const axis = civilAxis(calendar.seasons, read.start)
   const season = seasonColumns({ form: 'dummies', base: 1 }, designCalendar(calendar, read.start))
-  const { fit, figures, judged, aiccWithoutAny } = estimateCalendar(
+  const { fit, figures, judged, aicc } = estimateCalendar(
     {
       ...{
         values,
@@ -215,7 +215,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
     aicc: {
       with: figures.aicc,
       without: byGroup(({ aiccWithout }) => aiccWithout),
-      withoutAny: aiccWithoutAny,
+      withoutAny: aicc.withoutAny,
     },
     keep: byGroup(({ helps }) => helps),
     ...weekend(

@@ -3,6 +3,7 @@ import { completeMethod } from '../completeMethod'
 import type { MemberDocument } from '../forecast/member'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
 import { changed, type MethodDocument } from '../method'
+import { choiceOf, PREPARATIONS } from '../prepare/preparations'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
 import { trendWayOf } from '../trend/ways'
@@ -31,36 +32,51 @@ interface Settled {
  */
 export function settledAt(series: Series, document: MethodDocument, known: Known): Settled | null {
   const { forecast, decompose = {} } = document
-  const way = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
-  const { members } = way
-  if (members && forecast?.by) {
-    const own = members.of(forecast, decompose)
-    const settled = own.map((member) => settledMember(series, document, member, known))
-    if (settled.every((member) => member === null)) return null
-    const made = own.map((one, i) => settled[i]?.member ?? one)
-    return {
-      document: changed(document, { forecast: members.are(made) }),
-      wasOpen: settled.some((member) => member?.wasOpen),
-    }
+  const { members } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
+  if (!members || !forecast?.by) return ownChoices(series, document, known)
+  const own = members.of(forecast, decompose)
+  const settled = own.map((member) => settledMember(series, document, member, known))
+  const around = ownChoices(series, document, known)
+  if (!around && settled.every((member) => member === null)) return null
+  const made = own.map((one, i) => settled[i]?.member ?? one)
+  return {
+    document: changed(around?.document ?? document, { forecast: members.are(made) }),
+    wasOpen: (around?.wasOpen ?? false) || settled.some((member) => member?.wasOpen),
   }
+}
+
+/** The slow choices of a method's own parts: forecast, trend, and what prepares the values. */
+function ownChoices(series: Series, document: MethodDocument, known: Known): Settled | null {
   const method = completeMethod(document, series)
+  const way = forecastWayOf(method.forecast.by)
   const ofForecast = way.slowChoices
   const ofTrend = way.extendsTrend ? trendWayOf(method.trend.form).slowChoices : undefined
-  if (!ofForecast && !ofTrend) return null
+  const preparing = PREPARATIONS.flatMap((one) => {
+    const choice = choiceOf(document, one)
+    const slow = one.slowChoices?.(choice)
+    return slow ? [{ key: one.key, choice, slow }] : []
+  })
+  if (!ofForecast && !ofTrend && preparing.length === 0) return null
   try {
     const { firstT, origin, horizon } = known
-    const { ahead, trend } = calculate(
+    const { ahead, trend, prepared } = calculate(
       series,
       trainingDocument(document, series, firstT, origin, horizon),
     )
+    const prepares = preparing.flatMap(({ key, choice, slow }) => {
+      const found = prepared.takenOut?.[key]
+      return found ? [[key, { ...(choice as object), ...slow.made(found) }] as const] : []
+    })
     return {
       document: changed(document, {
+        ...Object.fromEntries(prepares),
         ...(ofForecast ? { forecast: ofForecast.made(ahead) } : {}),
         ...(ofTrend ? { trend: ofTrend.made(trend) } : {}),
       }),
       wasOpen:
         (ofForecast?.areOpen(method.forecast) ?? false) ||
-        (ofTrend?.areOpen(method.trend) ?? false),
+        (ofTrend?.areOpen(method.trend) ?? false) ||
+        preparing.some(({ choice, slow }) => slow.areOpen(choice!)),
     }
   } catch (error) {
     if (error instanceof Refusal) return null

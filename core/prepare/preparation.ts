@@ -7,7 +7,9 @@ import type { DesignColumn } from '../regression/design'
 import type { Series, Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Piece } from '../word'
+import type { SlowChoices } from '../trend/slowChoices'
 import type { Extent } from '../work/extent'
+import type { Hear } from '../work/steps'
 
 /** What a preparation may know. */
 export interface PreparationBasis {
@@ -24,6 +26,8 @@ export interface PreparationBasis {
   readonly beside: readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
   indexOf(stretch: Stretch): readonly number[] | null
+  /** Hears how far a long choice has come. */
+  readonly hear?: Hear | undefined
 }
 
 /**
@@ -46,6 +50,10 @@ export interface Preparation<Choice, Taken> {
   estimate(basis: PreparationBasis, choice: Choice): Taken | null
   /** About how many multiplications that takes; left out where it takes next to nothing. */
   steps?(choice: Choice, extent: Extent): number
+  /** What of a choice takes so long that a check keeps it as it was made first; null where nothing does. */
+  slowChoices?(
+    choice: Choice,
+  ): SlowChoices<NonNullable<Choice>, Taken, Partial<NonNullable<Choice>>> | null
   /** The values as it leaves them, one entry a period. */
   leave(values: readonly Value[], taken: Taken, firstT: number): Value[]
   /** How what was taken out comes back; null for what is put in, and from then on stands for what came in. */

@@ -2,6 +2,7 @@ import type { Model } from '../model'
 import type { DesignColumn } from '../regression/design'
 import type { Series, Value } from '../series/series'
 import { stretchOf, type Stretch } from '../series/stretch'
+import type { Hear } from '../work/steps'
 import { fill } from './fill/fill'
 import type { FilledValue } from './fill/fillMissing'
 import { choiceOf, PREPARATIONS, type PreparationDocuments } from './preparations'
@@ -37,6 +38,8 @@ export interface ToPrepare {
   readonly beside: readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
   indexOf(stretch: Stretch): readonly number[] | null
+  /** Hears how far a long choice has come. */
+  readonly hear?: Hear | undefined
 }
 
 /**

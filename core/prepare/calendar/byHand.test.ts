@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { changed, type MethodDocument } from '../../method'
-import { stateOf, withChoice, withList, withState } from './byHand'
+import { stateOf, withChoice, withErrors, withList, withState } from './byHand'
 import type { CalendarDocument } from './options'
 
 const method = (calendar?: CalendarDocument): MethodDocument => ({
@@ -46,5 +46,15 @@ describe('an effect of the calendar by hand', () => {
     expect(two).toEqual({ holidays: [wider], ifItHelps: ['fair'] })
     expect(stateOf(two, 'fair')).toBe('where-it-helps')
     expect(changed(method(two), withList(two, wider, 'in')).calendar).toBeUndefined()
+  })
+
+  it('is estimated as an ARIMA model has its errors, and without its orders as independent ones again', () => {
+    const asked = { tradingDay: 'six' } as const
+    const model = changed(method(asked), withErrors(asked, 'arima')).calendar!
+    expect(model).toEqual({ tradingDay: 'six', errors: 'arima' })
+    const given = { ...model, orders: [0, 1, 1], seasonalOrders: [0, 1, 1] } as CalendarDocument
+    expect(changed(method(given), withErrors(given, 'independent')).calendar).toEqual(asked)
+    // With the last effect the model goes too.
+    expect(changed(method(given), withState(given, 'tradingDay', 'in')).calendar).toBeUndefined()
   })
 })

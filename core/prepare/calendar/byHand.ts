@@ -1,5 +1,10 @@
 import type { MethodChange } from '../../finding'
-import { dividesByLength, USUAL_EASTER, type CalendarDocument } from './options'
+import {
+  dividesByLength,
+  USUAL_EASTER,
+  type CALENDAR_ERRORS,
+  type CalendarDocument,
+} from './options'
 
 /** What becomes of an effect: it is left in, taken out, or taken out where AICc falls with it. */
 export type EffectState = 'in' | 'out' | 'where-it-helps'
@@ -60,6 +65,20 @@ export function withList(
   return changeOf({ ...asked, holidays, ifItHelps: open(asked, list.name, state) })
 }
 
+/** The change that takes what the effects leave as independent errors, or as an ARIMA model has them, its orders chosen. */
+export function withErrors(
+  asked: CalendarDocument,
+  errors: (typeof CALENDAR_ERRORS)[number],
+): MethodChange {
+  return changeOf({ ...asked, ...NO_ORDERS, errors: errors === 'arima' ? errors : undefined })
+}
+
+/** What of a method is about such a model. */
+const NO_ORDERS = {
+  ...{ orders: undefined, seasonalOrders: undefined, constant: undefined },
+  ...{ choose: undefined, seasonal: undefined, near: undefined },
+} satisfies CalendarDocument
+
 function listNamed({ holidays = [] }: CalendarDocument, key: string): boolean {
   return holidays.some(({ name }) => name === key)
 }
@@ -76,7 +95,7 @@ function changeOf({ holidays = [], ifItHelps = [], ...asked }: CalendarDocument)
     holidays: holidays.length > 0 ? holidays : undefined,
     ifItHelps: ifItHelps.length > 0 ? ifItHelps : undefined,
   }
-  const { errors: _, ...effects } = calendar
+  const effects = { ...calendar, ...NO_ORDERS, errors: undefined }
   const isAny = Object.values(effects).some((part) => part !== undefined)
   return { calendar: isAny ? calendar : undefined }
 }

@@ -1,8 +1,11 @@
+import { stepsOfModel } from '../../arima/model'
+import { asDocument } from '../../arima/orderOptions'
 import { MODEL } from '../../model'
 import { Refusal } from '../../refusal'
-import type { DesignFit } from '../../regression/fitDesign'
+import type { SlowChoices } from '../../trend/slowChoices'
 import { mostBends } from '../beside'
 import type { Preparation, PreparationBasis } from '../preparation'
+import { estimatorByArima, ordersAsked, type EstimatedByArima } from './arimaErrors'
 import { calendarColumns, componentArithmetic, errorArithmetic } from './columns'
 import { civilAxis, groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
 import {
@@ -10,11 +13,13 @@ import {
   onlyWhatHelps,
   type CalendarRegression,
   type EstimatedCalendar,
+  type EstimateGroups,
 } from './estimate'
 import {
   calendarDocument,
   dividesByLength,
   effectsAsked,
+  hasArimaErrors,
   type AskedEffect,
   type CalendarDocument,
 } from './options'
@@ -46,8 +51,14 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
     if (!choice || !isAsked(choice)) return 0
     const asked = effectsAsked(choice)
     const regressions = 1 + asked.filter(({ isOpen }) => isOpen).length
-    return regressions * 2 * periods * (seasons + 6 + asked.length + mostBends(periods)) ** 2
+    const once = regressions * 2 * periods * (seasons + 6 + asked.length + mostBends(periods)) ** 2
+    if (!hasArimaErrors(choice)) return once
+    const extent = { periods, seasons }
+    // Each refit begins near the first, and its columns are filtered along.
+    const given = { choose: 'given', orders: [1, 1, 1], seasonalOrders: [0, 1, 1] } as const
+    return once + stepsOfModel(ordersAsked(choice, seasons), extent) + stepsOfModel(given, extent)
   },
+  slowChoices: (choice) => (choice && hasArimaErrors(choice) ? ARIMA_ERRORS : null),
   leave: (values, taken, firstT) =>
     values.map((value, i) =>
       value === null ? null : MODEL[taken.model].takeOut(value, componentAt(taken, firstT + i)),
@@ -63,8 +74,16 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   words: calendarPieces,
 }
 
+const ARIMA_ERRORS: SlowChoices<CalendarDocument, CalendarTaken, CalendarDocument> = {
+  areOpen: ({ choose, orders }) => choose !== 'given' && orders === undefined,
+  made: ({ arima }) => ({
+    ...asDocument(arima!.model),
+    ...{ seasonal: undefined, near: arima!.model.coefficients },
+  }),
+}
+
 function estimated(
-  { series, stretch, model, endT, beside, leftOut }: PreparationBasis,
+  { series, stretch, model, endT, beside, leftOut, hear }: PreparationBasis,
   choice: CalendarDocument,
 ): CalendarTaken {
   const { firstT, values } = stretch
@@ -85,26 +104,45 @@ function estimated(
     nameOf: (t) => stretch.periodOf(t - firstT).label,
   }
   const entered = effectsAsked(choice).flatMap((one) => enteredOf(one, facts))
-  const all = withoutWhatCannotBe(regression, entered)
+  const independent: EstimateGroups = (groups) => estimateCalendar(regression, groups, 'calendar')
+  const all = withoutWhatCannotBe(independent, entered)
   const open = new Set(all.entered.flatMap(({ isOpen, group }) => (isOpen ? [group.name] : [])))
-  const { fit, groups: kept } = onlyWhatHelps(regression, all.estimated, open, 'calendar')
-  const at = fit.p - kept.reduce((sum, { columns }) => sum + columns.length, 0)
+  const byArima = hasArimaErrors(choice)
+    ? estimatorByArima(
+        { series, regression, options: ordersAsked(choice, series.calendar.seasons), hear },
+        all.estimated,
+      )
+    : null
+  const whole = byArima ? byArima(all.estimated.groups) : all.estimated
+  const { kept, arima } = keptOf(whole, open, independent, byArima)
   return {
-    effects: all.entered.filter(({ group }) => kept.includes(group)).map(({ effect }) => effect),
-    ...{ facts, model, divides: regression.divides, at },
-    coefficients: fit.coefficients.slice(at),
-    covariance: covarianceFrom(fit, at),
+    effects: all.entered
+      .filter(({ group }) => kept.groups.includes(group))
+      .map(({ effect }) => effect),
+    ...{ facts, model, divides: regression.divides, at: kept.at },
+    ...{ coefficients: kept.coefficients, covariance: kept.covariance },
     leftOut: [...leftOut],
-    groups: all.estimated.judged.map(({ group, ...judged }) => ({
-      ...{ name: group.name, says: group.says, isKept: kept.includes(group) },
+    groups: whole.judged.map(({ group, ...judged }) => ({
+      ...{ name: group.name, says: group.says, isKept: kept.groups.includes(group) },
       key: all.entered.find((one) => one.group === group)!.key,
       ...judged,
     })),
-    aicc: {
-      withAll: all.estimated.figures.aicc,
-      withoutAny: all.estimated.aiccWithoutAny,
-    },
+    arima,
+    aicc: whole.aicc,
   }
+}
+
+/** What is taken out, of what was asked for; with ARIMA errors the same with independent ones beside it. */
+function keptOf(
+  whole: EstimatedCalendar | EstimatedByArima,
+  open: ReadonlySet<string>,
+  independent: EstimateGroups,
+  byArima: EstimateGroups<EstimatedByArima> | null,
+): { readonly kept: EstimatedCalendar; readonly arima: CalendarTaken['arima'] } {
+  if (!byArima) return { kept: onlyWhatHelps(independent, whole, open), arima: null }
+  const kept = onlyWhatHelps(byArima, whole as EstimatedByArima, open)
+  const { coefficients, covariance } = independent(kept.groups)
+  return { kept, arima: { model: kept.model, independent: { coefficients, covariance } } }
 }
 
 /** An effect with its columns; none for one that is left to the criterion and that the series is too short for. */
@@ -135,37 +173,15 @@ function requireMoving({ says, columns }: EffectGroup, facts: EffectFacts, where
 
 /** All that is asked for, estimated; where it cannot be, without what is left to the criterion. */
 function withoutWhatCannotBe(
-  regression: CalendarRegression,
+  estimate: EstimateGroups,
   entered: readonly Entered[],
 ): { readonly entered: readonly Entered[]; readonly estimated: EstimatedCalendar } {
-  const estimate = (own: readonly Entered[]) =>
-    estimateCalendar(
-      regression,
-      own.map(({ group }) => group),
-      'calendar',
-    )
+  const of = (own: readonly Entered[]) => estimate(own.map(({ group }) => group))
   try {
-    return { entered, estimated: estimate(entered) }
+    return { entered, estimated: of(entered) }
   } catch (error) {
     const asked = entered.filter(({ isOpen }) => !isOpen)
     if (!(error instanceof Refusal) || asked.length === entered.length) throw error
-    return { entered: asked, estimated: estimate(asked) }
+    return { entered: asked, estimated: of(asked) }
   }
-}
-
-/** Covariance of the coefficients from a place on: s² times what the fit says of sums of two. */
-function covarianceFrom(fit: DesignFit, at: number): number[][] {
-  const s2 = fit.sse / (fit.n - fit.p)
-  const count = fit.p - at
-  const varianceOf = (...places: number[]) => {
-    const weights = new Array<number>(fit.p).fill(0)
-    for (const place of places) weights[at + place]! += 1
-    return fit.varianceOf(weights)
-  }
-  const own = Array.from({ length: count }, (_, i) => varianceOf(i))
-  return own.map((variance, i) =>
-    own.map((other, j) =>
-      i === j ? s2 * variance : (s2 * (varianceOf(i, j) - variance - other)) / 2,
-    ),
-  )
 }

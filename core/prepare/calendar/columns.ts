@@ -223,7 +223,7 @@ function componentOf(
   of: string,
   beside: readonly DesignColumn[],
 ): (t: number) => Expression {
-  const { model, divides, coefficients, at: first } = taken
+  const { model, divides, coefficients, at: first, arima } = taken
   const leftOut = new Set(taken.leftOut)
   const own = columnsOfTaken(taken)
   const ofLog = model === 'multiplicative'
@@ -233,11 +233,14 @@ function componentOf(
   return (t) => {
     const terms = own.map((column, j) =>
       operation(
-        figureOf(`effect of ${column.label}`, coefficients[j]!, {
-          kind: 'regression',
-          gives: { figure: 'coefficient', at: first + j },
-          of: regression(),
-        }),
+        // Beside a model of what is left it comes from the filter, as the model's own coefficients do.
+        arima
+          ? figureOf(`effect of ${column.label}, with ARIMA errors`, coefficients[j]!)
+          : figureOf(`effect of ${column.label}`, coefficients[j]!, {
+              kind: 'regression',
+              gives: { figure: 'coefficient', at: first + j },
+              of: regression(),
+            }),
         '×',
         run.cell(rowOf(column), t),
       ),

@@ -42,12 +42,26 @@ export interface JudgedGroup {
 
 /** Effects of the calendar, estimated. */
 export interface EstimatedCalendar {
+  readonly groups: readonly EffectGroup[]
+  /** Of the calendar's columns, on the scale of the regression, and their covariance. */
+  readonly coefficients: readonly number[]
+  readonly covariance: readonly (readonly number[])[]
+  /** Place of the first of them among the coefficients of the regression. */
+  readonly at: number
+  readonly judged: readonly JudgedGroup[]
+  readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
+}
+
+/** The same with errors independent of each other, and the regression that they come from. */
+export interface EstimatedIndependently extends EstimatedCalendar {
   readonly fit: DesignFit
   readonly figures: RegressionFigures
-  readonly groups: readonly EffectGroup[]
-  readonly judged: readonly JudgedGroup[]
-  readonly aiccWithoutAny: Value
 }
+
+/** Estimates groups of effects on the same values. @throws Refusal for what cannot be estimated */
+export type EstimateGroups<Estimated extends EstimatedCalendar = EstimatedCalendar> = (
+  groups: readonly EffectGroup[],
+) => Estimated
 
 /**
  * Estimates effects of the calendar beside season and trend, by least squares.
@@ -61,7 +75,7 @@ export function estimateCalendar(
   regression: CalendarRegression,
   groups: readonly EffectGroup[],
   where: string,
-): EstimatedCalendar {
+): EstimatedIndependently {
   const y = onItsScale(regression, where)
   const fit = fitDesign(y, regression.firstT, columnsOf(regression, groups), where)
   const figures = regressionFigures(fit)
@@ -73,8 +87,11 @@ export function estimateCalendar(
     return { sse, aicc: criteriaOfFit({ n: fit.n, p: fit.p - places.length, sse }).aicc }
   }
   const none = without(() => true)
+  const at = fit.p - own.length
   return {
-    ...{ fit, figures, groups },
+    ...{ fit, figures, groups, at },
+    coefficients: fit.coefficients.slice(at),
+    covariance: covarianceFrom(fit, at),
     judged: groups.map((group): JudgedGroup => {
       const { sse, aicc } = without((one) => one === group)
       const df1 = group.columns.length
@@ -92,7 +109,7 @@ export function estimateCalendar(
         helps: figures.aicc !== null && aicc !== null && figures.aicc < aicc,
       }
     }),
-    aiccWithoutAny: none.aicc,
+    aicc: { withAll: figures.aicc, withoutAny: none.aicc },
   }
 }
 
@@ -103,19 +120,35 @@ export function estimateCalendar(
  * @param estimated with all groups
  * @param open names of the groups that are left to the criterion
  */
-export function onlyWhatHelps(
-  regression: CalendarRegression,
-  estimated: EstimatedCalendar,
+export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
+  estimate: EstimateGroups<Estimated>,
+  estimated: Estimated,
   open: ReadonlySet<string>,
-  where: string,
-): EstimatedCalendar {
+): Estimated {
   const idle = estimated.judged.filter(({ group, helps }) => open.has(group.name) && !helps)
   if (idle.length === 0) return estimated
   const least = idle.reduce((worst, one) =>
     (one.aiccWithout ?? Infinity) < (worst.aiccWithout ?? Infinity) ? one : worst,
   )
   const others = estimated.groups.filter((group) => group !== least.group)
-  return onlyWhatHelps(regression, estimateCalendar(regression, others, where), open, where)
+  return onlyWhatHelps(estimate, estimate(others), open)
+}
+
+/** Covariance of the coefficients from a place on: s² times what the fit says of sums of two. */
+function covarianceFrom(fit: DesignFit, at: number): number[][] {
+  const s2 = fit.sse / (fit.n - fit.p)
+  const count = fit.p - at
+  const varianceOf = (...places: number[]) => {
+    const weights = new Array<number>(fit.p).fill(0)
+    for (const place of places) weights[at + place]! += 1
+    return fit.varianceOf(weights)
+  }
+  const own = Array.from({ length: count }, (_, i) => varianceOf(i))
+  return own.map((variance, i) =>
+    own.map((other, j) =>
+      i === j ? s2 * variance : (s2 * (varianceOf(i, j) - variance - other)) / 2,
+    ),
+  )
 }
 
 /** Columns beside the constant: season and trend, then the calendar's. */
@@ -125,7 +158,7 @@ function columnsOf({ beside }: CalendarRegression, groups: readonly EffectGroup[
 }
 
 /** The values as the regression takes them: of a multiplicative model their logarithms, divided by the length first. */
-function onItsScale(
+export function onItsScale(
   { values, firstT, axis, model, divides, nameOf }: CalendarRegression,
   where: string,
 ): Value[] {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { seasonalOrdersDocument } from '../../arima/orderOptions'
 import { Refusal } from '../../refusal'
 import { LEAST_WINDOW, MOST_WINDOW } from '../../regression/regressors/calendar/easter'
 import { dayOfText, type Effect } from './effects'
@@ -11,6 +12,10 @@ const MOST_AROUND = 60
 const MOST_DATES = 2000
 const MOST_LISTS = 20
 
+/** How what effects leave can be taken. */
+export const CALENDAR_ERRORS = ['independent', 'arima'] as const
+const ORDER_KEYS = ['orders', 'seasonalOrders', 'constant', 'choose', 'seasonal', 'near'] as const
+
 const dates = z
   .array(z.string().refine((text) => dayOfText(text) !== null, 'A date is written 2024-05-01.'))
   .min(1)
@@ -20,8 +25,10 @@ const around = z.int().min(0).max(MOST_AROUND)
 /** What a method says of the calendar: effects that are taken out of the values, and come back in the forecast. */
 export const calendarDocument = z
   .strictObject({
-    /** How what the effects leave is taken: as errors independent of each other. */
-    errors: z.literal('independent'),
+    /** How what the effects leave is taken: as errors independent of each other, or as an ARIMA model has them. */
+    errors: z.enum(CALENDAR_ERRORS),
+    // Of such a model.
+    ...seasonalOrdersDocument,
     /** A column for each day of the week, or one for all weekdays. */
     tradingDay: z.enum(['six', 'one']),
     length: z.enum(['leap-year', 'length-of-period', 'divide']),
@@ -96,4 +103,15 @@ export function effectsAsked({
 /** Whether values are divided by the length of their period. */
 export function dividesByLength({ length }: CalendarDocument): boolean {
   return length === 'divide'
+}
+
+/** Whether what the effects leave is taken as an ARIMA model has it. @throws Refusal for orders without such a model */
+export function hasArimaErrors(choice: CalendarDocument): boolean {
+  if (choice.errors === 'arima') return true
+  const key = ORDER_KEYS.find((one) => choice[one] !== undefined)
+  if (key === undefined) return false
+  throw new Refusal(
+    `${key} belongs to errors of an ARIMA model, and these are independent. Take it out, or errors: "arima".`,
+    `calendar.${key}`,
+  )
 }

@@ -15,6 +15,7 @@ const taken = (model: CalendarTaken['model']): CalendarTaken => ({
     at: 13,
     leftOut: [],
     groups: [],
+    arima: null,
     aicc: { withAll: 0, withoutAny: 1 },
   },
   coefficients: [-0.01, 0, 0, 0, 0, 0.02, 0.05],

@@ -1,3 +1,4 @@
+import type { ArimaFigures } from '../../arima/model'
 import { MODEL, type Model } from '../../model'
 import type { DesignColumn } from '../../regression/design'
 import { divisionFactor } from '../../regression/regressors/calendar/days'
@@ -40,6 +41,11 @@ export interface CalendarTaken {
   /** Place of the first of them among the coefficients of the regression. */
   readonly at: number
   readonly groups: readonly GroupReport[]
+  /** The model of what the effects leave, and the same effects with independent errors; null where they are that already. */
+  readonly arima: {
+    readonly model: ArimaFigures
+    readonly independent: Pick<CalendarTaken, 'coefficients' | 'covariance'>
+  } | null
   readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
 }
 

@@ -6,7 +6,8 @@ import { dividesByLength, effectsAsked, USUAL_EASTER, type CalendarDocument } fr
 
 const NOTHING: Readonly<Record<string, undefined>> = {
   ...{ errors: undefined, tradingDay: undefined, length: undefined, easter: undefined },
-  ...{ holidays: undefined, ifItHelps: undefined },
+  ...{ holidays: undefined, ifItHelps: undefined, orders: undefined, seasonalOrders: undefined },
+  ...{ constant: undefined, choose: undefined, seasonal: undefined, near: undefined },
 }
 
 /** What is usually looked for, each taken out only where AICc falls with it. */
@@ -116,7 +117,8 @@ export function calendarWords(choice: CalendarDocument): string {
     left.length === 0
       ? ''
       : `${listed(left)}, where ${left.length === 1 ? 'it helps' : 'they help'}`
-  return [...(kept.length > 0 ? [listed(kept)] : []), ...(help ? [help] : [])].join('; ')
+  const effects = [...(kept.length > 0 ? [listed(kept)] : []), ...(help ? [help] : [])].join('; ')
+  return choice.errors === 'arima' ? `${effects}, with ARIMA errors` : effects
 }
 
 const LENGTH_WORDS = {

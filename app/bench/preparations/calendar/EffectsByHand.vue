@@ -5,6 +5,7 @@ import type { Method } from '~~/core/method'
 import {
   stateOf,
   withChoice,
+  withErrors,
   withList,
   withState,
   type EffectState,
@@ -43,6 +44,12 @@ const KINDS = {
     { value: 'divide', title: 'divided by its days' },
   ],
 } as const
+
+const ERRORS = [
+  { value: 'independent', title: 'independent errors' },
+  { value: 'arima', title: 'as an ARIMA model has it' },
+] as const
+const isAny = computed(() => props.method.calendar !== undefined)
 
 /** What divides the values is left to no criterion. */
 function statesOf(key: string) {
@@ -114,6 +121,15 @@ function statesOf(key: string) {
             />
             after
           </span>
+        </div>
+        <div v-if="isAny" class="row">
+          <span class="label">What is left</span>
+          <v-select
+            :model-value="asked.errors ?? 'independent'"
+            aria-label="What the effects leave"
+            :items="ERRORS"
+            @update:model-value="change(withErrors(asked, $event))"
+          />
         </div>
         <p v-if="problem" class="refused" role="alert">{{ inReadersFigures(problem) }}</p>
       </v-expansion-panel-text>

@@ -4,6 +4,7 @@ import { formatChange, formatDecimals, formatP, formatSigned } from '~/figures/f
 import TermWord from '~/shell/TermWord.vue'
 import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
 import type { Result } from '~~/core/result'
+import { orderText } from '~~/core/stateSpace/arima/order'
 import { normalQuantile } from '~~/core/statistics/distributions'
 import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
@@ -16,6 +17,16 @@ const LEVEL = 95
 const taken = computed(() => calendarTakenOf(props.result)!)
 const isShare = computed(() => taken.value.model === 'multiplicative')
 const effects = computed(() => readEffects(taken.value))
+/** With the errors of a model: the same effects with independent ones, and the model. */
+const beside = computed(() => {
+  const { arima } = taken.value
+  if (!arima) return null
+  const { order, constant } = arima.model
+  return {
+    effects: readEffects({ ...taken.value, ...arima.independent }),
+    name: orderText(order, constant),
+  }
+})
 
 function sizeOf({ estimate }: EffectRead): string {
   if (isShare.value) return formatChange(100 * estimate)
@@ -58,10 +69,22 @@ function risesBy(aiccWithout: Value): string {
           LEVEL
         }}% limits
       </caption>
+      <thead v-if="beside">
+        <tr class="head">
+          <th scope="col">effect</th>
+          <th scope="col" class="number">ARIMA errors</th>
+          <th scope="col" class="number">independent ones</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="one in effects" :key="one.name" :class="{ muted: maybeNone(one) }">
-          <th scope="row">{{ one.name }}</th>
-          <td class="number">{{ sizeOf(one) }} ± {{ reachOf(one) }}</td>
+        <tr v-for="(one, i) in effects" :key="one.name">
+          <th scope="row" :class="{ muted: maybeNone(one) }">{{ one.name }}</th>
+          <td class="number" :class="{ muted: maybeNone(one) }">
+            {{ sizeOf(one) }} ± {{ reachOf(one) }}
+          </td>
+          <td v-if="beside" class="number" :class="{ muted: maybeNone(beside.effects[i]!) }">
+            {{ sizeOf(beside.effects[i]!) }} ± {{ reachOf(beside.effects[i]!) }}
+          </td>
         </tr>
       </tbody>
     </v-table>
@@ -92,8 +115,12 @@ function risesBy(aiccWithout: Value): string {
       </tbody>
     </v-table>
     <p class="muted small">
-      Estimated beside season and trend, by least squares. What is grey may be nothing; AICc rises
-      (+) without what helps.
+      {{
+        beside
+          ? `Estimated by exact likelihood, with errors of ARIMA ${beside.name}.`
+          : 'Estimated beside season and trend, by least squares.'
+      }}
+      What is grey may be nothing; AICc rises (+) without what helps.
     </p>
   </section>
 </template>
