@@ -10,6 +10,7 @@ import { packStates, packWeights, runnerOf } from '../core/stateSpace/recursion'
 import { chooseSmoothing } from '../core/stateSpace/search'
 import { selectForm } from '../core/stateSpace/selection'
 import { seededUniform } from '../core/statistics/random'
+import { median, say } from './measured'
 
 /** Speed of smoothing: one pass beside the same in plain C, a fit, a selection, simulated paths. */
 const MONTHS = 120
@@ -19,20 +20,6 @@ const values = Array.from(
 )
 const form: SmoothingForm = { trend: 'additive', season: 'multiplicative', error: 'additive' }
 const PASSES = 400_000
-
-function say(what: string, figure: string): void {
-  process.stdout.write(`${`smoothing: ${what}`.padEnd(72)} ${figure}\n`)
-}
-
-function median(repeats: number, run: () => void): number {
-  run()
-  const times = Array.from({ length: repeats }, () => {
-    const started = performance.now()
-    run()
-    return performance.now() - started
-  })
-  return times.sort((a, b) => a - b)[repeats >> 1]!
-}
 
 const rule = initialByRule(values, form, 1, 12)
 const runner = runnerOf(values, form, 12)
@@ -44,7 +31,7 @@ const own =
   }) *
     1000) /
   PASSES
-say(`one pass, trend and season, ${MONTHS} months`, `${own.toFixed(2)} µs`)
+say('smoothing', `one pass, trend and season, ${MONTHS} months`, `${own.toFixed(2)} µs`)
 
 /** The same pass in C, on the same values, by the compiler that is there. */
 function plainC(): number | null {
@@ -61,9 +48,10 @@ function plainC(): number | null {
   return nanoseconds! / 1000
 }
 const c = plainC()
-if (c === null) say('the same in C', 'no compiler')
+if (c === null) say('smoothing', 'the same in C', 'no compiler')
 else
   say(
+    'smoothing',
     'the same in plain C',
     `${c.toFixed(2)} µs; ours at ${Math.round((100 * c) / own)}% of its speed`,
   )
@@ -75,9 +63,17 @@ for (const one of [
   const from = initialByRule(values, one, 1, 12)
   const wished = { weights: {}, initial: 'chosen' } as const
   const took = median(9, () => void chooseSmoothing(values, one, 12, from, wished))
-  say(`a fit, ${Object.values(one).join(', ')}, initial states chosen`, `${took.toFixed(1)} ms`)
+  say(
+    'smoothing',
+    `a fit, ${Object.values(one).join(', ')}, initial states chosen`,
+    `${took.toFixed(1)} ms`,
+  )
 }
-say('selection over 24 forms', `${median(3, () => void selectForm(values, 1, 12)).toFixed(0)} ms`)
+say(
+  'smoothing',
+  'selection over 24 forms',
+  `${median(3, () => void selectForm(values, 1, 12)).toFixed(0)} ms`,
+)
 const plan = { missingAtEnd: 0, horizon: 12, levels: [80, 95] }
 const paths = median(9, () => {
   const end = { ...rule.states, trend: 60 }
@@ -93,4 +89,4 @@ const paths = median(9, () => {
     [80, 95],
   )
 })
-say('5,000 paths of 12 months', `${paths.toFixed(1)} ms`)
+say('smoothing', '5,000 paths of 12 months', `${paths.toFixed(1)} ms`)

@@ -1,6 +1,7 @@
 import { figureOf, operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
+import { psiWeights } from '../stateSpace/arima/autocovariance'
 import type { KnownColumn } from '../stateSpace/arima/columns'
 import { differencing, expanded } from '../stateSpace/arima/polynomial'
 import type { ArimaFigures } from './model'
@@ -38,8 +39,8 @@ const CONSTANTS: Readonly<Record<string, string>> = {
 export function predictionArithmetic(run: Run, cells: ArimaCells): (t: number) => Expression {
   const { from, of, predicted, surprise, columns, beta } = cells
   const m = run.calendar.seasons
-  const { phi, theta } = expanded(cells.coefficients, m)
-  const weights = together(phi, differencing(cells.order, m))
+  const { theta } = expanded(cells.coefficients, m)
+  const weights = weightsOfValues(cells, m)
   /** Ahead a forecast stands in the place of a value. */
   const valueAt = (t: number) => (t > run.lastT ? cells.predictedAt(t) : cells.valueAt(t))
   const surpriseAt = (t: number): Value => {
@@ -96,6 +97,34 @@ export function surprisesOf(values: readonly Value[], predicted: readonly Value[
   })
 }
 
+/**
+ * The variance of each forecast, in squares of σ, from that of the period before: what a surprise j periods before is still worth
+ * in it is ψ_j, so each period further adds ψ². What the values have not settled of the start stands by itself.
+ *
+ * @param name of the column that they stand in
+ * @param factors from the filter, one a forecast period
+ */
+export function varianceArithmetic(
+  run: Run,
+  model: Pick<ArimaFigures, 'coefficients' | 'order'>,
+  name: string,
+  factors: readonly number[],
+): (t: number) => Expression {
+  const m = run.calendar.seasons
+  const phi = Float64Array.from(weightsOfValues(model, m))
+  const psi = psiWeights({ phi, theta: expanded(model.coefficients, m).theta }, factors.length)
+  return (t) => {
+    const h = t - run.lastT - 1
+    const weight = figureOf(`ψ of ${h} ${run.per}${h === 1 ? '' : 's'} on`, psi[h]!)
+    const square = operation(weight, '×', weight)
+    const sum = h === 0 ? square : operation(run.cell(name, t - 1), '+', square)
+    const rest = factors[h]! - (h === 0 ? 0 : factors[h - 1]!) - psi[h]! ** 2
+    return isNothing(rest, factors[h]!)
+      ? sum
+      : operation(sum, '+', figureOf('what is not settled of the start', rest))
+  }
+}
+
 /** What is left of the start is rounding. */
 const NOTHING = 1e-9
 function isNothing(rest: number, whole: number): boolean {
@@ -107,7 +136,12 @@ function weighted(weight: number, cell: Expression): Expression {
 }
 
 /** The weights of the values before, of φ and of the differences at once: 1 − (1 − Σ φB)(1 − Σ δB). */
-function together(phi: Float64Array, delta: Float64Array): number[] {
+function weightsOfValues(
+  { coefficients, order }: Pick<ArimaFigures, 'coefficients' | 'order'>,
+  seasons: number,
+): number[] {
+  const { phi } = expanded(coefficients, seasons)
+  const delta = differencing(order, seasons)
   const all = new Array<number>(phi.length + delta.length).fill(0)
   phi.forEach((own, i) => (all[i]! += own))
   delta.forEach((own, i) => (all[i]! += own))

@@ -65,9 +65,9 @@ function withSpent(test: LjungBox, spent: number): SpentLjungBox {
   return { ...test, df, p: df > 0 ? upperChiSquared(test.q, df) : null }
 }
 
-/** Whether the residuals still wave. */
-export function waves({ ljungBox: tests }: Pick<ArimaResidualTests, 'ljungBox'>): boolean {
-  return tests.some(({ p }) => p !== null && p <= SURE)
+/** Whether residuals still wave by a test. */
+export function waves({ p }: SpentLjungBox): boolean {
+  return p !== null && p <= SURE
 }
 
 /** The lag up to another whose autocorrelation stands out most; null where none is beyond noise. */
@@ -84,13 +84,13 @@ export function loudestLag(
 /** What the tests say, one sentence each; only where the test could be made. */
 export function arimaResidualWords(tests: ArimaResidualTests): string[] {
   return [
-    ...tests.ljungBox.flatMap(({ lag, q, df, p }) => {
+    ...tests.ljungBox.flatMap((test) => {
+      const { lag, q, df, p } = test
       if (p === null) return []
       const loudest = loudestLag(tests, lag)
-      const words =
-        p <= SURE
-          ? `the residuals still wave${loudest === null ? '' : `, most at lag ${loudest}`}`
-          : 'no wave can be told from chance'
+      const words = waves(test)
+        ? `the residuals still wave${loudest === null ? '' : `, most at lag ${loudest}`}`
+        : 'no wave can be told from chance'
       return [`Over ${lag} lags ${words} (Ljung–Box ${figure(q)}, ${df} df, p ${probability(p)}).`]
     }),
     ...shapeWords(tests.jarqueBera),

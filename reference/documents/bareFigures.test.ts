@@ -29,6 +29,7 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     /^(predicted|fitted|forecast|surprise)$/,
     'the filter of an ARIMA model over a gap, and where its differences begin',
   ],
+  [/^variance$/, 'of the first period ahead it is ψ₀², which is 1'],
   [/^member:/, 'a method of its own, with a ledger of its own'],
   [/^(design|event|calendar) /, 'a column of a regression is counted from the calendar'],
   [/^calendarError$/, 'the covariance of some coefficients of a regression is in no row'],

@@ -103,6 +103,19 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
     },
   }),
   one('contract-work', 'ARIMA chosen step by step', { forecast: { by: 'arima' } }),
+  one('contract-work', 'the deseasonalized series by ARIMA', {
+    trend: { form: 'arima', orders: [0, 1, 1] },
+  }),
+  one('exterior-paint', 'ARIMA with an event, and calendar effects with its errors', {
+    calendar: {
+      ...{ errors: 'arima', tradingDay: 'one', easter: 14 },
+      ...{ orders: [1, 0, 0], seasonalOrders: [0, 1, 1] },
+    },
+    forecast: {
+      ...{ by: 'arima', orders: [1, 0, 0], seasonalOrders: [0, 1, 1], transform: 'ln' },
+      indicators: [{ name: 'flood', from: '2019-06', to: '2019-07' }],
+    },
+  }),
   one('primer', 'smoothing at given weights on logarithms, as the mean', {
     forecast: {
       ...{

@@ -1,4 +1,4 @@
-import { predictionArithmetic, surprisesOf } from '../../arima/arithmetic'
+import { predictionArithmetic, surprisesOf, varianceArithmetic } from '../../arima/arithmetic'
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
@@ -13,6 +13,7 @@ type Parts = ForecastParts<ArimaOptions, ArimaForecast>
 
 const PREDICTED = 'predicted'
 const SURPRISE = 'surprise'
+const VARIANCE = 'variance'
 const GROUP = { name: 'arima', label: 'of the model' } as const
 
 /** Predictions and surprises on the scale of the model, fitted values, the forecast and its limits. */
@@ -78,13 +79,22 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
         return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
       },
     }),
+    declare(run.unit, {
+      name: VARIANCE,
+      label: 'Variance ahead',
+      symbol: 'variance',
+      means: 'Σψ², in squares of σ',
+      measure: 'number',
+      ...{ component: 'forecast', mark: 'dots', group: GROUP, stages: ['project'] },
+      ahead: factors,
+      arithmetic: varianceArithmetic(run, ahead, VARIANCE, factors),
+    }),
     ...limitColumns(run, options, ahead, {
       explains: 'prediction limit by the variance of the filter',
       arithmetic: (level, side, t) => {
-        const at = t - run.lastT - 1
         const spread = operation(figureOf('σ', interval.s), '×', {
           kind: 'root',
-          of: figureOf('variance factor', factors[at]!),
+          of: run.cell(VARIANCE, t),
         })
         const reach = operation(figureOf(`z(${level}%)`, interval.quantiles[level]!), '×', spread)
         return back(operation(run.cell(PREDICTED, t), side === 'lower' ? '−' : '+', reach))

@@ -9,7 +9,7 @@ function forecast(own: Partial<ArimaForecast>): ArimaForecast {
   return {
     ...{ order: { p: 0, d: 1, q: 1, P: 0, D: 1, Q: 1 }, constant: 'none', transform: null },
     ...{ coefficients: { ar: [], ma: [-0.4], sar: [], sma: [-0.7] }, beta: [], errors: null },
-    ...{ arRoot: null, maRoot: 1.03 },
+    ...{ arRoot: null, maRoot: 1.03, residuals: [] },
     ...own,
   } as ArimaForecast
 }

@@ -1,18 +1,22 @@
 import { asDocument } from '../../arima/orderOptions'
+import { lagsOfYear, loudestLag, testArimaResiduals, waves } from '../../arima/residuals'
+import type { Calendar } from '../../calendar/calendar'
+import { countPeriods } from '../../calendar/labels'
 import { isClear } from '../../stateSpace/arima/fit'
 import { orderText } from '../../stateSpace/arima/order'
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
-import { figure } from '../../words/figure'
+import { figure, probability } from '../../words/figure'
 import type { ArimaForecast } from './calculate'
 
 const LEVEL = 95
 
-/** What roots on the unit circle mean, what the drift is in a year, and what the limits leave out. */
+/** What roots on the unit circle mean, what still waves, what the drift is in a year, and what the limits leave out. */
 export function findingsOfArima({ calendar }: Stretch, ahead: ArimaForecast): Finding[] {
   return [
     ...circleFindings(ahead),
+    ...waveFinding(ahead, calendar),
     ...driftFinding(ahead, calendar.seasons),
     {
       code: 'limits-know-no-coefficients',
@@ -68,6 +72,26 @@ function circleFindings({ arRoot, maRoot, order, constant }: ArimaForecast): Fin
     })
   }
   return findings
+}
+
+/** Residuals that still wave, with the lag that they are most alike at: something of the values is not in the model. */
+function waveFinding({ residuals, order }: ArimaForecast, calendar: Calendar): Finding[] {
+  const tests = testArimaResiduals(residuals, order, lagsOfYear(calendar.seasons))
+  const found = tests.ljungBox.find(waves)
+  if (!found) return []
+  const { lag, q, df, p } = found
+  const loudest = loudestLag(tests, lag)
+  const where = loudest === null ? '' : `, most at ${countPeriods(loudest, calendar)} apart`
+  return [
+    {
+      code: 'residuals-wave',
+      severity: 'caution',
+      stage: 'trend',
+      text: `What the model leaves still waves${where} (Ljung–Box over ${lag} lags ${figure(q)}, ${df} df, p ${probability(p!)}): something is not in it. Take other orders, or let them be chosen.`,
+      period: null,
+      figure: p,
+    },
+  ]
 }
 
 /** The drift where one is fitted, in units a year, with what it may be off by. */
