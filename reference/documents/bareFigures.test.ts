@@ -26,7 +26,7 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     'a quantile of simulated paths, or of a normal distribution on the scale of a power',
   ],
   [
-    /^(predicted|fitted|forecast|surprise)$/,
+    /^(predicted|fitted|fitted, prepared|forecast|surprise)$/,
     'the filter of an ARIMA model over a gap, and where its differences begin',
   ],
   [/^variance$/, 'of the first period ahead it is ψ₀², which is 1'],
