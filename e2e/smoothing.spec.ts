@@ -205,6 +205,10 @@ test('ARIMA: differences read, orders chosen, stopped and stepped by hand; both 
   await expect(
     compared.getByRole('columnheader', { name: /by ARIMA|ARIMA \(0,1,1\)/ }),
   ).toBeVisible()
+  // Criteria of different differences stand in rows of their own.
+  await expect(
+    compared.getByRole('row', { name: /^AICc of ARIMA with d = 1, D = 1/ }),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Contest', exact: true }).click()
   const table = page.locator('.contest')
   await expect(table.locator('.outcome')).toBeVisible({ timeout: 60_000 })

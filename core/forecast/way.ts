@@ -149,7 +149,7 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   /** The index of each forecast period; only of a way that puts indices back. */
   indexAhead?(ahead: Ahead): readonly number[]
   /** By what such forecasts are chosen among each other; null where it compares with nothing, left out by a way without it. */
-  aicc?(ahead: Ahead): Value
+  criterion?(ahead: Ahead): Criterion | null
   /** What is said of its own model where it is drawn, and in the path; left out by a way that has none. */
   said?(ahead: Ahead, report: RegressionReport | null, says: ReadersFigures): TrendSaid
   /** What each thing that happened adds, by its name; only of a way that knows of such. */
@@ -174,6 +174,13 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   candidates(facts: CandidateFacts): MethodChange[]
   /** What the reader of its figures must know. */
   findings(stretch: Stretch, ahead: Ahead, judged: JudgedForecast, options: Options): Finding[]
+}
+
+/** AICc, and of what: only figures of the same thing compare. */
+export interface Criterion {
+  /** `the smoothing`, `ARIMA with d = 1, D = 1` */
+  readonly of: string
+  readonly aicc: Value
 }
 
 /** What the few words for a method are made of. */

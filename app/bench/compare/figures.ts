@@ -1,6 +1,7 @@
 import { formatChange, formatDecimals } from '~/figures/format'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import type { TermName } from '~~/core/glossary/glossary'
+import type { Criterion } from '~~/core/forecast/way'
 import { forecastWayOf } from '~~/core/forecast/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -64,7 +65,9 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
         'amount',
       ),
     ),
-    figure('AICc of the smoothing', 'aic', smoothingAicc, 1, 'low'),
+    ...criteriaOf(results).map((of) =>
+      figure(`AICc of ${of}`, 'aic', (one) => aiccOf(one, of), 1, 'low'),
+    ),
     ...effectsOf(results, scale),
   ]
   return all.filter(({ value }) => results.some((one) => value(one) !== null))
@@ -108,9 +111,18 @@ function eventTerms({ method, regression: report }: Result): ReadonlyMap<string,
   return forecastWayOf(method.forecast.by).events?.(report) ?? new Map()
 }
 
-/** Of a forecast by smoothing: what weights and forms are chosen by; of transformed values it compares with nothing. */
-function smoothingAicc({ forecast, method }: Result): Value {
-  return forecastWayOf(method.forecast.by).aicc?.(forecast) ?? null
+/** What the methods have a criterion of, each thing once: figures of different things stand in rows of their own. */
+function criteriaOf(results: readonly Result[]): readonly string[] {
+  return [...new Set(results.flatMap((one) => criterionOf(one)?.of ?? []))]
+}
+
+function criterionOf({ forecast, method }: Result): Criterion | null {
+  return forecastWayOf(method.forecast.by).criterion?.(forecast) ?? null
+}
+
+function aiccOf(result: Result, of: string): Value {
+  const criterion = criterionOf(result)
+  return criterion?.of === of ? criterion.aicc : null
 }
 
 /** Of a least-squares trend that the forecast makes something of; a smoothed one has none. */

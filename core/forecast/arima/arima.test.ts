@@ -159,6 +159,34 @@ describe('a forecast by ARIMA', () => {
     expect(aheadOf(flooded, by({ indicators })).order.D).toBe(1)
   })
 
+  it('knows columns of ones own, with their future, and is refused one that does not reach', () => {
+    const price = Array.from({ length: 72 }, (_, t) => 20 + 3 * Math.sin(t * 1.3))
+    const sold = series(QUARTERS.map((value, t) => value - 15 * price[t]!))
+    const given = [{ name: 'price', from: '2010-Q1', values: price }]
+    const knows = by({ ...SEASONAL, given })
+    const { beta, names, errors, forecast } = aheadOf(sold, knows)
+    expect(names).toEqual(['price'])
+    expect(Math.abs(beta[0]! + 15)).toBeLessThan(3 * errors!.beta[0]!)
+    // A price that is to be higher sells less, by what was found.
+    const higher = [{ ...given[0]!, values: price.map((one, t) => (t === 65 ? one + 2 : one)) }]
+    const other = aheadOf(sold, by({ ...SEASONAL, given: higher })).forecast
+    other.forEach((one, h) => expect(one - forecast[h]!).toBeCloseTo(h === 1 ? 2 * beta[0]! : 0, 6))
+    const ledger = ledgerOf(analyse(sold, knows))
+    expect(evaluate(ledger.find('predicted')!.arithmetic(66))).toBeCloseTo(forecast[1]!, 6)
+    const short = [{ ...given[0]!, values: price.slice(0, 66) }]
+    expect(refusal(by({ ...SEASONAL, given: short }), sold)).toMatchObject({
+      ...{ where: 'forecast.given.0.values' },
+      because: expect.stringContaining('"price" has 66 figures from 2010-Q1 on, and 2 more'),
+    })
+    const late = [{ ...given[0]!, from: '2010-Q3' }]
+    expect(refusal(by({ ...SEASONAL, given: late }), sold).where).toBe('forecast.given.0.from')
+    const twice = [given[0]!, given[0]!]
+    expect(refusal(by({ ...SEASONAL, given: twice }), sold).where).toBe('forecast.given.1.name')
+    const flat = [{ ...given[0]!, values: price.map(() => 4) }]
+    expect(refusal(by({ ...SEASONAL, given: flat }), sold).because).toMatch(/price/)
+    expect(check(sold, by({ ...SEASONAL, given }, { check: {} }))!.tries.length).toBeGreaterThan(10)
+  })
+
   it('is refused an event that says what another says, by its name, and one outside the span', () => {
     const twice = [
       { name: 'price', from: '2012-Q3' },

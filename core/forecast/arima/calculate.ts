@@ -2,7 +2,7 @@ import { figuresOf, findModel, requireBoundedModel, type ArimaFigures } from '..
 import { timeCodeOfCode } from '../../calendar/period'
 import { refusedUnder, Refusal } from '../../refusal'
 import { eventColumns } from '../../regression/regressors/events'
-import type { Events } from '../../regression/regressors/eventOptions'
+import { givenColumns } from '../../regression/regressors/givenOptions'
 import type { Series, Value } from '../../series/series'
 import { arimaColumns, type KnownColumn } from '../../stateSpace/arima/columns'
 import { arimaAhead } from '../../stateSpace/arima/forecast'
@@ -133,10 +133,15 @@ function ofModel({ stretch, start }: InTime, values: readonly Value[]): Series {
   return { name: '', unit: '', calendar: stretch.calendar, start, values }
 }
 
-/** What happened, over the span and ahead. */
-function knownOf(events: Events, { stretch, start }: InTime, horizon: number): KnownColumn[] {
+/** What happened and what was given, over the span and ahead. */
+function knownOf(
+  known: Pick<ArimaOptions, 'indicators' | 'steps' | 'given'>,
+  { stretch, start }: InTime,
+  horizon: number,
+): KnownColumn[] {
   const { values, firstT, calendar } = stretch
-  const columns = eventColumns(events, (code) => timeCodeOfCode(code, calendar, start))
+  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
+  const columns = [...eventColumns(known, timeCode), ...givenColumns(known.given, timeCode)]
   return columns.map(({ name, at }) => ({
     name,
     values: values.map((_, i) => at(firstT + i)),

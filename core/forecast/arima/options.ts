@@ -7,6 +7,11 @@ import {
   eventsWithin,
   type Events,
 } from '../../regression/regressors/eventOptions'
+import {
+  completeGiven,
+  givenDocument,
+  type GivenColumn,
+} from '../../regression/regressors/givenOptions'
 import type { TrainingSpan } from '../../trend/commonOptions'
 import {
   commonForecast,
@@ -23,25 +28,33 @@ export const arimaDocument = z.strictObject({
   ...seasonalOrdersDocument,
   ...powerDocument,
   ...eventsDocument,
+  ...givenDocument,
 })
 export type ArimaDocument = z.infer<typeof arimaDocument>
 
 /** The same, complete. */
 export interface ArimaOptions extends CommonForecast, PowerOptions, OrderOptions, Events {
   readonly by: 'arima'
+  readonly given: readonly GivenColumn[]
 }
 
-/** Fills in the defaults: no events. @throws Refusal for orders that make no sense, and for events outside the span */
+/** Fills in the defaults: nothing known beside. @throws Refusal for orders that make no sense, and for events outside the span */
 export function completeArima(document: ArimaDocument, facts: ForecastFacts): ArimaOptions {
   const { seasons } = facts.calendar
+  const common = completeCommon(document, { seasons })
   return {
     by: document.by,
-    ...completeCommon(document, { seasons }),
+    ...common,
     ...completePower(document),
-    ...refusedUnder('forecast', () => ({
-      ...completeOrders(document, seasons),
-      ...completeEvents(document, facts),
-    })),
+    ...refusedUnder('forecast', () => {
+      const events = completeEvents(document, facts)
+      const names = [...events.indicators, ...events.steps].map(({ name }) => name)
+      return {
+        ...completeOrders(document, seasons),
+        ...events,
+        given: completeGiven(document.given, { ...facts, horizon: common.horizon, names }),
+      }
+    }),
   }
 }
 

@@ -1,6 +1,7 @@
 import { asDocument } from '../../arima/orderOptions'
 import { stepsOfModel } from '../../arima/model'
 import { orderText } from '../../stateSpace/arima/order'
+import { figure } from '../../words/figure'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByArima, type ArimaForecast } from './calculate'
@@ -38,6 +39,11 @@ export const arima = {
     made: (model) => ({ ...asDocument(model), seasonal: undefined, near: model.coefficients }),
   },
   said: ({ order, constant }) => ({ notes: [], line: orderText(order, constant) }),
+  // Of other differences, or on another scale, the likelihood is of other figures.
+  criterion: ({ order: { d, D }, transform, aicc }) => ({
+    of: `ARIMA with d = ${d}, D = ${D}${transform ? `, λ = ${figure(transform.lambda)}` : ''}`,
+    aicc,
+  }),
   forecast: forecastByArima,
   columns: columnsOfArima,
   words: wordsOfArima,

@@ -43,7 +43,8 @@ export const smoothing = {
     limits: undefined,
   }),
   // Of transformed values it compares with nothing.
-  aicc: ({ criteria, transform }) => (transform ? null : criteria.aicc),
+  criterion: ({ criteria, transform }) =>
+    transform ? null : { of: 'the smoothing', aicc: criteria.aicc },
   said: ({ weights }, _report, says) => ({ notes: [], line: weightsWords(weights, says) }),
   forecast: forecastBySmoothing,
   columns: columnsOfSmoothing,

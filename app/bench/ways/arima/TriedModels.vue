@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { formatDecimals } from '~/figures/format'
 import type { ToldModel } from '~~/core/arima/model'
 import TriedTable from '../../figures/TriedTable.vue'
 
@@ -29,9 +30,19 @@ const shown = computed(() =>
         {{ row.name }}
       </v-btn>
       <template v-else>{{ row.name }}</template>
+      <span v-if="models[at]!.aic !== null" class="muted others">
+        AIC {{ formatDecimals(models[at]!.aic!, 1) }} · BIC
+        {{ formatDecimals(models[at]!.bic!, 1) }}
+      </span>
     </template>
   </TriedTable>
   <v-btn v-if="models.length > FIRST && !isWhole" color="accent" @click="isWhole = true">
     all {{ models.length }}
   </v-btn>
 </template>
+
+<style scoped>
+.others {
+  display: block;
+}
+</style>

@@ -6,6 +6,8 @@ import { againChange, stretchesOf, withoutStretch } from '~~/core/forecast/regre
 import type { IndicatorAt, StepFrom, StretchAt } from '~~/core/regression/regressors/eventOptions'
 import { timeCodeOfCode } from '~~/core/calendar/period'
 import { useBench } from '../../study/benchStore'
+import type { GivenColumn } from '~~/core/regression/regressors/givenOptions'
+import GivenColumns from '../GivenColumns.vue'
 import PeriodField from '../../controls/PeriodField.vue'
 import { useTriedChange } from '../../controls/triedChange'
 
@@ -18,6 +20,10 @@ const indicators = computed<readonly IndicatorAt[]>(() =>
 )
 const steps = computed<readonly StepFrom[]>(() =>
   'steps' in props.method.forecast ? props.method.forecast.steps : [],
+)
+/** Of a way that takes columns of one's own, those; null of any other. */
+const given = computed<readonly GivenColumn[] | null>(() =>
+  'given' in props.method.forecast ? props.method.forecast.given : null,
 )
 const added = reactive<{ name: string; from: string | null; to: string | null; stays: boolean }>({
   name: '',
@@ -123,6 +129,7 @@ function add() {
       </v-btn>
     </form>
     <p v-if="problem" class="refused" role="alert">{{ inReadersFigures(problem) }}</p>
+    <GivenColumns v-if="given" :method="method" :given="given" />
   </div>
 </template>
 
