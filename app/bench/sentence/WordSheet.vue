@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, type Component } from 'vue'
 import { later } from '~/shell/later'
 import ChoiceList from './ChoiceList.vue'
 import { useSentence } from './sentenceStore'
@@ -10,28 +10,27 @@ const EventList = later(() => import('../ways/regression/EventList.vue'))
 const ExclusionList = later(() => import('./ExclusionList.vue'))
 const FieldSheet = later(() => import('./FieldSheet.vue'))
 const GivenIndices = later(() => import('../ways/averages/GivenIndices.vue'))
-const TrendOrdersSheet = later(() => import('../ways/arima/TrendOrdersSheet.vue'))
 const OrdersSheet = later(() => import('../ways/arima/OrdersSheet.vue'))
 const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill; of a choice, what stands below it. */
-const OWN = {
-  exclude: ExclusionList,
-  breaks: BreakList,
-  events: EventList,
-  indices: GivenIndices,
-  members: MemberList,
-  calendar: EffectsByHand,
-  orders: OrdersSheet,
-  trendOrders: TrendOrdersSheet,
-} as const
+const OWN: Readonly<Record<string, { readonly sheet: Component; readonly of?: object }>> = {
+  exclude: { sheet: ExclusionList },
+  breaks: { sheet: BreakList },
+  events: { sheet: EventList },
+  indices: { sheet: GivenIndices },
+  members: { sheet: MemberList },
+  calendar: { sheet: EffectsByHand },
+  orders: { sheet: OrdersSheet, of: { part: 'forecast' } },
+  trendOrders: { sheet: OrdersSheet, of: { part: 'trend' } },
+}
 
 /** What a word of the sentence could be instead. */
 const props = defineProps<{ id: string }>()
 defineEmits<{ done: [] }>()
 const sentence = useSentence()
 const word = computed(() => sentence.wordOf(props.id))
-const own = computed(() => OWN[props.id as keyof typeof OWN])
+const own = computed(() => OWN[props.id])
 </script>
 
 <template>
@@ -49,6 +48,13 @@ const own = computed(() => OWN[props.id as keyof typeof OWN])
       :usual="word.ask.usual"
       @done="$emit('done')"
     />
-    <component :is="own" v-if="own" :key="id" :method="sentence.method" @done="$emit('done')" />
+    <component
+      :is="own.sheet"
+      v-if="own"
+      :key="id"
+      :method="sentence.method"
+      v-bind="own.of"
+      @done="$emit('done')"
+    />
   </template>
 </template>

@@ -60,7 +60,7 @@ function startFrom(column: GivenColumn) {
 </script>
 
 <template>
-  <div class="given">
+  <div class="given named-list">
     <h4>Columns of your own</h4>
     <p class="muted small">
       A price, households, advertising: one figure a {{ per }} from {{ from }} on,
@@ -110,41 +110,8 @@ h4 {
   font-weight: 600;
 }
 
-p {
-  margin: 0 0 4px;
-}
-
-.row {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 30px;
-}
-
-.grow {
-  flex: 1;
-  overflow-wrap: anywhere;
-}
-
-.new {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: center;
-  margin-top: 6px;
-}
-
-.new .v-text-field {
-  flex: none;
-  width: 158px;
-}
-
 .new .v-textarea {
   flex: 1;
   min-width: 200px;
-}
-
-.refused {
-  color: var(--danger);
 }
 </style>

@@ -5,11 +5,11 @@ import { levelFilter } from '../../stateSpace/arima/filter'
 import { pointsAhead, taken } from '../../stateSpace/arima/forecast'
 import { differencing, expanded } from '../../stateSpace/arima/polynomial'
 import { formChange } from '../formChange'
+import { limitsByVariance } from '../limitsByVariance'
 import type { TrendWay } from '../way'
 import { arimaTrendColumns } from './columns'
 import { fitArimaTrend, type ArimaTrend } from './fit'
 import { ARIMA_FORMS } from './form'
-import { arimaLimits } from './limits'
 import { completeArimaTrend, type ArimaTrendDocument, type ArimaTrendOptions } from './options'
 import { reportArima, type ArimaTrendReport } from './report'
 import { saidOfArima } from './said'
@@ -35,7 +35,7 @@ export const arima = {
   design: () => [],
   columns: arimaTrendColumns,
   ahead,
-  limits: arimaLimits,
+  limits: (_run, _report, _design, figures) => limitsByVariance('Σψ²', figures),
   words: wordsOfArimaTrend,
   change: formChange,
 } as const satisfies TrendWay<ArimaTrendDocument, ArimaTrendOptions, ArimaTrend, ArimaTrendReport>

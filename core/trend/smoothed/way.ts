@@ -1,11 +1,11 @@
 import { projected } from '../../stateSpace/recursion'
 import { SEARCH_A_PERIOD } from '../../work/extent'
 import { formChange } from '../formChange'
+import { limitsByVariance } from '../limitsByVariance'
 import type { TrendWay } from '../way'
 import { smoothedColumns } from './columns'
 import { FORMS, smoothTrend, type SmoothedTrend } from './fit'
 import { SMOOTHED_FORMS } from './form'
-import { smoothedLimits } from './limits'
 import { completeSmoothed, type SmoothedDocument, type SmoothedTrendOptions } from './options'
 import { reportSmoothed, type SmoothedTrendReport } from './report'
 import { saidOfSmoothed } from './said'
@@ -28,7 +28,7 @@ export const smoothed = {
   columns: smoothedColumns,
   ahead: ({ smoothing: { form, end, weights } }, _design, t) =>
     projected(form, end, weights.phi ?? 1, t.length),
-  limits: smoothedLimits,
+  limits: (_run, _report, _design, figures) => limitsByVariance('Σc²', figures),
   words: smoothedWords,
   change: formChange,
 } as const satisfies TrendWay<

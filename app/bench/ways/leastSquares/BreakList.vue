@@ -37,7 +37,7 @@ function add() {
 </script>
 
 <template>
-  <div class="breaks">
+  <div class="breaks named-list">
     <p class="muted small">The trend turns at these periods. On the strip they can be dragged.</p>
     <div v-for="(one, i) in breaks" :key="i" class="row">
       <PeriodField
@@ -65,17 +65,6 @@ function add() {
   padding: 10px 16px;
 }
 
-p {
-  margin: 0 0 4px;
-}
-
-.row {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 36px;
-}
-
 .row .v-autocomplete {
   flex: none;
   width: 146px;
@@ -83,9 +72,5 @@ p {
 
 .row .v-checkbox-btn {
   flex: 1;
-}
-
-.refused {
-  color: var(--danger);
 }
 </style>

@@ -62,7 +62,7 @@ function add() {
 </script>
 
 <template>
-  <div class="events">
+  <div class="events named-list">
     <p class="muted small">
       Each takes its own effect out of trend and season. A stretch marked on the strips can be made
       one, too. The same name again: it happened once more, or is to come.
@@ -136,38 +136,5 @@ function add() {
 <style scoped>
 .events {
   padding: 10px 16px;
-}
-
-p {
-  margin: 0 0 4px;
-}
-
-.row {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 30px;
-}
-
-.grow {
-  flex: 1;
-  overflow-wrap: anywhere;
-}
-
-.new {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: center;
-  margin-top: 6px;
-}
-
-.new .v-text-field {
-  flex: none;
-  width: 158px;
-}
-
-.refused {
-  color: var(--danger);
 }
 </style>
