@@ -202,6 +202,17 @@ function steps(): void {
     ({ series }) => Math.abs((run(series).step?.t ?? -99) - 61) <= 2,
   )
   say('a step of 25% under noise of 2% told within two months', told, { least: 95 })
+  const stretch = share(
+    (seed) => ({
+      ...{ truth: 'multiplicative', months: 120, seed, season: 0.3, noise: 0.02, growth: 0.3 },
+      level: (t) => {
+        const from = 20 + ((seed * 7) % 80)
+        return t >= from && t < from + 3 ? 0.75 : 1
+      },
+    }),
+    ({ series }) => run(series).step !== null,
+  )
+  say('a step told of three months a quarter lower', stretch, { most: 4 })
   for (const outliers of [0, 0.03]) {
     const falsely = share(usual(outliers), ({ series }) => run(series).step !== null)
     say(`a step told without one${outliers > 0 ? ', 3% outliers' : ''}`, falsely, { most: 4 })

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Model } from '../model'
+import { seededUniform } from '../statistics/random'
 import { levelToTheEnds } from './level'
 import { outOfTheOrdinary } from './outliers'
 
@@ -76,5 +77,38 @@ describe('a step of the level', () => {
     expect(Math.abs(step!.at - 70)).toBeLessThanOrEqual(2)
     expect(step!.size).toBeGreaterThan(0.05)
     expect(outliers).toEqual([])
+  })
+})
+
+describe('a stretch of bad months, of series without a step', () => {
+  /** Ten years of months with noise of a share, whose level is what it is made. */
+  function made(seed: number, noise: number, level: (t: number) => number): number[] {
+    const uniform = seededUniform(seed)
+    const normal = () => Array.from({ length: 12 }, uniform).reduce((sum, u) => sum + u, -6)
+    return Array.from({ length: 120 }, (_, t) => {
+      const season = 1 + 0.3 * Math.cos((2 * Math.PI * t) / 12)
+      return 1000 * (1 + (0.3 * t) / 120) * season * level(t) * (1 + noise * normal())
+    })
+  }
+  const TRIES = 60
+  const share = (noise: number, level: (seed: number) => (t: number) => number) =>
+    Array.from({ length: TRIES }, (_, i) => search(made(i + 1, noise, level(i + 1)))).filter(
+      ({ step }) => step !== null,
+    ).length / TRIES
+
+  it.each([
+    [0.01, 2],
+    [0.01, 3],
+    [0.02, 3],
+  ])('is no step in nine of ten, under noise of %s, of %i months', (noise, months) => {
+    const flood = (seed: number) => (t: number) => {
+      const from = 20 + ((seed * 7) % 80)
+      return t >= from && t < from + months ? 0.75 : 1
+    }
+    expect(share(noise, flood)).toBeLessThan(0.1)
+  })
+
+  it('a step of an eighth that stays is told all the same', () => {
+    expect(share(0.01, () => (t) => (t < 60 ? 1 : 1.125))).toBeGreaterThan(0.95)
   })
 })

@@ -16,14 +16,17 @@ export interface LevelStep {
 /** On fewer values than this on either side no step rests, however short a year is. */
 const FEWEST_VALUES = 4
 
+/** Of a step this share at least is there over a year on either side. */
+const STAYS = 0.5
+
 /**
  * Whether the level jumps somewhere: the median departure over half a year before a period and over half a
  * year from it on differ by more than chance makes them, and most there.
  *
  * An average of a year turns a jump into a ramp, before which values lie on one side of it and after which on
  * the other; so the two halves stand out although the average follows. The values themselves, the season taken out, must say
- * the same over half a year and four values at least on either side: a level that bends, a season that moves, or the last two
- * values of a series leave departures without a step. Values that were filled in say nothing of one.
+ * the same over half a year and four values at least on either side, and half as much over a year: a level that bends, a season
+ * that moves, a stretch of three months, or the last two values of a series leave departures without a step. Values that were filled in say nothing of one.
  *
  * @param values one a period
  * @param half half a year in periods
@@ -65,7 +68,14 @@ export function levelStep(
   const after = middleOf(present(level.slice(best.at, best.at + reach)).slice(0, apart), apart)
   if (before === null || after === null || (model === 'multiplicative' && before <= 0)) return null
   const size = takeOut(after, before) - neutral
-  return Math.abs(size) > beyond ? { at: best.at, size, amount: after - before } : null
+  if (Math.abs(size) <= beyond) return null
+  // A stretch of a few months, half of the half year beside it, is no level that stays: a year must say the same.
+  const yearBefore = middleOf(level.slice(Math.max(0, best.at - reach), best.at), apart)
+  const yearAfter = middleOf(level.slice(best.at, best.at + reach), apart)
+  if (yearBefore === null || yearAfter === null) return null
+  const stays = takeOut(yearAfter, yearBefore) - neutral
+  const isSame = stays * Math.sign(size) > Math.max(beyond, STAYS * Math.abs(size))
+  return isSame ? { at: best.at, size, amount: after - before } : null
 }
 
 function present(values: readonly Value[]): number[] {
