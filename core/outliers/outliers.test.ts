@@ -81,13 +81,18 @@ describe('a step of the level', () => {
 })
 
 describe('a stretch of bad months, of series without a step', () => {
-  /** Ten years of months with noise of a share, whose level is what it is made. */
-  function made(seed: number, noise: number, level: (t: number) => number): number[] {
+  /** Years with noise of a share, whose level is what it is made. */
+  function made(
+    seed: number,
+    noise: number,
+    level: (t: number) => number,
+    { seasons, count } = { seasons: 12, count: 120 },
+  ): number[] {
     const uniform = seededUniform(seed)
     const normal = () => Array.from({ length: 12 }, uniform).reduce((sum, u) => sum + u, -6)
-    return Array.from({ length: 120 }, (_, t) => {
-      const season = 1 + 0.3 * Math.cos((2 * Math.PI * t) / 12)
-      return 1000 * (1 + (0.3 * t) / 120) * season * level(t) * (1 + noise * normal())
+    return Array.from({ length: count }, (_, t) => {
+      const season = 1 + 0.3 * Math.cos((2 * Math.PI * t) / seasons)
+      return 1000 * (1 + (0.3 * t) / count) * season * level(t) * (1 + noise * normal())
     })
   }
   const TRIES = 60
@@ -100,12 +105,29 @@ describe('a stretch of bad months, of series without a step', () => {
     [0.01, 2],
     [0.01, 3],
     [0.02, 3],
-  ])('is no step in nine of ten, under noise of %s, of %i months', (noise, months) => {
+  ])('is no step, under noise of %s, of %i months', (noise, months) => {
     const flood = (seed: number) => (t: number) => {
       const from = 20 + ((seed * 7) % 80)
       return t >= from && t < from + months ? 0.75 : 1
     }
-    expect(share(noise, flood)).toBeLessThan(0.1)
+    expect(share(noise, flood)).toBeLessThan(0.04)
+  })
+
+  it('is none of quarters either, of which two are half a year', () => {
+    const quarters = (seed: number, level: (t: number) => number) => {
+      const values = made(seed, 0.01, level, { seasons: 4, count: 48 })
+      return outOfTheOrdinary({ values, seasonOf: ofQuarters, order: 4 }, 'multiplicative', 2).step
+    }
+    const ofQuarters = Array.from({ length: 48 }, (_, t) => (t % 4) + 1)
+    const told = (level: (seed: number) => (t: number) => number) =>
+      Array.from({ length: TRIES }, (_, i) => quarters(i + 1, level(i + 1))).filter(
+        (step) => step !== null,
+      ).length / TRIES
+    const flood = (seed: number) => (t: number) => {
+      const from = 10 + ((seed * 7) % 26)
+      return t === from || t === from + 1 ? 0.75 : 1
+    }
+    expect(told(flood)).toBeLessThan(0.04)
   })
 
   it('a step of an eighth that stays is told all the same', () => {

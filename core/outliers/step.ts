@@ -25,7 +25,8 @@ const STAYS = 0.5
  *
  * An average of a year turns a jump into a ramp, before which values lie on one side of it and after which on
  * the other; so the two halves stand out although the average follows. The values themselves, the season taken out, must say
- * the same over half a year and four values at least on either side, and half as much over a year: a level that bends, a season
+ * the same over half a year and four values at least on either side, and half as much over a year, beyond what the level usually
+ * grows by from one year to the next: a level that bends, a season
  * that moves, a stretch of three months, or the last two values of a series leave departures without a step. Values that were filled in say nothing of one.
  *
  * @param values one a period
@@ -69,12 +70,18 @@ export function levelStep(
   if (before === null || after === null || (model === 'multiplicative' && before <= 0)) return null
   const size = takeOut(after, before) - neutral
   if (Math.abs(size) <= beyond) return null
-  // A stretch of a few months, half of the half year beside it, is no level that stays: a year must say the same.
-  const yearBefore = middleOf(level.slice(Math.max(0, best.at - reach), best.at), apart)
-  const yearAfter = middleOf(level.slice(best.at, best.at + reach), apart)
-  if (yearBefore === null || yearAfter === null) return null
-  const stays = takeOut(yearAfter, yearBefore) - neutral
-  const isSame = stays * Math.sign(size) > Math.max(beyond, STAYS * Math.abs(size))
+  // A stretch of a few months, half of the half year beside it, is no level that stays: a year must say the same, beyond what
+  // the level grows by from year to year anyway.
+  const overYear = (at: number) => {
+    const [own, next] = [level.slice(Math.max(0, at - reach), at), level.slice(at, at + reach)]
+    const [from, to] = [middleOf(own, apart), middleOf(next, apart)]
+    const isLevel = from !== null && to !== null && (model === 'additive' || from > 0)
+    return isLevel ? takeOut(to, from) - neutral : null
+  }
+  const stays = overYear(best.at)
+  if (stays === null) return null
+  const usually = median(present(Array.from({ length: n }, (_, at) => overYear(at)))) ?? 0
+  const isSame = (stays - usually) * Math.sign(size) > Math.max(beyond, STAYS * Math.abs(size))
   return isSame ? { at: best.at, size, amount: after - before } : null
 }
 
