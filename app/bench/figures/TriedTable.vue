@@ -22,7 +22,7 @@ defineProps<{ caption: string; head: string; rows: readonly Tried[] }>()
       </tr>
     </thead>
     <tbody>
-      <tr v-for="(row, i) in rows" :key="row.name">
+      <tr v-for="(row, i) in rows" :key="i">
         <th scope="row">
           <slot :row="row" :at="i">{{ row.name }}</slot>
           <span v-if="row.because" class="muted because">{{ row.because }}</span>

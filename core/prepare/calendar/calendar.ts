@@ -38,8 +38,8 @@ interface Entered extends AskedEffect {
  * Effects of the calendar, taken out of the values and put back into the forecast: trading days, the length of a period,
  * Easter, holidays of one's own.
  *
- * They are estimated beside dummies of the seasons and the trend of the method, a straight line where that follows the values
- * and has no columns; periods that are left out of the season are left out of this too.
+ * They are estimated beside dummies of the seasons and the trend of the method, a line that bends where that follows the values
+ * and has no columns; or with the errors of an ARIMA model. Periods that are left out of the season are left out of this too.
  */
 export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   key: 'calendar',

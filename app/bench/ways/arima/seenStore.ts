@@ -42,7 +42,8 @@ export const useSeenModels = defineStore('seenModels', () => {
         ...{ seen: own, isPresent: own === present },
       }
     })
-    const place = (row: SeenRow) => (row.because === null ? (row.aicc ?? Infinity) : Infinity)
+    const place = ({ because, aicc }: SeenRow) =>
+      because === null && aicc !== null ? aicc : Number.MAX_VALUE
     return rows.toSorted((a, b) => place(a) - place(b))
   })
   return { look, rowsOf }
