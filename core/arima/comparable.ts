@@ -1,7 +1,7 @@
 import type { Value } from '../series/series'
-import { orderText } from '../stateSpace/arima/order'
 import type { ArimaFigures } from './model'
 import type { GivenModel } from './orderOptions'
+import { nameOfModel } from './words'
 
 /** A model that was looked at, with what its criteria are of. */
 export interface SeenModel extends GivenModel {
@@ -15,16 +15,17 @@ export interface SeenModel extends GivenModel {
   readonly values: readonly Value[]
 }
 
-/** A model as one that was looked at. */
+/** A model as one that was looked at. @param seasons m of the model */
 export function seen(
   { order, constant, names, k, aicc }: ArimaFigures,
   lambda: Value,
   values: readonly Value[],
+  seasons: number,
 ): SeenModel {
   const beside = names.slice(constant === 'none' ? 0 : 1)
   const known = beside.length > 0 ? `, ${beside.join(', ')}` : ''
   return {
-    name: `${orderText(order, constant)}${known}${lambda === null ? '' : `, λ ${lambda.toFixed(2)}`}`,
+    name: `${nameOfModel({ order, constant }, seasons)}${known}${lambda === null ? '' : `, λ ${lambda.toFixed(2)}`}`,
     ...{ order, constant, k, aicc, lambda, values },
   }
 }

@@ -20,6 +20,7 @@ import { requireBounded } from '../work/requireBounded'
 import { finish, type Hear } from '../work/steps'
 import type { ChosenDifferences } from './firstDifferences'
 import { givenModel, type GivenModel, type OrderOptions } from './orderOptions'
+import { nameOfModel } from './words'
 
 /** What a model is fitted to. */
 export interface ArimaValues {
@@ -153,14 +154,18 @@ export function findModel(
   return {
     model: { order, constant },
     fit: fitted(taken),
-    chosen: { differences: found, tried: tried.map((one) => told(one, beside.length)) },
+    chosen: { differences: found, tried: tried.map((one) => told(one, own)) },
   }
 }
 
-function told({ name, order, constant, fit, because }: TriedModel, beside: number): ToldModel {
+function told(
+  { order, constant, fit, because }: TriedModel,
+  { beside, seasons }: ArimaValues,
+): ToldModel {
   return {
-    ...{ name, order, constant, because },
-    k: numbersOf(order, beside + (constant === 'none' ? 0 : 1)),
+    name: nameOfModel({ order, constant }, seasons),
+    ...{ order, constant, because },
+    k: numbersOf(order, beside.length + (constant === 'none' ? 0 : 1)),
     logLikelihood: fit?.logLikelihood ?? null,
     ...{ aicc: fit?.aicc ?? null, aic: fit?.aic ?? null, bic: fit?.bic ?? null },
   }

@@ -143,23 +143,19 @@ function orderOf([p, d, q]: Orders, [P, D, Q]: Orders): ArimaOrder {
   return { p, d, q, P, D, Q }
 }
 
-/** A model as a document names it. */
-export function asDocument({
-  order: { p, d, q, P, D, Q },
-  constant,
-}: GivenModel): Required<Pick<OrderOptions, 'choose' | 'orders' | 'seasonalOrders' | 'constant'>> {
+/** A model as a document names it; what belongs to a choice, or to the search of another model, goes with it. */
+export function asDocument({ order: { p, d, q, P, D, Q }, constant }: GivenModel) {
   return {
     choose: 'given',
     orders: [p, d, q],
     seasonalOrders: [P, D, Q],
     constant: constant !== 'none',
-  }
+    ...{ seasonal: undefined, near: undefined },
+  } as const satisfies OrderOptions
 }
 
 /** The same of a model that has no season. */
-export function asPlainDocument(
-  model: GivenModel,
-): Required<Pick<OrderOptions, 'choose' | 'orders' | 'constant'>> {
-  const { choose, orders: own, constant } = asDocument(model)
-  return { choose, orders: own, constant }
+export function asPlainDocument(model: GivenModel) {
+  const { seasonalOrders: _, seasonal: __, ...plain } = asDocument(model)
+  return plain
 }

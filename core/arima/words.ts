@@ -1,5 +1,5 @@
-import { orderText, type ArimaOrder } from '../stateSpace/arima/order'
-import { givenModel, type OrderOptions } from './orderOptions'
+import { orderText, plainOrderText, type ArimaOrder } from '../stateSpace/arima/order'
+import { givenModel, type GivenModel, type OrderOptions } from './orderOptions'
 
 const CHOSEN = {
   stepwise: 'orders chosen step by step',
@@ -11,6 +11,11 @@ export function ordersWords(options: OrderOptions, say = orderText): string {
   const given = givenModel(options)
   if (given) return say(given.order, given.constant)
   return CHOSEN[options.choose === 'full' ? 'full' : 'stepwise']
+}
+
+/** A model by its orders, without those of a season where it has none. @param seasons m of the model */
+export function nameOfModel({ order, constant }: GivenModel, seasons: number): string {
+  return (seasons > 1 ? orderText : plainOrderText)(order, constant)
 }
 
 /**

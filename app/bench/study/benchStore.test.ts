@@ -121,6 +121,19 @@ describe('the study on the Bench', () => {
     expect(bench.canRedo).toBe(false)
   })
 
+  it('stopped, takes back what led to the calculation: a change, or an undo', async () => {
+    const bench = await opened()
+    expect(bench.canStop).toBe(false)
+    await bench.change(horizon(2))
+    await bench.change(horizon(3))
+    await bench.stop()
+    expect(bench.method).toEqual(horizon(2))
+    await bench.redo()
+    await bench.undo()
+    await bench.stop()
+    expect(bench.method).toEqual(horizon(3))
+  })
+
   it('saves a run of changes once, the last of them', async () => {
     const bench = await opened()
     for (const periods of [2, 3, 5]) await bench.change(horizon(periods))

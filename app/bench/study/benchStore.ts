@@ -67,6 +67,7 @@ export const useBench = defineStore('bench', () => {
 
   async function open(id: string): Promise<void> {
     state.value = 'loading'
+    stepped.value = null
     forget()
     try {
       const path = `/studies/${encodeURIComponent(id)}`
@@ -107,6 +108,9 @@ export const useBench = defineStore('bench', () => {
     })
   }
 
+  /** Which way the step led that is calculated now: stopped, it is gone back. null where none did, as when a series is opened. */
+  const stepped = ref<1 | -1 | null>(null)
+
   /** Calculates what was taken over, with its values. */
   async function calculateAnew(): Promise<void> {
     const { vintageId } = content.value
@@ -139,6 +143,7 @@ export const useBench = defineStore('bench', () => {
     if (isSame(next, content.value)) return
     const isNamed = [content.value, next].some(({ method }) => method.decompose?.model)
     const before = calculation.result.value?.method.decompose.model
+    stepped.value = 1
     await adopt(advance(trail.value, next))
     const after = calculation.result.value?.method.decompose.model
     // The document names no model: the values have decided anew.
@@ -210,11 +215,20 @@ export const useBench = defineStore('bench', () => {
   async function goBy(by: -1 | 1): Promise<void> {
     const next = go(trail.value, by)
     if (!next) return
+    stepped.value = by
     try {
       await adopt(next)
     } catch (error) {
       notices.show({ text: (error as Error).message })
     }
+  }
+
+  /** Leaves a calculation that takes long: what led to it is taken back, a change as well as an undo. */
+  const canStop = computed(
+    () => stepped.value !== null && go(trail.value, back(stepped.value)) !== null,
+  )
+  async function stop(): Promise<void> {
+    if (stepped.value !== null) await goBy(back(stepped.value))
   }
 
   /** Ends a conflict by keeping this copy over the other, or taking the other over this. */
@@ -260,7 +274,14 @@ export const useBench = defineStore('bench', () => {
     bringBack,
     undo,
     redo,
+    canStop,
+    stop,
     save: saver.save,
     resolveConflict,
   }
 })
+
+/** The other way along the trail. */
+function back(by: 1 | -1): 1 | -1 {
+  return by === 1 ? -1 : 1
+}

@@ -81,8 +81,8 @@ function until(isSo: () => boolean): Promise<void> {
       v-if="bench.progress"
       :progress="bench.progress"
       :of="bench.isEarly ? 'Making the limits' : 'Calculating'"
-      :can-stop="bench.canUndo"
-      @stop="bench.undo()"
+      :can-stop="bench.canStop"
+      @stop="bench.stop()"
     />
     <template v-if="bench.told && bench.shown && isThere">
       <CellWorking v-if="selection.explanation" :explanation="selection.explanation" />

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { methodSchema } from '../../../shared/methodSchema'
 import { analyse } from '../../analyse'
+import { asDocument } from '../../arima/orderOptions'
 import { calculate } from '../../calculate'
 import { calendarOf, type Frequency } from '../../calendar/calendar'
 import { check } from '../../check/check'
 import { evaluate } from '../../column/kinds/kinds'
 import { columnValues, ledgerOf } from '../../ledger/ledger'
-import type { MethodDocument } from '../../method'
+import { changed, type MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
 import { methodSentence } from '../../sentence/sentence'
 import type { Series, Value } from '../../series/series'
@@ -196,6 +197,15 @@ describe('a forecast by ARIMA', () => {
     expect(refusal(by({ ...SEASONAL, steps: [{ name: 'price', from: '2010-Q1' }] })).where).toBe(
       'forecast.steps.0.from',
     )
+  })
+
+  it('by hand leaves behind what belonged to a choice, or to the search of another model', () => {
+    const near = { ar: [], ma: [-0.2], sar: [], sma: [-0.5] }
+    const before = by({ ...SEASONAL, near })
+    const order = { p: 2, d: 0, q: 0, P: 0, D: 0, Q: 0 }
+    const change = { forecast: asDocument({ order, constant: 'mean' }) }
+    expect(aheadOf(PRIMER, changed(before, change)).order).toEqual(order)
+    expect(aheadOf(PRIMER, changed(by({ seasonal: true }), change)).order).toEqual(order)
   })
 
   it('says its orders in the sentence', () => {

@@ -52,7 +52,6 @@ function circleFindings({ arRoot, maRoot, order, constant }: ArimaForecast): Fin
                   forecast: {
                     ...asDocument({ order: less, constant }),
                     constant: undefined,
-                    seasonal: undefined,
                   },
                 },
               },

@@ -36,7 +36,7 @@ export const arima = {
   within: arimaWithin,
   slowChoices: {
     areOpen: ({ choose }) => choose !== 'given',
-    made: (model) => ({ ...asDocument(model), seasonal: undefined, near: model.coefficients }),
+    made: (model) => ({ ...asDocument(model), near: model.coefficients }),
   },
   said: ({ order, constant }) => ({ notes: [], line: orderText(order, constant) }),
   // Of other differences, or on another scale, the likelihood is of other figures.

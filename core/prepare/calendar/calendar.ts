@@ -78,7 +78,7 @@ const ARIMA_ERRORS: SlowChoices<CalendarDocument, CalendarTaken, CalendarDocumen
   areOpen: ({ choose, orders }) => choose !== 'given' && orders === undefined,
   made: ({ arima }) => ({
     ...asDocument(arima!.model),
-    ...{ seasonal: undefined, near: arima!.model.coefficients },
+    near: arima!.model.coefficients,
   }),
 }
 

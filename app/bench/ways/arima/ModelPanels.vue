@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { watch } from 'vue'
 import type { GivenModel } from '~~/core/arima/orderOptions'
-import { asDocument, asPlainDocument } from '~~/core/arima/orderOptions'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
+import { modelChange } from './modelChange'
 import ModelReport from './ModelReport.vue'
 import ModelResiduals from './ModelResiduals.vue'
 import OrdersBeside from './OrdersBeside.vue'
@@ -19,11 +19,7 @@ const seenModels = useSeenModels()
 watch(() => props.shown, seenModels.look, { immediate: true })
 
 function take(model: GivenModel) {
-  const { part } = props.shown
-  void bench.changePart({
-    [part]:
-      part === 'forecast' ? { ...asDocument(model), seasonal: undefined } : asPlainDocument(model),
-  })
+  void bench.changePart(modelChange(props.shown.part, model))
 }
 </script>
 

@@ -3,21 +3,18 @@ import { computed } from 'vue'
 import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { differencesWords, halfLife, halfLifeWords, termsOfArima } from '~~/core/arima/readings'
+import { nameOfModel } from '~~/core/arima/words'
 import { onePeriod } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
-import { orderText, plainOrderText } from '~~/core/stateSpace/arima/order'
 import RootsPicture from './RootsPicture.vue'
 import type { ShownModel } from './shown'
 
 /** Coefficients in words, how well the model fits, its roots, and how often it differences. */
 const props = defineProps<{ shown: ShownModel; result: Result }>()
 const model = computed(() => props.shown.model)
-const name = computed(() => {
-  const { order, constant } = model.value
-  return (props.shown.seasons > 1 ? orderText : plainOrderText)(order, constant)
-})
+const name = computed(() => nameOfModel(model.value, props.shown.seasons))
 const per = computed(() => onePeriod(calendarOfResult(props.result)))
 const terms = computed(() => termsOfArima(model.value, props.shown.seasons, per.value))
 const life = computed(() => halfLife(model.value))

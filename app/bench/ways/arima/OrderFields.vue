@@ -3,8 +3,6 @@ import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { ArimaFigures } from '~~/core/arima/model'
 import {
-  asDocument,
-  asPlainDocument,
   givenModel,
   MOST_DIFFERENCES,
   MOST_ORDER,
@@ -15,6 +13,7 @@ import { constantAllowed, type ArimaOrder } from '~~/core/stateSpace/arima/order
 import NumberField from '../../controls/NumberField.vue'
 import { useTriedChange } from '../../controls/triedChange'
 import { useBench } from '../../study/benchStore'
+import { modelChange } from './modelChange'
 import type { ModelPart } from './shown'
 
 /** Orders of an ARIMA model: chosen, or each by hand. */
@@ -41,20 +40,14 @@ function choose(how: OrderOptions['choose']) {
     if (props.found) take(props.found.order, props.found.constant !== 'none')
     return
   }
-  const none = { orders: undefined, constant: undefined }
+  const none = { orders: undefined, constant: undefined, near: undefined }
   const ofSeason = props.part === 'forecast' ? { seasonalOrders: undefined } : {}
   change({ [props.part]: { choose: how, ...none, ...ofSeason } })
 }
 
 function take(order: ArimaOrder, wantsConstant: boolean) {
   const constant = wantsConstant ? constantAllowed(order) : 'none'
-  const model = { order, constant }
-  change({
-    [props.part]:
-      props.part === 'forecast'
-        ? { ...asDocument(model), seasonal: undefined }
-        : asPlainDocument(model),
-  })
+  change(modelChange(props.part, { order, constant }))
 }
 
 /** One order changed; a constant stays where the differences leave room for one. */

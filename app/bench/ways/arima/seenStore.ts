@@ -21,8 +21,8 @@ export const useSeenModels = defineStore('seenModels', () => {
   const keyOf = (part: ModelPart) => `${bench.study?.id ?? ''} ${part}`
 
   /** A model that is on the screen: it goes in front, once. */
-  function look({ part, model, transform, values }: ShownModel): void {
-    const one = seen(model, transform?.lambda ?? null, values)
+  function look({ part, model, transform, values, seasons }: ShownModel): void {
+    const one = seen(model, transform?.lambda ?? null, values, seasons)
     const before = lists.value.get(keyOf(part)) ?? []
     const others = before.filter(
       (other) => other.name !== one.name || whyNotComparable(one, other) !== null,
