@@ -65,6 +65,10 @@ function add() {
   padding: 10px 16px;
 }
 
+.breaks .row {
+  min-height: 36px;
+}
+
 .row .v-autocomplete {
   flex: none;
   width: 146px;
