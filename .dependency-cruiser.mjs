@@ -12,6 +12,7 @@ const CORE_LAYERS = [
   ['findings'],
   ['examine.ts', 'examineTrend.ts'],
   ['check'],
+  ['assume.ts'],
   ['calculate.ts', 'cost.ts'],
   ['completeMethod.ts'],
   ['method.ts', 'methodName.ts'],

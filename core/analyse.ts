@@ -1,5 +1,6 @@
 import { formatPeriod, periodAt } from './calendar/period'
 import { calculate, type Figures } from './calculate'
+import { assume, type Assumed } from './assume'
 import { check } from './check/check'
 import { withPastErrors } from './check/pastErrorLimits'
 import { examine, type Examined } from './examine'
@@ -190,9 +191,10 @@ function withoutLimits(figures: Figures): Figures {
 }
 
 function numbersOf(figures: Figures): Numbers {
-  const { series, method, prepared, columns, decomposed, ahead, inside } = figures
+  const { series, method, prepared, columns, decomposed, ahead, inside, level } = figures
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
+  const assumed = assume(figures)
   return {
     format: RESULT_FORMAT,
     series: seriesFacts(series),
@@ -205,12 +207,20 @@ function numbersOf(figures: Figures): Numbers {
     trendFit: reportTrend(figures),
     regression: figures.report(),
     seasonCost: decomposed.season?.cost ?? 0,
+    ...(assumed ? { assumed } : {}),
+    bends: { growth: level !== null, season: level?.season ?? null },
     forecast: {
       ...ahead,
+      ...(assumed ? bentAhead(assumed) : {}),
       period: period.map((one) => formatPeriod(one, calendar)),
       season: period.map(({ season }) => season),
     },
   }
+}
+
+/** What of a forecast the assumptions moved. */
+function bentAhead({ bent: { level, forecast, limits } }: Assumed) {
+  return { forecast, limits, ...(level ? { deseasonalized: level } : {}) }
 }
 
 /**

@@ -5,6 +5,7 @@ import type { Decomposed } from './decompose/parts'
 import { wayOf, type Taken } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
 import type { MemberFigures, MemberMethod } from './forecast/member'
+import type { Level } from './forecast/level'
 import { forecastWayOf, type Ahead } from './forecast/ways'
 import { exclusionsOf, type Method, type MethodDocument } from './method'
 import { methodName } from './methodName'
@@ -34,6 +35,8 @@ export interface Figures {
   readonly ahead: Ahead
   /** Fitted values and forecast before what the preparations took out was put back; null where nothing was. */
   readonly inside: Inside | null
+  /** What assumptions of growth and of a season act on, inside the preparations. */
+  readonly level: Level | null
   /** Numbers that were estimated from the values. */
   readonly estimated: number
   /** Whether errors of the forecast are shares of the level rather than amounts. */
@@ -91,7 +94,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     hear,
   )
   const { season } = decomposed
-  const { estimated, inProportion, report, sections, ...made } = forecastWayOf(
+  const { estimated, inProportion, level, report, sections, ...made } = forecastWayOf(
     method.forecast.by,
   ).forecast(
     {
@@ -102,6 +105,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       trendOptions: method.trend,
       lastT,
       index: decomposed.index,
+      hasSeason: season !== null,
       seasonCost: season?.cost ?? 0,
       indexAt: (t) =>
         season
@@ -127,6 +131,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     trend,
     ahead,
     inside,
+    level,
     estimated,
     inProportion,
     report: () => (reported ??= report()),

@@ -104,7 +104,7 @@ function completedMember(
 }
 
 /** What a combination says for all its methods. */
-const COMMON = ['horizon', 'levels', 'limits'] as const
+const COMMON = ['horizon', 'levels', 'limits', 'assumptions'] as const
 
 /** @throws Refusal for a check that is asked for where the series is too short for any */
 function planOf(check: CheckDocument, periods: number, seasons: number): CheckPlan {

@@ -1,4 +1,5 @@
 import type { Frequency } from './calendar/calendar'
+import type { Assumed } from './assume'
 import type { Inside } from './calculate'
 import type { CommonColumns } from './column/run'
 import type { Taken } from './decompose/ways'
@@ -7,6 +8,7 @@ import type { Examined } from './examine'
 import type { Finding } from './finding'
 import type { Ahead } from './forecast/ways'
 import type { Method } from './method'
+import type { Model } from './model'
 import type { FilledValue } from './prepare/fill/fillMissing'
 import type { TakenOut } from './prepare/prepare'
 import type { RegressionReport } from './regression/fullReport'
@@ -64,6 +66,14 @@ export interface Result extends Looked, Omit<Examined, 'straight'> {
   readonly seasonCost: number
   /** How such forecasts would have done, where the method asks. */
   readonly check?: Checked
+  /** What the analyst's assumptions bent, and how; only where something is assumed. */
+  readonly assumed?: Assumed
+  /** What of the forecast assumptions can bend beside its amounts. */
+  readonly bends: {
+    readonly growth: boolean
+    /** How its season is put back; null where no index can be changed. */
+    readonly season: Model | null
+  }
   readonly forecast: {
     readonly period: readonly string[]
     readonly season: readonly number[]

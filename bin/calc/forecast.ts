@@ -44,7 +44,7 @@ export function calcForecast(input: unknown): unknown {
   const { indices, cost } = decomposition.season!
   const { ahead: forecast } = forecastByDecomposition(
     {
-      ...{ model, trend, lastT, seasonCost: cost, index: decomposition.index },
+      ...{ model, trend, lastT, hasSeason: true, seasonCost: cost, index: decomposition.index },
       indexAt: (t) => indices[seasonAt(t) - 1]!.index,
       uncertaintyAt: (t) => indices[seasonAt(t) - 1]!.uncertainty,
     },

@@ -15,7 +15,8 @@ import { trendWithin } from '../trend/options'
 
 /**
  * A method as it would have been said at an origin: what is not named is chosen anew, what lies after the origin
- * is not known yet, and limits are the model's, since past errors are what is about to be found.
+ * is not known yet, and limits are the model's, since past errors are what is about to be found. What the analyst assumes
+ * of the future is no part of it: the method is judged, not the hand.
  *
  * @param firstT time code of the first period analysed
  * @param origin time code of the last period that is known
@@ -48,7 +49,7 @@ export function trainingDocument(
     span: { from: code(firstT), to: code(origin) },
     ...preparationsOf(document),
     ...known,
-    forecast: { ...forecast, horizon, limits: undefined } as ForecastDocument,
+    forecast: { ...forecast, horizon, limits: undefined, assumptions: undefined } as ForecastDocument,
   }
 }
 

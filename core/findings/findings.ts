@@ -6,6 +6,7 @@ import { forecastWayOf } from '../forecast/ways'
 import { exclusionsOf, type Method } from '../method'
 import type { SeasonTold } from '../seasonality/peakWords'
 import type { AverageKind } from '../smoothing/averageKinds'
+import { assumptionFindings } from './assumptionFindings'
 import { calendarFindings } from './calendarFindings'
 import { bothFindings, careFindings, leftOutByHand } from './careFindings'
 import { withoutTaken } from './offers'
@@ -64,6 +65,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
         lastCame(figures),
         { leftOut: leftOutByHand(adjustments), hasSeason: decomposed.season !== null },
       ),
+      ...assumptionFindings(figures),
       ...limitFindings(figures, examined),
       ...forecastWayOf(method.forecast.by).findings(
         stretch,

@@ -21,7 +21,7 @@ function limitName(side: Side, level: number): string {
  * @example limitNamed('upper:95') // { side: 'upper', level: 95 }
  */
 export function limitNamed(column: string): { readonly side: Side; readonly level: number } | null {
-  const [, side, level] = /^(lower|upper):(.+)$/.exec(column) ?? []
+  const [, side, level] = /^(lower|upper):([\d.]+)$/.exec(column) ?? []
   return side === undefined ? null : { side: side as Side, level: Number(level) }
 }
 

@@ -5,6 +5,7 @@ import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import { requireWhole } from '../requireWhole'
 import type { TrendOptions } from '../trend/ways'
+import { assumptionsDocument, completeAssumptions, type Assumption } from './assumptions/options'
 import type { MemberDocument, MemberMethod } from './member'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
@@ -26,6 +27,7 @@ export const commonForecast = {
   /** Coverage of the limits in per cent. */
   levels: z.array(z.number().gt(0).lt(100)).max(10).readonly().optional(),
   limits: z.enum(LIMIT_KINDS).optional(),
+  assumptions: assumptionsDocument,
 }
 export const backTransformOption = z.enum(BACK_TRANSFORMS).optional()
 
@@ -36,6 +38,8 @@ export interface CommonForecast {
   /** Coverage of the limits in per cent, ascending. */
   readonly levels: readonly number[]
   readonly limits: LimitKind
+  /** What the analyst knows better; left out where nothing is assumed. */
+  readonly assumptions?: readonly Assumption[]
 }
 
 /** What a way of forecasting must know to fill in its defaults. */
@@ -61,9 +65,12 @@ export function completeCommon(
     readonly horizon?: number | undefined
     readonly levels?: readonly number[] | undefined
     readonly limits?: LimitKind | undefined
+    readonly assumptions?: readonly Assumption[] | undefined
   },
-  { seasons }: Pick<Calendar, 'seasons'>,
+  facts: Pick<ForecastFacts, 'calendar' | 'timeCode'>,
 ): CommonForecast {
+  const { seasons } = facts.calendar
+  const { assumptions = [] } = document
   const horizon = document.horizon ?? (seasons < 2 ? YEARLY_HORIZON : seasons)
   requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
   const levels = [...(document.levels ?? [80, 95])].sort((a, b) => a - b)
@@ -73,5 +80,8 @@ export function completeCommon(
   if (levels.some((level) => !(level > 0 && level < 100))) {
     throw new Refusal('A limit covers more than 0% and less than 100%.', 'forecast.levels')
   }
-  return { horizon, levels, limits: document.limits ?? 'model' }
+  return {
+    ...{ horizon, levels, limits: document.limits ?? 'model' },
+    ...(assumptions.length > 0 ? { assumptions: completeAssumptions(assumptions, facts) } : {}),
+  }
 }

@@ -20,6 +20,7 @@ import type { Piece } from '../word'
 import type { ReadersFigures } from '../words/readersFigures'
 import type { TrendSaid } from '../trend/said'
 import type { ReadingSeries, RegressionReadings } from './reading'
+import type { Level } from './level'
 import type { CommonForecast, ForecastFacts, LimitKind } from './commonOptions'
 import type { RegressionReport } from '../regression/fullReport'
 import type { Limits } from './limits'
@@ -36,6 +37,8 @@ export interface ForecastBasis {
   /** The trend through the deseasonalized series, and what it was asked to be. */
   readonly trend: Trend
   readonly trendOptions: TrendOptions
+  /** Whether the decomposition has a season. */
+  readonly hasSeason: boolean
   /** Time code of the last period analysed; the forecast starts at the next. */
   readonly lastT: number
   /** Degrees of freedom that the indices cost; 0 without a season. */
@@ -70,6 +73,8 @@ export interface Forecasted<Ahead> {
   readonly ahead: Ahead
   /** One a period analysed; undefined where it is not fitted. */
   readonly fitted: readonly Value[]
+  /** What assumptions of growth and of a season act on; null where season and level are not apart. */
+  readonly level: Level | null
   /** Numbers that were estimated from the values: what a method costs in simplicity. */
   readonly estimated: number
   /** Whether errors are shares of the level rather than amounts. */

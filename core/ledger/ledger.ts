@@ -4,17 +4,19 @@ import type { Cell } from '../column/cell'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
 import { wayOf } from '../decompose/ways'
-import { forecastWayOf } from '../forecast/ways'
+import { bentColumns, statisticalRun, STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
+import type { ForecastParts } from '../forecast/way'
+import { forecastWayOf, type Ahead, type ForecastOptions } from '../forecast/ways'
 import { exclusionsOf } from '../method'
 import { MODEL } from '../model'
 import { columnsBeside } from '../prepare/beside'
-import { columnsOfValues, columnsTakenOut } from '../prepare/columns'
+import { columnsOfValues, columnsTakenOut, putBackArithmetic } from '../prepare/columns'
 import type { Looked, Result } from '../result'
 import type { Value } from '../series/series'
 import { trendColumns } from '../trend/columns'
 import { trendWayOf } from '../trend/ways'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
-import { columnsPutBack } from './putBack'
+import { columnsPutBack, FORECAST_INSIDE } from './putBack'
 
 /** The columns of a result in the order of the calculation. */
 export interface Ledger {
@@ -122,10 +124,28 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
       hasCycle: !trendIsLine,
       stages: forecastWay.hasOwnTrend ? [] : ['trend'],
     }),
-    ...(result.takenOut
-      ? columnsPutBack(run, forecastWay, parts, result.takenOut)
-      : forecastWay.columns(run, parts)),
+    ...forecastColumns(result, run, parts),
   ]
+}
+
+/** The rows of the forecast, with what the preparations took out in them again, and as the analyst's assumptions bend them. */
+function forecastColumns(
+  { method, takenOut, assumed }: Result,
+  run: Run,
+  parts: ForecastParts<ForecastOptions, Ahead>,
+): Column[] {
+  const way = forecastWayOf(method.forecast.by)
+  const rows = (own: Run, ofWay: typeof parts) =>
+    takenOut ? columnsPutBack(own, way, ofWay, takenOut) : way.columns(own, ofWay)
+  if (!assumed) return rows(run, parts)
+  const { statistical, bent } = assumed
+  const unbent = { ...parts, ahead: { ...parts.ahead, ...statistical } as Ahead }
+  return bentColumns(rows(statisticalRun(run), unbent), {
+    ...{ run, bent, assumptions: method.forecast.assumptions ?? [] },
+    inside: takenOut ? FORECAST_INSIDE : STATISTICAL_FORECAST,
+    timeCode: (code) => timeCodeOfCode(code, run.calendar, run.start),
+    putBack: (value, t) => (takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value),
+  })
 }
 
 /** Whether a method was carried out. */

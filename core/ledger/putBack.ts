@@ -11,6 +11,8 @@ import { normalQuantile } from '../statistics/distributions'
 
 /** What a forecast says of the values as the preparations leave them stands under the name of its row and this. */
 const INSIDE = ', prepared'
+/** The row of the forecast before what was taken out comes back. */
+export const FORECAST_INSIDE = `forecast${INSIDE}`
 
 /** They are steps on the way to the rows that one reads. */
 const PREPARED = { name: 'prepared', label: 'before what was taken out comes back' } as const

@@ -45,7 +45,7 @@ export function ledgerTable(result: Result): FigureTable {
 
 /** The forecast alone: deseasonalized and with the season, where there is one; limits at every level. */
 export function forecastTable(result: Result): FigureTable {
-  const { forecast, method, series } = result
+  const { forecast, method, series, assumed } = result
   const { levels } = method.forecast
   const { find } = ledgerOf(result)
   const plain = find('forecastDeseasonalized')
@@ -66,6 +66,7 @@ export function forecastTable(result: Result): FigureTable {
             ),
       ),
       inBrackets('forecast', series.unit),
+      ...(assumed ? [inBrackets('statistical forecast', series.unit)] : []),
       ...levels.flatMap((level) => [
         inBrackets(`${level}% lower`, series.unit),
         inBrackets(`${level}% upper`, series.unit),
@@ -76,6 +77,7 @@ export function forecastTable(result: Result): FigureTable {
       forecast.t[i]!,
       ...inSeason(forecast.deseasonalized[i]!, season?.ahead?.[i] ?? null),
       forecast.forecast[i]!,
+      ...(assumed ? [assumed.statistical.forecast[i]!] : []),
       ...levels.flatMap((level) => [
         forecast.limits[level]!.lower[i]!,
         forecast.limits[level]!.upper[i]!,

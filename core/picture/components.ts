@@ -1,4 +1,5 @@
 import type { Column } from '../column/column'
+import { STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
 import { memberName } from '../forecast/combination/columns'
 import { forecastWayOf } from '../forecast/ways'
 import { ledgerOf } from '../ledger/ledger'
@@ -77,6 +78,8 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     members: membersOf(result).flatMap((_, i) =>
       aheadOnly(memberName(i), i === 0 ? 'each method' : ''),
     ),
+    /** What the statistics alone say, where the forecast is bent by hand. */
+    statistical: drawn(STATISTICAL_FORECAST, 'statistical'),
     forecast: drawn('forecast').map((one) => ({
       ...one,
       points: [{ x: columns.t.at(-1)!, y: columns.value.at(-1)! }, ...one.points],

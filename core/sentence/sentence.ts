@@ -1,5 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import { wayOf } from '../decompose/ways'
+import { assumptionsPieces } from '../forecast/assumptions/words'
 import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
 import { capitalized, nounOf } from '../series/noun'
@@ -27,6 +28,7 @@ export function methodSentence(method: Method, series: Series): Piece[] {
     levelsWord(forecast.levels),
     ' limits ',
     limitsWord(forecast),
+    ...assumptionsPieces(forecast.assumptions),
     '.',
   ]
 }

@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { assume } from '~~/core/assume'
 import { calculate } from '~~/core/calculate'
 import { completeMethod } from '~~/core/completeMethod'
 import type { MethodChange } from '~~/core/finding'
@@ -18,7 +19,7 @@ export function useTriedChange() {
     try {
       completeMethod(next, bench.series!)
       // What only the calculation refuses is found here where it takes no time.
-      if (isAtOnce(next, bench.series!)) calculate(bench.series!, next)
+      if (isAtOnce(next, bench.series!)) assume(calculate(bench.series!, next))
     } catch (error) {
       if (!(error instanceof Refusal)) throw error
       problem.value = error.because

@@ -10,6 +10,7 @@ import { parsePeriod } from '~~/core/calendar/period'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { wayOf } from '~~/core/decompose/ways'
 import { exclusionsOf } from '~~/core/method'
+import { bentWords } from '~~/core/forecast/assumptions/words'
 import { levelWords, LIMITS_SAY } from '~~/core/sentence/forecast'
 import { forecastWords, usesTrend } from '~~/core/sentence/sentence'
 import { membersOf } from '~~/core/picture/membersOf'
@@ -152,6 +153,7 @@ export function choicesOf(result: Result): ReadonlyMap<string, string> {
         ]
       : []),
     ['limits', `${levelWords(forecast.levels)} ${LIMITS_SAY[forecast.limits].text}`],
+    ['by hand', bentWords(forecast.assumptions)],
   ])
 }
 

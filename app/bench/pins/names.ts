@@ -15,6 +15,7 @@ const AFTER_FORECAST = [
   'values',
   'span',
   'limits',
+  'by hand',
 ] as const
 
 /**

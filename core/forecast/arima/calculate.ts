@@ -1,3 +1,4 @@
+import type { GivenModel } from '../../arima/orderOptions'
 import { figuresOf, findModel, requireBoundedModel, type ArimaFigures } from '../../arima/model'
 import { timeCodeOfCode } from '../../calendar/period'
 import { refusedUnder, Refusal } from '../../refusal'
@@ -9,6 +10,7 @@ import { arimaAhead } from '../../stateSpace/arima/forecast'
 import { normalQuantile } from '../../statistics/distributions'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
 import { limitOf, noWayBack, requireNumbers } from '../beyondNumbers'
+import type { Level } from '../level'
 import type { Limits } from '../limits'
 import { transformOf, type Transform } from '../powerScale'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
@@ -119,10 +121,21 @@ export function forecastByArima(
       },
     },
     fitted: predicted.map((z) => (z === null ? null : back(z))),
+    level: levelOf(found.model, forecast, stretch.values),
     estimated: fit.k + (transform?.chosen ? 1 : 0),
     inProportion: transform !== null && transform.lambda !== 1,
     report: () => null,
   }
+}
+
+/** Without seasonal terms the forecast is its own level, and begins at the last value. */
+function levelOf(
+  { order: { P, D, Q } }: GivenModel,
+  forecast: readonly number[],
+  values: readonly Value[],
+): Level | null {
+  const atOrigin = values.findLast((value) => value !== null) ?? null
+  return P + D + Q > 0 || atOrigin === null ? null : { values: forecast, atOrigin, season: null }
 }
 
 /** Where the values stand in time. */

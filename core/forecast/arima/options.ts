@@ -41,7 +41,7 @@ export interface ArimaOptions extends CommonForecast, PowerOptions, OrderOptions
 /** Fills in the defaults: nothing known beside. @throws Refusal for orders that make no sense, and for events outside the span */
 export function completeArima(document: ArimaDocument, facts: ForecastFacts): ArimaOptions {
   const { seasons } = facts.calendar
-  const common = completeCommon(document, { seasons })
+  const common = completeCommon(document, facts)
   return {
     by: document.by,
     ...common,

@@ -97,6 +97,7 @@ export function forecastByBenchmark(
       interval: { df, s, quantiles },
     },
     fitted,
+    level: null,
     estimated: ESTIMATED[which],
     inProportion: false,
     report: () => null,

@@ -25,8 +25,9 @@ export interface BenchmarkOptions extends CommonForecast {
 /** Fills in the defaults: last year repeated, of a yearly series the last value. */
 export function completeBenchmark(
   { by, which, ...common }: BenchmarkDocument,
-  { calendar }: ForecastFacts,
+  facts: ForecastFacts,
 ): BenchmarkOptions {
+  const { calendar } = facts
   if (which === 'lastYear' && calendar.seasons < 2) {
     throw new Refusal(
       'A yearly series has no season to repeat: last year is the last value.',
@@ -34,5 +35,5 @@ export function completeBenchmark(
     )
   }
   const usual = calendar.seasons < 2 ? 'lastValue' : 'lastYear'
-  return { by, ...completeCommon(common, calendar), which: which ?? usual }
+  return { by, ...completeCommon(common, facts), which: which ?? usual }
 }

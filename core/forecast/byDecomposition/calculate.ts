@@ -101,6 +101,11 @@ export function forecastByDecomposition(
       const at = lastT - past.length + 1 + i
       return at < trend.from ? null : putBack(trend.at(at), own)
     }),
+    level: {
+      values: deseasonalized,
+      atOrigin: trend.at(lastT) * factor,
+      season: basis.hasSeason ? model : null,
+    },
     estimated: trend.estimated + seasonCost,
     inProportion: model === 'multiplicative' || ofLog,
     report: () => null,

@@ -28,9 +28,9 @@ export interface ByDecompositionOptions extends CommonForecast {
 /** Fills in the defaults: of an exponential trend the median. @throws Refusal for what would do nothing */
 export function completeByDecomposition(
   { by, backTransform, ...common }: ByDecompositionDocument,
-  { calendar, trend }: ForecastFacts,
+  facts: ForecastFacts,
 ): ByDecompositionOptions {
-  const { ofLog, says } = TREND_FORMS[trend.form]
+  const { ofLog, says } = TREND_FORMS[facts.trend.form]
   if (!ofLog && backTransform !== undefined) {
     throw new Refusal(
       `backTransform belongs to an exponential trend; this one is ${says}. Take it out.`,
@@ -39,7 +39,7 @@ export function completeByDecomposition(
   }
   return {
     by,
-    ...completeCommon(common, calendar),
+    ...completeCommon(common, facts),
     ...(ofLog ? { backTransform: backTransform ?? 'median' } : {}),
   }
 }

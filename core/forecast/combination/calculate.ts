@@ -51,6 +51,7 @@ export function forecastByCombination(
       const own = members.map(({ fitted }) => fitted[i] ?? null)
       return own.includes(null) ? null : combined(own as number[], average)
     }),
+    level: null,
     estimated: members.reduce((sum, one) => sum + one.estimated, 0),
     inProportion: members.every((one) => one.inProportion),
     report: () => null,

@@ -48,8 +48,9 @@ export interface CombinationOptions extends CommonForecast {
  */
 export function completeCombination(
   document: CombinationDocument,
-  { calendar, decompose, completeMember }: ForecastFacts,
+  facts: ForecastFacts,
 ): CombinationOptions {
+  const { decompose, completeMember } = facts
   const { by, average = 'mean', of = usualMembers(decompose), ...common } = document
   if (common.limits === 'model') {
     throw new Refusal(
@@ -59,7 +60,7 @@ export function completeCombination(
   }
   return {
     by,
-    ...completeCommon({ ...common, limits: 'past-errors' }, calendar),
+    ...completeCommon({ ...common, limits: 'past-errors' }, facts),
     average,
     of: of.map((one, i) => completeMember(one, `forecast.of.${i}`)),
   }

@@ -100,6 +100,11 @@ export function forecastByRegression(
   const predictions = t.map((at) => predict(fit, ofLog, at, quantiles, factor))
   const forecast = predictions.map(({ point }) => point)
   requireNumbers(forecast)
+  const withoutSeason = (value: number, at: number) => {
+    const effect = seasonEffectAt(design, fit.coefficients, at)
+    return ofLog ? value / Math.exp(effect) : value - effect
+  }
+  const deseasonalized = forecast.map((value, i) => withoutSeason(value, t[i]!))
   const limits = Object.fromEntries(
     levels.map((level, k): [string, Limits] => [
       String(level),
@@ -114,10 +119,7 @@ export function forecastByRegression(
       by: 'regression',
       t,
       forecast,
-      deseasonalized: forecast.map((value, i) => {
-        const effect = seasonEffectAt(design, fit.coefficients, t[i]!)
-        return ofLog ? value / Math.exp(effect) : value - effect
-      }),
+      deseasonalized,
       leverage: predictions.map(({ leverage }) => leverage),
       limits,
       interval: {
@@ -133,6 +135,11 @@ export function forecastByRegression(
       const own = fit.fittedInTime[at - fit.from]!
       return ofLog ? Math.exp(own) : own
     }),
+    level: {
+      values: deseasonalized,
+      atOrigin: withoutSeason(predict(fit, ofLog, lastT, [], factor).point, lastT),
+      season: design.season.length > 0 ? model : null,
+    },
     estimated: fit.p,
     inProportion: ofLog,
     report: () => reportRegression(fit, { options, trend: trendOptions, design, stretch, start }),

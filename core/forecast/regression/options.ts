@@ -103,7 +103,7 @@ export function completeRegression(
   }
   return {
     by,
-    ...completeCommon(rest, calendar),
+    ...completeCommon(rest, facts),
     model,
     season,
     ...(hasBase ? { base: base ?? 1 } : {}),

@@ -26,6 +26,7 @@ import { standardDeviation } from '../../statistics/spread'
 import { figure } from '../../words/figure'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
 import { limitOf, noWayBack, requireNumbers } from '../beyondNumbers'
+import type { Level } from '../level'
 import type { Limits } from '../limits'
 import type { CommonAhead, ForecastBasis, Forecasted } from '../way'
 import { formsOf, type SmoothingOptions } from './options'
@@ -141,6 +142,7 @@ export function forecastBySmoothing(
       },
     },
     fitted: rows.fitted.map(back),
+    level: levelOf(form, forecast, back(rows.end.level)),
     estimated: chosen.k + (transform?.chosen ? 1 : 0),
     inProportion: isPower || form.season === 'multiplicative' || form.error === 'proportional',
     report: () => null,
@@ -160,6 +162,17 @@ export function forecastBySmoothing(
     if (Object.keys(options.weights).length === 0) return chosen
     return choose(stretch, values, { ...options, ...form, weights: {} }).chosen
   }
+}
+
+/** Without a season the forecast is its own level; with one, states move together, and the season cannot be told apart. */
+function levelOf(
+  { season }: ChosenSmoothing['form'],
+  forecast: readonly number[],
+  atOrigin: Value,
+): Level | null {
+  return season !== 'none' || atOrigin === null
+    ? null
+    : { values: forecast, atOrigin, season: null }
 }
 
 /** How far off a forecast may be, on the scale that is smoothed on. */

@@ -78,8 +78,10 @@ export interface SmoothingOptions extends CommonForecast, PowerOptions {
  */
 export function completeSmoothing(
   document: SmoothingDocument,
-  { calendar: { seasons }, model }: ForecastFacts,
+  facts: ForecastFacts,
 ): SmoothingOptions {
+  const { model, calendar } = facts
+  const { seasons } = calendar
   const { by, weights = {}, initial = 'chosen', seed = 1, resample = false } = document
   const power = completePower(document)
   // On the scale of a power what multiplies adds.
@@ -101,7 +103,7 @@ export function completeSmoothing(
   if (typeof initial === 'object') requireFitting(initial, forms, seasons)
   return {
     by,
-    ...completeCommon(document, { seasons }),
+    ...completeCommon(document, facts),
     trend,
     season,
     error,

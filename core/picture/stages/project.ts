@@ -20,6 +20,7 @@ export function projectStrips(result: Result, sources: StripSources): Strip[] {
       ...parts.limits,
       ...parts.members,
       ...parts.forecastDeseasonalized,
+      ...parts.statistical,
       ...parts.forecast,
     ]),
     // A forecast with a season of its own shows that one.

@@ -1,0 +1,45 @@
+import type { Figures } from '../calculate'
+import { periodLabel } from '../calendar/labels'
+import { periodAt, timeCodeOfCode } from '../calendar/period'
+import type { Finding } from '../finding'
+import type { Assumption } from '../forecast/assumptions/options'
+import { listed } from '../words/listed'
+
+/** Assumptions that move nothing any more, or not yet: kept, and said. */
+export function assumptionFindings({ method, series, ahead, lastT }: Figures): Finding[] {
+  const { calendar, start } = series
+  const { assumptions = [] } = method.forecast
+  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
+  const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  const endT = ahead.t.at(-1)!
+  const isIdle = (one: Assumption) =>
+    timeCode(one.from) > endT ||
+    (one.kind === 'amount' && timeCode(one.to ?? one.from) <= lastT) ||
+    (one.kind === 'index' && !isAhead(one.season, timeCode(one.from)))
+  const isAhead = (season: number, from: number) =>
+    ahead.t.some((t) => t >= from && periodAt(start, t, calendar.seasons).season === season)
+  const idle = assumptions.filter(isIdle)
+  if (idle.length === 0) return []
+  const rest = assumptions.filter((one) => !isIdle(one))
+  const which = listed(idle.map(({ from, reason }) => `"${reason}" of ${label(timeCode(from))}`))
+  return [
+    {
+      code: 'assumption-idle',
+      severity: 'note',
+      stage: 'project',
+      text: `${capitalCount(idle.length)} of the forecast moves nothing, because no period of it is forecast now: ${which}.`,
+      period: null,
+      figure: idle.length,
+      actions: [
+        {
+          label: idle.length === 1 ? 'Take it out' : 'Take them out',
+          change: { forecast: { assumptions: rest.length > 0 ? rest : undefined } },
+        },
+      ],
+    },
+  ]
+}
+
+function capitalCount(count: number): string {
+  return count === 1 ? 'One assumption' : `Each of ${count} assumptions`
+}
