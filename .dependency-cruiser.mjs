@@ -43,6 +43,7 @@ const APP_LAYERS = [
     'bench/compare',
     'bench/contest',
     'bench/findings',
+    'bench/hand',
     'bench/handover',
     'bench/preparations',
     'bench/ways',

@@ -22,6 +22,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['A', 'all steps in the ledger, or those of the stage'],
   ['T', 'contest of methods, and back'],
   ['[ ]', 'at Check: the origin before, and the next'],
+  ['B', 'bend the forecast by hand at the selected period'],
   ['P', 'pin the present result, or unpin it'],
   ['C', 'compare methods side by side, and back'],
   ['Ctrl Z', 'undo'],

@@ -49,7 +49,12 @@ export function trainingDocument(
     span: { from: code(firstT), to: code(origin) },
     ...preparationsOf(document),
     ...known,
-    forecast: { ...forecast, horizon, limits: undefined, assumptions: undefined } as ForecastDocument,
+    forecast: {
+      ...forecast,
+      horizon,
+      limits: undefined,
+      assumptions: undefined,
+    } as ForecastDocument,
   }
 }
 

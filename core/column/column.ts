@@ -89,6 +89,8 @@ export interface Column {
   readonly ahead: readonly Value[] | null
   /** The arithmetic of a defined cell. */
   arithmetic(t: number): Expression
+  /** What there is to say of a cell beside its arithmetic, in one sentence; left out by most. */
+  readonly reading?: (t: number) => string | null
   /** Why a cell of the analysed span is empty, in one sentence. */
   whyUndefined(t: number): string
 }

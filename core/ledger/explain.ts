@@ -76,9 +76,12 @@ export function explainColumn(
     expression,
     sources: cellsOf(expression),
     localFit: localFitOf(expression),
-    reading:
-      column.component === 'season' ? readDeparture(value, column.baseline ?? 0, run.unit) : null,
+    reading: column.reading ? column.reading(t) : readingOf(column, value, run.unit),
   }
+}
+
+function readingOf({ component, baseline }: Column, value: number, unit: string): string | null {
+  return component === 'season' ? readDeparture(value, baseline ?? 0, unit) : null
 }
 
 /** Where a cell stands: a period, or between two of them. */

@@ -4,6 +4,7 @@ import { STAGES } from '~~/core/stage'
 import { useContest } from '../contest/contestStore'
 import { useCheck } from '../check/checkStore'
 import { usePins } from '../pins/pinStore'
+import { useHand } from '../hand/handStore'
 import { useBench } from '../study/benchStore'
 import { useFindings } from '../findings/findingStore'
 import { goToArea } from '../view/areas'
@@ -21,6 +22,7 @@ export function useShortcuts(): void {
   const contest = useContest()
   const check = useCheck()
   const findings = useFindings()
+  const hand = useHand()
 
   const cursor = () => selection.cursor ?? ledger.lastActual
   function step(by: number) {
@@ -32,6 +34,15 @@ export function useShortcuts(): void {
   function mark() {
     if (selection.marked) selection.unmark()
     else selection.mark(cursor(), cursor())
+  }
+
+  /** The field for another figure of the forecast, at the period that is selected or its first one. */
+  function bend() {
+    if (!bench.result) return
+    const isAhead = (selection.selected?.t ?? 0) > ledger.lastActual
+    if (ledger.stage !== 'project') selection.chooseStage('project')
+    if (!isAhead) selection.moveTo({ column: 'forecast', t: ledger.lastActual + 1 })
+    hand.ask()
   }
 
   function compare() {
@@ -48,6 +59,7 @@ export function useShortcuts(): void {
     Home: () => step(-Infinity),
     End: () => step(Infinity),
     f: () => ledger.fold(),
+    b: bend,
     p: () => pins.toggle(),
     c: compare,
     t: () => void contest.show(),

@@ -4,6 +4,7 @@ import { later } from '~/shell/later'
 import ChoiceList from './ChoiceList.vue'
 import { useSentence } from './sentenceStore'
 
+const AssumptionSheet = later(() => import('../hand/AssumptionSheet.vue'))
 const BreakList = later(() => import('../ways/leastSquares/BreakList.vue'))
 const EffectsByHand = later(() => import('../preparations/calendar/EffectsByHand.vue'))
 const EventList = later(() => import('../ways/regression/EventList.vue'))
@@ -15,6 +16,7 @@ const MemberList = later(() => import('../ways/combination/MemberList.vue'))
 
 /** The sheets of words that are neither a choice nor fields to fill; of a choice, what stands below it. */
 const OWN: Readonly<Record<string, { readonly sheet: Component; readonly of?: object }>> = {
+  assumptions: { sheet: AssumptionSheet },
   exclude: { sheet: ExclusionList },
   breaks: { sheet: BreakList },
   events: { sheet: EventList },

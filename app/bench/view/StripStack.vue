@@ -47,6 +47,7 @@ const heights = computed(() =>
     :height="heights[i]!"
     :pointed="pointed"
     :name-at="nameAt"
+    @scaled="i === 0 && time.scaleValues($event)"
   />
 </template>
 

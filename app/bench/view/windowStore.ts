@@ -4,6 +4,7 @@ import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 import { gutterFor } from './axis/gutter'
 import { fitWindow, zoomWindow, type TimeAxis, type Window } from './axis/timeAxis'
+import type { ValueAxis } from './axis/valueAxis'
 import { narrowestColumn } from './ledger/fitting'
 import { useLedger } from './ledgerStore'
 
@@ -22,6 +23,8 @@ export const useWindow = defineStore('bench-window', () => {
   const plotWidth = ref(648)
   /** Pixels left of it, where strips and rows are named. */
   const gutter = ref(gutterFor(Infinity))
+  /** The vertical scale of the first strip, as it is drawn. */
+  const valueAxis = shallowRef<ValueAxis | null>(null)
   const window = shallowRef<Window>({ from: 0.5, to: 24.5 })
   /** Whether the analyst chose the window; a stage then leaves it alone. */
   const isOwn = ref(false)
@@ -137,7 +140,13 @@ export const useWindow = defineStore('bench-window', () => {
     setWindow(takingIn(left, whole.value.to, end))
   }
 
+  function scaleValues(next: ValueAxis | null): void {
+    valueAxis.value = next
+  }
+
   return {
+    valueAxis,
+    scaleValues,
     plotWidth,
     gutter,
     window,

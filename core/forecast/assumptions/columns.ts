@@ -1,6 +1,7 @@
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
+import { listed } from '../../words/listed'
 import { limitNamed } from '../columns'
 import type { Bent } from './bend'
 import { growthAt, ofKind } from './bend'
@@ -77,9 +78,10 @@ export function bentColumns(columns: readonly Column[], bending: Bending): Colum
           {
             ...column,
             label: 'Forecast, bent by hand',
-            means: 'statistical forecast and assumptions',
+            means: 'as assumed',
             explains: 'the statistical forecast as the assumptions bend it',
             ahead: bent.forecast,
+            reading: (t) => readingAt(bending, t),
             arithmetic: (t) => forecastArithmetic(bending, t),
           },
         ]
@@ -160,12 +162,30 @@ function hasIndex({ assumptions }: Bending): boolean {
 }
 
 /** Why a figure is assumed, in the analyst's own words. */
-function reasons({ run, assumptions, timeCode }: Bending, kind: 'index' | 'amount', t: number) {
-  const own = ofKind(assumptions, kind).filter((one) => {
-    if (timeCode(one.from) > t) return false
-    return one.kind === 'index' ? one.season === run.seasonOf(t) : t <= timeCode(one.to ?? one.from)
-  })
+function reasons(bending: Bending, kind: 'index' | 'amount', t: number): string {
+  const own = movers(bending, t).filter((one) => one.kind === kind)
   return own.length === 0 ? 'nothing assumed' : own.map(({ reason }) => reason).join('; ')
+}
+
+/** The assumptions that move the forecast of a period. */
+function movers({ run, assumptions, timeCode }: Bending, t: number): Assumption[] {
+  const grows = growthAt(ofKind(assumptions, 'growth'), t, timeCode)
+  return assumptions.filter((one) => {
+    switch (one.kind) {
+      case 'growth':
+        return one === grows
+      case 'index':
+        return timeCode(one.from) <= t && one.season === run.seasonOf(t)
+      case 'amount':
+        return timeCode(one.from) <= t && t <= timeCode(one.to ?? one.from)
+    }
+  })
+}
+
+function readingAt(bending: Bending, t: number): string {
+  const own = movers(bending, t)
+  if (own.length === 0) return 'No assumption moves this period.'
+  return `Moved by ${listed(own.map(({ kind, reason }) => `${kind} (${reason})`))}.`
 }
 
 /** The row of the statistical forecast without its season; without one that of the forecast itself. */

@@ -21,9 +21,16 @@ const groups = computed(() => {
     forecast: forecast.forecast,
     quantity: props.result.series.quantity,
   }
+  const { assumed } = props.result
+  /** The same of the statistical forecast, where that is bent. */
+  const statistical = assumed && { ...of, forecast: assumed.statistical.forecast }
   return [
-    { name: 'year', rows: totalsByYear(of) },
-    { name: 'quarter', rows: totalsByQuarter(of) },
+    { name: 'year', rows: totalsByYear(of), unbent: statistical && totalsByYear(statistical) },
+    {
+      name: 'quarter',
+      rows: totalsByQuarter(of),
+      unbent: statistical && totalsByQuarter(statistical),
+    },
   ].filter(({ rows }) => rows.length > 0)
 })
 
@@ -51,14 +58,18 @@ function partly({ from, to, forecast, gap }: Total): string {
         <tr class="head">
           <th scope="col">{{ group.name }}</th>
           <th scope="col" class="number">forecast</th>
+          <th v-if="group.unbent" scope="col" class="number">statistical</th>
           <th scope="col" class="number">a year before</th>
           <th scope="col" class="number">change</th>
         </tr>
-        <tr v-for="row in group.rows" :key="row.label">
+        <tr v-for="(row, i) in group.rows" :key="row.label">
           <th scope="row">
             {{ row.label }} <span v-if="partly(row)" class="muted small">{{ partly(row) }}</span>
           </th>
           <td class="number">{{ ledger.onScale(row.total) }}</td>
+          <td v-if="group.unbent" class="number">
+            {{ ledger.onScale(group.unbent[i]!.total) }}
+          </td>
           <td class="number">{{ ledger.onScale(row.before) }}</td>
           <td class="number">{{ row.change === null ? '–' : formatChange(100 * row.change) }}</td>
         </tr>

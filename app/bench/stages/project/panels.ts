@@ -4,6 +4,7 @@ import { useBeside } from '../../beside/besideStore'
 import type { Parts } from '../../stage/panel'
 
 export const project: Parts = {
+  overlay: later(() => import('../../hand/ForecastHandles.vue')),
   panels: [
     {
       needs: 'result',
@@ -15,6 +16,11 @@ export const project: Parts = {
       needs: 'result',
       component: later(() => import('./CameAfter.vue')),
       shows: ({ stage }) => stage === 'project' && useBeside().came !== null,
+    },
+    {
+      needs: 'result',
+      component: later(() => import('../../hand/HandCare.vue')),
+      shows: ({ stage }) => stage === 'project',
     },
     {
       needs: 'result',

@@ -13,6 +13,7 @@ import {
   stripConfiguration,
   type StripDrawing,
 } from './stripChart'
+import type { ValueAxis } from '../axis/valueAxis'
 import type { Point, Strip } from '~~/core/picture/strips'
 import { stripSummary } from './summary'
 
@@ -29,6 +30,7 @@ const props = defineProps<{
   /** What a place on the axis is called. */
   nameAt: (x: number) => string
 }>()
+const emit = defineEmits<{ scaled: [axis: ValueAxis] }>()
 const theme = useTheme()
 const named = computed(() => props.strip.layers.filter(({ label }) => label !== ''))
 const room = computed(() => ({ gutter: props.gutter, plotWidth: props.axis.width }))
@@ -50,8 +52,19 @@ function make() {
   const [width, height] = sizeOf(drawn)
   Object.assign(canvas.value!, { width, height })
   chart = new Chart(canvas.value!, stripConfiguration(drawn, drawing))
+  tellScale()
 }
 onMounted(make)
+
+/** What lies over the chart is placed by its scale, which the chart itself has rounded. */
+let told = ''
+function tellScale() {
+  const { min, max, top, bottom } = chart!.scales.y!
+  const scale = { low: min, high: max, top, bottom }
+  if (JSON.stringify(scale) === told) return
+  told = JSON.stringify(scale)
+  emit('scaled', scale)
+}
 
 /** The picture in words; they are put together once the hand is still, since a repaint does not wait for them. */
 const SUMMED_UP_AFTER_MS = 250
@@ -79,6 +92,7 @@ watch(
     if (now.scale !== before.scale || now.palette !== before.palette) return make()
     drawn = now
     redraw(chart, now, before)
+    tellScale()
   },
 )
 
