@@ -64,7 +64,7 @@ const SERVER_LAYERS = [
   ['api', 'plugins', 'middleware'],
   ['work'],
   ['shelf'],
-  ['studies', 'files'],
+  ['studies', 'files', 'kept'],
   ['series', 'backup', 'http'],
   ['database', 'handover'],
 ]

@@ -8,6 +8,9 @@ import { calendarOf } from '../core/calendar/calendar'
 import type { Contest } from '../core/contest/contest'
 import { documentOf, type ResultDocument } from '../shared/resultDocument'
 import type { Result } from '../core/result'
+import { openDatabase } from '../server/database/open'
+import { addVintage } from '../server/shelf/addVintage'
+import { keepSeries } from '../server/shelf/shelfStore'
 
 const EXTERIOR = 'demo/files/exterior-paint.csv'
 const REGIONS = 'demo/files/exterior-paint-by-region.csv'
@@ -245,8 +248,53 @@ describe('help', () => {
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
     expect(refusalOf(elvant()).because).toBe(
-      'A command is needed: read, run, begin, contest, calc or example.',
+      'A command is needed: read, run, begin, contest, keep, judge, calc or example.',
     )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
+  })
+})
+
+describe('keep and judge', () => {
+  const atHome = (path: string, ...words: string[]) =>
+    spawnSync(process.execPath, ['bin/elvant.mjs', ...words], {
+      encoding: 'utf8',
+      env: { ...process.env, ELVANT_DATA: path },
+    })
+  const months = Array.from({ length: 36 }, (_, i) => 100 + 10 * (i % 12))
+  const document = (values: readonly number[]) => ({
+    series: {
+      ...{ name: 'Glaze', unit: 'litres', frequency: 'monthly' as const, start: '2020-01' },
+      values: [...values],
+    },
+    source: { file: 'a.csv' },
+  })
+
+  it('freeze a forecast of the shelf, also while a server holds it, and print its record', () => {
+    const path = join(folder, 'elvant.sqlite')
+    const method = file('kept.json', { format: 'elvant-method/1', forecast: { horizon: 3 } })
+    const words = ['--series', 'Glaze', '--method', method, '--name', 'Budget']
+    expect(refusalOf(atHome(path, 'keep', ...words)).because).toContain('no database')
+    const opened = openDatabase(path, 'server/database/migrations')
+    try {
+      const [id] = keepSeries(opened.db, [document(months)])
+      const kept = atHome(path, 'keep', ...words)
+      expect([kept.status, kept.stderr]).toEqual([0, ''])
+      expect(JSON.parse(kept.stdout)).toMatchObject({
+        ...{ format: 'elvant-kept/1', series: 'Glaze', name: 'Budget' },
+        forecast: { period: ['2023-01', '2023-02', '2023-03'], statistical: null },
+      })
+      addVintage(opened.db, id!, document([...months, 100]))
+      const judged = atHome(path, 'judge', '--series', 'Glaze')
+      expect(JSON.parse(judged.stdout)).toMatchObject({
+        format: 'elvant-judged/1',
+        kept: [{ name: 'Budget', judged: { came: 1 } }],
+      })
+      expect(judged.stderr).toMatch(/^Glaze, "Budget": Jan 2023: off by .*; repeating last year 0%/)
+      expect(refusalOf(atHome(path, 'judge', '--series', 'Gloss')).because).toContain(
+        'There is no series "Gloss" on the shelf. There are "Glaze".',
+      )
+    } finally {
+      opened.close()
+    }
   })
 })

@@ -3,6 +3,7 @@ import { Refusal } from '../core/refusal'
 import { beginOf } from './commands/begin'
 import { calc } from './commands/calc'
 import { contestOf } from './commands/contest'
+import type { JudgeOptions, KeepOptions } from './commands/kept'
 import { example } from './commands/example'
 import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
@@ -57,6 +58,19 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     )
     .action(contestOf)
   program
+    .command('keep')
+    .description('freeze the forecast of a method on a series of the shelf under a name')
+    .requiredOption('--series <name>', 'a series of the shelf, by its name or id')
+    .requiredOption('--method <file>', 'method document (elvant-method/1)')
+    .requiredOption('--name <name>', 'what the forecast is called')
+    .option('--note <text>', 'what is to be remembered of it')
+    .action(async (options: KeepOptions) => (await import('./commands/kept')).keep(options))
+  program
+    .command('judge')
+    .description('print how the kept forecasts did, the worst first')
+    .option('--series <name>', 'those of one series alone, by its name or id')
+    .action(async (options: JudgeOptions) => (await import('./commands/kept')).judgeKept(options))
+  program
     .command('calc')
     .description('single calculations of the core, for scripts')
     .argument('<topic>')
@@ -108,7 +122,7 @@ function refuse({ because, where }: Refusal): number {
 
 function usageSentence(error: CommanderError): string {
   if (error.code === 'commander.help')
-    return 'A command is needed: read, run, begin, contest, calc or example.'
+    return 'A command is needed: read, run, begin, contest, keep, judge, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

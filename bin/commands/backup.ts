@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { copyFileSync, mkdirSync, rmSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { backUp, requireBackup } from '../../server/backup/backup'
 import { putInPlace } from '../../server/database/putInPlace'
 import { Refusal } from '../../core/refusal'
@@ -9,12 +8,7 @@ import { causeOf } from '../../server/database/cause'
 import { lockDatabase } from '../../server/database/lock'
 import { readBytes } from '../files'
 import { printJson } from '../output'
-
-const MIGRATIONS = fileURLToPath(new URL('../../server/database/migrations', import.meta.url))
-
-function databasePath(): string {
-  return resolve(process.env.ELVANT_DATA ?? 'data/elvant.sqlite')
-}
+import { databasePath, MIGRATIONS } from './database'
 
 /** Writes the whole database into one file. */
 export function backup(file: string): void {

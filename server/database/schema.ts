@@ -2,11 +2,13 @@ import { sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
 import type { Contest } from '../../core/contest/contest'
+import type { FrozenForecast } from '../../core/kept/kept'
 import type { MethodDocument } from '../../core/method'
 import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
+import type { SeriesDocument } from '../../shared/seriesSchema'
 
 /** What a row of the shelf says of values, kept with them so that no page of the shelf has to read them. */
 export interface ValuesSummary {
@@ -124,6 +126,37 @@ export const studies = sqliteTable(
   },
   (table) => [index('studies_of_series').on(table.seriesId)],
 )
+
+/** Forecasts as they were handed over, with all that they were made of. A trigger refuses every later change. */
+export const keptForecasts = sqliteTable(
+  'kept_forecasts',
+  {
+    id: text().primaryKey(),
+    seriesId: text('series_id')
+      .notNull()
+      .references(() => series.id),
+    name: text().notNull(),
+    note: text().notNull(),
+    /** As it was then, with its adjustments. */
+    series: text('series_then', { mode: 'json' }).$type<SeriesDocument>().notNull(),
+    method: text({ mode: 'json' }).$type<MethodDocument>().notNull(),
+    forecast: text({ mode: 'json' }).$type<FrozenForecast>().notNull(),
+    /** Of Elvant. */
+    version: text().notNull(),
+    createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('kept_forecasts_of_series').on(table.seriesId)],
+)
+
+/** Which kept forecast of a series is the agreed one. */
+export const agreedForecasts = sqliteTable('agreed_forecasts', {
+  seriesId: text('series_id')
+    .primaryKey()
+    .references(() => series.id),
+  keptId: text('kept_id')
+    .notNull()
+    .references(() => keptForecasts.id),
+})
 
 /** The last contest of methods that was held over the series of a study. */
 export const contests = sqliteTable('contests', {

@@ -6,7 +6,15 @@ import { seriesFromDocument } from '../../shared/seriesSchema'
 import { among } from '../database/among'
 import { insertAll } from '../database/insertAll'
 import type { Database } from '../database/open'
-import { adjustments, files, series, studies, vintages } from '../database/schema'
+import {
+  adjustments,
+  agreedForecasts,
+  files,
+  keptForecasts,
+  series,
+  studies,
+  vintages,
+} from '../database/schema'
 import { requireFile } from '../files/fileStore'
 import { newStudy } from '../studies/newStudy'
 import { raiseVersions } from '../studies/versions'
@@ -130,7 +138,8 @@ function eraseSeries(db: Database, ids: readonly string[]): number {
       .all()
       .map(({ id }) => id)
     if (own.length === 0) return 0
-    for (const table of [studies, adjustments, vintages]) {
+    // What refers to others goes before them.
+    for (const table of [agreedForecasts, keptForecasts, studies, adjustments, vintages]) {
       tx.delete(table).where(among(table.seriesId, own)).run()
     }
     tx.delete(series).where(among(series.id, own)).run()

@@ -1,5 +1,6 @@
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
+import { frozen } from '../../core/kept/kept'
 import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
 import {
   createSeriesSchema,
@@ -7,9 +8,11 @@ import {
   updateAllSchema,
   type ExportKind,
 } from '../../shared/api/series'
+import { keepRequestSchema } from '../../shared/api/kept'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
 import { seriesFromDocument } from '../../shared/seriesSchema'
+import { findKept, keepForecast, listKept } from '../kept/keptStore'
 import { backUp, requireBackup } from '../backup/backup'
 import { withReader } from '../database/reader'
 import { withWriter } from '../database/writer'
@@ -80,6 +83,34 @@ export const TASKS = {
     // Looked for while others can write.
     const found = withReader(path, (db) => findBeginnings(db, seriesIds))
     withWriter(path, (db) => keepBeginnings(db, found))
+  },
+  /**
+   * Keeps a forecast of a series: what it comes to is calculated here, so that what is kept is what the method says.
+   *
+   * @param path of the database
+   * @param body of the request, JSON
+   * @returns its document, JSON; null where there is no such series
+   */
+  keepForecast(path: string, seriesId: string, body: Uint8Array): Uint8Array | null {
+    const asked = check(keepRequestSchema, parseJson(body), 400)
+    const stored = withReader(path, (db) => findSeries(db, seriesId))
+    if (!stored) return null
+    const series = toSeries(stored)
+    const forecast = frozen(analyse(series, { ...asked.method, check: undefined }))
+    return withWriter(path, (db) => {
+      if (!findSeries(db, seriesId)) return null
+      const id = keepForecast(db, seriesId, series, { ...asked, forecast })
+      return Buffer.from(JSON.stringify(findKept(db, id)))
+    })
+  },
+  /** Kept forecasts with how they did. @param path of the database @returns the answer, JSON */
+  listKept(path: string, seriesId?: string): Uint8Array {
+    return Buffer.from(JSON.stringify({ kept: withReader(path, (db) => listKept(db, seriesId)) }))
+  },
+  /** A kept forecast; null where there is none. @param path of the database @returns its document, JSON */
+  findKept(path: string, id: string): Uint8Array | null {
+    const kept = withReader(path, (db) => findKept(db, id))
+    return kept ? Buffer.from(JSON.stringify(kept)) : null
   },
   /** Kept series as a file; null when none of them is there. @param path of the database */
   exportSeries(

@@ -1,4 +1,5 @@
 import { viewSaveSchema } from './desk'
+import { agreeSchema } from './kept'
 import { givenKeySchema } from './key'
 import { changeSeriesSchema, exportRequestSchema, updateSeriesSchema } from './series'
 import { heldContestSchema, saveStudySchema } from './studies'
@@ -6,6 +7,7 @@ import type { z } from 'zod'
 
 /** What requests are made of, by name: a long one is read on another thread, which is told by its name what to read. */
 export const BODIES = {
+  agree: agreeSchema,
   change: changeSeriesSchema,
   contest: heldContestSchema,
   export: exportRequestSchema,
