@@ -245,6 +245,7 @@ const ALONE: StripSources = {
   ghost: null,
   pinned: [],
   tried: null,
+  kept: [],
   outside: [],
   oneScale: false,
 }
@@ -333,7 +334,7 @@ describe('a pinned result in the strips', () => {
     stripsOf(stage, present, {
       ...ALONE,
       inspected: besideOf(stage, present),
-      ghost,
+      ghost: ghost && { name: 'pinned', result: ghost },
     }).flatMap(({ layers }) => layers.filter(({ label }) => label === 'pinned'))
 
   it('is pale, in every strip of components, and nowhere without one', () => {

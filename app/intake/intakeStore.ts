@@ -228,9 +228,9 @@ export const useIntake = defineStore('intake', () => {
    * Keeps what is wanted, with the file itself: new series, and newer values of known ones. The answers
    * are remembered for the next such file.
    *
-   * @returns the studies of what was kept
+   * @returns the studies of what was kept, and the series that were brought up to date
    */
-  async function keep(): Promise<string[]> {
+  async function keep(): Promise<{ studies: string[]; updated: string[] }> {
     if (reading.value) rememberAnswers(shapeKey(reading.value, firstRow), answers.value)
     const fileId = await keepFile(fileName.value, original!)
     const chosen = candidates.value.filter((candidate) => candidate.wanted)
@@ -248,7 +248,10 @@ export const useIntake = defineStore('intake', () => {
       }))
       await api('/series/updates', { method: 'POST', body: { updates: all } })
     }
-    return [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)]
+    return {
+      studies: [...kept.map(({ studyId }) => studyId), ...updates.map((one) => one.known!.studyId)],
+      updated: updates.map((one) => one.known!.id),
+    }
   }
 
   function asNew({ series, name, unit, quantity, column }: Candidate, fileId: string): NewSeries {

@@ -36,6 +36,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
   <PageHead>
     <template #actions>
       <v-btn to="/intake" color="accent">Bring in a file</v-btn>
+      <v-btn to="/kept">Kept forecasts</v-btn>
       <BackupMenu />
       <v-btn to="/trash">Trash</v-btn>
     </template>

@@ -6,6 +6,7 @@ import QuestionList from '~/intake/QuestionList.vue'
 import RawRows from '~/intake/RawRows.vue'
 import ReadSeriesList from '~/intake/ReadSeriesList.vue'
 import { useIntake } from '~/intake/intakeStore'
+import { newsOfKept } from '~/kept/news'
 import { useShelf } from '~/shelf/shelfStore'
 import { useNotices } from '~/shell/noticeStore'
 import PageHead from '~/shell/PageHead.vue'
@@ -60,8 +61,10 @@ onBeforeUnmount(() => {
 async function keep() {
   keeping.value = true
   try {
-    const studies = await intake.keep()
+    const { studies, updated } = await intake.keep()
     await router.push(studies.length === 1 ? `/study/${studies[0]}` : '/')
+    const said = await newsOfKept(updated)
+    if (said) useNotices().show({ text: said })
   } catch (error) {
     useNotices().show({ text: (error as Error).message })
   } finally {

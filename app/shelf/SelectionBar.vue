@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { formatCount } from '~/figures/format'
 import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
@@ -37,12 +37,17 @@ onBeforeUnmount(() => saving.value?.stop.abort())
 const MANY = 20
 const asking = ref(false)
 
+/** How many of them have kept forecasts. */
+const withKept = computed(
+  () => shelf.rows.filter(({ id, kept }) => kept > 0 && shelf.selected.has(id)).length,
+)
+
 function discardAll() {
   void shelf.discard([...shelf.selected])
 }
 
 function remove() {
-  if (shelf.selected.size >= MANY) asking.value = true
+  if (shelf.selected.size >= MANY || withKept.value > 0) asking.value = true
   else discardAll()
 }
 
@@ -91,6 +96,9 @@ function putIntoGroup() {
       @confirm="discardAll()"
     >
       They go into the trash, with their adjustments and methods, and can be brought back.
+      <template v-if="withKept > 0">
+        Forecasts of {{ withKept }} of them are kept; they go with them.
+      </template>
     </AskFirst>
   </div>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { calendarOf } from '~~/core/calendar/calendar'
 import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
 import type { ShelfRow } from '~~/shared/api/series'
+import AskFirst from '~/shell/AskFirst.vue'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { changeOnYear, type YearChange } from './changeOnYear'
 import EditableName from './EditableName.vue'
@@ -74,6 +75,15 @@ function changeWords({ by, in: unit }: YearChange): string {
   return unit === 'points' ? `${figure} points` : figure
 }
 
+/** A series with kept forecasts is not deleted by one click. */
+const asked = shallowRef<ShelfRow | null>(null)
+const isAsking = ref(false)
+function remove(row: ShelfRow) {
+  asked.value = row
+  if (row.kept > 0) isAsking.value = true
+  else void shelf.discard([row.id])
+}
+
 function rename(row: ShelfRow, name: string) {
   renaming.value = null
   if (name !== row.name) void shelf.change(row.id, { name })
@@ -137,7 +147,13 @@ function rename(row: ShelfRow, name: string) {
             <NuxtLink :to="`/study/${row.studyId}`" class="name">
               <MiddleCut :text="row.name" />
             </NuxtLink>
-            <span class="muted small unit">{{ row.unit || 'no unit stated' }}</span>
+            <span class="muted small unit">
+              {{ row.unit || 'no unit stated' }}
+              <template v-for="(one, i) in row.others" :key="one.id">
+                ·
+                <NuxtLink :to="`/study/${one.id}`">{{ one.name || `study ${i + 2}` }}</NuxtLink>
+              </template>
+            </span>
           </template>
         </td>
         <td class="chart-cell">
@@ -168,14 +184,21 @@ function rename(row: ShelfRow, name: string) {
         </td>
         <td class="row-actions">
           <v-btn :aria-label="`Rename ${row.name}`" @click="renaming = row.id"> Rename </v-btn>
-          <v-btn :aria-label="`Delete ${row.name}`" @click="shelf.discard([row.id])">
-            Delete
-          </v-btn>
+          <v-btn :aria-label="`Delete ${row.name}`" @click="remove(row)"> Delete </v-btn>
         </td>
       </tr>
       <tr v-if="below > 0" class="space" :style="{ height: `${below * ROW_HEIGHT}px` }" />
     </tbody>
   </v-table>
+  <AskFirst
+    v-model="isAsking"
+    :title="`Delete ${asked?.name.slice(0, 200)}?`"
+    action="Delete it"
+    @confirm="shelf.discard([asked!.id])"
+  >
+    {{ asked?.kept === 1 ? 'A forecast of it is' : `${asked?.kept} forecasts of it are` }} kept. It
+    goes into the trash with them, and can be brought back.
+  </AskFirst>
 </template>
 
 <style scoped>

@@ -7,6 +7,8 @@ import type { CheckDocument } from '~~/core/checkPlan'
 import type { Candidate } from '~~/core/contest/candidates'
 import { enter } from '~~/core/contest/contest'
 import type { Contestant } from '~~/core/contest/contestant'
+import { apart, type Apart } from '~~/core/kept/apart'
+import type { KeptForecast } from '~~/core/kept/kept'
 import type { MethodDocument } from '~~/core/method'
 import { offerName, offersName, type Offer } from '~~/core/offers'
 import type { Series } from '~~/core/series/series'
@@ -45,6 +47,10 @@ export const CORE_JOBS = {
       if (stage) say(offersName(stage))
       yield offersTried(mending)
     }
+  },
+  /** What lies between two kept forecasts; null where they have no period in common. */
+  apart(_: Telling<never>, before: KeptForecast, after: KeptForecast): Apart | null {
+    return apart(before, after)
   },
   /** Has a method make its forecasts for a contest, and where it is asked for forecast the hidden end of the series too. */
   *enter(

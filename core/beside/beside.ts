@@ -14,6 +14,16 @@ export const GROWTH_KINDS = [
 ] as const
 export type GrowthKind = (typeof GROWTH_KINDS)[number]
 
+/** A kept forecast laid on the time axis of a series, one entry a period in both lists. */
+export interface LaidForecast {
+  readonly id: string
+  readonly name: string
+  /** Time code of its first period. */
+  readonly from: number
+  readonly forecast: readonly number[]
+  readonly actual: readonly Value[]
+}
+
 /** What can be laid beside a result to look at it, without being part of its method. */
 export type Beside =
   | { readonly kind: 'average'; readonly by: AverageKind }
@@ -33,12 +43,15 @@ export type Beside =
   | { readonly kind: 'tried' | 'tried-error'; readonly tried: Tried }
   /** What came after a span that ends early, one entry a forecast period, or by how much the forecast was off. */
   | { readonly kind: 'came' | 'came-error'; readonly came: readonly Value[] }
+  /** A forecast that was kept, or by how much it was off. */
+  | { readonly kind: 'kept' | 'kept-error'; readonly kept: LaidForecast }
 
 /** The rows of a forecast from an earlier origin, whatever that is. */
 export const TRIED_COLUMNS: readonly string[] = ['beside:tried', 'beside:tried-error']
 
 /** A name for its column that differs between any two. */
 export function besideName({ kind, ...more }: Beside): string {
+  if ('kept' in more) return `beside:${kind} ${more.kept.id}`
   // Whatever its origin: moved to another one, the row stays where it is.
   if ('tried' in more || 'came' in more) return `beside:${kind}`
   return `beside:${kind}${JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')}`

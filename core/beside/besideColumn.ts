@@ -9,7 +9,7 @@ import { averageName, smoothBy, type AverageKind } from '../smoothing/averageKin
 import { triedOverSpan } from './tried'
 import { growthOf, weightedCells } from './arithmetic'
 import { figure } from '../words/figure'
-import { besideName, growthWords, type Beside } from './beside'
+import { besideName, growthWords, type Beside, type LaidForecast } from './beside'
 import type { Own } from './own'
 import { restColumn, rollingColumn, takenOutColumn } from './restColumns'
 
@@ -22,18 +22,20 @@ import { restColumn, rollingColumn, takenOutColumn } from './restColumns'
  */
 export function besideColumn(result: Looked | Result, beside: Beside): Column {
   const { run } = ledgerOf(result)
-  const { values, isAhead = false, ...own } = ownOf(run, result, beside)
+  const { values, isAhead = false, ahead, ...own } = ownOf(run, result, beside)
   return declare(run.unit, {
     ...own,
     name: besideName(beside),
     stages: [],
     ...(isAhead ? { ahead: values } : { actual: values }),
+    ...(ahead ? { ahead } : {}),
     whyUndefined: (t) => whyUndefined(run, beside, t),
   })
 }
 
 function whyUndefined(run: SeriesRun, beside: Beside, t: number): string {
   if ('tried' in beside) return whyNotTried(run, beside.tried.origin, t)
+  if ('kept' in beside) return whyNotKept(beside, run.label(t))
   if ('came' in beside) return `Nothing came in ${run.label(t)}, or it is not known yet.`
   return 'A value that this needs is missing, not above 0, or lies outside the series.'
 }
@@ -43,6 +45,12 @@ function whyNotTried(run: SeriesRun, origin: number, t: number): string {
   return t <= origin
     ? `The forecast begins after ${run.label(origin)}, which was known then.`
     : 'The forecast does not reach as far, or nothing came in this period.'
+}
+
+function whyNotKept({ kind, kept }: Beside & { readonly kept: LaidForecast }, period: string) {
+  return kind === 'kept'
+    ? `"${kept.name}" does not forecast ${period}.`
+    : `"${kept.name}" does not forecast ${period}, or nothing has come in it.`
 }
 
 function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Own {
@@ -126,6 +134,42 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
             run.cell('forecast', t),
           ),
       }
+    case 'kept': {
+      const { kept } = beside
+      return {
+        label: `Kept: ${kept.name}`,
+        symbol: `"${kept.name}"`,
+        means: 'kept forecast',
+        explains: 'forecast as it was kept; nothing of it is ever altered',
+        measure: 'level',
+        component: 'forecast',
+        mark: 'line-thin',
+        ...overAll(run, (t) => kept.forecast[t - kept.from] ?? null),
+        arithmetic: (t) => figureOf(`"${kept.name}"`, kept.forecast[t - kept.from]!),
+      }
+    }
+    case 'kept-error': {
+      const { kept } = beside
+      return {
+        label: `Error: ${kept.name}`,
+        symbol: `error of "${kept.name}"`,
+        means: 'what came − forecast',
+        measure: 'difference',
+        component: 'irregular',
+        mark: 'stems',
+        ...overAll(run, (t) => {
+          const [came, forecast] = [kept.actual[t - kept.from], kept.forecast[t - kept.from]]
+          if (came === undefined || came === null || forecast === undefined) return null
+          return came - forecast
+        }),
+        arithmetic: (t) =>
+          operation(
+            figureOf(`${run.noun} as they came in`, kept.actual[t - kept.from]!),
+            '−',
+            figureOf(`"${kept.name}"`, kept.forecast[t - kept.from]!),
+          ),
+      }
+    }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {
@@ -140,6 +184,13 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
       }
     }
   }
+}
+
+/** Figures over span and forecast. */
+function overAll({ firstT, lastT, endT }: SeriesRun, at: (t: number) => Value) {
+  const over = (from: number, to: number) =>
+    Array.from({ length: to - from + 1 }, (_, i) => at(from + i))
+  return { values: over(firstT, lastT), ahead: over(lastT + 1, endT) }
 }
 
 function average(run: SeriesRun, value: readonly Value[], by: AverageKind): Own {

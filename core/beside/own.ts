@@ -6,4 +6,6 @@ export type Own = Omit<Declaration, 'name' | 'stages' | 'actual' | 'ahead' | 'wh
   readonly values: readonly Value[]
   /** Over the forecast instead of the span. */
   readonly isAhead?: boolean
+  /** Over the forecast as well. */
+  readonly ahead?: readonly Value[]
 }

@@ -310,6 +310,12 @@ export const GLOSSARY = {
       'As wide as earlier forecasts by the same method were off, horizon by horizon; neighbouring origins share what came, so the promise is approximate.',
     by: '⌈(K + 1) · level⌉-th smallest of K errors; Vovk, Gammerman & Shafer 2005',
   },
+  trackingSignal: {
+    term: 'tracking signal',
+    means:
+      'Whether errors add up to one side: the cumulative error, counted in mean absolute errors. Beyond ±4 it is told.',
+    by: 'Σ (actual − forecast) ÷ mean |actual − forecast|, from five errors on; Trigg 1964',
+  },
   holdout: {
     term: 'holdout',
     means: 'The last periods, hidden from the method and then forecast.',

@@ -15,18 +15,19 @@ const COMPARED_MARKS: readonly Mark[] = ['line-dotted', 'line-thin', 'line-thick
  * The components of the pinned result, pale, on the scale of the present model: what its season makes of its
  * trend-cycle, and what it leaves over, as a share or as an amount.
  */
-export function ghostLayers(ghost: Result | null, present: Result) {
+export function ghostLayers(ghost: PinnedResult | null, present: Result) {
   const model = MODEL[present.method.decompose.model]
   const pale = (mark: Mark, component: Component, points: readonly Point[]): Layer[] => [
-    { ...layer('pinned', component, mark, points), opacity: GHOST },
+    { ...layer(ghost!.name, component, mark, points), opacity: GHOST },
   ]
   if (!ghost) return { trendCycle: [], season: [], irregular: [], deseasonalized: [] }
-  const { columns } = ghost
+  const { result } = ghost
+  const { columns } = result
   const against = (of: readonly Value[], from: readonly Value[]) =>
     of.map((value, i) =>
       value === null || from[i] === null ? null : model.takeOut(value, from[i]!),
     )
-  const across = (values: readonly Value[]) => pointsOf(ghost, values)
+  const across = (values: readonly Value[]) => pointsOf(result, values)
   return {
     trendCycle: pale('line-thick', 'trendCycle', across(columns.trendCycle)),
     season: pale('line-thin', 'season', across(against(columns.recomposed, columns.trendCycle))),

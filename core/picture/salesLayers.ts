@@ -41,6 +41,18 @@ export function salesLayers(
   return layers
 }
 
+/** Kept forecasts, thin, each under its name. */
+export function keptLayers({ kept }: Pick<StripSources, 'kept'>): Layer[] {
+  return kept.map(({ name, from, forecast }) =>
+    layer(
+      name,
+      'forecast',
+      'line-thin',
+      forecast.map((y, i) => ({ x: from + i, y })),
+    ),
+  )
+}
+
 /** The strip that shows the series itself. */
 export function mainStrip(
   title: string,

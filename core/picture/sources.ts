@@ -1,7 +1,7 @@
 import type { Try } from '../check/rolling'
 import type { DisplayScale } from '../words/displayScale'
 import type { ReadersFigures } from '../words/readersFigures'
-import type { Beside } from '../beside/beside'
+import type { Beside, LaidForecast } from '../beside/beside'
 import type { Column } from '../column/column'
 import type { PeakSpacing } from '../seasonality/peakSpacing'
 import type { Result } from '../result'
@@ -29,12 +29,14 @@ export interface StripSources {
   readonly inspected: readonly Inspected[]
   /** Look only: where the series turns. */
   readonly peaks: PeakSpacing | null
-  /** The last pinned result, drawn pale beneath. */
-  readonly ghost: Result | null
+  /** The last pinned result, or the study beside, drawn pale beneath; named by what it is. */
+  readonly ghost: PinnedResult | null
   /** All that are pinned, where methods are judged by fit and forecast. */
   readonly pinned: readonly PinnedResult[]
   /** At Check: the forecasts of earlier origins, and the one that is looked at; null where fit is shown. */
   readonly tried: { readonly all: readonly Try[]; readonly one: Try } | null
+  /** Kept forecasts that are laid on the series. */
+  readonly kept: readonly LaidForecast[]
   /** The values before and after the analysed span. */
   readonly outside: readonly Point[]
   /** Whether all strips of components are drawn on one scale. */

@@ -117,6 +117,10 @@ export const studies = sqliteTable(
     seriesId: text('series_id')
       .notNull()
       .references(() => series.id),
+    /** What its tab says; empty where what differs is to name it. */
+    name: text().notNull().default(''),
+    /** 0 opens with the series; others stand behind it in this order. */
+    place: integer().notNull().default(0),
     method: text({ mode: 'json' }).$type<MethodDocument>().notNull(),
     /** Whether the method is still to be found by rule; until then it is the smallest document. */
     toBegin: integer('to_begin', { mode: 'boolean' }).notNull().default(false),

@@ -119,7 +119,7 @@ function nowOf(db: Database, seriesId: string): Now | undefined {
     .select({ id: studies.id })
     .from(studies)
     .where(eq(studies.seriesId, seriesId))
-    .orderBy(asc(studies.createdAt), asc(sql`rowid`))
+    .orderBy(asc(studies.place))
     .limit(1)
     .get()
   const agreed = db

@@ -1,9 +1,16 @@
-import { and, eq, isNull, sql } from 'drizzle-orm'
+import { and, asc, count, eq, gt, isNull, sql } from 'drizzle-orm'
 import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
 import type { ShelfPage, ShelfRow } from '../../shared/api/series'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
-import { ORDERING_LETTERS, orderedName, series, studies, vintages } from '../database/schema'
+import {
+  keptForecasts,
+  ORDERING_LETTERS,
+  orderedName,
+  series,
+  studies,
+  vintages,
+} from '../database/schema'
 import { calendarOfRow } from './storedSeries'
 
 /** Where a page ended is told by the id and the beginning of the name of its last series: also one that is gone since has its place. */
@@ -29,7 +36,7 @@ export function shelfPage(
     .orderBy(orderedName(series.name), series.id)
     .limit(limit === undefined ? -1 : limit + 1)
     .all()
-  const rows = stored.slice(0, limit).map(rowOf)
+  const rows = withOthers(db, stored.slice(0, limit).map(rowOf))
   const last = rows.at(-1)
   return {
     series: rows,
@@ -48,10 +55,40 @@ export function shelfRows(db: Database, ids: readonly string[]): ShelfRow[] {
     .where(and(isNull(series.deletedAt), among(series.id, ids)))
     .all()
   const byId = new Map(stored.map((row) => [row.series.id, row]))
-  return ids.flatMap((id) => {
-    const row = byId.get(id)
-    return row ? [rowOf(row)] : []
-  })
+  return withOthers(
+    db,
+    ids.flatMap((id) => {
+      const row = byId.get(id)
+      return row ? [rowOf(row)] : []
+    }),
+  )
+}
+
+/** Rows with what few series have: further studies, and kept forecasts. */
+function withOthers(db: Database, rows: readonly Alone[]): ShelfRow[] {
+  const ids = rows.map(({ id }) => id)
+  const others = db
+    .select({ seriesId: studies.seriesId, id: studies.id, name: studies.name })
+    .from(studies)
+    .where(and(gt(studies.place, 0), among(studies.seriesId, ids)))
+    .orderBy(asc(studies.place))
+    .all()
+  const bySeries = new Map<string, { id: string; name: string }[]>()
+  for (const { seriesId, ...one } of others) {
+    bySeries.set(seriesId, [...(bySeries.get(seriesId) ?? []), one])
+  }
+  const counted = db
+    .select({ seriesId: keptForecasts.seriesId, kept: count() })
+    .from(keptForecasts)
+    .where(among(keptForecasts.seriesId, ids))
+    .groupBy(keptForecasts.seriesId)
+    .all()
+  const kept = new Map(counted.map((one) => [one.seriesId, one.kept]))
+  return rows.map((row) => ({
+    ...row,
+    others: bySeries.get(row.id) ?? [],
+    kept: kept.get(row.id) ?? 0,
+  }))
 }
 
 /** All that a row says: no values, which can be a thousand times as long. */
@@ -65,16 +102,19 @@ function selectRows(db: Database) {
     })
     .from(series)
     .innerJoin(vintages, eq(vintages.id, series.vintageId))
-    .innerJoin(studies, eq(studies.seriesId, series.id))
+    .innerJoin(studies, and(eq(studies.seriesId, series.id), eq(studies.place, 0)))
     .$dynamic()
 }
+
+/** A row without what is asked for beside it. */
+type Alone = Omit<ShelfRow, 'others' | 'kept'>
 
 function rowOf({
   series: stored,
   studyId,
   start: from,
   summary: { periods, missing, last },
-}: ReturnType<ReturnType<typeof selectRows>['all']>[number]): ShelfRow {
+}: ReturnType<ReturnType<typeof selectRows>['all']>[number]): Alone {
   const calendar = calendarOfRow(stored)
   const start = parsePeriod(from, calendar)!
   const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)

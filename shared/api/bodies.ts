@@ -2,7 +2,7 @@ import { viewSaveSchema } from './desk'
 import { agreeSchema } from './kept'
 import { givenKeySchema } from './key'
 import { changeSeriesSchema, exportRequestSchema, updateSeriesSchema } from './series'
-import { heldContestSchema, saveStudySchema } from './studies'
+import { heldContestSchema, newStudySchema, renameStudySchema, saveStudySchema } from './studies'
 import type { z } from 'zod'
 
 /** What requests are made of, by name: a long one is read on another thread, which is told by its name what to read. */
@@ -12,6 +12,8 @@ export const BODIES = {
   contest: heldContestSchema,
   export: exportRequestSchema,
   key: givenKeySchema,
+  newStudy: newStudySchema,
+  renameStudy: renameStudySchema,
   study: saveStudySchema,
   update: updateSeriesSchema,
   view: viewSaveSchema,

@@ -86,6 +86,10 @@ export const shelfRowSchema = z.strictObject({
   id: idSchema,
   /** The study that opens with the series. */
   studyId: idSchema,
+  /** Further studies of it. */
+  others: z.array(z.strictObject({ id: idSchema, name: z.string() })),
+  /** Forecasts of it that are kept. */
+  kept: z.int().min(0),
   name: z.string(),
   unit: z.string(),
   group: z.string(),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { contestSchema } from '../contestSchema'
 import { methodSchema } from '../methodSchema'
-import { adjustmentsSchema, seriesDocumentSchema } from '../seriesSchema'
+import { adjustmentsSchema, lineSchema, seriesDocumentSchema } from '../seriesSchema'
 import { trailSaveSchema } from './desk'
 import { aboutSchema, sourceSchema } from './series'
 
@@ -34,6 +34,24 @@ export const saveStudySchema = z.strictObject({
   version: z.int().min(1),
 })
 export type StudySave = z.infer<typeof saveStudySchema>
+
+const studyName = lineSchema.max(80)
+/** A further study of a series. */
+export const newStudySchema = z.strictObject({ name: studyName, method: methodSchema })
+export type NewStudy = z.infer<typeof newStudySchema>
+export const renameStudySchema = z.strictObject({ name: studyName })
+
+/** A study as a tab beside the name of its series. */
+export const studyTabSchema = z.strictObject({
+  id: z.uuid(),
+  /** Empty where what differs is to name it. */
+  name: z.string(),
+  method: methodSchema,
+  /** Whether it opens with the series. */
+  opensFirst: z.boolean(),
+})
+export type StudyTab = z.infer<typeof studyTabSchema>
+export const studyTabsSchema = z.strictObject({ studies: z.array(studyTabSchema) })
 
 export const analysisRequestSchema = z.strictObject({
   series: seriesDocumentSchema,

@@ -8,6 +8,7 @@ import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Stage } from '~~/core/stage'
 import { MOST_AVERAGES } from '~~/shared/api/desk'
+import { useKept } from '../kept/keptStore'
 import { useCheck } from '../check/checkStore'
 import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
@@ -24,6 +25,7 @@ const YEARLY_WIDTH = 5
 export const useBeside = defineStore('beside', () => {
   const bench = useBench()
   const check = useCheck()
+  const kept = useKept()
   const seasons = computed(() => bench.series?.calendar.seasons ?? 1)
 
   const ownRolling = ref<number | null>(null)
@@ -91,7 +93,10 @@ export const useBeside = defineStore('beside', () => {
   const came = computed(() => {
     const { result, series } = bench
     if (!result || !series) return null
-    const after = result.forecast.t.map((t) => series.values[t - 1] ?? null)
+    // Of a kept forecast, what has come since it was kept.
+    const after = bench.frozen
+      ? bench.frozen.judged.periods.map(({ actual }) => actual)
+      : result.forecast.t.map((t) => series.values[t - 1] ?? null)
     return after.some((value) => value !== null) ? after : null
   })
 
@@ -106,6 +111,7 @@ export const useBeside = defineStore('beside', () => {
     growthOf: growthShown.value,
     tried: check.shows === 'tries' ? check.tried : null,
     came: came.value,
+    kept: kept.laid,
   }))
 
   /** The columns beside the ledger at a stage; what cannot be calculated says why. */

@@ -74,7 +74,7 @@ export const useContest = defineStore('contest', () => {
   /** Opens the contest, or closes it; one that was held before over the same is shown again. */
   async function show(): Promise<void> {
     // A refused method leaves nothing to hold a contest by.
-    if (!isOpen.value && !bench.result) return
+    if (!isOpen.value && (!bench.result || bench.frozen)) return
     isOpen.value = !isOpen.value
     if (!isOpen.value) return
     pins.comparing = false

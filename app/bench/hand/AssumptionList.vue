@@ -28,6 +28,7 @@ const words = computed(() => {
         {{ words[i] }} <span class="muted">· {{ one.reason }}</span>
       </span>
       <v-btn
+        v-if="!bench.frozen"
         color="accent"
         :aria-label="`take out: ${words[i]}`"
         @click="change(withoutAssumption(assumptions, i))"

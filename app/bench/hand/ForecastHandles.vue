@@ -28,7 +28,7 @@ const STEP = 0.01
 const points = computed(() => {
   const { result } = bench
   const { axis, valueAxis } = time
-  if (!result || !valueAxis || columnWidth(axis) < NARROWEST) return []
+  if (!result || bench.frozen || !valueAxis || columnWidth(axis) < NARROWEST) return []
   const { t, forecast } = result.forecast
   return t.flatMap((at, i) => {
     const left = xOf(axis, at)

@@ -136,7 +136,8 @@ const moved = computed(() => {
 <template>
   <section class="working-part">
     <h3>By hand</h3>
-    <p v-if="!at" class="muted small">
+    <template v-if="bench.frozen" />
+    <p v-else-if="!at" class="muted small">
       What you know better than the statistics: select a forecast figure to bend it, with a reason.
     </p>
     <form v-else @submit.prevent="assume()">

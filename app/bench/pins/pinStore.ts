@@ -9,6 +9,7 @@ import { changed, type MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { MOST_PINS } from '~~/shared/api/desk'
+import { useStudies } from '../studies/studiesStore'
 import { useBench } from '../study/benchStore'
 import { namesOf } from './names'
 
@@ -19,31 +20,45 @@ export interface Pin {
   readonly result: Result
 }
 
+/** Of the study beside, which is no pin that could be removed. */
+const BESIDE = 0
+
 /** Pinned results of the series on the Bench: the last is the ghost in strips and ledger. */
 export const usePins = defineStore('pins', () => {
   const bench = useBench()
+  const studies = useStudies()
   const pins = shallowRef<readonly Pin[]>([])
   /** Models that could not be compared, and why. */
   const refused = shallowRef<readonly { name: string; because: string }[]>([])
   const comparing = shallowRef(false)
   let lastId = 0
 
+  /** What is pinned, and the study beside, which is alive. */
+  const all = computed<readonly Pin[]>(() => {
+    const { laid } = studies
+    return laid ? [...pins.value, { id: BESIDE, ...laid }] : pins.value
+  })
   const ghost = computed<Pin | null>(() => {
-    const last = pins.value.at(-1)
+    const last = all.value.at(-1)
     return last && bench.result && !isSame(last.result, bench.result) ? last : null
   })
   /** All but the present result, which is drawn in any case, named by what differs between them and it. */
   const others = computed(() => {
     const present = bench.result
-    const apart = pins.value
+    const apart = all.value
       .map(({ result }) => result)
       .filter((result) => !present || !isSame(result, present))
     const names = namesOf([...apart, ...(present ? [present] : [])])
     return apart.map((result, i) => ({ name: names[i]!, result }))
   })
   const ghostName = computed(
-    () => others.value.find(({ result }) => result === ghost.value?.result)?.name ?? '',
+    () =>
+      (ghost.value?.id === BESIDE ? studies.laid?.title : null) ??
+      others.value.find(({ result }) => result === ghost.value?.result)?.name ??
+      '',
   )
+  /** What the second line of a row is of. */
+  const ghostWord = computed(() => (ghost.value?.id === BESIDE ? 'beside' : 'pinned'))
   const isPinned = computed(() =>
     pins.value.some(({ result }) => bench.result !== null && isSame(result, bench.result)),
   )
@@ -82,6 +97,7 @@ export const usePins = defineStore('pins', () => {
 
   /** Shows what is pinned side by side; with nothing pinned, the models. */
   async function show(): Promise<void> {
+    if (bench.frozen) return
     if (comparing.value) comparing.value = false
     else if (pins.value.length === 0) await compareModels()
     else comparing.value = true
@@ -125,6 +141,7 @@ export const usePins = defineStore('pins', () => {
     comparing,
     ghost,
     ghostName,
+    ghostWord,
     others,
     isPinned,
     toggle,

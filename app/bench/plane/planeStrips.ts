@@ -3,6 +3,7 @@ import { READERS_FIGURES } from '~/figures/format'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
 import { useBeside } from '../beside/besideStore'
 import { usePins } from '../pins/pinStore'
+import { useKept } from '../kept/keptStore'
 import { useCheck } from '../check/checkStore'
 import { stripsOf } from '~~/core/picture/stages/stages'
 import { useBench } from '../study/benchStore'
@@ -15,6 +16,7 @@ export function usePlaneStrips() {
   const beside = useBeside()
   const pins = usePins()
   const check = useCheck()
+  const kept = useKept()
 
   const peaks = computed(() =>
     bench.shown && ledger.stage === 'look'
@@ -46,9 +48,10 @@ export function usePlaneStrips() {
           noun: bench.shown.series.noun,
           inspected: ledger.inspected,
           peaks: peaks.value,
-          ghost: pins.ghost?.result ?? null,
+          ghost: pins.ghost && { name: pins.ghostWord, result: pins.ghost.result },
           pinned: pins.others,
           tried: tried.value,
+          kept: kept.laid,
           outside: hasOutside.value ? outside.value : [],
           oneScale: ledger.oneScale,
         })

@@ -26,11 +26,12 @@ function markOf(piece: (typeof sentence.pieces)[number] | undefined): string {
     <p v-if="sentence.method">
       <template v-for="({ text, word, mark }, i) in parts" :key="word?.id ?? i">
         <span v-if="word" class="word-with-mark"
-          ><WordMenu :id="word.id" :text="word.text" />{{ mark }}</span
+          ><strong v-if="bench.frozen">{{ word.text }}</strong
+          ><WordMenu v-else :id="word.id" :text="word.text" />{{ mark }}</span
         >
         <template v-else>{{ text }}</template>
       </template>
-      <span v-if="sentence.begun.length > 0" class="muted small">
+      <span v-if="sentence.begun.length > 0 && !bench.frozen" class="muted small">
         Begun by rule: {{ inReadersFigures(sentence.begun.join('; ')) }}; change any word.
       </span>
       <span v-if="bench.calculating" class="calculating muted small" role="status">

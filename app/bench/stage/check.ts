@@ -1,5 +1,6 @@
 import { traitsOf } from '~~/core/decompose/ways'
 import { formatDecimals } from '~/figures/format'
+import { keptRows } from './kept'
 import type { ResultStage } from './stage'
 
 /** How such forecasts would have done, from earlier origins; and how the method fits what it has seen. */
@@ -9,13 +10,10 @@ export const check: ResultStage = {
   focus: ['residual'],
   seesWhole: true,
   barHeight: 34,
-  beside: ({ tried }) =>
-    tried
-      ? [
-          { kind: 'tried', tried },
-          { kind: 'tried-error', tried },
-        ]
-      : [],
+  beside: ({ tried, kept }) => [
+    ...(tried ? [{ kind: 'tried', tried } as const, { kind: 'tried-error', tried } as const] : []),
+    ...keptRows(kept),
+  ],
   line: ({ accuracy, method }) => {
     const { mase } = accuracy.fitted
     const { hasSeason } = traitsOf(method.decompose)

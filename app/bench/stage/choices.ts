@@ -1,6 +1,6 @@
 import type { Rest } from '~~/core/beside/rest'
 import type { Tried } from '~~/core/beside/tried'
-import type { GrowthKind } from '~~/core/beside/beside'
+import type { GrowthKind, LaidForecast } from '~~/core/beside/beside'
 import type { Value } from '~~/core/series/series'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 
@@ -18,6 +18,8 @@ export interface BesideChoices {
   readonly tried: Tried | null
   /** At Project: what came after a span that ends early, one entry a forecast period; null after one that does not. */
   readonly came: readonly Value[] | null
+  /** Kept forecasts that are laid on the series. */
+  readonly kept: readonly LaidForecast[]
   /** Whose growth. */
   readonly growthOf: readonly ('value' | 'deseasonalized')[]
 }

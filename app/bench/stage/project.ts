@@ -2,6 +2,7 @@ import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import { countPeriods } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import { keptRows } from './kept'
 import type { ResultStage } from './stage'
 
 /** The forecast, put back into season, with its limits. */
@@ -11,13 +12,10 @@ export const project: ResultStage = {
   focus: ['forecast'],
   seesForecast: true,
   barHeight: 0,
-  beside: ({ came }) =>
-    came
-      ? [
-          { kind: 'came', came },
-          { kind: 'came-error', came },
-        ]
-      : [],
+  beside: ({ came, kept }) => [
+    ...(came ? [{ kind: 'came', came } as const, { kind: 'came-error', came } as const] : []),
+    ...keptRows(kept),
+  ],
   line: (result) => {
     const { method, series, forecast } = result
     const sum = forecast.forecast.reduce((all, value) => all + value, 0)

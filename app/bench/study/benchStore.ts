@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
+import { fetchKeptForecast } from '~/kept/keptApi'
 import { useNotices } from '~/shell/noticeStore'
 import { changed, type MethodDocument } from '~~/core/method'
 import type { Model } from '~~/core/model'
@@ -9,12 +10,14 @@ import { taken, type MethodOnSeries } from '~~/core/offers'
 import type { Series } from '~~/core/series/series'
 import { adjustmentsWithin, withAdjustments } from '~~/core/series/adjusted'
 import type { BenchView, Desk, StudyContent } from '~~/shared/api/desk'
+import type { KeptDocument } from '~~/shared/api/kept'
 import type { Study } from '~~/shared/api/studies'
 import type { Adjustment } from '~~/core/series/series'
 import type { About } from '~~/shared/api/series'
 import { seriesFromDocument } from '~~/shared/seriesSchema'
 import { calculationOf } from './calculation'
 import { byVintage, fetchVintages } from './cameIn'
+import { studyOfKept } from './frozen'
 import { contentOf, savingOf } from './saving'
 import { advance, go, isSame, presentOf, trailFrom, trailKept, type Trail } from './trail'
 import { findUnsaved, forgetUnsaved } from './unsaved'
@@ -29,6 +32,8 @@ const NOTHING: StudyContent = {
 /** One study on the Bench: its method with undo and redo, its result, and its saving. */
 export const useBench = defineStore('bench', () => {
   const study = shallowRef<Study | null>(null)
+  /** The kept forecast that is looked at in place of a study; nothing of it can be changed. */
+  const frozen = shallowRef<KeptDocument | null>(null)
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
 
@@ -65,11 +70,24 @@ export const useBench = defineStore('bench', () => {
     },
   )
 
-  async function open(id: string): Promise<void> {
+  /** Opens something: where that fails, it is said why. */
+  async function opening(act: () => Promise<void>): Promise<void> {
     state.value = 'loading'
     stepped.value = null
     forget()
     try {
+      await act()
+      await run()
+      state.value = 'ready'
+    } catch (error) {
+      failure.value = (error as Error).message
+      state.value = 'failed'
+    }
+  }
+
+  function open(id: string): Promise<void> {
+    return opening(async () => {
+      frozen.value = null
       const path = `/studies/${encodeURIComponent(id)}`
       const [opened, desk] = await Promise.all([api<Study>(path), api<Desk>(`${path}/desk`)])
       const now = contentOf(opened)
@@ -79,12 +97,22 @@ export const useBench = defineStore('bench', () => {
       trail.value = trailKept(desk, now)
       saver.begin(desk.steps)
       await takeUpUnsaved(opened)
-      await run()
-      state.value = 'ready'
-    } catch (error) {
-      failure.value = (error as Error).message
-      state.value = 'failed'
-    }
+    })
+  }
+
+  /** Opens a kept forecast, with the values and the method that it was made of. */
+  function openKept(id: string): Promise<void> {
+    return opening(async () => {
+      const kept = await fetchKeptForecast(id)
+      const own = studyOfKept(kept)
+      const now = contentOf(own)
+      frozen.value = kept
+      study.value = own
+      viewLeft.value = null
+      cameIn.value = new Map([[now.vintageId, seriesFromDocument(own.series)]])
+      trail.value = trailFrom(now)
+      saver.begin([])
+    })
   }
 
   /** Changes that were not saved when tab or server ended are there again, and can be undone; over a newer copy one must be chosen. */
@@ -141,6 +169,10 @@ export const useBench = defineStore('bench', () => {
   async function changeContent(change: Partial<StudyContent>): Promise<void> {
     const next = { ...content.value, ...change }
     if (isSame(next, content.value)) return
+    if (frozen.value) {
+      notices.show({ text: 'A kept forecast is never altered. Take it up again to go on from it.' })
+      return
+    }
     const isNamed = [content.value, next].some(({ method }) => method.decompose?.model)
     const before = calculation.result.value?.method.decompose.model
     stepped.value = 1
@@ -249,6 +281,8 @@ export const useBench = defineStore('bench', () => {
   const canRedo = computed(() => go(trail.value, 1) !== null)
   return {
     study,
+    frozen,
+    openKept,
     series,
     state,
     failure,

@@ -60,7 +60,8 @@ export const useKeptView = defineStore('bench-kept-view', () => {
   /** Answers once the server has it. A view that cannot be kept is no loss that should be told of. */
   async function keep(options: { keepalive?: boolean } = {}): Promise<void> {
     clearTimeout(timer)
-    if (kept === null || said.value === kept || !bench.study) return
+    // A kept forecast has no view of its own.
+    if (kept === null || said.value === kept || !bench.study || bench.frozen) return
     kept = said.value
     const path = `/studies/${bench.study.id}/desk`
     await api(path, { method: 'PUT', body: { view: view.value }, ...options }).catch(

@@ -96,7 +96,13 @@ export const useLedger = defineStore('bench-ledger', () => {
     const pinned = ledgerOf(ghost.result).find(row.name)
     if (!pinned) return []
     return [
-      { ...pinned, name: `pinned ${row.name}`, label: 'pinned', means: pins.ghostName, pinned },
+      {
+        ...pinned,
+        name: `pinned ${row.name}`,
+        label: pins.ghostWord,
+        means: pins.ghostName,
+        pinned,
+      },
     ]
   }
 

@@ -4,6 +4,7 @@ import type { Cell } from '~~/core/column/cell'
 import type { Column } from '~~/core/column/column'
 import { explain, explainColumn, type Explanation } from '~~/core/ledger/explain'
 import { ledgerOf } from '~~/core/ledger/ledger'
+import { capitalized } from '~~/core/series/noun'
 import type { Stage } from '~~/core/stage'
 import { useBeside } from '../beside/besideStore'
 import { usePins } from '../pins/pinStore'
@@ -100,10 +101,9 @@ export const useSelection = defineStore('bench-selection', () => {
     const { firstT: from, endT } = ledgerOf(result).run
     if (t < from || t > endT) return null
     const explained = explain(result, name, t)
+    const title = `${capitalized(pins.ghostWord)}: ${explained.title}`
     // Its sources are cells of the pinned result, which are not all in the ledger.
-    return explained.defined
-      ? { ...explained, title: `Pinned: ${explained.title}`, sources: [] }
-      : { ...explained, title: `Pinned: ${explained.title}` }
+    return explained.defined ? { ...explained, title, sources: [] } : { ...explained, title }
   }
 
   /** The cells the selected one was made from, by row. */

@@ -41,7 +41,9 @@ const isSeries = computed(() => column.value === 'value' || column.value === 'or
 const cameIn = computed(
   () => isSeries.value && props.explanation.defined && props.explanation.value === original.value,
 )
-const canCare = computed(() => MEET_VALUES.includes(column.value) && period.value !== null)
+const canCare = computed(
+  () => !bench.frozen && MEET_VALUES.includes(column.value) && period.value !== null,
+)
 const canLeaveOut = computed(
   () =>
     canCare.value &&

@@ -33,6 +33,7 @@ watch(() => findings.lit, lightUp)
 
 /** What mends: an offer is made once it has been tried. */
 function offersOf(finding: Finding): Action[] {
+  if (bench.frozen) return []
   return (finding.actions ?? []).filter((action) => check.isOffered(finding, action))
 }
 
@@ -44,7 +45,7 @@ function act(action: Action) {
 /** The first offer of each sentence, where together they mend. */
 const together = computed(() => {
   const stage = props.said[0]?.stage
-  return stage ? check.togetherIn(stage, props.said) : []
+  return stage && !bench.frozen ? check.togetherIn(stage, props.said) : []
 })
 function actAll() {
   void bench.act(...together.value.map(({ action }) => action))

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { later } from '~/shell/later'
 import { useHead, useRoute } from '#app'
 import AboutSeries from '~/bench/study/AboutSeries.vue'
+import StudyTabs from '~/bench/studies/StudyTabs.vue'
+import { useStudies } from '~/bench/studies/studiesStore'
 import { useBench } from '~/bench/study/benchStore'
 import { usePins } from '~/bench/pins/pinStore'
+import { useKept } from '~/bench/kept/keptStore'
 import { useContest } from '~/bench/contest/contestStore'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
 import StagePath from '~/bench/stages/StagePath.vue'
@@ -24,6 +27,7 @@ import { periodAt } from '~~/core/calendar/period'
 const BenchTour = later(() => import('~/bench/tour/BenchTour.vue'))
 const CompareView = later(() => import('~/bench/compare/CompareView.vue'))
 const ContestView = later(() => import('~/bench/contest/ContestView.vue'))
+const KeepDialog = later(() => import('~/bench/kept/KeepDialog.vue'))
 const ConflictDialog = later(() => import('~/bench/study/ConflictDialog.vue'))
 
 const route = useRoute()
@@ -32,6 +36,10 @@ const selection = useSelection()
 const pins = usePins()
 const contest = useContest()
 const keptView = useKeptView()
+const kept = useKept()
+const studies = useStudies()
+/** Whether the name of a forecast to be kept is asked for. */
+const isKeeping = ref(false)
 useShortcuts()
 useViewHistory()
 
@@ -47,6 +55,7 @@ async function open(id: string) {
   selection.reset()
   contest.reset()
   await keptView.takeUp()
+  await Promise.all([studies.load(), kept.load()])
 }
 watch(
   () => route.params.id,
@@ -107,7 +116,7 @@ onBeforeUnmount(() => {
   <div class="bench">
     <PageHead>
       <template v-if="bench.state === 'ready'">
-        <AboutSeries />
+        <div class="names"><AboutSeries /><StudyTabs /></div>
         <p class="muted small about">{{ about }}</p>
       </template>
       <template v-if="bench.state === 'ready'" #actions>
@@ -135,6 +144,13 @@ onBeforeUnmount(() => {
           @click="pins.toggle()"
         >
           {{ pins.isPinned ? 'Unpin' : 'Pin' }}
+        </v-btn>
+        <v-btn
+          data-tip="Freeze this forecast under a name, to be judged by what comes"
+          :disabled="!bench.result"
+          @click="isKeeping = true"
+        >
+          Keep
         </v-btn>
         <v-btn
           :data-tip="
@@ -176,6 +192,7 @@ onBeforeUnmount(() => {
       </main>
     </template>
     <ConflictDialog v-if="bench.conflict" />
+    <KeepDialog v-if="isKeeping" v-model="isKeeping" />
   </div>
 </template>
 
@@ -200,6 +217,15 @@ onBeforeUnmount(() => {
 
 .across {
   grid-column: span 2;
+}
+
+/* The tabs stand beside the name as long as there is room. */
+.names {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 20px;
+  min-width: 0;
 }
 
 .about {

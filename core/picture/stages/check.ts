@@ -2,7 +2,7 @@ import { triedOverSpan } from '../../beside/tried'
 import type { Result } from '../../result'
 import { componentsOf } from '../components'
 import { comparedLayers } from '../pinnedLayers'
-import { mainStrip, pointsOf, salesLayers } from '../salesLayers'
+import { keptLayers, mainStrip, pointsOf, salesLayers } from '../salesLayers'
 import type { StripSources } from '../sources'
 import { layer, type Strip } from '../strips'
 import { triedLayers } from '../triedLayers'
@@ -17,6 +17,7 @@ export function checkStrips(result: Result, sources: StripSources): Strip[] {
       mainStrip('Fitted', sources, [
         ...comparedLayers(sources.pinned),
         ...salesLayers(result, sources),
+        ...keptLayers(sources),
         ...parts.fitted,
         ...pinned,
       ]),

@@ -4,7 +4,7 @@ import type { Looked, Result } from '../../result'
 import type { PeakSpacing } from '../../seasonality/peakSpacing'
 import { capitalized } from '../../series/noun'
 import { componentsOf, stripUnit } from '../components'
-import { mainStrip, pointsOf, salesLayers } from '../salesLayers'
+import { keptLayers, mainStrip, pointsOf, salesLayers } from '../salesLayers'
 import type { StripSources } from '../sources'
 import { layer, type Layer, type Point, type Strip } from '../strips'
 
@@ -26,6 +26,7 @@ export function lookStrips(shown: Looked | Result, sources: StripSources): Strip
       // Only what is in the unit of the series has a place beside it.
       ...(takenOut?.measure === 'level' ? drawn(takenOut, 'trend taken out') : []),
       ...(rest ? [] : mean),
+      ...keptLayers(sources),
       ...(parts?.forecast ?? []),
       ...(peaks ? turnLayers(shown, peaks) : []),
     ]),

@@ -2,7 +2,7 @@ import { forecastWayOf } from '../../forecast/ways'
 import type { Result } from '../../result'
 import { componentsOf } from '../components'
 import { comparedLayers } from '../pinnedLayers'
-import { mainStrip, salesLayers } from '../salesLayers'
+import { keptLayers, mainStrip, salesLayers } from '../salesLayers'
 import type { StripSources } from '../sources'
 import type { Strip } from '../strips'
 
@@ -18,6 +18,7 @@ export function projectStrips(result: Result, sources: StripSources): Strip[] {
       ...(extendsTrend ? parts.trend : []),
       ...(sources.pinned.length > 0 ? parts.fitted : []),
       ...parts.limits,
+      ...keptLayers(sources),
       ...parts.members,
       ...parts.forecastDeseasonalized,
       ...parts.statistical,

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
+import { useBench } from '../../study/benchStore'
 import { useContest } from '../../contest/contestStore'
 import { useLedger } from '../../view/ledgerStore'
 import { useSelection } from '../../view/selectionStore'
@@ -9,6 +10,7 @@ import { useCheck } from '../../check/checkStore'
 
 /** How such forecasts would have done, in a line, wherever a forecast is shown. */
 defineProps<{ result: Result }>()
+const bench = useBench()
 const check = useCheck()
 const contest = useContest()
 const ledger = useLedger()
@@ -48,7 +50,9 @@ const held = computed(() => {
       <v-btn v-if="ledger.stage !== 'check'" class="small" @click="selection.chooseStage('check')">
         {{ cautions > 0 ? 'What to try' : 'To the check' }}
       </v-btn>
-      <v-btn color="accent" class="small" @click="contest.show()">Contest of methods</v-btn>
+      <v-btn v-if="!bench.frozen" color="accent" class="small" @click="contest.show()"
+        >Contest of methods</v-btn
+      >
     </p>
   </section>
 </template>

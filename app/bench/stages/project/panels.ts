@@ -1,5 +1,7 @@
 import { later } from '~/shell/later'
 import { limitNamed } from '~~/core/forecast/columns'
+import { useBench } from '../../study/benchStore'
+import { useKept } from '../../kept/keptStore'
 import { useBeside } from '../../beside/besideStore'
 import type { Parts } from '../../stage/panel'
 
@@ -20,7 +22,15 @@ export const project: Parts = {
     {
       needs: 'result',
       component: later(() => import('../../hand/HandCare.vue')),
-      shows: ({ stage }) => stage === 'project',
+      shows: ({ stage }, { method }) =>
+        stage === 'project' &&
+        // Of a kept forecast the hand is to be read, not to be laid on.
+        (!useBench().frozen || method.forecast.assumptions !== undefined),
+    },
+    {
+      needs: 'result',
+      component: later(() => import('../../kept/KeptList.vue')),
+      shows: ({ stage }) => (stage === 'project' || stage === 'check') && useKept().rows.length > 0,
     },
     {
       needs: 'result',

@@ -22,7 +22,10 @@ const time = useWindow()
 const axis = computed<TimeAxis>(() => time.axis)
 /** A forecast with a level of its own has no use for them. */
 const isShown = computed(
-  () => bench.result !== null && !forecastWayOf(bench.result.method.forecast.by).hasOwnTrend,
+  () =>
+    bench.result !== null &&
+    !bench.frozen &&
+    !forecastWayOf(bench.result.method.forecast.by).hasOwnTrend,
 )
 /** A trend of fewer periods is none. */
 const FEWEST = 4
