@@ -104,6 +104,8 @@ test('every answered write outlives a server that is killed at any moment', asyn
   const folder = mkdtempSync(join(tmpdir(), 'elvant-kill-'))
   const data = join(folder, 'elvant.sqlite')
   const kept = new Set<string>()
+  /** Names of forecasts that are kept. */
+  const frozen = new Set<string>()
   let version = 1
   let studyId: string | null = null
   for (let round = 0; round < 4; round++) {
@@ -115,7 +117,9 @@ test('every answered write outlives a server that is killed at any moment', asyn
         if (i === 2 + round) timer = setTimeout(() => server.kill('SIGKILL'), 5 + 9 * round)
         const name = `series ${round}-${i}`
         const answer = await put('/series', { series: [series(name)] }, 'POST')
-        const { series: rows } = (await answer.json()) as { series: { studyId: string }[] }
+        const { series: rows } = (await answer.json()) as {
+          series: { id: string; studyId: string }[]
+        }
         kept.add(name)
         studyId ??= rows[0]!.studyId
         const method = {
@@ -125,6 +129,9 @@ test('every answered write outlives a server that is killed at any moment', asyn
         const saved = await put(`/studies/${studyId}`, { method, version })
         expect(saved.status).toBe(200)
         version = ((await saved.json()) as { version: number }).version
+        const forecast = await put(`/series/${rows[0]!.id}/kept`, { name, method }, 'POST')
+        expect(forecast.status).toBe(201)
+        frozen.add(name)
       }
     } catch {
       // The server is gone in the middle of something; what it had answered counts.
@@ -138,6 +145,9 @@ test('every answered write outlives a server that is killed at any moment', asyn
     }
     const names = new Set(rows.map(({ name }) => name))
     for (const name of kept) expect(names.has(name)).toBe(true)
+    const forecasts = (await (await fetch(`${BASE}/kept`)).json()) as { kept: { name: string }[] }
+    const there = new Set(forecasts.kept.map(({ name }) => name))
+    for (const name of frozen) expect(there.has(name)).toBe(true)
     if (studyId) {
       const study = (await (await fetch(`${BASE}/studies/${studyId}`)).json()) as {
         version: number

@@ -39,10 +39,12 @@ export async function chooseWord(page: Page, word: string, option: string): Prom
 /** Chooses from a list, or from the menu of a button, by what it is called. */
 export async function choose(page: Page, name: string, option: string): Promise<void> {
   const field = page.getByLabel(name, { exact: true }).first()
-  // The field around the input takes the click.
-  await field.click({ force: true })
   const wanted = page.getByRole('option', { name: option, exact: true })
-  await wanted.waitFor()
+  // The field around the input takes the click; while the page still moves it can be lost.
+  await expect(async () => {
+    if (!(await wanted.isVisible())) await field.click({ force: true })
+    await wanted.waitFor({ timeout: 3000 })
+  }).toPass()
   // A list that opens while the page still moves can lose a click.
   await expect(async () => {
     if (await wanted.isVisible()) await wanted.click({ timeout: 2000 })

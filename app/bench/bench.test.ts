@@ -334,7 +334,7 @@ describe('a pinned result in the strips', () => {
     stripsOf(stage, present, {
       ...ALONE,
       inspected: besideOf(stage, present),
-      ghost: ghost && { name: 'pinned', result: ghost },
+      ghost: ghost && { how: 'pinned', name: 'other', result: ghost },
     }).flatMap(({ layers }) => layers.filter(({ label }) => label === 'pinned'))
 
   it('is pale, in every strip of components, and nowhere without one', () => {
@@ -357,8 +357,16 @@ describe('a pinned result in the strips', () => {
 
 describe('methods judged by eye', () => {
   const pinned = [
-    { name: 'additive', result: analyse(series, { ...FORMAT, decompose: { model: 'additive' } }) },
-    { name: 'robust loess', result: analyse(series, { ...FORMAT, decompose: { by: 'stl' } }) },
+    {
+      how: 'pinned' as const,
+      name: 'additive',
+      result: analyse(series, { ...FORMAT, decompose: { model: 'additive' } }),
+    },
+    {
+      how: 'pinned' as const,
+      name: 'robust loess',
+      result: analyse(series, { ...FORMAT, decompose: { by: 'stl' } }),
+    },
   ]
   const present = analyse(series, FORMAT)
 

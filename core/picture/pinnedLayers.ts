@@ -18,7 +18,7 @@ const COMPARED_MARKS: readonly Mark[] = ['line-dotted', 'line-thin', 'line-thick
 export function ghostLayers(ghost: PinnedResult | null, present: Result) {
   const model = MODEL[present.method.decompose.model]
   const pale = (mark: Mark, component: Component, points: readonly Point[]): Layer[] => [
-    { ...layer(ghost!.name, component, mark, points), opacity: GHOST },
+    { ...layer(ghost!.how, component, mark, points), opacity: GHOST },
   ]
   if (!ghost) return { trendCycle: [], season: [], irregular: [], deseasonalized: [] }
   const { result } = ghost
@@ -41,7 +41,7 @@ export function ghostLayers(ghost: PinnedResult | null, present: Result) {
  * methods are judged by eye on the strip of the actual values.
  */
 export function comparedLayers(pinned: readonly PinnedResult[]): Layer[] {
-  return pinned.flatMap(({ name, result }, i) => {
+  return pinned.flatMap(({ how, name, result }, i) => {
     const { columns, forecast, method } = result
     const mark = COMPARED_MARKS[i % COMPARED_MARKS.length]!
     const ahead = (values: readonly Value[]) => values.map((y, k) => ({ x: forecast.t[k]!, y }))
@@ -52,7 +52,7 @@ export function comparedLayers(pinned: readonly PinnedResult[]): Layer[] {
     const limits = forecast.limits[Math.max(...method.forecast.levels)]
     return [
       line(
-        `pinned: ${name}`,
+        `${how}: ${name}`,
         [...pointsOf(result, columns.fitted), ...ahead(forecast.forecast)],
         mark,
         COMPARED,

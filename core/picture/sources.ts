@@ -12,8 +12,9 @@ export type Inspected =
   | { readonly beside: Beside; readonly column: Column; readonly problem: null }
   | { readonly beside: Beside; readonly column: null; readonly problem: string }
 
-/** A pinned result under the name it is compared by. */
+/** A result that was pinned, or of the study beside, under the name it is compared by. */
 export interface PinnedResult {
+  readonly how: 'pinned' | 'beside'
   readonly name: string
   readonly result: Result
 }

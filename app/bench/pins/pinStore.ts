@@ -23,6 +23,10 @@ export interface Pin {
 /** Of the study beside, which is no pin that could be removed. */
 const BESIDE = 0
 
+function howOf(id: number | undefined): 'beside' | 'pinned' {
+  return id === BESIDE ? 'beside' : 'pinned'
+}
+
 /** Pinned results of the series on the Bench: the last is the ghost in strips and ledger. */
 export const usePins = defineStore('pins', () => {
   const bench = useBench()
@@ -45,20 +49,18 @@ export const usePins = defineStore('pins', () => {
   /** All but the present result, which is drawn in any case, named by what differs between them and it. */
   const others = computed(() => {
     const present = bench.result
-    const apart = all.value
-      .map(({ result }) => result)
-      .filter((result) => !present || !isSame(result, present))
-    const names = namesOf([...apart, ...(present ? [present] : [])])
-    return apart.map((result, i) => ({ name: names[i]!, result }))
+    const apart = all.value.filter(({ result }) => !present || !isSame(result, present))
+    const names = namesOf([...apart.map(({ result }) => result), ...(present ? [present] : [])])
+    return apart.map(({ id, result }, i) => ({
+      ...{ how: howOf(id), result },
+      name: (id === BESIDE && studies.laid?.title) || names[i]!,
+    }))
   })
   const ghostName = computed(
-    () =>
-      (ghost.value?.id === BESIDE ? studies.laid?.title : null) ??
-      others.value.find(({ result }) => result === ghost.value?.result)?.name ??
-      '',
+    () => others.value.find(({ result }) => result === ghost.value?.result)?.name ?? '',
   )
   /** What the second line of a row is of. */
-  const ghostWord = computed(() => (ghost.value?.id === BESIDE ? 'beside' : 'pinned'))
+  const ghostWord = computed(() => howOf(ghost.value?.id))
   const isPinned = computed(() =>
     pins.value.some(({ result }) => bench.result !== null && isSame(result, bench.result)),
   )

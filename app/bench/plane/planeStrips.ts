@@ -48,7 +48,11 @@ export function usePlaneStrips() {
           noun: bench.shown.series.noun,
           inspected: ledger.inspected,
           peaks: peaks.value,
-          ghost: pins.ghost && { name: pins.ghostWord, result: pins.ghost.result },
+          ghost: pins.ghost && {
+            how: pins.ghostWord,
+            name: pins.ghostName,
+            result: pins.ghost.result,
+          },
           pinned: pins.others,
           tried: tried.value,
           kept: kept.laid,
