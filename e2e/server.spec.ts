@@ -30,8 +30,8 @@ function put(path: string, body: unknown, method = 'PUT') {
   })
 }
 
-const series = (name: string) => ({
-  series: { name, unit: 'litres', frequency: 'monthly', start: '2020-01', values: [1, 2, null] },
+const series = (name: string, values: (number | null)[] = [1, 2, null]) => ({
+  series: { name, unit: 'litres', frequency: 'monthly', start: '2020-01', values },
   source: { file: 'test.csv' },
 })
 
@@ -100,6 +100,8 @@ test('what the routes do not understand is answered as a problem, never a 500 or
   }
 })
 
+const THREE_YEARS = Array.from({ length: 36 }, (_, i) => 100 + 10 * (i % 12) + i)
+
 test('every answered write outlives a server that is killed at any moment', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'elvant-kill-'))
   const data = join(folder, 'elvant.sqlite')
@@ -116,7 +118,7 @@ test('every answered write outlives a server that is killed at any moment', asyn
         // After so many answers, in the middle of whatever comes next: a slow machine is killed as late as a fast one.
         if (i === 2 + round) timer = setTimeout(() => server.kill('SIGKILL'), 5 + 9 * round)
         const name = `series ${round}-${i}`
-        const answer = await put('/series', { series: [series(name)] }, 'POST')
+        const answer = await put('/series', { series: [series(name, THREE_YEARS)] }, 'POST')
         const { series: rows } = (await answer.json()) as {
           series: { id: string; studyId: string }[]
         }
@@ -158,6 +160,7 @@ test('every answered write outlives a server that is killed at any moment', asyn
     await kill(again)
   }
   expect(kept.size).toBeGreaterThan(5)
+  expect(frozen.size).toBeGreaterThan(3)
   rmSync(folder, { recursive: true, force: true })
 })
 

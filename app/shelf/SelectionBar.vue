@@ -4,6 +4,7 @@ import { formatCount } from '~/figures/format'
 import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
 import type { ExportKind } from '~~/shared/api/series'
+import ApplyMethod from './ApplyMethod.vue'
 import { saveSeries } from './saveSeries'
 import { useShelf } from './shelfStore'
 
@@ -87,6 +88,7 @@ function putIntoGroup() {
         {{ label }}
       </v-btn>
     </span>
+    <ApplyMethod />
     <v-btn color="accent" @click="remove()"> Delete </v-btn>
     <v-btn @click="shelf.selectShown(false)"> Select none </v-btn>
     <AskFirst

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { navigateTo } from '#app'
 import TermWord from '~/shell/TermWord.vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
@@ -15,12 +16,14 @@ import { comparedPictures } from './pictures'
 import { capitalized } from '~~/core/series/noun'
 import { MOST_PINS } from '~~/shared/api/desk'
 import { usePins } from '../pins/pinStore'
+import { useStudies } from '../studies/studiesStore'
 
 /** Width of the names of the rows. */
 const FIRST_COLUMN = 'min(236px, 34vw)'
 const bench = useBench()
 const ledger = useLedger()
 const pins = usePins()
+const studies = useStudies()
 
 const methods = computed<readonly Compared[]>(() => {
   const pinned = pins.pins.map(({ id, document, result }) => ({ pin: id, document, result }))
@@ -73,6 +76,12 @@ function uncapitalized(words: string): string {
   return words[0]!.toLowerCase() + words.slice(1)
 }
 
+/** A pin stays as it is; as a study it goes on. */
+async function makeStudy({ document }: Compared) {
+  const id = await studies.add(document)
+  if (id) await navigateTo(`/study/${id}`)
+}
+
 function use(one: Compared) {
   pins.comparing = false
   void bench.change(one.document)
@@ -118,6 +127,7 @@ function use(one: Compared) {
                 <span v-if="one.pin === null" class="muted">on the Bench, not pinned</span>
                 <template v-else>
                   <v-btn color="accent" class="small" @click="use(one)"> use this method </v-btn>
+                  <v-btn class="small" @click="makeStudy(one)"> make it a study </v-btn>
                   <v-btn class="small" @click="pins.remove(one.pin)"> unpin </v-btn>
                 </template>
               </span>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { inReadersFigures } from '~/figures/format'
+import FilePick from '~/shell/FilePick.vue'
 import { useNotices } from '~/shell/noticeStore'
 import { besideTable } from '~~/core/beside/besideTable'
 import type { Result } from '~~/core/result'
@@ -48,6 +50,24 @@ function save(table: TableToTake) {
   saveAsCsv(table, bench.series!.name, decimal.value)
 }
 
+async function saveOwnMethod() {
+  open.value = false
+  const { saveMethod } = await import('~/shell/methodFile')
+  saveMethod(bench.method, bench.series!.name)
+}
+
+/** Takes over the method of a file; undo takes it back. */
+async function openMethod(file: File) {
+  open.value = false
+  try {
+    const { readMethod } = await import('~/shell/methodFile')
+    await bench.change(await readMethod(file))
+    notices.show({ text: `The method of ${file.name} was taken over.`, undo: () => bench.undo() })
+  } catch (error) {
+    notices.show({ text: inReadersFigures((error as Error).message) })
+  }
+}
+
 async function copy(table: TableToTake) {
   open.value = false
   try {
@@ -73,6 +93,10 @@ async function copy(table: TableToTake) {
       <v-btn v-for="table in tables" :key="`copy-${table.name}`" @click="copy(table)">
         Copy {{ table.label }} as a table
       </v-btn>
+      <v-btn @click="saveOwnMethod()">Save the method as a file</v-btn>
+      <FilePick v-if="!bench.frozen" accept=".json,application/json" @pick="openMethod">
+        Open a method from a file
+      </FilePick>
       <v-checkbox-btn v-model="withComma" label="figures with a decimal comma" />
     </div>
   </v-menu>

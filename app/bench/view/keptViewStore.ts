@@ -27,6 +27,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
     window: time.isOwn ? time.window : null,
     end: time.whole.to,
     selected: selection.selected,
+    yearStart: beside.yearStart,
     averages: [...beside.averages],
     pins: pins.pins.map(({ document }) => document),
   }))
@@ -45,6 +46,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
     if (left) {
       selection.chooseStage(left.stage)
       beside.averages = left.averages
+      beside.yearStart = left.yearStart ?? null
       if (left.selected) selection.select(left.selected)
       ledger.folded = left.folded
       if (left.window) time.showLeft(left.window, left.end)
