@@ -84,8 +84,11 @@ async function apply() {
     <template v-else-if="method">
       <p>
         {{ changing.length }} would change<template v-if="refused.length > 0"
-          >, {{ refused.length }} are refused and stay as they are</template
-        ><template v-if="same > 0">, {{ same }} have it already</template>.
+          >, {{ refused.length }} {{ refused.length === 1 ? 'is' : 'are' }} refused and
+          {{ refused.length === 1 ? 'stays as it is' : 'stay as they are' }}</template
+        ><template v-if="same > 0"
+          >, {{ same }} {{ same === 1 ? 'has' : 'have' }} it already</template
+        >.
       </p>
       <div class="list">
         <v-table class="working-table">
@@ -136,6 +139,10 @@ th {
   padding: 4px 10px 4px 0 !important;
   overflow-wrap: anywhere;
   vertical-align: top;
+}
+
+th {
+  min-width: 130px;
 }
 
 .failure {

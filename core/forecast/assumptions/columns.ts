@@ -209,22 +209,21 @@ function levelArithmetic(bending: Bending, t: number): Expression {
   return operation(base, '×', { kind: 'power', of: yearly, power: years })
 }
 
-/** The inside forecast, bent; then what was taken out comes back, and the amounts last. */
+/** The inside forecast, bent; then what was taken out comes back, and the amounts last. What does not move a period is not written. */
 function forecastArithmetic(bending: Bending, t: number): Expression {
-  const { run, bent, inside, assumptions } = bending
+  const { run, bent, inside } = bending
+  const kinds = new Set(movers(bending, t).map(({ kind }) => kind))
   const isAdditive = bent.season === 'additive'
-  const level = hasGrowth(bending) ? run.cell(LEVEL, t) : null
+  const level = kinds.has('growth') ? run.cell(LEVEL, t) : null
   let own: Expression = run.cell(inside, t)
   if (level && bent.season === null) own = level
   else if (level && isAdditive) {
     own = operation(own, '+', operation(level, '−', statisticalLevel(bending, t)))
   } else if (level) own = operation(own, '×', operation(level, '÷', statisticalLevel(bending, t)))
-  if (hasIndex(bending)) own = operation(own, isAdditive ? '+' : '×', run.cell(INDEX, t))
-  const isMoved = level !== null || hasIndex(bending)
+  if (kinds.has('index')) own = operation(own, isAdditive ? '+' : '×', run.cell(INDEX, t))
+  const isMoved = level !== null || kinds.has('index')
   const whole = isMoved ? bending.putBack(own, t) : run.cell(STATISTICAL_FORECAST, t)
-  return ofKind(assumptions, 'amount').length > 0
-    ? operation(whole, '+', run.cell(AMOUNT, t))
-    : whole
+  return kinds.has('amount') ? operation(whole, '+', run.cell(AMOUNT, t)) : whole
 }
 
 /** As far from the bent forecast as it was from the other, in the ratio of their levels. */
@@ -236,11 +235,12 @@ function limitArithmetic(bending: Bending, name: string, t: number): Expression 
     '−',
     run.cell(STATISTICAL_FORECAST, t),
   )
-  if (hasGrowth(bending) && bent.spread[at(run, t)] !== 1) {
+  const kinds = new Set(movers(bending, t).map(({ kind }) => kind))
+  if (kinds.has('growth')) {
     const ratio = operation(run.cell(LEVEL, t), '÷', statisticalLevel(bending, t))
     apart = operation(apart, '×', ratio)
   }
-  if (hasIndex(bending) && bent.season === 'multiplicative') {
+  if (kinds.has('index') && bent.season === 'multiplicative') {
     apart = operation(apart, '×', run.cell(INDEX, t))
   }
   return operation(forecast, '+', apart)
