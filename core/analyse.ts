@@ -194,7 +194,7 @@ function numbersOf(figures: Figures): Numbers {
   const { series, method, prepared, columns, decomposed, ahead, inside, level } = figures
   const { calendar, start } = series
   const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
-  const assumed = assume(figures)
+  const byHand = assume(figures)
   return {
     format: RESULT_FORMAT,
     series: seriesFacts(series),
@@ -207,11 +207,11 @@ function numbersOf(figures: Figures): Numbers {
     trendFit: reportTrend(figures),
     regression: figures.report(),
     seasonCost: decomposed.season?.cost ?? 0,
-    ...(assumed ? { assumed } : {}),
+    ...byHand,
     bends: { growth: level !== null, season: level?.season ?? null },
     forecast: {
       ...ahead,
-      ...(assumed ? bentAhead(assumed) : {}),
+      ...(byHand.assumed ? bentAhead(byHand.assumed) : {}),
       period: period.map((one) => formatPeriod(one, calendar)),
       season: period.map(({ season }) => season),
     },

@@ -1,7 +1,7 @@
 import { periodAt, timeCodeOfCode } from './calendar/period'
 import { periodLabel } from './calendar/labels'
 import type { Figures } from './calculate'
-import { bend, type Bent } from './forecast/assumptions/bend'
+import { bend, type Bent, type ToBend } from './forecast/assumptions/bend'
 import type { CommonAhead } from './forecast/way'
 import { putBack } from './prepare/prepare'
 
@@ -11,38 +11,60 @@ export interface Assumed {
   readonly bent: Bent
 }
 
+/** What a named set of assumptions would make of the statistical forecast. */
+export interface BentScenario {
+  readonly name: string
+  readonly bent: Bent
+}
+
+/** What the hand makes of a forecast: the set that is in force, and those beside it. */
+export interface ByHand {
+  /** Only where something is assumed. */
+  readonly assumed?: Assumed
+  /** Only where there are any. */
+  readonly scenarios?: readonly BentScenario[]
+}
+
 /**
  * The forecast of a method as the analyst's assumptions bend it; the statistical one stays beside it.
  *
  * @param figures with the limits that the method asks for
- * @returns null where nothing is assumed
  * @throws Refusal for what this forecast cannot be bent by, with its path
  */
-export function assume({
-  series,
-  method,
-  prepared,
-  ahead,
-  inside,
-  level,
-}: Figures): Assumed | null {
-  const { assumptions } = method.forecast
-  if (!assumptions) return null
+export function assume(figures: Figures): ByHand {
+  const { assumptions, scenarios } = figures.method.forecast
+  const { forecast, limits, deseasonalized } = figures.ahead
+  const of = toBend(figures)
+  return {
+    ...(assumptions
+      ? {
+          assumed: {
+            statistical: { deseasonalized, forecast, limits },
+            bent: bend(of, assumptions),
+          },
+        }
+      : {}),
+    ...(scenarios
+      ? {
+          scenarios: scenarios.map(({ name, assumptions: own }, i) => ({
+            name,
+            bent: bend(of, own, `forecast.scenarios.${i}.assumptions`),
+          })),
+        }
+      : {}),
+  }
+}
+
+function toBend({ series, prepared, ahead, inside, level }: Figures): ToBend {
   const { calendar, start } = series
   const { takenOut } = prepared
-  const { t, forecast, limits, deseasonalized } = ahead
+  const { t, forecast, limits } = ahead
   return {
-    statistical: { deseasonalized, forecast, limits },
-    bent: bend(
-      {
-        ...{ t, level, forecast, limits, seasons: calendar.seasons },
-        season: t.map((at) => periodAt(start, at, calendar.seasons).season),
-        inside: inside?.forecast ?? forecast,
-        putBack: (value, at) => (takenOut ? putBack(takenOut, value, at)! : value),
-        timeCode: (code) => timeCodeOfCode(code, calendar, start),
-        labelOf: (at) => periodLabel(periodAt(start, at, calendar.seasons), calendar),
-      },
-      assumptions,
-    ),
+    ...{ t, level, forecast, limits, seasons: calendar.seasons },
+    season: t.map((at) => periodAt(start, at, calendar.seasons).season),
+    inside: inside?.forecast ?? forecast,
+    putBack: (value, at) => (takenOut ? putBack(takenOut, value, at)! : value),
+    timeCode: (code) => timeCodeOfCode(code, calendar, start),
+    labelOf: (at) => periodLabel(periodAt(start, at, calendar.seasons), calendar),
   }
 }

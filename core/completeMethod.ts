@@ -58,12 +58,15 @@ export function completeMethod(document: MethodDocument, series: Series): Method
 }
 
 /**
- * What a method says with every default filled in, its check aside, as text: two documents that say the same are one.
+ * What a method says with every default filled in, its check and the hand aside, as text: two documents that say the same
+ * are one.
  *
  * @throws Refusal as {@link completeMethod} does
  */
 export function methodSays(document: MethodDocument, series: Series): string {
-  return JSON.stringify(completeMethod({ ...document, check: undefined }, series))
+  const { assumptions: _, scenarios: __, ...forecast } = document.forecast ?? {}
+  const method = { ...document, check: undefined, forecast } as MethodDocument
+  return JSON.stringify(completeMethod(method, series))
 }
 
 /**
@@ -104,7 +107,7 @@ function completedMember(
 }
 
 /** What a combination says for all its methods. */
-const COMMON = ['horizon', 'levels', 'limits', 'assumptions'] as const
+const COMMON = ['horizon', 'levels', 'limits', 'assumptions', 'scenarios'] as const
 
 /** @throws Refusal for a check that is asked for where the series is too short for any */
 function planOf(check: CheckDocument, periods: number, seasons: number): CheckPlan {

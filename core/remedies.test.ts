@@ -78,3 +78,19 @@ describe('changing a method', () => {
     expect(changed(method, { forecast: undefined })).toMatchObject({ trend: { last: 8 } })
   })
 })
+
+it('a forecast that cannot be bent as it is assumed is offered unbent', () => {
+  const monthly: Series = {
+    ...{ name: 'Glaze', unit: 'litres', start: { year: 2020, season: 1 } },
+    calendar: calendarOf('monthly'),
+    values: Array.from({ length: 48 }, (_, i) => 100 + 10 * (i % 12) + i),
+  }
+  const assumptions = [{ kind: 'growth', from: '2024-02', percentPerYear: 3, reason: 'new shops' }]
+  const document = {
+    format: 'elvant-method/1',
+    forecast: { by: 'benchmark', assumptions },
+  } as MethodDocument
+  expect(() => analyse(monthly, document)).toThrow('no level apart from its season')
+  const labels = remediesFor(monthly, document).map(({ label }) => label)
+  expect(labels.slice(0, 2)).toEqual(['Leave the forecast unbent', 'Forecast by decomposition'])
+})

@@ -1,3 +1,4 @@
+import { assume } from './assume'
 import { calculate } from './calculate'
 import { withPastErrors } from './check/pastErrorLimits'
 import { exclusionsIn, WITHOUT_SEASON } from './decompose/ways'
@@ -12,6 +13,9 @@ import { LINE, withLast } from './trend/formChange'
 function candidates(document: MethodDocument): readonly MethodAction[] {
   const action = (label: string, change: MethodChange): MethodAction => ({ label, change })
   return [
+    action('Leave the forecast unbent', {
+      forecast: { assumptions: undefined, scenarios: undefined },
+    }),
     action('Fill the gaps by interpolation', { missing: 'interpolate' }),
     action('Take the additive model', { decompose: { model: 'additive' } }),
     action('Fit the trend to all periods', { trend: { last: undefined } }),
@@ -53,7 +57,7 @@ export function remediesFor(series: Series, document: MethodDocument): MethodAct
 
 function works(series: Series, document: MethodDocument): boolean {
   try {
-    withPastErrors(calculate(series, document), document)
+    assume(withPastErrors(calculate(series, document), document))
     return true
   } catch (error) {
     if (error instanceof Refusal) return false

@@ -1,5 +1,5 @@
 import type { Frequency } from './calendar/calendar'
-import type { Assumed } from './assume'
+import type { Assumed, BentScenario } from './assume'
 import type { Inside } from './calculate'
 import type { CommonColumns } from './column/run'
 import type { Taken } from './decompose/ways'
@@ -68,6 +68,8 @@ export interface Result extends Looked, Omit<Examined, 'straight'> {
   readonly check?: Checked
   /** What the analyst's assumptions bent, and how; only where something is assumed. */
   readonly assumed?: Assumed
+  /** What other sets of assumptions would make of it; only where there are any. */
+  readonly scenarios?: readonly BentScenario[]
   /** What of the forecast assumptions can bend beside its amounts. */
   readonly bends: {
     readonly growth: boolean

@@ -54,6 +54,7 @@ export function trainingDocument(
       horizon,
       limits: undefined,
       assumptions: undefined,
+      scenarios: undefined,
     } as ForecastDocument,
   }
 }

@@ -103,7 +103,15 @@ export type Declaration = Pick<
   Partial<
     Pick<
       Column,
-      'explains' | 'symbol' | 'offset' | 'group' | 'strip' | 'actual' | 'ahead' | 'whyUndefined'
+      | 'explains'
+      | 'symbol'
+      | 'offset'
+      | 'group'
+      | 'strip'
+      | 'actual'
+      | 'ahead'
+      | 'reading'
+      | 'whyUndefined'
     >
   >
 

@@ -5,7 +5,14 @@ import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import { requireWhole } from '../requireWhole'
 import type { TrendOptions } from '../trend/ways'
-import { assumptionsDocument, completeAssumptions, type Assumption } from './assumptions/options'
+import {
+  assumptionsDocument,
+  completeAssumptions,
+  completeScenarios,
+  scenariosDocument,
+  type Assumption,
+  type Scenario,
+} from './assumptions/options'
 import type { MemberDocument, MemberMethod } from './member'
 
 /** Forecasts further out than this say nothing, and cost a page of columns. */
@@ -28,6 +35,7 @@ export const commonForecast = {
   levels: z.array(z.number().gt(0).lt(100)).max(10).readonly().optional(),
   limits: z.enum(LIMIT_KINDS).optional(),
   assumptions: assumptionsDocument,
+  scenarios: scenariosDocument,
 }
 export const backTransformOption = z.enum(BACK_TRANSFORMS).optional()
 
@@ -40,6 +48,8 @@ export interface CommonForecast {
   readonly limits: LimitKind
   /** What the analyst knows better; left out where nothing is assumed. */
   readonly assumptions?: readonly Assumption[]
+  /** Other sets of assumptions, laid beside; left out where there are none. */
+  readonly scenarios?: readonly Scenario[]
 }
 
 /** What a way of forecasting must know to fill in its defaults. */
@@ -66,11 +76,12 @@ export function completeCommon(
     readonly levels?: readonly number[] | undefined
     readonly limits?: LimitKind | undefined
     readonly assumptions?: readonly Assumption[] | undefined
+    readonly scenarios?: readonly Scenario[] | undefined
   },
   facts: Pick<ForecastFacts, 'calendar' | 'timeCode'>,
 ): CommonForecast {
   const { seasons } = facts.calendar
-  const { assumptions = [] } = document
+  const { assumptions = [], scenarios = [] } = document
   const horizon = document.horizon ?? (seasons < 2 ? YEARLY_HORIZON : seasons)
   requireWhole(horizon, 1, LONGEST_HORIZON, 'forecast.horizon')
   const levels = [...(document.levels ?? [80, 95])].sort((a, b) => a - b)
@@ -83,5 +94,6 @@ export function completeCommon(
   return {
     ...{ horizon, levels, limits: document.limits ?? 'model' },
     ...(assumptions.length > 0 ? { assumptions: completeAssumptions(assumptions, facts) } : {}),
+    ...(scenarios.length > 0 ? { scenarios: completeScenarios(scenarios, facts) } : {}),
   }
 }

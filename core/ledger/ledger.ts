@@ -1,10 +1,16 @@
 import { timeCodeOfCode } from '../calendar/period'
 import { listed } from '../words/listed'
 import type { Cell } from '../column/cell'
+import type { Expression } from '../column/expression'
 import type { Column } from '../column/column'
 import { seriesRun, type Run, type SeriesRun } from '../column/run'
 import { wayOf } from '../decompose/ways'
-import { bentColumns, statisticalRun, STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
+import {
+  bentColumns,
+  scenarioColumn,
+  statisticalRun,
+  STATISTICAL_FORECAST,
+} from '../forecast/assumptions/columns'
 import type { ForecastParts } from '../forecast/way'
 import { forecastWayOf, type Ahead, type ForecastOptions } from '../forecast/ways'
 import { exclusionsOf } from '../method'
@@ -130,22 +136,36 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
 
 /** The rows of the forecast, with what the preparations took out in them again, and as the analyst's assumptions bend them. */
 function forecastColumns(
-  { method, takenOut, assumed }: Result,
+  { method, takenOut, assumed, scenarios = [] }: Result,
   run: Run,
   parts: ForecastParts<ForecastOptions, Ahead>,
 ): Column[] {
   const way = forecastWayOf(method.forecast.by)
   const rows = (own: Run, ofWay: typeof parts) =>
     takenOut ? columnsPutBack(own, way, ofWay, takenOut) : way.columns(own, ofWay)
-  if (!assumed) return rows(run, parts)
-  const { statistical, bent } = assumed
-  const unbent = { ...parts, ahead: { ...parts.ahead, ...statistical } as Ahead }
-  return bentColumns(rows(statisticalRun(run), unbent), {
-    ...{ run, bent, assumptions: method.forecast.assumptions ?? [] },
-    inside: takenOut ? FORECAST_INSIDE : STATISTICAL_FORECAST,
-    timeCode: (code) => timeCodeOfCode(code, run.calendar, run.start),
-    putBack: (value, t) => (takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value),
-  })
+  const statistical = assumed ? STATISTICAL_FORECAST : 'forecast'
+  const common = {
+    ...{ run, statistical },
+    inside: takenOut ? FORECAST_INSIDE : statistical,
+    timeCode: (code: string) => timeCodeOfCode(code, run.calendar, run.start),
+    putBack: (value: Expression, t: number) =>
+      takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value,
+  }
+  const beside = scenarios.map(({ name, bent }, i) =>
+    scenarioColumn(name, {
+      ...{ ...common, bent, hasRows: false },
+      assumptions: method.forecast.scenarios![i]!.assumptions,
+    }),
+  )
+  if (!assumed) return [...rows(run, parts), ...beside]
+  const unbent = { ...parts, ahead: { ...parts.ahead, ...assumed.statistical } as Ahead }
+  return [
+    ...bentColumns(rows(statisticalRun(run), unbent), {
+      ...{ ...common, bent: assumed.bent, hasRows: true },
+      assumptions: method.forecast.assumptions!,
+    }),
+    ...beside,
+  ]
 }
 
 /** Whether a method was carried out. */

@@ -1,5 +1,5 @@
 import type { Column } from '../column/column'
-import { STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
+import { scenarioRow, STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
 import { memberName } from '../forecast/combination/columns'
 import { forecastWayOf } from '../forecast/ways'
 import { ledgerOf } from '../ledger/ledger'
@@ -78,6 +78,8 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     members: membersOf(result).flatMap((_, i) =>
       aheadOnly(memberName(i), i === 0 ? 'each method' : ''),
     ),
+    /** What other sets of assumptions say, each under its name. */
+    scenarios: (result.scenarios ?? []).flatMap(({ name }) => drawn(scenarioRow(name), name)),
     /** What the statistics alone say, where the forecast is bent by hand. */
     statistical: drawn(STATISTICAL_FORECAST, 'statistical'),
     forecast: drawn('forecast').map((one) => ({

@@ -7,7 +7,7 @@ import { useRun } from '~/workers/run'
 import { methodSays } from '~~/core/completeMethod'
 import { candidate, candidatesFor, type Candidate } from '~~/core/contest/candidates'
 import type { Contest, ContestRow } from '~~/core/contest/contest'
-import type { MethodDocument } from '~~/core/method'
+import { changed, type MethodDocument } from '~~/core/method'
 import { orNull, Refusal } from '~~/core/refusal'
 import { methodSentence } from '~~/core/sentence/sentence'
 import { sentenceChanges } from '~~/core/sentence/change'
@@ -163,7 +163,9 @@ export const useContest = defineStore('contest', () => {
   /** Makes a row the method, and says what changed; undo takes it back. */
   async function take(row: ContestRow): Promise<void> {
     const before = bench.result?.method
-    await bench.change(row.method)
+    const { assumptions, scenarios } = bench.method.forecast ?? {}
+    // What the hand knows better it knows beside any method.
+    await bench.change(changed(row.method, { forecast: { assumptions, scenarios } }))
     isOpen.value = false
     const after = bench.result?.method
     const series = bench.series!

@@ -10,6 +10,7 @@ import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
 import AssumptionList from './AssumptionList.vue'
+import ScenarioList from './ScenarioList.vue'
 import { useHand } from './handStore'
 
 /** Bends the forecast by hand at the selected period: to a figure, by growth from there on, or in its season. */
@@ -177,6 +178,7 @@ const moved = computed(() => {
       <AssumptionList :method="result.method" />
       <p v-if="moved" class="muted small">Together {{ moved }} against the statistical forecast.</p>
     </template>
+    <ScenarioList :result="result" />
   </section>
 </template>
 

@@ -239,3 +239,50 @@ it('what is over, or lies beyond the forecast, is kept and said, and one click t
     change: { forecast: { assumptions: [grows('2025-02', 3)] } },
   })
 })
+
+describe('scenarios', () => {
+  const high = { name: 'high', assumptions: [grows('2025-02', 8), ...ASSUMPTIONS.slice(1)] }
+  const low = { name: 'low', assumptions: [grows('2025-02', -8)] }
+  const of = (more: object): MethodDocument =>
+    ({ format: 'elvant-method/1', forecast: { scenarios: [high, low], ...more } }) as MethodDocument
+
+  it('are what the forecast would be if their assumptions were in force, and leave it as it is', () => {
+    const result = analyse(SERIES, of({}))
+    const plain = analyse(SERIES, { format: 'elvant-method/1' })
+    expect(result.forecast.forecast).toEqual(plain.forecast.forecast)
+    for (const { name, bent } of result.scenarios!) {
+      const { assumptions } = name === 'high' ? high : low
+      const forced = { format: 'elvant-method/1', forecast: { assumptions } } as MethodDocument
+      expect(bent.forecast).toEqual(analyse(SERIES, forced).forecast.forecast)
+    }
+  })
+
+  it.each([
+    ['beside the statistical forecast', {}],
+    ['beside a bent one', { assumptions: ASSUMPTIONS }],
+  ])('explain every cell, %s', (_, more) => {
+    const ledger = ledgerOf(analyse(SERIES, { ...of(more), calendar: { tradingDay: 'six' } }))
+    for (const name of ['scenario high', 'scenario low']) {
+      const column = ledger.find(name)!
+      column.ahead!.forEach((value, i) => {
+        expect(evaluate(column.arithmetic(MONTHS + 1 + i))).toBeCloseTo(value!, 6)
+      })
+    }
+  })
+
+  it('are refused under their own path, and by a name that is there twice', () => {
+    const refusalOf = (scenarios: object) => {
+      try {
+        analyse(SERIES, of({ scenarios }))
+        return null
+      } catch (error) {
+        return error as Refusal
+      }
+    }
+    const index = { kind: 'index', season: 1, from: '2025-01', amount: 2, reason: 'x' }
+    expect(refusalOf([high, { name: 'low', assumptions: [index] }])!.where).toBe(
+      'forecast.scenarios.1.assumptions.0.amount',
+    )
+    expect(refusalOf([high, high])!.where).toBe('forecast.scenarios.1.name')
+  })
+})

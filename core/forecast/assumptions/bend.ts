@@ -48,13 +48,18 @@ export interface Bent {
  * Amounts come last, on the forecast as it is read. Limits keep their distance in the ratio of the bent level, and of a
  * changed factor, to the statistical one.
  *
+ * @param path of the assumptions in their document
  * @throws Refusal for growth or an index where the forecast has no level or season apart from each other, for a factor where
  *   seasons are amounts and the reverse, and for growth of a level that is not above 0
  * @example level 100, 100, 100, multiplicative index 1.2 throughout, growth of 12% a year from the second of monthly
  *   periods: 120, 121.14, 122.29
  */
-export function bend(of: ToBend, assumptions: readonly Assumption[]): Bent {
-  const where = (one: Assumption) => `forecast.assumptions.${assumptions.indexOf(one)}`
+export function bend(
+  of: ToBend,
+  assumptions: readonly Assumption[],
+  path = 'forecast.assumptions',
+): Bent {
+  const where = (one: Assumption) => `${path}.${assumptions.indexOf(one)}`
   const grown = ofKind(assumptions, 'growth')
   const changes = ofKind(assumptions, 'index')
   requireLevel(of, [...grown, ...changes], where)

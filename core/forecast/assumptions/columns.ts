@@ -40,6 +40,10 @@ export interface Bending {
   readonly run: Run
   readonly assumptions: readonly Assumption[]
   readonly bent: Bent
+  /** Whether what is assumed has rows of its own; else it is written out. */
+  readonly hasRows: boolean
+  /** The row of the statistical forecast. */
+  readonly statistical: string
   /** The forecast on the values as the preparations leave them, by the name of its row; that of the statistical one where nothing was taken out. */
   readonly inside: string
   timeCode(code: string): number
@@ -202,11 +206,22 @@ function levelArithmetic(bending: Bending, t: number): Expression {
   const base =
     from === first
       ? figureOf(`level (${run.label(run.lastT)})`, bent.atOrigin!)
-      : run.cell(LEVEL, from - 1)
+      : levelAt(bending, from - 1)
   const { percentPerYear: share } = own
   const yearly = figureOf(`1 ${share < 0 ? '−' : '+'} ${Math.abs(share)}%`, 1 + share / 100)
   const years = (t - from + 1) / run.calendar.seasons
   return operation(base, '×', { kind: 'power', of: yearly, power: years })
+}
+
+function levelAt(bending: Bending, t: number): Expression {
+  return bending.hasRows ? bending.run.cell(LEVEL, t) : levelArithmetic(bending, t)
+}
+
+/** What is assumed of a period beside growth, under the reasons for it. */
+function assumedAt(bending: Bending, kind: 'index' | 'amount', t: number): Expression {
+  const { run, bent, hasRows } = bending
+  if (hasRows) return run.cell(kind === 'index' ? INDEX : AMOUNT, t)
+  return figureOf(reasons(bending, kind, t), bent[kind][at(run, t)]!)
 }
 
 /** The inside forecast, bent; then what was taken out comes back, and the amounts last. What does not move a period is not written. */
@@ -214,16 +229,17 @@ function forecastArithmetic(bending: Bending, t: number): Expression {
   const { run, bent, inside } = bending
   const kinds = new Set(movers(bending, t).map(({ kind }) => kind))
   const isAdditive = bent.season === 'additive'
-  const level = kinds.has('growth') ? run.cell(LEVEL, t) : null
+  const level = kinds.has('growth') ? levelAt(bending, t) : null
   let own: Expression = run.cell(inside, t)
   if (level && bent.season === null) own = level
   else if (level && isAdditive) {
     own = operation(own, '+', operation(level, '−', statisticalLevel(bending, t)))
   } else if (level) own = operation(own, '×', operation(level, '÷', statisticalLevel(bending, t)))
-  if (kinds.has('index')) own = operation(own, isAdditive ? '+' : '×', run.cell(INDEX, t))
+  if (kinds.has('index'))
+    own = operation(own, isAdditive ? '+' : '×', assumedAt(bending, 'index', t))
   const isMoved = level !== null || kinds.has('index')
-  const whole = isMoved ? bending.putBack(own, t) : run.cell(STATISTICAL_FORECAST, t)
-  return kinds.has('amount') ? operation(whole, '+', run.cell(AMOUNT, t)) : whole
+  const whole = isMoved ? bending.putBack(own, t) : run.cell(bending.statistical, t)
+  return kinds.has('amount') ? operation(whole, '+', assumedAt(bending, 'amount', t)) : whole
 }
 
 /** As far from the bent forecast as it was from the other, in the ratio of their levels. */
@@ -244,4 +260,24 @@ function limitArithmetic(bending: Bending, name: string, t: number): Expression 
     apart = operation(apart, '×', run.cell(INDEX, t))
   }
   return operation(forecast, '+', apart)
+}
+
+/** The row of a scenario: what the statistical forecast would be by another set of assumptions. */
+export function scenarioColumn(name: string, bending: Bending): Column {
+  return declare(bending.run.unit, {
+    name: scenarioRow(name),
+    label: `Scenario: ${name}`,
+    symbol: `scenario "${name}"`,
+    means: 'other assumptions',
+    explains: 'the statistical forecast as the assumptions of this scenario bend it',
+    ...{ measure: 'level', component: 'forecast', mark: 'line-thin', stages: ['project'] },
+    ahead: bending.bent.forecast,
+    reading: (t) => readingAt(bending, t),
+    arithmetic: (t) => forecastArithmetic(bending, t),
+  })
+}
+
+/** The name of that row. */
+export function scenarioRow(name: string): string {
+  return `scenario ${name}`
 }

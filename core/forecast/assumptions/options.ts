@@ -31,10 +31,28 @@ const amount = z.strictObject({
   amount: z.number(),
 })
 
-/** What an analyst knows better than the statistics, as a person or a script writes it. */
-export const assumptionsDocument = z
+const assumptionList = z
   .array(z.discriminatedUnion('kind', [growth, index, amount]).readonly())
   .max(MOST_ASSUMPTIONS)
+  .readonly()
+
+/** What an analyst knows better than the statistics, as a person or a script writes it. */
+export const assumptionsDocument = assumptionList.optional()
+
+/** Scenarios that are laid beside the forecast at the most: more lines are told apart by nobody. */
+export const MOST_SCENARIOS = 3
+
+/** Named sets of assumptions beside those in force. */
+export const scenariosDocument = z
+  .array(
+    z
+      .strictObject({
+        name: z.string().trim().min(1, 'A scenario needs a name.').max(40),
+        assumptions: assumptionList,
+      })
+      .readonly(),
+  )
+  .max(MOST_SCENARIOS)
   .readonly()
   .optional()
 
@@ -43,6 +61,12 @@ export type IndexAssumption = Readonly<z.infer<typeof index>>
 /** Both ends included. */
 export type AmountAssumption = Readonly<z.infer<typeof amount>>
 export type Assumption = GrowthAssumption | IndexAssumption | AmountAssumption
+
+/** A named set of assumptions. */
+export interface Scenario {
+  readonly name: string
+  readonly assumptions: readonly Assumption[]
+}
 
 /** What assumptions must know of their series. */
 export interface AssumptionFacts {
@@ -62,10 +86,11 @@ export interface AssumptionFacts {
 export function completeAssumptions(
   assumptions: readonly Assumption[],
   { calendar, timeCode }: AssumptionFacts,
+  path = 'forecast.assumptions',
 ): readonly Assumption[] {
   const growsFrom = new Set<number>()
   return assumptions.map((one, i) => {
-    const where = `forecast.assumptions.${i}`
+    const where = `${path}.${i}`
     const from = timeCode(one.from, `${where}.from`)
     switch (one.kind) {
       case 'growth':
@@ -96,5 +121,21 @@ export function completeAssumptions(
         return { ...one, to }
       }
     }
+  })
+}
+
+/** Scenarios with names of their own. @throws Refusal for a name twice, and as assumptions do, under their path */
+export function completeScenarios(
+  scenarios: readonly Scenario[],
+  facts: AssumptionFacts,
+): readonly Scenario[] {
+  const names = new Set<string>()
+  return scenarios.map(({ name, assumptions }, i) => {
+    const path = `forecast.scenarios.${i}`
+    if (names.has(name)) {
+      throw new Refusal(`Two scenarios are called "${name}". Rename one.`, `${path}.name`)
+    }
+    names.add(name)
+    return { name, assumptions: completeAssumptions(assumptions, facts, `${path}.assumptions`) }
   })
 }

@@ -22,6 +22,7 @@ export function projectStrips(result: Result, sources: StripSources): Strip[] {
       ...parts.members,
       ...parts.forecastDeseasonalized,
       ...parts.statistical,
+      ...parts.scenarios,
       ...parts.forecast,
     ]),
     // A forecast with a season of its own shows that one.

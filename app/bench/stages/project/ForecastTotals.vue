@@ -21,17 +21,25 @@ const groups = computed(() => {
     forecast: forecast.forecast,
     quantity: props.result.series.quantity,
   }
-  const { assumed } = props.result
-  /** The same of the statistical forecast, where that is bent. */
-  const statistical = assumed && { ...of, forecast: assumed.statistical.forecast }
+  const { assumed, scenarios = [] } = props.result
+  /** Other forecasts beside: the statistical one where that is bent, and every scenario. */
+  const beside = [
+    ...(assumed ? [{ name: 'statistical', forecast: assumed.statistical.forecast }] : []),
+    ...scenarios.map(({ name, bent }) => ({ name, forecast: bent.forecast })),
+  ]
   return [
-    { name: 'year', rows: totalsByYear(of), unbent: statistical && totalsByYear(statistical) },
-    {
-      name: 'quarter',
-      rows: totalsByQuarter(of),
-      unbent: statistical && totalsByQuarter(statistical),
-    },
-  ].filter(({ rows }) => rows.length > 0)
+    { name: 'year', totals: totalsByYear },
+    { name: 'quarter', totals: totalsByQuarter },
+  ]
+    .map(({ name, totals }) => ({
+      name,
+      rows: totals(of),
+      beside: beside.map((one) => ({
+        name: one.name,
+        rows: totals({ ...of, forecast: one.forecast }),
+      })),
+    }))
+    .filter(({ rows }) => rows.length > 0)
 })
 
 /** `4 of 12 forecast`, or what keeps it from a total; nothing where all of it is forecast. */
@@ -58,7 +66,9 @@ function partly({ from, to, forecast, gap }: Total): string {
         <tr class="head">
           <th scope="col">{{ group.name }}</th>
           <th scope="col" class="number">forecast</th>
-          <th v-if="group.unbent" scope="col" class="number">statistical</th>
+          <th v-for="one in group.beside" :key="one.name" scope="col" class="number other">
+            {{ one.name }}
+          </th>
           <th scope="col" class="number">a year before</th>
           <th scope="col" class="number">change</th>
         </tr>
@@ -67,8 +77,8 @@ function partly({ from, to, forecast, gap }: Total): string {
             {{ row.label }} <span v-if="partly(row)" class="muted small">{{ partly(row) }}</span>
           </th>
           <td class="number">{{ ledger.onScale(row.total) }}</td>
-          <td v-if="group.unbent" class="number">
-            {{ ledger.onScale(group.unbent[i]!.total) }}
+          <td v-for="one in group.beside" :key="one.name" class="number">
+            {{ ledger.onScale(one.rows[i]!.total) }}
           </td>
           <td class="number">{{ ledger.onScale(row.before) }}</td>
           <td class="number">{{ row.change === null ? '–' : formatChange(100 * row.change) }}</td>
@@ -79,6 +89,12 @@ function partly({ from, to, forecast, gap }: Total): string {
 </template>
 
 <style scoped>
+.other {
+  overflow: hidden;
+  max-width: 90px;
+  text-overflow: ellipsis;
+}
+
 .head th {
   padding-top: 6px !important;
 }

@@ -25,7 +25,9 @@ export const project: Parts = {
       shows: ({ stage }, { method }) =>
         stage === 'project' &&
         // Of a kept forecast the hand is to be read, not to be laid on.
-        (!useBench().frozen || method.forecast.assumptions !== undefined),
+        (!useBench().frozen ||
+          method.forecast.assumptions !== undefined ||
+          method.forecast.scenarios !== undefined),
     },
     {
       needs: 'result',
