@@ -57,7 +57,11 @@ const pair = computed(() => {
 })
 
 function off(value: Off | null, { unit }: KeptRow): string {
-  return value ? inReadersFigures(offWords(value, unit)) : '–'
+  if (!value) return '–'
+  // To one decimal, so that a column of them lines up.
+  return value.in === 'percent'
+    ? `${formatDecimals(value.by, 1)}%`
+    : inReadersFigures(offWords(value, unit))
 }
 function within({ judged }: KeptRow): string {
   const [level] = Object.keys(judged.within)
