@@ -14,6 +14,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { analyse } from '../../core/analyse'
+import { frozen } from '../../core/kept/kept'
 import { causeOf } from '../database/cause'
 import {
   closeDatabase,
@@ -25,8 +27,11 @@ import {
   writtenElsewhere,
 } from '../database/current'
 import { openDatabase } from '../database/open'
+import { keptForecasts } from '../database/schema'
+import { keepForecast, listKept } from '../kept/keptStore'
 import { shelfPage } from '../series/shelfRows'
-import { changeSeries, keepSeries } from '../shelf/shelfStore'
+import { findSeries, toSeries } from '../series/storedSeries'
+import { actOnSeries, changeSeries, keepSeries } from '../shelf/shelfStore'
 import { findStudy } from '../studies/studyStore'
 import { backUp, requireBackup } from './backup'
 import { seal, unseal } from './seal'
@@ -42,6 +47,7 @@ const named = (name: string) => ({
   },
   source: { file: 'a.csv' },
 })
+const THREE_YEARS = Array.from({ length: 36 }, (_, i) => 100 + 10 * (i % 12) + i)
 const restore = (file: string) => {
   requireBackup(file, MIGRATIONS)
   restoreDatabase(file, MIGRATIONS)
@@ -74,6 +80,22 @@ describe('a backup', () => {
     closeDatabase()
     useDatabase(openDatabase(path, MIGRATIONS))
     expect(names()).toEqual(['Before', 'Later'])
+  })
+
+  it('brings back kept forecasts, which then can be altered as little', () => {
+    const years = { ...named('Years'), series: { ...named('Years').series, values: THREE_YEARS } }
+    const [id] = keepSeries(database(), [years])
+    const now = toSeries(findSeries(database(), id!)!)
+    const method = { format: 'elvant-method/1' } as const
+    const forecast = frozen(analyse(now, method))
+    keepForecast(database(), id!, now, { name: 'Budget', note: 'x', method, forecast })
+    const before = listKept(database())
+    const backup = join(folder, 'all.backup')
+    backUp(path, backup)
+    actOnSeries(database(), { act: 'discard', ids: [id!] })
+    restore(backup)
+    expect(listKept(database())).toEqual(before)
+    expect(() => database().update(keptForecasts).set({ note: 'y' }).run()).toThrow('never altered')
   })
 
   it('is not put in place while a reader holds the log of the database', () => {

@@ -4,6 +4,7 @@ import type { MethodDocument } from '../../core/method'
 import { openDatabase, type OpenDatabase } from '../database/open'
 import { studies } from '../database/schema'
 import { actOnSeries, keepSeries } from '../shelf/shelfStore'
+import { addStudy } from './seriesStudies'
 import { dateListsOf } from './dateLists'
 
 let opened: OpenDatabase
@@ -11,6 +12,11 @@ beforeEach(() => (opened = openDatabase(':memory:', 'server/database/migrations'
 afterEach(() => opened.close())
 
 const FAIR = { name: 'fair', dates: ['2020-05-01', '2021-05-08'], after: 2 }
+
+/** The list of these dates. */
+function listOf({ dates }: typeof FAIR) {
+  return dateListsOf(opened.db).find((one) => one.dates.join() === dates.join())!
+}
 
 /** Keeps a series whose method has these lists. */
 function keep(name: string, holidays: NonNullable<MethodDocument['calendar']>['holidays']): string {
@@ -39,6 +45,11 @@ it('lists of dates are had from the methods of all series, each once, with the s
   const [fair] = lists.filter(({ name, dates }) => name === 'fair' && dates.length === 2)
   expect(fair).toMatchObject({ ...FAIR, before: 0 })
   expect(fair!.series.toSorted()).toEqual(['Depot A', 'Depot B'])
+  // Another study of the same series with the same list is no other series.
+  const again = { format: 'elvant-method/1', calendar: { holidays: [FAIR] } } as const
+  addStudy(opened.db, other, { name: '', method: again as never })
+  addStudy(opened.db, other, { name: '', method: again as never })
+  expect(listOf(FAIR).series.filter((name) => name === 'Depot C')).toHaveLength(1)
   // What lies in the trash is not there.
   actOnSeries(opened.db, { act: 'discard', ids: [other] })
   expect(dateListsOf(opened.db)).toHaveLength(2)

@@ -34,7 +34,9 @@ export function dateListsOf(db: Database): KeptDateList[] {
     for (const { name, dates, before = 0, after = 0 } of holidaysOf(method)) {
       const key = JSON.stringify([name, dates, before, after])
       const known = lists.get(key) ?? { name, dates: [...dates], before, after, series: [] }
-      if (known.series.length < MOST_SERIES) known.series.push(seriesName)
+      // Several studies of a series can have the same list.
+      const isNew = !known.series.includes(seriesName)
+      if (isNew && known.series.length < MOST_SERIES) known.series.push(seriesName)
       lists.set(key, known)
     }
   }
