@@ -57,6 +57,10 @@ test('forecasts are kept, judged by what comes, told apart, and taken up again a
   await expect(working).toContainText('Moved by amount (big order) and growth (new shops).')
   await expect(working.getByRole('columnheader', { name: 'statistical' }).first()).toBeVisible()
   expect(Object.keys(await rowFigures(page, 'forecast, statistical'))).not.toHaveLength(0)
+  await page.getByLabel('Name of a scenario with the assumptions in force').fill('high')
+  await page.getByRole('button', { name: 'lay beside', exact: true }).click()
+  await expect(page.locator('[data-row="scenario high"]')).toBeVisible()
+  await expect(working.getByRole('columnheader', { name: 'high' }).first()).toBeVisible()
   await keep('With the hand')
   await page.locator('[data-word=assumptions]').click()
   await page

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { expect, test } from './ownServer'
-import { bringIn, choose, monthlyCsv } from './support'
+import { bringIn, choose, chooseWord, expectSaved, monthlyCsv } from './support'
 
 async function download(page: Page, button: string): Promise<{ name: string; path: string }> {
   const coming = page.waitForEvent('download')
@@ -50,6 +50,38 @@ test('several series are grouped, deleted together, and brought back from the tr
   await page.getByRole('button', { name: 'Delete all for good' }).click()
   await asked.getByRole('button', { name: 'Delete for good' }).click()
   await expect(page.getByText('Nothing was deleted.')).toBeVisible()
+})
+
+test('a method from the Bench is applied to other series, what changes is said, and undone', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Wood stain', exact: true }).click()
+  await chooseWord(page, 'trend', 'a smoothed level')
+  await page.getByRole('button', { name: 'Hand over' }).click()
+  const saved = await download(page, 'Save the method as a file')
+  await expectSaved(page)
+
+  await page.goto('/')
+  await selectAll(page, ['Interior paint', 'Wood stain', 'Primer'])
+  await page.locator('.selection input[type=file]').setInputFiles(saved.path)
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('1 has it already')
+  await expect(dialog.getByRole('row', { name: /^Interior paint/ })).toContainText(
+    'a smoothed level',
+  )
+  await dialog.getByRole('button', { name: /^Apply to 2/ }).click()
+  await expect(page.getByText('2 series have the method now.')).toBeVisible()
+  const methodOf = async () => {
+    const shelf = await (await page.request.get('/api/v1/series')).json()
+    const { series } = shelf as { series: { name: string; studyId: string }[] }
+    const { studyId } = series.find(({ name }) => name === 'Interior paint')!
+    const study = await (await page.request.get(`/api/v1/studies/${studyId}`)).json()
+    return (study as { method: { trend?: { form?: string } } }).method
+  }
+  expect((await methodOf()).trend?.form).toBe('smoothed')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(async () => expect((await methodOf()).trend?.form).not.toBe('smoothed')).toPass()
 })
 
 test('what is saved is read back equal', async ({ page }) => {

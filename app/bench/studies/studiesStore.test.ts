@@ -8,15 +8,20 @@ import { usePins } from '../pins/pinStore'
 import { useBench } from '../study/benchStore'
 import { useStudies } from './studiesStore'
 
+/** What is to come in before the answer to a method does; most come at once. */
+let late: ((method: MethodDocument) => Promise<void>) | null = null
 vi.mock('~/workers/core', async (original) => ({
   ...(await original<object>()),
-  analyseApart: (series: Series, method: MethodDocument) =>
-    Promise.resolve({ kind: 'result', result: analyse(series, method) }),
+  analyseApart: async (series: Series, method: MethodDocument) => {
+    await late?.(method)
+    return { kind: 'result', result: analyse(series, method) }
+  },
 }))
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const LINE: MethodDocument = { format: 'elvant-method/1' }
 const SMOOTH: MethodDocument = { format: 'elvant-method/1', trend: { form: 'smoothed' } }
+const CURVE: MethodDocument = { format: 'elvant-method/1', trend: { form: 'quadratic' } }
 const study = (id: string, method: MethodDocument) => ({
   ...{ id, seriesId: 's', vintageId: 'v', source: { file: 'jobs.csv' }, method, version: 1 },
   series: { name: 'Jobs', unit: 'jobs', frequency: 'quarterly', start: '2020-Q1', values },
@@ -90,4 +95,25 @@ it('a study beside is calculated anew with the values that both have, and change
   studies.lay('a')
   await settled()
   expect(pins.ghost).toBeNull()
+})
+
+it('what was begun before is not shown where it comes later', async () => {
+  await open('a')
+  const studies = useStudies()
+  let answer = () => {}
+  late = (method) =>
+    method.trend?.form === 'smoothed'
+      ? new Promise((resolve) => (answer = resolve))
+      : Promise.resolve()
+  studies.lay('b')
+  await settled()
+  expect(studies.laid).toBeNull()
+  tabs = tabs.map((tab) => (tab.id === 'b' ? { ...tab, method: CURVE } : tab))
+  await studies.load()
+  await settled()
+  expect(studies.laid!.result.method.trend.form).toBe('quadratic')
+  answer()
+  await settled()
+  expect(studies.laid!.result.method.trend.form).toBe('quadratic')
+  late = null
 })

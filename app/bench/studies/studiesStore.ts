@@ -81,19 +81,35 @@ export const useStudies = defineStore('bench-studies', () => {
     },
   )
 
-  const laid = shallowRef<LaidStudy | null>(null)
-  // Both are alive: another method of the one, or other values, and it is calculated anew.
-  watch([beside, () => bench.series, () => bench.study?.id], async ([tab, series, present]) => {
-    if (!tab || !series || tab.id === present) {
-      laid.value = null
+  const besideResult = shallowRef<{ readonly of: string; readonly result: Result } | null>(null)
+  /** What is calculated: the method beside, as text, so that another object that says the same is no change. */
+  const besideSays = computed(() =>
+    beside.value && beside.value.id !== bench.study?.id
+      ? JSON.stringify(beside.value.method)
+      : null,
+  )
+  const laid = computed<LaidStudy | null>(() => {
+    const [tab, made] = [beside.value, besideResult.value]
+    if (!tab || !made || made.of !== besideSays.value) return null
+    return { title: tab.title, document: tab.method, result: made.result }
+  })
+  // Both are alive: another method of the one, or other values, and it is calculated anew. Whatever was begun before is of no
+  // more use, also where it comes later.
+  let newest = 0
+  watch([besideSays, () => bench.series], async ([of, series]) => {
+    const mine = ++newest
+    if (of === null || !series) {
+      besideResult.value = null
       return
     }
-    const { method, title } = tab
+    const method = JSON.parse(of) as MethodDocument
     const outcome = await analyseApart(series, { ...method, check: undefined })
-    if (beside.value?.id !== tab.id || bench.series !== series) return
-    laid.value =
-      outcome.kind === 'result' ? { title, document: method, result: outcome.result } : null
-    if (outcome.kind === 'refused') failure.value = `“${title}”: ${outcome.because}`
+    if (mine !== newest) return
+    if (outcome.kind === 'result') besideResult.value = { of, result: outcome.result }
+    else {
+      besideResult.value = null
+      failure.value = `“${beside.value?.title ?? ''}”: ${outcome.because}`
+    }
   })
 
   /** Adds a study with a method. @returns its id; null where it was refused, with the reason shown */
