@@ -313,7 +313,7 @@ export const GLOSSARY = {
   trackingSignal: {
     term: 'tracking signal',
     means:
-      'Whether errors add up to one side: the cumulative error, counted in mean absolute errors. Beyond ±4 it is told.',
+      'Whether errors add up to one side: the cumulative error, counted in mean absolute errors, and told beyond ±4.',
     by: 'Σ (actual − forecast) ÷ mean |actual − forecast|, from five errors on; Trigg 1964',
   },
   holdout: {

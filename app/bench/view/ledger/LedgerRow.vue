@@ -237,7 +237,8 @@ function marksAt(t: number, value: Value): string[] {
   color: var(--ink);
 }
 
-.pinned {
+/* Paler, but for its name, which is pale enough to be read. */
+.pinned > :not(.head) {
   opacity: 0.72;
 }
 
