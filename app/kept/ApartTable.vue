@@ -114,6 +114,10 @@ const total = computed(
 </template>
 
 <style scoped>
+.apart {
+  overflow-x: auto;
+}
+
 h2 {
   font-size: 18px;
   overflow-wrap: anywhere;

@@ -41,7 +41,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
       <v-btn to="/trash">Trash</v-btn>
     </template>
   </PageHead>
-  <main class="shelf">
+  <main class="list-page">
     <div class="title-line">
       <h1 class="serif">Series</h1>
       <v-text-field
@@ -92,61 +92,9 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 </template>
 
 <style scoped>
-.shelf {
-  box-sizing: border-box;
-  width: 100%;
-  max-width: 1400px;
-  margin: 0 auto;
-  padding: 32px 24px 64px;
-}
-
-.title-line {
-  display: flex;
-  align-items: baseline;
-  gap: 20px;
-  margin-bottom: 20px;
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.search {
-  flex: 0 1 240px;
-}
-
-.count {
-  margin: 0;
-}
-
-.empty {
-  padding: 48px 0;
-}
-
-.lead {
-  font-size: 19px;
-}
-
 .empty .v-btn {
   display: inline-block;
   margin-top: 8px;
   text-decoration: none;
-}
-
-/* Narrow, the table keeps its columns and moves sideways. */
-.rows-frame {
-  position: relative;
-  overflow-x: auto;
-}
-
-@media (width < 980px) {
-  .shelf {
-    padding: 16px 12px 48px;
-  }
-
-  .title-line {
-    flex-wrap: wrap;
-    gap: 8px 16px;
-  }
 }
 </style>

@@ -77,7 +77,7 @@ function within({ judged }: KeptRow): string {
   <PageHead>
     <template #actions><v-btn to="/">To the shelf</v-btn></template>
   </PageHead>
-  <main class="kept">
+  <main class="list-page">
     <div class="title-line">
       <h1 class="serif">Kept forecasts</h1>
       <v-text-field
@@ -112,7 +112,7 @@ function within({ judged }: KeptRow): string {
       <p v-else-if="chosen.length === 1" class="muted small">
         Choose another forecast of {{ chosen[0]!.series }} to see what lies between them.
       </p>
-      <div class="frame">
+      <div class="rows-frame">
         <v-table class="working-table">
           <thead>
             <tr class="head">
@@ -182,47 +182,12 @@ function within({ judged }: KeptRow): string {
 </template>
 
 <style scoped>
-.kept {
-  box-sizing: border-box;
-  width: 100%;
-  max-width: 1400px;
-  margin: 0 auto;
-  padding: 32px 24px 64px;
-}
-
-.title-line {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 8px 20px;
-  margin-bottom: 16px;
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.search {
-  flex: 0 1 240px;
-}
-
-.count {
-  margin: 0;
-}
-
-.empty {
-  padding: 32px 0;
-}
-
-.lead {
-  font-size: 19px;
-}
-
-/* Narrow, the table keeps its columns and moves sideways. */
-.frame {
-  position: relative;
-  overflow-x: auto;
+.rows-frame {
   margin-top: 12px;
+}
+
+.rows-frame :deep(table) {
+  min-width: 1040px;
 }
 
 .name {
@@ -241,11 +206,5 @@ h1 {
 
 .need {
   color: var(--forecast-text);
-}
-
-@media (width < 980px) {
-  .kept {
-    padding: 16px 12px 48px;
-  }
 }
 </style>

@@ -10,8 +10,7 @@ import { usePins } from '~/bench/pins/pinStore'
 import { useKept } from '~/bench/kept/keptStore'
 import { useContest } from '~/bench/contest/contestStore'
 import HandOverMenu from '~/bench/handover/HandOverMenu.vue'
-import StagePath from '~/bench/stages/StagePath.vue'
-import MethodSentence from '~/bench/sentence/MethodSentence.vue'
+import BenchFrame from '~/bench/plane/BenchFrame.vue'
 import { useKeptView } from '~/bench/view/keptViewStore'
 import { useShortcuts } from '~/bench/plane/shortcuts'
 import { useViewHistory } from '~/bench/plane/viewHistory'
@@ -113,108 +112,81 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div class="bench">
-    <PageHead>
-      <template v-if="bench.state === 'ready'">
-        <div class="names"><AboutSeries /><StudyTabs /></div>
-        <p class="muted small about">{{ about }}</p>
-      </template>
-      <template v-if="bench.state === 'ready'" #actions>
-        <span class="saving muted small" role="status">
-          {{ SAVE_WORDS[bench.saving]
-          }}<template v-if="bench.saving === 'failed' && bench.isKeptNowhere"
-            >, and kept nowhere but in this page</template
-          >
-          <v-btn
-            v-if="bench.saving === 'failed' && !bench.conflict"
-            :data-tip="bench.saveFailure"
-            color="accent"
-            @click="bench.save()"
-          >
-            Try again
-          </v-btn>
-        </span>
-        <v-btn class="undo" :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
-        <v-btn :disabled="!bench.canRedo" @click="bench.redo()"> Redo </v-btn>
-        <v-btn
-          :data-tip="'Keep this result to compare with (P)'"
-          :aria-pressed="pins.isPinned"
-          :disabled="!bench.result"
-          class="pin"
-          @click="pins.toggle()"
-        >
-          {{ pins.isPinned ? 'Unpin' : 'Pin' }}
-        </v-btn>
-        <v-btn
-          data-tip="Freeze this forecast under a name, to be judged by what comes"
-          :disabled="!bench.result"
-          @click="isKeeping = true"
-        >
-          Keep
-        </v-btn>
-        <v-btn
-          :data-tip="
-            pins.pins.length === 0
-              ? 'Additive, multiplicative and robust loess side by side (C)'
-              : 'Pinned methods side by side (C)'
-          "
-          :disabled="!bench.series"
-          @click="compare()"
-        >
-          Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
-        </v-btn>
-        <v-btn
-          data-tip="Methods forecasting from the same past origins, ranked (T)"
-          :disabled="!bench.result"
-          @click="contest.show()"
-        >
-          Contest
-        </v-btn>
-        <HandOverMenu />
-      </template>
-    </PageHead>
-    <p v-if="bench.state === 'loading'" class="message muted" role="status">Opening the study…</p>
-    <div v-else-if="bench.state === 'failed'" class="message" role="alert">
-      <p>{{ bench.failure }}</p>
-      <NuxtLink to="/">To the shelf</NuxtLink>
-    </div>
-    <template v-else>
-      <BenchTour />
-      <MethodSentence />
-      <main class="columns">
-        <StagePath />
-        <ContestView v-if="contest.isOpen" class="across" />
-        <CompareView v-else-if="pins.comparing" class="across" />
-        <template v-else>
-          <TimePlane />
-          <WorkingPanel />
+  <BenchFrame opening="Opening the study…" :back="{ to: '/', text: 'To the shelf' }">
+    <template #head>
+      <PageHead>
+        <template v-if="bench.state === 'ready'">
+          <div class="names"><AboutSeries /><StudyTabs /></div>
+          <p class="muted small about">{{ about }}</p>
         </template>
-      </main>
+        <template v-if="bench.state === 'ready'" #actions>
+          <span class="saving muted small" role="status">
+            {{ SAVE_WORDS[bench.saving]
+            }}<template v-if="bench.saving === 'failed' && bench.isKeptNowhere"
+              >, and kept nowhere but in this page</template
+            >
+            <v-btn
+              v-if="bench.saving === 'failed' && !bench.conflict"
+              :data-tip="bench.saveFailure"
+              color="accent"
+              @click="bench.save()"
+            >
+              Try again
+            </v-btn>
+          </span>
+          <v-btn class="undo" :disabled="!bench.canUndo" @click="bench.undo()"> Undo </v-btn>
+          <v-btn :disabled="!bench.canRedo" @click="bench.redo()"> Redo </v-btn>
+          <v-btn
+            :data-tip="'Keep this result to compare with (P)'"
+            :aria-pressed="pins.isPinned"
+            :disabled="!bench.result"
+            class="pin"
+            @click="pins.toggle()"
+          >
+            {{ pins.isPinned ? 'Unpin' : 'Pin' }}
+          </v-btn>
+          <v-btn
+            data-tip="Freeze this forecast under a name, to be judged by what comes"
+            :disabled="!bench.result"
+            @click="isKeeping = true"
+          >
+            Keep
+          </v-btn>
+          <v-btn
+            :data-tip="
+              pins.pins.length === 0
+                ? 'Additive, multiplicative and robust loess side by side (C)'
+                : 'Pinned methods side by side (C)'
+            "
+            :disabled="!bench.series"
+            @click="compare()"
+          >
+            Compare{{ pins.pins.length > 0 ? ` ${pins.pins.length}` : '' }}
+          </v-btn>
+          <v-btn
+            data-tip="Methods forecasting from the same past origins, ranked (T)"
+            :disabled="!bench.result"
+            @click="contest.show()"
+          >
+            Contest
+          </v-btn>
+          <HandOverMenu />
+        </template>
+      </PageHead>
+      <ConflictDialog v-if="bench.conflict" />
+      <KeepDialog v-if="isKeeping" v-model="isKeeping" />
     </template>
-    <ConflictDialog v-if="bench.conflict" />
-    <KeepDialog v-if="isKeeping" v-model="isKeeping" />
-  </div>
+    <template #note><BenchTour /></template>
+    <ContestView v-if="contest.isOpen" class="across" />
+    <CompareView v-else-if="pins.comparing" class="across" />
+    <template v-else>
+      <TimePlane />
+      <WorkingPanel />
+    </template>
+  </BenchFrame>
 </template>
 
 <style scoped>
-.bench {
-  display: flex;
-  flex-direction: column;
-  height: 100dvh;
-}
-
-.columns {
-  display: grid;
-  flex: 1;
-  grid-template-columns: var(--path-width) minmax(0, 1fr) var(--working-width);
-  min-height: 0;
-}
-
-.columns > * {
-  min-height: 0;
-  overflow-y: auto;
-}
-
 .across {
   grid-column: span 2;
 }
@@ -239,27 +211,7 @@ onBeforeUnmount(() => {
   align-self: center;
 }
 
-.message {
-  padding: 32px;
-}
-
-@media (width >= 1600px) {
-  .columns {
-    --working-width: 420px;
-  }
-}
-
-/* Narrow, the parts stand one under the other, and the page scrolls as a whole. */
 @media (width < 980px) {
-  .bench {
-    height: auto;
-    min-width: 0;
-  }
-
-  .columns {
-    display: block;
-  }
-
   .about {
     white-space: normal;
   }
