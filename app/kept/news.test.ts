@@ -1,4 +1,4 @@
-import { beforeEach, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { calendarOf } from '~~/core/calendar/calendar'
 import type { Judged } from '~~/core/kept/judge'
 import type { KeptRow } from '~~/shared/api/kept'
@@ -22,6 +22,7 @@ function row(name: string, seriesId: string, came: number, isOff: boolean): Kept
 }
 
 let kept: readonly KeptRow[]
+afterEach(() => vi.unstubAllGlobals())
 beforeEach(() =>
   vi.stubGlobal('fetch', () =>
     Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({ kept }) }),

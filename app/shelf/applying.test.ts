@@ -1,10 +1,11 @@
-import { beforeEach, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import type { MethodDocument } from '~~/core/method'
 import { applied, take, takeBack } from './applying'
 
 const values = Array.from({ length: 48 }, (_, i) => 100 + 10 * (i % 12) + i)
 const row = { id: 's', name: 'Glaze', studyId: 'a' }
 let stored: { method: MethodDocument; version: number }
+afterEach(() => vi.unstubAllGlobals())
 beforeEach(() => {
   stored = { method: { format: 'elvant-method/1' }, version: 3 }
   vi.stubGlobal('fetch', (_: string, { method, body }: { method: string; body?: string }) => {

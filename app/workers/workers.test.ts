@@ -3,9 +3,9 @@ import { Refusal } from '~~/core/refusal'
 import type { Progress, Steps } from '~~/core/work/steps'
 import { Left, unlessLeft, WorkerClient } from './client'
 import type { Telling } from './job'
-import type { Answered, Asked } from './messages'
+import type { Answered } from './messages'
 import { useRun } from './run'
-import { serve, type Wire } from './serve'
+import { ownThreadFor } from './testing'
 
 /** What the jobs below have done, over all workers of a test. */
 let done: string[] = []
@@ -34,46 +34,12 @@ const JOBS = {
   },
 }
 
-/** A worker on this very thread, whose messages arrive a turn later, as between threads. */
-class OwnThread {
-  private ended = false
-  private readonly heard = new Map<string, ((event: never) => void)[]>()
-  private readonly wire: Wire
-
-  constructor() {
-    this.wire = {
-      onmessage: null,
-      postMessage: (answer) => {
-        const data = structuredClone(answer)
-        setTimeout(() => this.tell('message', { data } as never))
-      },
-    }
-    serve(JOBS, this.wire)
-  }
-
-  postMessage(asked: Asked): void {
-    const data = structuredClone(asked)
-    setTimeout(() => this.ended || this.wire.onmessage?.({ data } as MessageEvent<Asked>))
-  }
-
-  addEventListener(kind: string, listener: (event: never) => void): void {
-    this.heard.set(kind, [...(this.heard.get(kind) ?? []), listener])
-  }
-
-  terminate(): void {
-    this.ended = true
-  }
-
-  tell(kind: string, event: never): void {
-    if (this.ended) return
-    for (const listener of this.heard.get(kind) ?? []) listener(event)
-  }
-}
+const OwnThread = ownThreadFor(JOBS)
 
 /** @param toLeave no machine is so slow that a worker that looks up has not done so by then */
 function opened(toLeave = 60_000) {
   done = []
-  const workers: OwnThread[] = []
+  const workers: InstanceType<typeof OwnThread>[] = []
   const client = new WorkerClient<typeof JOBS>(() => {
     workers.push(new OwnThread())
     return workers.at(-1) as unknown as Worker

@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { calendarOf } from '~~/core/calendar/calendar'
 import type { KeptDocument, KeptRow } from '~~/shared/api/kept'
@@ -36,6 +36,7 @@ const requests: string[] = []
 function answer(body: unknown, status = 200) {
   return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) })
 }
+afterEach(() => vi.unstubAllGlobals())
 beforeEach(() => {
   setActivePinia(createPinia())
   requests.length = 0

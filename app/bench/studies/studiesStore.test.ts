@@ -1,22 +1,27 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { analyse } from '~~/core/analyse'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
+import type { Steps } from '~~/core/work/steps'
+import { ownThreadFor } from '~/workers/testing'
 import { usePins } from '../pins/pinStore'
 import { useBench } from '../study/benchStore'
 import { useStudies } from './studiesStore'
 
-/** What is to come in before the answer to a method does; most come at once. */
-let late: ((method: MethodDocument) => Promise<void>) | null = null
-vi.mock('~/workers/core', async (original) => ({
-  ...(await original<object>()),
-  analyseApart: async (series: Series, method: MethodDocument) => {
-    await late?.(method)
-    return { kind: 'result', result: analyse(series, method) }
+/** Forms of trend whose answers are waited for until they are let go. */
+const held = new Set<string>()
+/** Those that were worked out. */
+const done: string[] = []
+const JOBS = {
+  *analyse(_: unknown, series: Series, method: MethodDocument): Steps<object> {
+    while (held.has(method.trend?.form ?? '')) yield { done: 0, of: 1, words: 'waiting' }
+    const result = analyse(series, method)
+    done.push(result.method.trend.form)
+    return { kind: 'result', result }
   },
-}))
+}
 
 const values = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const LINE: MethodDocument = { format: 'elvant-method/1' }
@@ -29,19 +34,15 @@ const study = (id: string, method: MethodDocument) => ({
 })
 
 let tabs: { id: string; name: string; method: MethodDocument; opensFirst: boolean }[]
+afterEach(() => vi.unstubAllGlobals())
 beforeEach(() => {
+  done.length = 0
   setActivePinia(createPinia())
   tabs = [
     { id: 'a', name: '', method: LINE, opensFirst: true },
     { id: 'b', name: '', method: SMOOTH, opensFirst: false },
   ]
-  vi.stubGlobal(
-    'Worker',
-    class {
-      addEventListener() {}
-      postMessage() {}
-    },
-  )
+  vi.stubGlobal('Worker', ownThreadFor(JOBS))
   vi.stubGlobal('fetch', (path: string) => {
     const body = path.endsWith('/desk')
       ? { steps: [], at: null, view: null }
@@ -97,19 +98,15 @@ it('a study beside is calculated anew with the values that both have, and change
 it('what was begun before is not shown where it comes later', async () => {
   await open('a')
   const studies = useStudies()
-  let answer = () => {}
-  late = (method) =>
-    method.trend?.form === 'smoothed'
-      ? new Promise((resolve) => (answer = resolve))
-      : Promise.resolve()
+  held.add('smoothed')
   studies.lay('b')
   await settled()
   expect(studies.laid).toBeNull()
   tabs = tabs.map((tab) => (tab.id === 'b' ? { ...tab, method: CURVE } : tab))
   await studies.load()
   await vi.waitFor(() => expect(studies.laid?.result.method.trend.form).toBe('quadratic'))
-  answer()
+  held.clear()
+  await vi.waitFor(() => expect(done).toContain('smoothed'))
   await settled()
   expect(studies.laid!.result.method.trend.form).toBe('quadratic')
-  late = null
 })
