@@ -79,6 +79,9 @@ test('forecasts are kept, judged by what comes, told apart, and taken up again a
   await expect(list.filter({ hasText: 'With the hand' })).toContainText(
     /Jan 2026 to Jun 2026: off by .*% limits; repeating last year 9\.1%; without the hand/,
   )
+  await expect(working).toContainText(
+    /Of the kept forecast bent by hand: off by .*; without the hand/,
+  )
   await expect(page.locator('[data-row^="beside:kept "]')).toHaveCount(1)
   await expect(page.locator('[data-row^="beside:kept-error "]')).toHaveCount(1)
   await list.filter({ hasText: 'Statistics alone' }).getByRole('button', { name: 'agreed' }).click()

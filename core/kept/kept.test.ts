@@ -5,6 +5,7 @@ import { calendarOf } from '../calendar/calendar'
 import type { MethodDocument } from '../method'
 import type { Series, Value } from '../series/series'
 import { apart } from './apart'
+import { handRecord, handWords } from './handRecord'
 import { judge, type Judged } from './judge'
 import { frozen, type KeptForecast } from './kept'
 import { leaningWords, needWords, recordLine } from './words'
@@ -84,6 +85,25 @@ describe('the record of a kept forecast', () => {
     expect(needWords(of(100, 79, 78, 77).need!)).toBe('the last 3 values lie below the 95% limits')
     expect(of(79, 121, 79).need).toBeNull()
   })
+})
+
+it('whether the hand helped is judged over all periods of the forecasts that it bent', () => {
+  const bent = (came: readonly number[]) => judge(KEPT, series([...KNOWN, ...came]))
+  const plain = { ...KEPT, forecast: { ...KEPT.forecast, statistical: null } }
+  const record = handRecord([
+    bent([106, 88]),
+    bent([]),
+    bent([100]),
+    judge(plain, series([...KNOWN, 500])),
+  ])!
+  // 6, 12 and 0 of 294 in all; without the hand 2, 16 and 4.
+  expect(record.count).toBe(2)
+  expect(record.with.by).toBeCloseTo((100 * 18) / 294, 9)
+  expect(record.without.by).toBeCloseTo((100 * 22) / 294, 9)
+  expect(handWords(record, 'litres')).toBe(
+    'Of 2 kept forecasts bent by hand: off by 6.1%; without the hand 7.5%.',
+  )
+  expect(handRecord([bent([])])).toBeNull()
 })
 
 /** Reproducible noise of standard deviation 1. */

@@ -4,8 +4,10 @@ import { formatChange, formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { amountAssumed, withAssumption } from '~~/core/forecast/assumptions/change'
 import type { Assumption } from '~~/core/forecast/assumptions/options'
+import { handRecord, handWords } from '~~/core/kept/handRecord'
 import type { Result } from '~~/core/result'
 import { useTriedChange } from '../controls/triedChange'
+import { useKept } from '../kept/keptStore'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'
@@ -19,6 +21,7 @@ const bench = useBench()
 const ledger = useLedger()
 const selection = useSelection()
 const hand = useHand()
+const kept = useKept()
 const { problem, change } = useTriedChange()
 
 type Kind = Assumption['kind']
@@ -123,6 +126,12 @@ watch(
   { immediate: true, flush: 'post' },
 )
 
+/** Whether it helped in forecasts that were kept. */
+const helped = computed(() => {
+  const record = handRecord(kept.rows.map(({ judged }) => judged))
+  return record && inReadersFigures(handWords(record, bench.series!.unit))
+})
+
 /** What the hand comes to over all forecast periods. */
 const moved = computed(() => {
   const { assumed: own, forecast } = props.result
@@ -178,6 +187,7 @@ const moved = computed(() => {
       <AssumptionList :method="result.method" />
       <p v-if="moved" class="muted small">Together {{ moved }} against the statistical forecast.</p>
     </template>
+    <p v-if="helped" class="muted small">{{ helped }}</p>
     <ScenarioList :result="result" />
   </section>
 </template>

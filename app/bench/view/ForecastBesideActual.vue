@@ -16,6 +16,8 @@ const props = defineProps<{
   forecast: readonly number[]
   /** Same length. */
   actual: readonly Value[]
+  /** What the analyst uses instead of values that came, where that is another. */
+  instead?: readonly Value[]
   /** The widest limits, with their level in per cent; null for a forecast without any. */
   limits: (Limits & { readonly level: number }) | null
   /** What the limits are of, where the method has others: `of the model`. */
@@ -34,6 +36,7 @@ const rows = computed(() =>
       label: ledger.labelAt(props.origin + 1 + i),
       point,
       came,
+      instead: props.instead?.[i] ?? null,
       error: came === null ? null : came - point,
       isOutside,
     }
@@ -80,6 +83,9 @@ const within = computed(() => {
         <th scope="row">{{ row.label }}</th>
         <td class="number">{{ ledger.onScale(row.point) }}</td>
         <td class="number">
+          <span v-if="row.instead !== null" class="muted small">
+            ({{ ledger.onScale(row.instead) }} used)
+          </span>
           {{ ledger.onScale(row.came)
           }}<span v-if="row.isOutside" data-tip="Outside the limits"> *</span>
         </td>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Result } from '~~/core/result'
+import { useBench } from '../../study/benchStore'
 import { useBeside } from '../../beside/besideStore'
 import ForecastBesideActual from '../../view/ForecastBesideActual.vue'
 import { useLedger } from '../../view/ledgerStore'
 
 /** The forecast of a span that ends early, beside what came after it. */
 const props = defineProps<{ result: Result }>()
+const bench = useBench()
 const beside = useBeside()
 const ledger = useLedger()
 
@@ -28,6 +30,7 @@ const limits = computed(() => {
       :origin="ledger.lastActual"
       :forecast="result.forecast.forecast"
       :actual="beside.came"
+      :instead="bench.frozen?.judged.periods.map(({ instead }) => instead)"
       :limits="limits"
     />
   </section>
