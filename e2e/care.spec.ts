@@ -50,7 +50,7 @@ test('name, unit, group and notes are changed on the Bench, and undone', async (
   await page.getByLabel('Name').fill('Primer, north')
   await page.getByLabel('Unit').fill('tins')
   await page.getByLabel('Notes').fill('From the new till')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByRole('heading', { name: 'Primer, north' })).toBeVisible()
   await expectSaved(page)
   await page.goto('/')

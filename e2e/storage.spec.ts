@@ -58,7 +58,7 @@ test('what two tabs change apart from one another is put together, and what both
   await other.goto(page.url())
   await other.getByRole('button', { name: 'Two tabs', exact: true }).click()
   await other.getByRole('textbox', { name: 'Notes' }).fill('Flood in June.')
-  await other.getByRole('button', { name: 'Keep', exact: true }).click()
+  await other.getByRole('button', { name: 'Done', exact: true }).click()
   await expectSaved(other)
 
   await project(page, '2 years')

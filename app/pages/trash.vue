@@ -91,7 +91,8 @@ async function restore(ids: readonly string[]) {
         action="Delete for good"
         @confirm="erase()"
       >
-        Their values, adjustments, methods and files are gone then. Only a backup brings them back.
+        Their values, adjustments, methods, kept forecasts and files are gone then. Only a backup
+        brings them back.
       </AskFirst>
       <p v-if="series.length > 500" class="muted">… and {{ series.length - 500 }} more.</p>
     </template>

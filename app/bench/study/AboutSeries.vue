@@ -136,7 +136,7 @@ function keep() {
       </label>
       <label> Group <v-text-field v-model="group" maxlength="200" placeholder="none" /> </label>
       <label>Notes <v-textarea v-model="notes" rows="4" maxlength="20000" /> </label>
-      <v-btn variant="flat" type="submit">Keep</v-btn>
+      <v-btn variant="flat" type="submit">Done</v-btn>
       <section v-if="vintages" class="vintages small">
         <h2>As it came in</h2>
         <ul>
