@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { formatDecimals, formatPeriodCode, formatSigned, inReadersFigures } from '~/figures/format'
 import { apartBeside } from '~/workers/core'
+import { useRun } from '~/workers/run'
 import type { Apart } from '~~/core/kept/apart'
 import type { KeptForecast } from '~~/core/kept/kept'
 import { displayScale } from '~~/core/words/displayScale'
@@ -16,24 +17,19 @@ const props = defineProps<{
   after: KeptRow
 }>()
 const found = shallowRef<Apart | null>(null)
-const because = ref('')
-const isUnderWay = ref(true)
-
+// Of two that are asked for one after the other only the newer is wanted.
+const { state, because, begin } = useRun()
 watch(
   () => [props.before.id, props.after.id] as const,
-  async ([before, after]) => {
-    isUnderWay.value = true
-    because.value = ''
+  ([before, after]) => {
     found.value = null
-    try {
+    void begin(async ({ until }) => {
       const [one, other] = await Promise.all([fetchKeptForecast(before), fetchKeptForecast(after)])
-      found.value = await apartBeside(forecastOf(one), forecastOf(other))
-      if (!found.value) because.value = 'They forecast no period in common.'
-    } catch (error) {
-      because.value = (error as Error).message
-    } finally {
-      isUnderWay.value = false
-    }
+      const apart = await apartBeside(forecastOf(one), forecastOf(other))
+      if (until.aborted) return
+      found.value = apart
+      if (!apart) throw new Error('They forecast no period in common.')
+    })
   },
   { immediate: true },
 )
@@ -72,7 +68,9 @@ const total = computed(
       From “{{ before.name }}” to “{{ after.name }}”
       <span v-if="scale.unit" class="muted small">{{ scale.unit }}</span>
     </h2>
-    <p v-if="isUnderWay" class="muted" role="status">Running the old method on the new values…</p>
+    <p v-if="state === 'running'" class="muted" role="status">
+      Running the old method on the new values…
+    </p>
     <p v-else-if="because" role="alert">{{ inReadersFigures(because) }}</p>
     <template v-else-if="total">
       <p class="muted small">

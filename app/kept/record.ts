@@ -3,7 +3,7 @@ import { leaningWords, needWords, recordLine } from '~~/core/kept/words'
 import type { KeptRow } from '~~/shared/api/kept'
 
 /** What is said of a kept forecast, in the reader's figures. */
-export interface Record {
+export interface KeptRecord {
   /** `1 Dec 2026; Jan 2026 to Dec 2026` */
   readonly about: string
   readonly line: string
@@ -13,7 +13,7 @@ export interface Record {
   readonly need: string | null
 }
 
-export function recordOf({ judged, calendar, unit, createdAt, from, to }: KeptRow): Record {
+export function recordOf({ judged, calendar, unit, createdAt, from, to }: KeptRow): KeptRecord {
   const leaning = leaningWords(judged)
   const label = (code: string) => formatPeriodCode(code, calendar)
   const span = from === to ? label(from) : `${label(from)} to ${label(to)}`

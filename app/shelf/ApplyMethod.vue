@@ -76,7 +76,7 @@ async function apply() {
 <template>
   <FilePick accept=".json,application/json" @pick="pick">Apply a method</FilePick>
   <v-dialog v-model="open" max-width="760" aria-labelledby="apply-title">
-    <h2 id="apply-title" class="serif">Apply a method</h2>
+    <h2 id="apply-title" class="serif dialog-title">Apply a method</h2>
     <p v-if="failure" class="failure" role="alert">{{ inReadersFigures(failure) }}</p>
     <p v-if="isUnderWay" class="muted" role="status">
       {{ formatCount(done) }} of {{ formatCount(wanted.length) }} series…
@@ -114,7 +114,7 @@ async function apply() {
         </v-table>
       </div>
     </template>
-    <p class="acts">
+    <p class="dialog-acts">
       <v-btn @click="open = false">Cancel</v-btn>
       <v-btn variant="flat" :disabled="isUnderWay || changing.length === 0" @click="apply()">
         Apply to {{ formatCount(changing.length) }}
@@ -124,11 +124,6 @@ async function apply() {
 </template>
 
 <style scoped>
-h2 {
-  margin-bottom: 8px;
-  font-size: 19px;
-}
-
 .list {
   overflow-y: auto;
   max-height: 50vh;
@@ -147,12 +142,5 @@ th {
 
 .failure {
   color: var(--danger);
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  margin-top: 14px;
-  gap: 10px;
 }
 </style>

@@ -12,25 +12,11 @@ function confirm() {
 
 <template>
   <v-dialog v-model="open" max-width="460" aria-labelledby="ask-title">
-    <h2 id="ask-title" class="serif">{{ title }}</h2>
+    <h2 id="ask-title" class="serif dialog-title">{{ title }}</h2>
     <p><slot /></p>
-    <p class="acts">
+    <p class="dialog-acts">
       <v-btn autofocus @click="open = false">Cancel</v-btn>
       <v-btn variant="flat" @click="confirm()">{{ action }}</v-btn>
     </p>
   </v-dialog>
 </template>
-
-<style scoped>
-h2 {
-  margin-bottom: 8px;
-  font-size: 19px;
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  margin-top: 18px;
-  gap: 10px;
-}
-</style>

@@ -25,7 +25,7 @@ async function give() {
 
 <template>
   <v-dialog :model-value="isKeyNeeded" persistent max-width="460" aria-labelledby="key-title">
-    <h2 id="key-title" class="serif">The key of this Elvant</h2>
+    <h2 id="key-title" class="serif dialog-title">The key of this Elvant</h2>
     <p>
       Other machines can reach it, so it asks for its key once in each browser. Who started it has
       the key.
@@ -41,7 +41,7 @@ async function give() {
         :error="failure !== ''"
       />
       <p v-if="failure" class="small failure" role="alert">{{ failure }}</p>
-      <p class="acts">
+      <p class="dialog-acts">
         <v-btn type="submit" variant="flat" :disabled="key.trim() === '' || isAsking">Open</v-btn>
       </p>
     </form>
@@ -49,22 +49,11 @@ async function give() {
 </template>
 
 <style scoped>
-h2 {
-  margin-bottom: 8px;
-  font-size: 19px;
-}
-
 form {
   margin-top: 12px;
 }
 
 .failure {
   margin: 6px 0 0;
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  margin: 14px 0 0;
 }
 </style>

@@ -1,5 +1,4 @@
-import { analyse } from '../../core/analyse'
-import { frozen } from '../../core/kept/kept'
+import { freeze } from '../../core/kept/kept'
 import { leaningWords, needWords, recordLine } from '../../core/kept/words'
 import { keepRequestSchema, type KeptRow } from '../../shared/api/kept'
 import { parseDocument } from '../../shared/parseDocument'
@@ -26,7 +25,7 @@ export function keep({ series: called, method: path, name, note = '' }: KeepOpti
   const kept = withDatabase((db) => {
     const id = seriesNamed(db, called)
     const series = toSeries(findSeries(db, id)!)
-    const forecast = frozen(analyse(series, { ...asked.method, check: undefined }))
+    const forecast = freeze(series, asked.method)
     return findKept(db, keepForecast(db, id, series, { ...asked, forecast }))!
   })
   printJson({ format: 'elvant-kept/1', ...kept })

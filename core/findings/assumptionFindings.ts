@@ -2,22 +2,22 @@ import type { Figures } from '../calculate'
 import { periodLabel } from '../calendar/labels'
 import { periodAt, timeCodeOfCode } from '../calendar/period'
 import type { Finding } from '../finding'
+import { assumptionsAt } from '../forecast/assumptions/bend'
 import type { Assumption } from '../forecast/assumptions/options'
 import { listed } from '../words/listed'
 
 /** Assumptions that move nothing any more, or not yet: kept, and said. */
-export function assumptionFindings({ method, series, ahead, lastT }: Figures): Finding[] {
+export function assumptionFindings({ method, series, ahead }: Figures): Finding[] {
   const { calendar, start } = series
   const { assumptions = [] } = method.forecast
   const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
-  const endT = ahead.t.at(-1)!
-  const isIdle = (one: Assumption) =>
-    timeCode(one.from) > endT ||
-    (one.kind === 'amount' && timeCode(one.to ?? one.from) <= lastT) ||
-    (one.kind === 'index' && !isAhead(one.season, timeCode(one.from)))
-  const isAhead = (season: number, from: number) =>
-    ahead.t.some((t) => t >= from && periodAt(start, t, calendar.seasons).season === season)
+  const moving = new Set(
+    ahead.t.flatMap((t) =>
+      assumptionsAt(assumptions, t, periodAt(start, t, calendar.seasons).season, timeCode),
+    ),
+  )
+  const isIdle = (one: Assumption) => !moving.has(one)
   const idle = assumptions.filter(isIdle)
   if (idle.length === 0) return []
   const rest = assumptions.filter((one) => !isIdle(one))

@@ -166,6 +166,14 @@ function needOf(tracking: Value, came: readonly JudgedPeriod[]): Need | null {
     : null
 }
 
+/** The narrowest limits of a forecast, and how many of the values that came lie within them; null without any. */
+export function withinNarrowest({ within }: Judged) {
+  const levels = Object.keys(within).map(Number)
+  if (levels.length === 0) return null
+  const level = Math.min(...levels)
+  return { level, ...within[level]! }
+}
+
 /** Whether errors add up to more on one side than a tracking signal may. */
 export function leans(tracking: Value): boolean {
   return tracking !== null && Math.abs(tracking) > TRACKED_BEYOND

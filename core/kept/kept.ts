@@ -1,3 +1,4 @@
+import { analyse } from '../analyse'
 import type { Limits } from '../forecast/limits'
 import type { MethodDocument } from '../method'
 import type { Result } from '../result'
@@ -24,6 +25,15 @@ export interface KeptForecast {
   readonly series: Series
   readonly method: MethodDocument
   readonly forecast: FrozenForecast
+}
+
+/**
+ * The figures that a method comes to on a series, to be kept; the check that it may ask for is none of them.
+ *
+ * @throws Refusal as the method does
+ */
+export function freeze(series: Series, method: MethodDocument): FrozenForecast {
+  return frozen(analyse(series, { ...method, check: undefined }))
 }
 
 /** What is kept of a result: the figures that others plan on. */

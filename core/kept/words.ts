@@ -4,7 +4,7 @@ import { parsePeriod } from '../calendar/period'
 import { offWords } from '../check/words'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import { figure } from '../words/figure'
-import { leans, type Judged, type Need } from './judge'
+import { leans, withinNarrowest, type Judged, type Need } from './judge'
 
 /** What the words of a record are made of. */
 export interface RecordTold {
@@ -23,7 +23,8 @@ export function recordLine(judged: Judged, { calendar, unit }: RecordTold): stri
   if (!off || came.length === 0) return 'Nothing of it has come yet'
   const label = (code: string) => periodLabel(parsePeriod(code, calendar)!, calendar)
   const [first, last] = [label(came[0]!.period), label(came.at(-1)!.period)]
-  const within = withinWords(judged)
+  const held = withinNarrowest(judged)
+  const within = held && `${held.inside} of ${held.of} within the ${held.level}% limits`
   return [
     `${first === last ? first : `${first} to ${last}`}: off by ${offWords(off, unit)}${within ? `, ${within}` : ''}`,
     ...(benchmark.off
@@ -31,16 +32,6 @@ export function recordLine(judged: Judged, { calendar, unit }: RecordTold): stri
       : []),
     ...(statistical ? [`without the hand ${offWords(statistical, unit)}`] : []),
   ].join('; ')
-}
-
-/** `2 of 3 within the 80% limits`, of the narrowest limits that are known. */
-function withinWords({ within }: Judged): string | null {
-  const [level] = Object.keys(within)
-    .map(Number)
-    .sort((a, b) => a - b)
-  if (level === undefined) return null
-  const { inside, of } = within[level]!
-  return `${inside} of ${of} within the ${level}% limits`
 }
 
 /** Errors that add up to one side: `the errors add up to 4.6 mean errors: it was too low`; null where they do not. */

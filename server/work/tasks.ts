@@ -1,6 +1,6 @@
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
-import { frozen } from '../../core/kept/kept'
+import { freeze } from '../../core/kept/kept'
 import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
 import {
   createSeriesSchema,
@@ -96,7 +96,7 @@ export const TASKS = {
     const stored = withReader(path, (db) => findSeries(db, seriesId))
     if (!stored) return null
     const series = toSeries(stored)
-    const forecast = frozen(analyse(series, { ...asked.method, check: undefined }))
+    const forecast = freeze(series, asked.method)
     return withWriter(path, (db) => {
       if (!findSeries(db, seriesId)) return null
       const id = keepForecast(db, seriesId, series, { ...asked, forecast })

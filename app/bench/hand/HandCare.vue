@@ -2,6 +2,7 @@
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { formatChange, formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
+import { movedBy } from '~~/core/forecast/assumptions/bend'
 import { amountAssumed, withAssumption } from '~~/core/forecast/assumptions/change'
 import type { Assumption } from '~~/core/forecast/assumptions/options'
 import { handRecord, handWords } from '~~/core/kept/handRecord'
@@ -135,11 +136,8 @@ const helped = computed(() => {
 /** What the hand comes to over all forecast periods. */
 const moved = computed(() => {
   const { assumed: own, forecast } = props.result
-  if (!own) return null
-  const sum = (values: readonly number[]) => values.reduce((all, value) => all + value, 0)
-  const [bent, statistical] = [sum(forecast.forecast), sum(own.statistical.forecast)]
-  if (!(statistical > 0)) return null
-  return formatChange(100 * (bent / statistical - 1))
+  const share = own ? movedBy(forecast.forecast, own.statistical.forecast) : null
+  return share === null ? null : formatChange(100 * share)
 })
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { formatChange, inReadersFigures } from '~/figures/format'
+import { movedBy } from '~~/core/forecast/assumptions/bend'
 import { MOST_SCENARIOS } from '~~/core/forecast/assumptions/options'
 import type { Result } from '~~/core/result'
 import { useTriedChange } from '../controls/triedChange'
@@ -20,14 +21,13 @@ const canKeep = computed(
       scenarios.value.some((one) => one.name === name.value.trim())),
 )
 
-const sum = (figures: readonly number[]) => figures.reduce((all, one) => all + one, 0)
 /** By how much each lies over or under the statistical forecast, all periods together. */
 const against = computed(() => {
   const { assumed, forecast, scenarios: bent = [] } = props.result
-  const statistical = sum((assumed?.statistical ?? forecast).forecast)
-  return bent.map((one) =>
-    statistical > 0 ? formatChange(100 * (sum(one.bent.forecast) / statistical - 1)) : '',
-  )
+  return bent.map((one) => {
+    const share = movedBy(one.bent.forecast, (assumed?.statistical ?? forecast).forecast)
+    return share === null ? '' : formatChange(100 * share)
+  })
 })
 
 function set(next: typeof scenarios.value, more: object = {}) {

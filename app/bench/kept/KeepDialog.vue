@@ -34,7 +34,7 @@ async function keep() {
 
 <template>
   <v-dialog v-model="open" max-width="460" aria-labelledby="keep-title">
-    <h2 id="keep-title" class="serif">Keep this forecast</h2>
+    <h2 id="keep-title" class="serif dialog-title">Keep this forecast</h2>
     <p>
       Values, adjustments, method, assumptions and figures are frozen as they are now, to be judged
       by what comes. Nothing of it can be altered afterwards.
@@ -56,7 +56,7 @@ async function keep() {
       />
       <p v-if="isTaken" class="muted small">Another one has this name; both stay.</p>
       <p v-if="failure" class="small failure" role="alert">{{ failure }}</p>
-      <p class="acts">
+      <p class="dialog-acts">
         <v-btn @click="open = false">Cancel</v-btn>
         <v-btn type="submit" variant="flat" :disabled="name.trim() === '' || isKeeping">
           Keep
@@ -67,11 +67,6 @@ async function keep() {
 </template>
 
 <style scoped>
-h2 {
-  margin-bottom: 8px;
-  font-size: 19px;
-}
-
 form {
   display: grid;
   margin-top: 12px;
@@ -84,11 +79,5 @@ form p {
 
 .failure {
   color: var(--danger);
-}
-
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  gap: 10px;
 }
 </style>

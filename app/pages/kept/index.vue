@@ -9,6 +9,7 @@ import PageHead from '~/shell/PageHead.vue'
 import TermWord from '~/shell/TermWord.vue'
 import type { Off } from '~~/core/check/verdict'
 import { offWords } from '~~/core/check/words'
+import { withinNarrowest } from '~~/core/kept/judge'
 import type { KeptRow } from '~~/shared/api/kept'
 
 /** Every kept forecast and how it did, the worst first; two of one series are told apart. */
@@ -64,12 +65,8 @@ function off(value: Off | null, { unit }: KeptRow): string {
     : inReadersFigures(offWords(value, unit))
 }
 function within({ judged }: KeptRow): string {
-  const [level] = Object.keys(judged.within)
-    .map(Number)
-    .sort((a, b) => a - b)
-  if (level === undefined) return '–'
-  const { inside, of } = judged.within[level]!
-  return `${inside} of ${of} (${level}%)`
+  const held = withinNarrowest(judged)
+  return held ? `${held.inside} of ${held.of} (${held.level}%)` : '–'
 }
 </script>
 

@@ -5,7 +5,7 @@ import { figure } from '../../words/figure'
 import { limitOf, requireNumbers } from '../beyondNumbers'
 import type { Level } from '../level'
 import type { Limits } from '../limits'
-import type { AmountAssumption, Assumption, GrowthAssumption, IndexAssumption } from './options'
+import type { Assumption, GrowthAssumption, IndexAssumption } from './options'
 
 /** Everything of a forecast that assumptions bend. */
 export interface ToBend {
@@ -67,8 +67,16 @@ export function bend(
   const model = of.level?.season ?? null
   const isAdditive = model === 'additive'
   const level = of.level && bentLevel(of, of.level, grown, where)
-  const index = of.t.map((t, i) => indexChange(of, changes, t, of.season[i]!, isAdditive))
-  const amount = of.t.map((t) => amountAt(of, ofKind(assumptions, 'amount'), t))
+  const moving = of.t.map((t, i) => assumptionsAt(assumptions, t, of.season[i]!, of.timeCode))
+  const index = moving.map((own) =>
+    ofKind(own, 'index').reduce(
+      (changed, one) => (isAdditive ? changed + one.amount! : changed * one.factor!),
+      isAdditive ? 0 : 1,
+    ),
+  )
+  const amount = moving.map((own) =>
+    ofKind(own, 'amount').reduce((sum, one) => sum + one.amount, 0),
+  )
   const ratio = of.t.map((_, i) => (level ? ratioOf(level[i]!, of.level!.values[i]!) : 1))
   const spread = ratio.map((own, i) => (isAdditive ? own : own * index[i]!))
   const forecast = of.inside.map((value, i) => {
@@ -98,6 +106,30 @@ export function bend(
 /** An unbent level is as it was, also one of 0. */
 function ratioOf(bent: number, level: number): number {
   return bent === level ? 1 : bent / level
+}
+
+/**
+ * The assumptions that move the forecast of a period: of growth the latest, all of its index and its amounts.
+ *
+ * @param season of the period, from 1
+ */
+export function assumptionsAt(
+  assumptions: readonly Assumption[],
+  t: number,
+  season: number,
+  timeCode: (code: string) => number,
+): Assumption[] {
+  const grows = growthAt(ofKind(assumptions, 'growth'), t, timeCode)
+  return assumptions.filter((one) => {
+    switch (one.kind) {
+      case 'growth':
+        return one === grows
+      case 'index':
+        return timeCode(one.from) <= t && one.season === season
+      case 'amount':
+        return timeCode(one.from) <= t && t <= timeCode(one.to ?? one.from)
+    }
+  })
 }
 
 /** The assumption of growth that a period is under; null before the first. */
@@ -142,27 +174,6 @@ function bentLevel(
   return bent
 }
 
-function indexChange(
-  { timeCode }: ToBend,
-  changes: readonly IndexAssumption[],
-  t: number,
-  season: number,
-  isAdditive: boolean,
-): number {
-  return changes
-    .filter((one) => one.season === season && timeCode(one.from) <= t)
-    .reduce(
-      (sum, { factor, amount }) => (isAdditive ? sum + amount! : sum * factor!),
-      isAdditive ? 0 : 1,
-    )
-}
-
-function amountAt({ timeCode }: ToBend, amounts: readonly AmountAssumption[], t: number): number {
-  return amounts
-    .filter(({ from, to = from }) => timeCode(from) <= t && t <= timeCode(to))
-    .reduce((sum, { amount }) => sum + amount, 0)
-}
-
 function requireLevel(
   { level }: ToBend,
   [first]: readonly Assumption[],
@@ -201,4 +212,11 @@ export function ofKind<Kind extends Assumption['kind']>(
   kind: Kind,
 ): (Assumption & { readonly kind: Kind })[] {
   return assumptions.filter((one): one is Assumption & { readonly kind: Kind } => one.kind === kind)
+}
+
+/** By what share all periods together lie over the statistical forecast; undefined where that is not above 0. */
+export function movedBy(bent: readonly number[], statistical: readonly number[]): Value {
+  const sum = (figures: readonly number[]) => figures.reduce((all, one) => all + one, 0)
+  const base = sum(statistical)
+  return base > 0 ? sum(bent) / base - 1 : null
 }

@@ -3,8 +3,7 @@ import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { listed } from '../../words/listed'
 import { limitNamed } from '../columns'
-import type { Bent } from './bend'
-import { growthAt, ofKind } from './bend'
+import { assumptionsAt, growthAt, ofKind, type Bent } from './bend'
 import type { Assumption } from './options'
 
 /** What the statistics say stands under the name of its row and this. */
@@ -173,17 +172,7 @@ function reasons(bending: Bending, kind: 'index' | 'amount', t: number): string 
 
 /** The assumptions that move the forecast of a period. */
 function movers({ run, assumptions, timeCode }: Bending, t: number): Assumption[] {
-  const grows = growthAt(ofKind(assumptions, 'growth'), t, timeCode)
-  return assumptions.filter((one) => {
-    switch (one.kind) {
-      case 'growth':
-        return one === grows
-      case 'index':
-        return timeCode(one.from) <= t && one.season === run.seasonOf(t)
-      case 'amount':
-        return timeCode(one.from) <= t && t <= timeCode(one.to ?? one.from)
-    }
-  })
+  return assumptionsAt(assumptions, t, run.seasonOf(t), timeCode)
 }
 
 function readingAt(bending: Bending, t: number): string {
