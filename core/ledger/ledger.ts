@@ -152,7 +152,7 @@ function forecastColumns(
       takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value,
   }
   const beside = scenarios.map(({ name, bent }, i) =>
-    scenarioColumn(name, {
+    scenarioColumn(name, i, {
       ...{ ...common, bent, hasRows: false },
       assumptions: method.forecast.scenarios![i]!.assumptions,
     }),

@@ -49,8 +49,8 @@ function keep() {
     <h4>Scenarios</h4>
     <div v-for="(one, i) in scenarios" :key="one.name" class="row">
       <span class="grow">
-        <strong>{{ one.name }}</strong>
-        <span class="muted">
+        <strong>{{ one.name }}</strong>{{ ' '
+        }}<span class="muted">
           {{ one.assumptions.length }}
           {{ one.assumptions.length === 1 ? 'assumption' : 'assumptions' }}, {{ against[i] }}</span
         >

@@ -1,4 +1,4 @@
-import { declare, type Column } from '../../column/column'
+import { declare, type Column, type Mark } from '../../column/column'
 import { figureOf, operation, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { listed } from '../../words/listed'
@@ -251,15 +251,19 @@ function limitArithmetic(bending: Bending, name: string, t: number): Expression 
   return operation(forecast, '+', apart)
 }
 
+/** Scenarios are told apart by their lines, also from the forecast and from the statistical one. */
+const SCENARIO_MARKS = ['line-thick', 'line-points', 'line-thin'] as const satisfies readonly Mark[]
+
 /** The row of a scenario: what the statistical forecast would be by another set of assumptions. */
-export function scenarioColumn(name: string, bending: Bending): Column {
+export function scenarioColumn(name: string, place: number, bending: Bending): Column {
   return declare(bending.run.unit, {
     name: scenarioRow(name),
     label: `Scenario: ${name}`,
     symbol: `scenario "${name}"`,
     means: 'other assumptions',
     explains: 'the statistical forecast as the assumptions of this scenario bend it',
-    ...{ measure: 'level', component: 'forecast', mark: 'line-thin', stages: ['project'] },
+    ...{ measure: 'level', component: 'forecast', stages: ['project'] },
+    mark: SCENARIO_MARKS[place % SCENARIO_MARKS.length]!,
     ahead: bending.bent.forecast,
     reading: (t) => readingAt(bending, t),
     arithmetic: (t) => forecastArithmetic(bending, t),
