@@ -91,7 +91,8 @@ describe('the start of a filter', () => {
         ])
         const again = T.mmul(P).mmul(T.transpose()).add(R.mmul(R.transpose()))
         expect(again.sub(P).norm() / P.norm()).toBeLessThan(1e-9)
-        const psi = psiWeights(polynomials, 3000)
+        // A root near 1 lets them die away slowly: 3,000 leave out a share of 5e-7 where one lies at 1.0024.
+        const psi = psiWeights(polynomials, 20_000)
         const sum = psi.reduce((all, one) => all + one * one, 0)
         expect(P.get(0, 0) / sum).toBeCloseTo(1, 6)
       }),
