@@ -7,23 +7,35 @@ export type Operator = '+' | '−' | '×' | '÷'
 
 /** How a list of terms becomes one figure. */
 export type AverageHow =
-  'mean' | 'median' | 'trimmed-mean' | 'geometric-mean' | 'standard-deviation'
+  | 'mean'
+  | 'median'
+  | 'trimmed-mean'
+  | 'geometric-mean'
+  | 'standard-deviation'
+  | 'mean-square'
+  | 'number'
 
 /** The arithmetic behind a cell, down to the cells and figures it was made from. */
 export type Expression =
-  /** Another cell of the ledger. */
-  | { readonly kind: 'cell'; readonly cell: Cell; readonly symbol: string; readonly value: number }
+  | CellExpression
   /**
    * A figure that is not in the ledger, such as a slope; or a plain number. `made` says where it came from,
-   * and is left out for what was given, and for what no formula can say.
+   * and is left out for what was given, and for what no formula can say. A parameter is of the whole method, and may be changed.
    */
   | {
       readonly kind: 'figure'
       readonly symbol: string
       readonly value: number
       readonly made?: Expression
+      readonly isParameter?: boolean
     }
-  | { readonly kind: 'average'; readonly how: AverageHow; readonly terms: readonly Expression[] }
+  /** `leftOut` are the cells that would count if the analyst had not left them out. */
+  | {
+      readonly kind: 'average'
+      readonly how: AverageHow
+      readonly terms: readonly Expression[]
+      readonly leftOut?: readonly CellExpression[]
+    }
   /** A local regression, drawn beside the arithmetic. */
   | { readonly kind: 'local-fit'; readonly symbol: string; readonly fit: LocalFitPicture }
   | {
@@ -41,10 +53,20 @@ export type Expression =
   | { readonly kind: 'regression'; readonly gives: RegressionFigure; readonly of: Regression }
   /** The t that a two-sided interval of a level reaches to. */
   | { readonly kind: 't-quantile'; readonly level: number; readonly df: Expression }
+  /** The z that a two-sided interval of a level reaches to. */
+  | { readonly kind: 'normal-quantile'; readonly level: number }
+
+/** Another cell of the ledger. */
+export interface CellExpression {
+  readonly kind: 'cell'
+  readonly cell: Cell
+  readonly symbol: string
+  readonly value: number
+}
 
 /** A regression of cells, or of their logarithms, on a design; the same object in everything that comes from it. */
 export interface Regression {
-  readonly y: readonly (Expression & { readonly kind: 'cell' })[]
+  readonly y: readonly CellExpression[]
   readonly ofLog: boolean
   readonly columns: readonly DesignColumn[]
 }
@@ -60,6 +82,11 @@ export type RegressionFigure =
 /** A figure with its name, its value and, where there is one, the arithmetic that made it. */
 export function figureOf(symbol: string, value: number, made?: Expression): Expression {
   return made ? { kind: 'figure', symbol, value, made } : { kind: 'figure', symbol, value }
+}
+
+/** A figure of the whole method that was given or searched for, such as a weight: one place in a workbook, and what follows from it. */
+export function parameterOf(symbol: string, value: number): Expression {
+  return { kind: 'figure', symbol, value, isParameter: true }
 }
 
 /** A number that stands for itself, such as the 2 of a second average. */

@@ -5,7 +5,7 @@ import type { ModelTerms } from '../model'
 import type { DesignColumn } from '../regression/design'
 import type { Value } from '../series/series'
 import type { Column } from './column'
-import type { Expression, Regression } from './expression'
+import type { CellExpression, Expression, Regression } from './expression'
 
 /** The columns that every result has, one entry a period of the analysed span. */
 export interface CommonColumns {
@@ -49,7 +49,7 @@ export interface SeriesRun {
   /** Why a cell is empty, in the words of its own column. */
   whyUndefined(column: string, t: number): string
   /** A cell of the ledger as a part of an expression; it must be defined. */
-  cell(column: string, t: number): Expression & { readonly kind: 'cell' }
+  cell(column: string, t: number): CellExpression
 }
 
 /** A column that others are calculated from, with its figures, which are there before it can be found. */
@@ -72,6 +72,8 @@ export interface Run extends SeriesRun {
   readonly leftOut: ReadonlySet<number>
   /** Whether the series is decomposed with a season. */
   readonly hasSeason: boolean
+  /** The arithmetic of how far the index of a forecast period may be off; null where no formula has it. */
+  readonly indexUncertainty: ((t: number) => Expression) | null
   /** The index of each forecast period; null where the forecast is made without indices. */
   readonly indexAhead: readonly number[] | null
 }

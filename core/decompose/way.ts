@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import type { Model } from '../model'
 import type { Calendar } from '../calendar/calendar'
 import type { Column } from '../column/column'
+import type { Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Finding } from '../finding'
 import type { Value } from '../series/series'
@@ -99,6 +100,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
 
   /** Its columns of the ledger, in the order of the work. */
   columns(run: DecompositionRun<Options, Taken>): Column[]
+  /** The arithmetic of how far the index of a forecast period may be off, as a multiple of the variance of a value; left out where no formula has it. */
+  uncertainty?(run: DecompositionRun<Options, Taken>): ((t: number) => Expression) | null
   /**
    * What it found out, or did, that the reader of its figures must know.
    *

@@ -1,5 +1,12 @@
 import { declare, type Column } from '../column/column'
-import { figureOf, operation, plain, type Expression, type Regression } from '../column/expression'
+import {
+  figureOf,
+  operation,
+  parameterOf,
+  plain,
+  type Expression,
+  type Regression,
+} from '../column/expression'
 import type { Run } from '../column/run'
 import { BEYOND_NUMBERS } from './beyondNumbers'
 import type { BackTransform, CommonForecast } from './commonOptions'
@@ -114,7 +121,7 @@ function pastErrorWords(run: Run, { scale, origins, widths }: PastErrors): Limit
     explains: `limit from the errors of forecasts from ${origins} earlier origins`,
     arithmetic: (level, side, t) => {
       const width = widths[level]![t - run.lastT - 1]!
-      const reach = figureOf(widthWords(width, areShares, run.per), width.reach)
+      const reach = parameterOf(widthWords(width, areShares, run.per), width.reach)
       const isLower = side === 'lower'
       const forecast = run.cell('forecast', t)
       if (!areShares) return operation(forecast, isLower ? '−' : '+', reach)
@@ -165,12 +172,14 @@ export function withoutSeasonColumn(
  * A point that comes back from logarithms: the median as it is, or times what makes a mean of it.
  *
  * @param of the regression whose residuals smear it
+ * @param spread its s
  */
 export function backTransformed(
   median: Expression,
   how: BackTransform | undefined,
-  { s, backTransform }: { readonly s: number | null; readonly backTransform: number },
+  factor: number,
   of: () => Regression,
+  spread: () => Expression,
 ): Expression {
   switch (how) {
     case undefined:
@@ -178,10 +187,10 @@ export function backTransformed(
       return median
     case 'smearing': {
       const made = { kind: 'regression', gives: { figure: 'smearing' }, of: of() } as const
-      return operation(median, '×', figureOf('smearing', backTransform, made))
+      return operation(median, '×', figureOf('smearing', factor, made))
     }
     case 'mean': {
-      const half = operation({ kind: 'power', of: figureOf('s', s ?? 0), power: 2 }, '÷', plain(2))
+      const half = operation({ kind: 'power', of: spread(), power: 2 }, '÷', plain(2))
       return operation(median, '×', { kind: 'exp', of: half })
     }
   }

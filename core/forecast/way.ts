@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
 import type { Column } from '../column/column'
+import type { Expression } from '../column/expression'
 import type { DecompositionDocument } from '../decompose/ways'
 import type { Weights } from '../stateSpace/forms'
 import type { Run } from '../column/run'
@@ -171,6 +172,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   forecast(basis: ForecastBasis, options: Options): Forecasted<Ahead>
   /** Its columns of the ledger, fitted values first. */
   columns(run: Run, parts: ForecastParts<Options, Ahead>): Column[]
+  /** The arithmetic of its level in the last period known, which growth begins at; left out where level and season are never apart. */
+  levelAtOrigin?(run: Run, parts: ForecastParts<Options, Ahead>): Expression
   /** Its own words of the sentence, behind its name. */
   words(options: Options, told: ForecastTold): Piece[]
   /** A method of this way in a few words. */

@@ -97,7 +97,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     columnsBeside(method.trend, { ...series, values: columns.original }),
   )
   const without = Object.keys(result.takenOut?.found ?? {})
-  const run: Run = {
+  const known: Omit<Run, 'indexUncertainty'> = {
     ...series,
     columns,
     input: taken.input,
@@ -110,6 +110,8 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     hasSeason,
     indexAhead: forecastWay.indexAhead?.(forecast) ?? null,
   }
+  const own = { ...known, options: decompose, taken: result.decomposition, indexUncertainty: null }
+  const run: Run = { ...known, indexUncertainty: way.uncertainty?.(own) ?? null }
   const parts = {
     options: method.forecast,
     ahead: forecast,
@@ -148,6 +150,7 @@ function forecastColumns(
     ...{ run, statistical },
     inside: takenOut ? FORECAST_INSIDE : statistical,
     timeCode: (code: string) => timeCodeOfCode(code, run.calendar, run.start),
+    levelAtOrigin: way.levelAtOrigin && (() => way.levelAtOrigin!(run, parts)),
     putBack: (value: Expression, t: number) =>
       takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value,
   }

@@ -80,7 +80,14 @@ function wholeArithmetic(run: Run, found: TakenOut, name: string, t: number): Ex
   const squared = (of: Expression): Expression => ({ kind: 'power', of, power: 2 })
   const isLower = limit.side === 'lower'
   const apart = isLower ? operation(forecast, '−', own) : operation(own, '−', forecast)
-  const reach = operation(figureOf(`z of ${limit.level}%`, normalQuantile(limit.level)), '×', error)
+  const reach = operation(
+    figureOf(`z of ${limit.level}%`, normalQuantile(limit.level), {
+      kind: 'normal-quantile',
+      level: limit.level,
+    }),
+    '×',
+    error,
+  )
   return operation(forecast, isLower ? '−' : '+', {
     kind: 'root',
     of: operation(squared(apart), '+', squared(reach)),

@@ -28,7 +28,7 @@ const STAGES: readonly Stage[] = ['look', 'smooth', 'season', 'deseasonalize', '
 /** The values as the calculation uses them, and as they came in where that is another thing. */
 export function columnsOfValues(run: SeriesRun, cared: CaredFor): Column[] {
   const { original, value } = cared
-  const isCaredFor = value.some((used, i) => used !== original[i])
+  const isOther = isCaredFor(cared)
   const level = {
     measure: 'level',
     component: 'original',
@@ -39,12 +39,12 @@ export function columnsOfValues(run: SeriesRun, cared: CaredFor): Column[] {
   const used = declare(run.unit, {
     ...level,
     name: USED,
-    label: isCaredFor ? `${capitalized(run.noun)} as used` : capitalized(run.noun),
+    label: isOther ? `${capitalized(run.noun)} as used` : capitalized(run.noun),
     actual: value,
     arithmetic: (t) => usedValue(run, cared, t),
     whyUndefined: (t) => whyNoValue(run, cared, t),
   })
-  if (!isCaredFor) return [used]
+  if (!isOther) return [used]
   const cameIn = declare(run.unit, {
     ...level,
     name: 'original',
@@ -56,13 +56,22 @@ export function columnsOfValues(run: SeriesRun, cared: CaredFor): Column[] {
   return [cameIn, used]
 }
 
+/** Whether what is used is anywhere another thing than what came in. */
+function isCaredFor({ original, value }: CaredFor): boolean {
+  return value.some((used, i) => used !== original[i])
+}
+
 /** The value the calculation uses: as it came in, replaced, or filled in. */
 function usedValue(run: SeriesRun, cared: CaredFor, t: number): Expression {
   const i = t - run.firstT
   const value = cared.value[i]!
   const filled = cared.filled.find((one) => one.t === t)
   if (filled) return fillArithmetic(run, filled, cared.restore)
-  return figureOf(cared.original[i] === value ? 'as it came in' : 'put in for what came in', value)
+  // Beside a row of what came in a value that was taken as it is is that cell.
+  if (cared.original[i] === value) {
+    return isCaredFor(cared) ? run.cell('original', t) : figureOf('as it came in', value)
+  }
+  return figureOf('put in for what came in', value)
 }
 
 /** before + (after − before) × steps ÷ gap, and the season put back where it was taken out. */

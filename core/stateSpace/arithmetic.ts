@@ -1,6 +1,7 @@
 import type { InitialStates, SmoothingForm, Weights } from './forms'
 import type { Column } from '../column/column'
-import { figureOf, operation, plain, type Expression } from '../column/expression'
+import { figureOf, operation, parameterOf, plain, type Expression } from '../column/expression'
+import { evaluate } from '../column/kinds/kinds'
 import type { Run } from '../column/run'
 
 /** A smoothing whose states stand in the ledger, and what their columns are called there. */
@@ -31,7 +32,7 @@ export interface SmoothingArithmetic {
   inSeason(level: Expression, season: Expression | null): Expression
 }
 
-const GREEK = { alpha: 'α', beta: 'β', gamma: 'γ' } as const
+const GREEK = { alpha: 'α', beta: 'β', gamma: 'γ', phi: 'φ' } as const
 
 /**
  * The arithmetic of states, as Holt and Winters wrote it: weight × what the newest value says + the rest × what was.
@@ -43,25 +44,29 @@ export function smoothingArithmetic(run: Run, names: SmoothingCells): SmoothingA
   const adds = form.season === 'additive'
   const grows = form.trend === 'multiplicative'
   const m = initial.season?.length ?? 0
-  const weight = (name: keyof typeof GREEK) => figureOf(GREEK[name], weights[name] ?? 0)
-  const rest = (name: keyof typeof GREEK) =>
-    figureOf(`(1 − ${GREEK[name]})`, 1 - (weights[name] ?? 0))
-  const blend = (name: keyof typeof GREEK, fresh: Expression, old: Expression) =>
+  const weight = (name: 'alpha' | 'beta' | 'gamma') => weightOf(name, weights)
+  const rest = (name: 'alpha' | 'beta' | 'gamma') =>
+    figureOf(
+      `(1 − ${GREEK[name]})`,
+      1 - (weights[name] ?? 0),
+      operation(plain(1), '−', weight(name)),
+    )
+  const blend = (name: 'alpha' | 'beta' | 'gamma', fresh: Expression, old: Expression) =>
     operation(operation(weight(name), '×', fresh), '+', operation(rest(name), '×', old))
   const isMissing = (t: number) => run.value(of, t) === null
   const value = (t: number) => run.cell(of, t)
 
   const levelBefore = (t: number) =>
-    t === from ? figureOf('initial level', initial.level) : run.cell(names.level, t - 1)
+    t === from ? parameterOf('initial level', initial.level) : run.cell(names.level, t - 1)
   const slopeBefore = (t: number) =>
-    t === from ? figureOf('initial slope', initial.trend ?? 0) : run.cell(names.slope, t - 1)
+    t === from ? parameterOf('initial slope', initial.trend ?? 0) : run.cell(names.slope, t - 1)
   const seasonBefore = (t: number): Expression =>
     t - from < m
-      ? figureOf(`initial season (${run.label(t)})`, initial.season![t - from]!)
+      ? parameterOf(`initial season (${run.label(t)})`, initial.season![t - from]!)
       : run.cell(names.season, t - m)
   const base = (t: number) =>
     form.trend === 'damped'
-      ? operation(figureOf('φ', weights.phi ?? 1), '×', slopeBefore(t))
+      ? operation(weightOf('phi', weights), '×', slopeBefore(t))
       : slopeBefore(t)
   const before = (t: number): Expression => {
     if (form.trend === 'none') return levelBefore(t)
@@ -94,12 +99,67 @@ export function smoothingArithmetic(run: Run, names: SmoothingCells): SmoothingA
       const slope = run.cell(names.slope, run.lastT)
       const h = t - run.lastT
       if (grows) return operation(level, '×', { kind: 'power', of: slope, power: h })
-      const phi = weights.phi ?? 1
-      const sum = Array.from({ length: h }, (_, i) => phi ** (i + 1)).reduce((a, b) => a + b, 0)
-      const steps = form.trend === 'damped' ? figureOf(`(φ + … + φ^${h})`, sum) : plain(h)
+      const steps = form.trend === 'damped' ? dampedSteps(weights, h) : plain(h)
       return operation(level, '+', operation(steps, '×', slope))
     },
     inSeason: (level, season) => (season ? operation(level, adds ? '+' : '×', season) : level),
+  }
+}
+
+function weightOf(name: keyof typeof GREEK, weights: Weights): Expression {
+  return parameterOf(GREEK[name], weights[name] ?? (name === 'phi' ? 1 : 0))
+}
+
+/** φ + φ² + … + φ^h: how far a damped slope has gone by then. */
+function dampedSteps(weights: Weights, h: number): Expression {
+  const phi = weightOf('phi', weights)
+  const powers = Array.from({ length: h }, (_, i): Expression => ({
+    kind: 'power',
+    of: phi,
+    power: i + 1,
+  }))
+  const made = powers.reduce((sum, power) => operation(sum, '+', power))
+  return figureOf(`(φ + … + φ^${h})`, evaluate(made), made)
+}
+
+/**
+ * The variance of each forecast as a multiple of σ², 1 + Σ c²: c is what an error of j periods before is still worth,
+ * α(1 + β × steps) and after whole years γ(1 − α) more.
+ *
+ * @param seasons m
+ * @returns the factor after a number of periods, the first 1
+ */
+export function varianceFactorArithmetic(
+  { trend, season }: SmoothingForm,
+  weights: Weights,
+  seasons: number,
+): (periods: number) => Expression {
+  const one = plain(1)
+  const alpha = weightOf('alpha', weights)
+  const carried = (j: number): Expression => {
+    const steps = trend === 'damped' ? dampedSteps(weights, j) : plain(j)
+    const level =
+      trend === 'none'
+        ? alpha
+        : operation(
+            alpha,
+            '×',
+            operation(one, '+', operation(weightOf('beta', weights), '×', steps)),
+          )
+    if (season === 'none' || j % seasons !== 0) return level
+    const rest = operation(weightOf('gamma', weights), '×', operation(one, '−', alpha))
+    return operation(level, '+', rest)
+  }
+  const made: Expression[] = []
+  return (periods) => {
+    for (let h = made.length + 1; h <= periods; h++) {
+      const sum =
+        h === 1
+          ? one
+          : operation(made[h - 2]!, '+', { kind: 'power', of: carried(h - 1), power: 2 })
+      made.push(figureOf(`variance factor, ${h}`, evaluate(sum), sum))
+    }
+    return made[periods - 1]!
   }
 }
 

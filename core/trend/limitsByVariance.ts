@@ -1,4 +1,4 @@
-import { figureOf } from '../column/expression'
+import { figureOf, parameterOf } from '../column/expression'
 import type { LimitArithmetic, LimitFigures } from './limits'
 
 /**
@@ -11,9 +11,9 @@ export function limitsByVariance(
   { df, s, sRelative, leverageAt }: LimitFigures,
 ): LimitArithmetic {
   return {
-    df: () => figureOf('degrees of freedom', df),
-    s: () => figureOf('σ', s!),
-    share: () => figureOf('σ, as a share of the trend', sRelative!),
+    df: () => parameterOf('degrees of freedom', df),
+    s: () => parameterOf('σ', s!),
+    share: () => parameterOf('σ, as a share of the trend', sRelative!),
     leverage: (t) => figureOf(variance, leverageAt(t)),
   }
 }

@@ -50,6 +50,8 @@ function isMade(expression: Expression): boolean {
       return isMade(expression.left) || isMade(expression.right)
     case 't-quantile':
       return isMade(expression.df)
+    case 'normal-quantile':
+      return true
     default:
       return isMade(expression.of)
   }

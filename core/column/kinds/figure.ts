@@ -1,7 +1,7 @@
 import type { OfKind } from '../expression'
 import { NO_CELLS, type Kind, type Printing } from './kind'
 
-/** A figure that is no cell, or a plain number. In a formula it is what made it, where that is known. */
+/** A figure that is no cell, or a plain number. In a formula it stands where it was made or given, where that is known. */
 export const figure: Kind<OfKind<'figure'>> = {
   parts: () => [],
   evaluate: ({ value }) => value,
@@ -11,10 +11,20 @@ export const figure: Kind<OfKind<'figure'>> = {
     made?.kind === 'regression' && made.gives.figure === 'coefficient'
       ? { cells: [], regressions: [made.of] }
       : NO_CELLS,
-  formula: ({ value, made }, formulaOf) => {
-    const own = made ? formulaOf(made) : null
-    return own ?? (value < 0 ? `(${value})` : String(value))
+  formula: (own, formulaOf, at) => {
+    const { made, isParameter } = own
+    if (isParameter) return at.figure(own, null)
+    const formula = made ? formulaOf(made) : null
+    if (!made || formula === null) return literal(own.value)
+    // The figures of a regression have their places beside its rows.
+    return made.kind === 'regression' ? formula : at.figure(own, formula)
   },
+}
+
+/** A number as it is written in a formula, in brackets where it is below 0. */
+function literal(value: number): string {
+  const own = String(value).toUpperCase()
+  return value < 0 ? `(${own})` : own
 }
 
 /** Its symbol, or its number, in brackets where it is below 0. */

@@ -1,20 +1,35 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { mean, median } from '../../statistics/average'
-import { tQuantile } from '../../statistics/distributions'
+import { normalQuantile, tQuantile } from '../../statistics/distributions'
 import { standardDeviation } from '../../statistics/spread'
-import { figureOf, operation, plain, type Expression } from '../expression'
+import {
+  figureOf,
+  meanOf,
+  operation,
+  parameterOf,
+  plain,
+  type CellExpression,
+  type Expression,
+} from '../expression'
+import type { Cell } from '../cell'
 import type { Addresses } from './kind'
 import { cellsOf, evaluate, formulaOf, partsOf, write } from './kinds'
 
 /** A cell whose value is its time code, so that an address is its figure. */
-const cell = (t: number): Expression => ({
+const cell = (t: number): CellExpression => ({
   kind: 'cell',
   cell: { column: 'value', t },
   symbol: `sales (${t})`,
   value: t,
 })
-const AT: Addresses = { cell: ({ t }) => `(${t})`, regression: () => null }
+const AT: Addresses = {
+  cell: ({ t }) => `(${t})`,
+  cells: (cells) => cells.map(({ t }) => `(${t})`),
+  range: (from, to) => `(${from.t}):(${to.t})`,
+  figure: ({ value }, formula) => `(${formula ?? value})`,
+  regression: () => null,
+}
 
 /** What the functions of a spreadsheet do. */
 const SHEET = {
@@ -29,6 +44,10 @@ const SHEET = {
   LN: Math.log,
   EXP: Math.exp,
   POWER: Math.pow,
+  IF: (is: boolean, then: number, otherwise: number) => (is ? then : otherwise),
+  COUNT: (...values: number[]) => values.length,
+  SUMSQ: (...values: number[]) => values.reduce((sum, value) => sum + value * value, 0),
+  NORMSINV: (share: number) => normalQuantile(200 * (share - 0.5)),
   TINV: (share: number, df: number) => tQuantile(100 * (1 - share), df),
 }
 const worksOut = (formula: string): number =>
@@ -54,6 +73,8 @@ const { expression } = fc.letrec<{ expression: Expression }>((tie) => ({
           'median' as const,
           'trimmed-mean' as const,
           'standard-deviation' as const,
+          'mean-square' as const,
+          'number' as const,
         ),
         fc.array(tie('expression'), { minLength: 2, maxLength: 5 }),
       )
@@ -103,6 +124,39 @@ describe('an expression', () => {
     // A figure whose making no formula can say stands as its value.
     expect(formulaOf(operation(cell(1), '+', figureOf('b', -7, fit)), AT)).toBe('(1)+(-7)')
     expect(formulaOf(cell(1), { ...AT, cell: () => null })).toBeNull()
+  })
+
+  it('is one term over ranges where many are the same arithmetic a period later', () => {
+    const share = (t: number) =>
+      operation(operation(cell(t), '−', cell(t + 100)), '÷', parameterOf('σ', 3))
+    const periods = [...Array.from({ length: 40 }, (_, i) => i + 1), 51, 52, 60]
+    expect(
+      formulaOf(
+        meanOf(43, (i) => share(periods[i]!)),
+        AT,
+      ),
+    ).toBe(
+      '((SUMPRODUCT(((1):(40)-(101):(140))/(3))+SUMPRODUCT(((51):(52)-(151):(152))/(3))+((60)-(160))/(3))/43)',
+    )
+    expect(formulaOf(meanOf(3, share), AT)).toMatch(/^AVERAGE/)
+  })
+
+  it('asks for the cells that are left out beside those that count', () => {
+    const asked: [number, boolean][] = []
+    const at = {
+      ...AT,
+      cells: (cells: readonly Cell[], unlessLeftOut: boolean) => {
+        asked.push([cells.length, unlessLeftOut])
+        return ['A1:A9']
+      },
+    }
+    const own = { kind: 'average', how: 'median', terms: [cell(1), cell(2)] } as const
+    expect(formulaOf(own as Expression, at)).toBe('MEDIAN(A1:A9)')
+    formulaOf({ ...own, leftOut: [cell(3)] } as Expression, at)
+    expect(asked).toEqual([
+      [2, false],
+      [3, true],
+    ])
   })
 
   it('names its cells in the order in which they are read', () => {

@@ -8,6 +8,7 @@ import { figure } from './figure'
 import type { Addresses, Kind } from './kind'
 import { ln } from './ln'
 import { localFit } from './localFit'
+import { normalQuantile } from './normalQuantile'
 import { operation } from './operation'
 import { power } from './power'
 import { regression } from './regression'
@@ -27,6 +28,7 @@ const KINDS: { readonly [Name in KindName]: Kind<OfKind<Name>> } = {
   exp,
   regression,
   't-quantile': tQuantile,
+  'normal-quantile': normalQuantile,
 }
 
 function kindOf(expression: Expression): Kind<Expression> {
@@ -96,5 +98,5 @@ export function cellsOf(expression: Expression): Cell[] {
  * @example formulaOf(operation(plain(2), '×', cell), { cell: () => 'C7', … }) // '2*C7'
  */
 export function formulaOf(expression: Expression, at: Addresses): string | null {
-  return kindOf(expression).formula(expression, (part) => formulaOf(part, at), at)
+  return kindOf(expression).formula(expression, (part, where = at) => formulaOf(part, where), at)
 }

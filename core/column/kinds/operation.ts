@@ -38,8 +38,6 @@ export const operation: Kind<OfKind<'operation'>> = {
 }
 
 function needsBrackets(part: Expression, outer: Operator, isRight: boolean): boolean {
-  // In a formula a figure is what made it, which can be an operation of its own.
-  if (part.kind === 'figure' && part.made) return needsBrackets(part.made, outer, isRight)
   if (part.kind !== 'operation') return false
   const [own, around] = [OPERATORS[part.operator].rank, OPERATORS[outer].rank]
   return own < around || (isRight && own === around && (outer === '−' || outer === '÷'))

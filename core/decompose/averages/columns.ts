@@ -1,5 +1,14 @@
 import type { Column } from '../../column/column'
-import { figureOf, meanOf, operation, type Expression } from '../../column/expression'
+import {
+  figureOf,
+  meanOf,
+  operation,
+  parameterOf,
+  plain,
+  type Expression,
+  type OfKind,
+} from '../../column/expression'
+import { once } from '../../column/once'
 import type { Value } from '../../series/series'
 import { lineThrough } from '../../trend/leastSquares/columns'
 import { trendLine } from '../../trend/leastSquares/fit'
@@ -119,7 +128,7 @@ function overallMean(run: AveragesRun, value: number): () => Expression {
 
 /** What is given for a season, with where it comes from. */
 function givenOfSeasons({ given, source }: GivenIndices): (season: number) => Expression {
-  return (season) => figureOf(`index given (${source})`, given[season - 1]!)
+  return (season) => parameterOf(`index given (${source})`, given[season - 1]!)
 }
 
 /** The average of a season's cells that are not left out. */
@@ -127,21 +136,22 @@ function averagesOfSeasons(
   run: AveragesRun,
   column: string,
   values: readonly Value[],
-): (season: number) => Expression {
+): (season: number) => OfKind<'average'> {
   const { columns, leftOut, options } = run
-  return (season) => ({
-    kind: 'average',
-    how: areGiven(options) ? 'mean' : options.average,
-    terms: columns.t.flatMap((t, i) =>
-      columns.season[i] === season && values[i] !== null && !leftOut.has(t)
-        ? [run.cell(column, t)]
-        : [],
-    ),
-  })
+  return (season) => {
+    const own = columns.t.filter((_, i) => columns.season[i] === season && values[i] !== null)
+    return {
+      kind: 'average',
+      how: areGiven(options) ? 'mean' : options.average,
+      terms: own.filter((t) => !leftOut.has(t)).map((t) => run.cell(column, t)),
+      leftOut: own.filter((t) => leftOut.has(t)).map((t) => run.cell(column, t)),
+    }
+  }
 }
 
-/** Makes a figure when it is first asked for, and hands out the same from then on. */
-function once(make: () => Expression): () => Expression {
-  let made: Expression | null = null
-  return () => (made ??= make())
+/** g of an average of a season: the variance of one value over as many as count; of a given index there is none. */
+export function uncertaintyOfAverages(run: AveragesRun): ((t: number) => Expression) | null {
+  if (areGiven(run.options)) return null
+  const raw = averagesOfSeasons(run, 'seasonalIrregular', run.taken.seasonalIrregular)
+  return (t) => operation(plain(1), '÷', { ...raw(run.seasonOf(t)), how: 'number' })
 }

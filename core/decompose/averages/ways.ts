@@ -1,7 +1,7 @@
 import type { Model } from '../../model'
 import type { DecompositionWay } from '../way'
 import { decomposeByAverages, type AveragesTaken } from './calculate'
-import { columnsOfAverages } from './columns'
+import { columnsOfAverages, uncertaintyOfAverages } from './columns'
 import { findingsOfAverages } from './findings'
 import {
   areGiven,
@@ -28,6 +28,7 @@ const COMMON = {
   weights: () => null,
   stability: stabilityOfAverages,
   columns: columnsOfAverages,
+  uncertainty: uncertaintyOfAverages,
   findings: findingsOfAverages,
   whyNoSeason: () => null,
   distinguishes: (options) =>

@@ -1,10 +1,10 @@
 import { predictionArithmetic, surprisesOf, varianceArithmetic } from '../../arima/arithmetic'
 import { declare, type Column } from '../../column/column'
-import { figureOf, operation, type Expression } from '../../column/expression'
+import { figureOf, operation, parameterOf, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { noWayBack } from '../beyondNumbers'
 import { fittedColumns, limitColumns } from '../columns'
-import { backExpression, transformedColumn } from '../powerColumns'
+import { backExpression, meanOverArithmetic, transformedColumn } from '../powerColumns'
 import type { ForecastParts } from '../way'
 import type { ArimaForecast } from './calculate'
 import type { ArimaOptions } from './options'
@@ -74,9 +74,11 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
       ...{ component: 'forecast', mark: 'line-dashed', stages: ['project'] },
       ahead: ahead.forecast,
       arithmetic: (t) => {
-        const median = back(prediction(t))
+        const z = prediction(t)
         const over = scaled.meanOver?.[t - run.lastT - 1]
-        return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
+        if (over === undefined || !transform) return back(z)
+        const made = meanOverArithmetic(run.cell(PREDICTED, t), spreadAt(t), transform.lambda)
+        return operation(back(z), '×', figureOf('mean ÷ median', over, made))
       },
     }),
     declare(run.unit, {
@@ -92,20 +94,31 @@ export function columnsOfArima(run: Run, parts: Parts): Column[] {
     ...limitColumns(run, options, ahead, {
       explains: 'prediction limit by the variance of the filter',
       arithmetic: (level, side, t) => {
-        const spread = operation(figureOf('σ', interval.s), '×', {
-          kind: 'root',
-          of: run.cell(VARIANCE, t),
+        const quantile = figureOf(`z(${level}%)`, interval.quantiles[level]!, {
+          kind: 'normal-quantile',
+          level,
         })
-        const reach = operation(figureOf(`z(${level}%)`, interval.quantiles[level]!), '×', spread)
+        const reach = operation(quantile, '×', spreadAt(t))
         return back(operation(run.cell(PREDICTED, t), side === 'lower' ? '−' : '+', reach))
       },
       whyNone: transform ? noWay() : null,
     }),
   ]
 
+  /** The standard error of a forecast, on the scale of the model. */
+  function spreadAt(t: number): Expression {
+    return operation(parameterOf('σ', interval.s), '×', { kind: 'root', of: run.cell(VARIANCE, t) })
+  }
+
   function whyNone(t: number): string {
     return run.value(values, t) === null
       ? 'This period has no value to compare with.'
       : 'The differences take this value: nothing before it predicts it.'
   }
+}
+
+/** Without seasonal terms its level is the last value that is known. */
+export function levelOfArima(run: Run): Expression {
+  const at = run.input.values.findLastIndex((value) => value !== null)
+  return run.cell(run.input.column, run.firstT + at)
 }

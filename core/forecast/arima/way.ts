@@ -5,7 +5,7 @@ import { figure } from '../../words/figure'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByArima, type ArimaForecast } from './calculate'
-import { columnsOfArima } from './columns'
+import { columnsOfArima, levelOfArima } from './columns'
 import { findingsOfArima } from './findings'
 import {
   arimaDocument,
@@ -46,6 +46,7 @@ export const arima = {
   }),
   forecast: forecastByArima,
   columns: columnsOfArima,
+  levelAtOrigin: levelOfArima,
   words: wordsOfArima,
   findings: findingsOfArima,
   label: labelOfArima,

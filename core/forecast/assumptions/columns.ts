@@ -1,5 +1,5 @@
 import { declare, type Column, type Mark } from '../../column/column'
-import { figureOf, operation, type Expression } from '../../column/expression'
+import { figureOf, operation, parameterOf, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
 import { listed } from '../../words/listed'
 import { limitNamed } from '../columns'
@@ -46,6 +46,8 @@ export interface Bending {
   /** The forecast on the values as the preparations leave them, by the name of its row; that of the statistical one where nothing was taken out. */
   readonly inside: string
   timeCode(code: string): number
+  /** The arithmetic of the level in the last period known; left out where level and season are never apart. */
+  readonly levelAtOrigin?: (() => Expression) | undefined
   /** A figure with what the preparations took out in it again. */
   putBack(value: Expression, t: number): Expression
 }
@@ -194,10 +196,10 @@ function levelArithmetic(bending: Bending, t: number): Expression {
   const from = Math.max(first, timeCode(own.from))
   const base =
     from === first
-      ? figureOf(`level (${run.label(run.lastT)})`, bent.atOrigin!)
+      ? figureOf(`level (${run.label(run.lastT)})`, bent.atOrigin!, bending.levelAtOrigin?.())
       : levelAt(bending, from - 1)
   const { percentPerYear: share } = own
-  const yearly = figureOf(`1 ${share < 0 ? '−' : '+'} ${Math.abs(share)}%`, 1 + share / 100)
+  const yearly = parameterOf(`1 ${share < 0 ? '−' : '+'} ${Math.abs(share)}%`, 1 + share / 100)
   const years = (t - from + 1) / run.calendar.seasons
   return operation(base, '×', { kind: 'power', of: yearly, power: years })
 }

@@ -1,5 +1,6 @@
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
+import { once } from '../../column/once'
 import type { Run } from '../../column/run'
 import { BENCHMARK_SAYS, benchmarkBasis } from '../benchmarks'
 import { fittedColumns, limitColumns } from '../columns'
@@ -86,12 +87,11 @@ function pointArithmetic(run: Run, { which }: BenchmarkOptions) {
 function limitArithmetic(run: Run, { ahead }: Parts) {
   const { df, s, quantiles } = ahead.interval
   const missed = run.columns.t.filter((_, i) => run.columns.residual[i] !== null)
-  const squares = () =>
-    meanOf(missed.length, (i) => ({
-      kind: 'power',
-      of: run.cell('residual', missed[i]!),
-      power: 2,
-    }))
+  const squares = (): Expression => ({
+    kind: 'average',
+    how: 'mean-square',
+    terms: missed.map((t) => run.cell('residual', t)),
+  })
   const spread = once(() =>
     figureOf('s', s ?? 0, {
       kind: 'root',
@@ -108,10 +108,4 @@ function limitArithmetic(run: Run, { ahead }: Parts) {
     const reach = operation(operation(quantile, '×', spread()), '×', growth)
     return operation(run.cell('forecast', t), side === 'lower' ? '−' : '+', reach)
   }
-}
-
-/** Made when it is first asked for, and the same object in everything that it is a part of. */
-function once(make: () => Expression): () => Expression {
-  let made: Expression | null = null
-  return () => (made ??= make())
 }

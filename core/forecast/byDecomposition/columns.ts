@@ -48,14 +48,26 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
 }
 
 /** The arithmetic of the trend ahead; of an exponential one of its mean, where that is asked for. */
-function pointArithmetic(run: Run, { ahead, options, trendFit, trendDesign }: Parts) {
+function pointArithmetic(run: Run, parts: Parts) {
+  const { ahead, options, trendFit, trendDesign } = parts
   const { backTransform } = options
   const of = trendWayOf(trendFit.form).regression?.(run, trendFit, trendDesign)
   if (!of || backTransform === undefined || backTransform === 'median') {
     return (t: number): Expression => run.arithmetic('trend', t)
   }
   return (t: number): Expression =>
-    backTransformed(run.cell('trend', t), backTransform, ahead.interval, of)
+    backTransformed(
+      run.cell('trend', t),
+      backTransform,
+      ahead.interval.backTransform,
+      of,
+      spreadOfTrend(run, parts).s,
+    )
+}
+
+/** The trend in the last period known, which assumptions of growth begin at. */
+export function levelOfDecomposition(run: Run, parts: Parts): Expression {
+  return pointArithmetic(run, parts)(run.lastT)
 }
 
 /** (D ± q × scale × √(1 + h + g)), put back into season. */
@@ -98,18 +110,24 @@ interface LimitFigures {
 
 /** g, of the index; null without a season. */
 function ofIndex(run: Run, { uncertainty }: DecompositionForecast, t: number): Expression | null {
-  return run.hasSeason ? figureOf('g, of the index', uncertainty[t - run.lastT - 1]!) : null
+  const value = uncertainty[t - run.lastT - 1]!
+  return run.hasSeason ? figureOf('g, of the index', value, run.indexUncertainty?.(t)) : null
+}
+
+/** Degrees of freedom, s and h of the trend. */
+function spreadOfTrend(run: Run, { ahead, trendFit, trendDesign, seasonCost }: Parts) {
+  const { df, s, sRelative } = ahead.interval
+  return trendWayOf(trendFit.form).limits(run, trendFit, trendDesign, {
+    ...{ df, seasonCost, s, sRelative },
+    leverageAt: (t) => ahead.leverage[t - run.lastT - 1]!,
+  })
 }
 
 /** t(level), the scale, h and g, each with the arithmetic that made it; what is shared is made once. */
 function limitFigures(run: Run, parts: Parts): (level: number, t: number) => LimitFigures {
-  const { ahead, trendFit, trendDesign, seasonCost } = parts
-  const { interval, leverage } = ahead
-  const { df, s, sRelative } = interval
-  const own = trendWayOf(trendFit.form).limits(run, trendFit, trendDesign, {
-    ...{ df, seasonCost, s, sRelative },
-    leverageAt: (t) => leverage[t - run.lastT - 1]!,
-  })
+  const { ahead } = parts
+  const { interval } = ahead
+  const own = spreadOfTrend(run, parts)
   const shared = new Map<string, Expression>()
   const once = (name: string, make: () => Expression): Expression => {
     const known = shared.get(name) ?? make()
@@ -118,7 +136,7 @@ function limitFigures(run: Run, parts: Parts): (level: number, t: number) => Lim
   }
   /** s, or where noise grows with the level its share times the trend. */
   const scaleAt = (t: number): Expression =>
-    sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0
+    interval.sRelative !== null && ahead.deseasonalized[t - run.lastT - 1]! > 0
       ? operation(once('share', own.share), '×', run.cell('trend', t))
       : once('s', own.s)
   return (level: number, t: number) => ({

@@ -4,7 +4,7 @@ import { SMOOTHED } from '../../trend/smoothed/form'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByDecomposition, type DecompositionForecast } from './calculate'
-import { columnsOfForecast } from './columns'
+import { columnsOfForecast, levelOfDecomposition } from './columns'
 import { findingsOfForecast } from './findings'
 import {
   byDecompositionDocument,
@@ -35,6 +35,7 @@ export const byDecomposition = {
   indexAhead: ({ index }) => index,
   forecast: forecastByDecomposition,
   columns: columnsOfForecast,
+  levelAtOrigin: levelOfDecomposition,
   words: wordsOfDecompositionForecast,
   findings: findingsOfForecast,
   label: (_, { decomposition, trend }) => `${decomposition}; ${trend}`,

@@ -33,10 +33,21 @@ interface Fitted {
 
 /** Every column of the design, the fitted values and what they miss, the season's effect, the forecast and its limits. */
 export function columnsOfRegression(run: Run, parts: Parts): Column[] {
+  const fitted = fittedOf(run, parts)
+  return [
+    ...designColumns(fitted),
+    ...fitColumns(fitted),
+    ...(fitted.design.season.length > 0 ? seasonColumns(fitted) : []),
+    forecastColumn(fitted),
+    ...limitsOfRegression(fitted),
+  ]
+}
+
+function fittedOf(run: Run, parts: Parts): Fitted {
   const report = parts.report!
   const design = designOfRegression(parts.options, parts.trendOptions, parts.calendar, run.start)
   let made: Regression | null = null
-  const fitted: Fitted = {
+  return {
     run,
     parts,
     design,
@@ -46,13 +57,6 @@ export function columnsOfRegression(run: Run, parts: Parts): Column[] {
     regression: () =>
       (made ??= regressionOf(run, run.input.column, report.from, design.all, report.ofLog)),
   }
-  return [
-    ...designColumns(fitted),
-    ...fitColumns(fitted),
-    ...(design.season.length > 0 ? seasonColumns(fitted) : []),
-    forecastColumn(fitted),
-    ...limitsOfRegression(fitted),
-  ]
 }
 
 /** The name of a design column in the ledger, where other columns have names too. */
@@ -157,10 +161,33 @@ function forecastColumn(fitted: Fitted): Column {
       backTransformed(
         back(fitted, linearPredictor(fitted, t)),
         parts.options.backTransform,
-        parts.ahead.interval,
+        parts.ahead.interval.backTransform,
         fitted.regression,
+        () => spreadOf(fitted),
       ),
   })
+}
+
+/** What the regression says of the last period known, without its season. */
+export function levelOfRegression(run: Run, parts: Parts): Expression {
+  const fitted = fittedOf(run, parts)
+  const { options, ahead } = parts
+  const point = backTransformed(
+    back(fitted, linearPredictor(fitted, run.lastT)),
+    options.backTransform,
+    ahead.interval.backTransform,
+    fitted.regression,
+    () => spreadOf(fitted),
+  )
+  if (fitted.design.season.length === 0) return point
+  return operation(point, fitted.ofLog ? '÷' : '−', run.cell('seasonEffect', run.lastT))
+}
+
+/** s: the root of what the sum of squared residuals is by degree of freedom. */
+function spreadOf({ regression, parts }: Fitted): Expression {
+  const { s, df } = parts.ahead.interval
+  const sse = { kind: 'regression', gives: { figure: 'sse' }, of: regression() } as const
+  return figureOf('s', s, { kind: 'root', of: operation(sse, '÷', plain(df)) })
 }
 
 /** ŷ ± t × s × √(1 + h), of logarithms exp of it. */
@@ -173,8 +200,6 @@ function limitsOfRegression(fitted: Fitted): Column[] {
     explains: 'prediction limit of the regression',
     arithmetic: (level, side, t) => {
       const of = fitted.regression()
-      const sse = { kind: 'regression', gives: { figure: 'sse' }, of } as const
-      const s = figureOf('s', interval.s, { kind: 'root', of: operation(sse, '÷', df) })
       const made = { kind: 't-quantile', level, df } as const
       const quantile = figureOf(`t(${level}%)`, interval.quantiles[level]!, made)
       const leverage = figureOf('h', ahead.leverage[t - run.lastT - 1]!, {
@@ -183,7 +208,7 @@ function limitsOfRegression(fitted: Fitted): Column[] {
         of,
       })
       const root = { kind: 'root', of: operation(plain(1), '+', leverage) } as const
-      const reach = operation(operation(quantile, '×', s), '×', root)
+      const reach = operation(operation(quantile, '×', spreadOf(fitted)), '×', root)
       return back(
         fitted,
         operation(linearPredictor(fitted, t), side === 'lower' ? '−' : '+', reach),

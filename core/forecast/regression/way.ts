@@ -4,7 +4,7 @@ import { r2Words } from '../../regression/r2Words'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastByRegression, type RegressionForecast } from './calculate'
-import { columnsOfRegression } from './columns'
+import { columnsOfRegression, levelOfRegression } from './columns'
 import { findingsOfRegression } from './findings'
 import {
   completeRegression,
@@ -44,6 +44,7 @@ export const regression = {
   within: regressionWithin,
   forecast: forecastByRegression,
   columns: columnsOfRegression,
+  levelAtOrigin: levelOfRegression,
   words: wordsOfRegression,
   findings: findingsOfRegression,
   label: labelOfRegression,

@@ -1,14 +1,19 @@
 import { declare, type Column } from '../../column/column'
-import { figureOf, operation, type Expression } from '../../column/expression'
+import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
+import { once } from '../../column/once'
 import type { Run } from '../../column/run'
-import { slopeWords, smoothingArithmetic } from '../../stateSpace/arithmetic'
+import {
+  slopeWords,
+  smoothingArithmetic,
+  varianceFactorArithmetic,
+} from '../../stateSpace/arithmetic'
 import { fittedColumns, limitColumns, withoutSeasonColumn } from '../columns'
 import { backFrom } from '../../transform/boxCox'
 import { noWayBack } from '../beyondNumbers'
 import type { ForecastParts } from '../way'
 import type { SmoothingForecast } from './calculate'
 import type { SmoothingOptions } from './options'
-import { backExpression, transformedColumn } from '../powerColumns'
+import { backExpression, meanOverArithmetic, transformedColumn } from '../powerColumns'
 
 type Parts = ForecastParts<SmoothingOptions, SmoothingForecast>
 
@@ -20,16 +25,17 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
   const adds = form.season === 'additive'
   const hasSeason = form.season !== 'none'
   const level = transform ? 'scaledLevel' : 'smoothedLevel'
+  const of = transform ? 'transformed' : run.input.column
   const cells = smoothingArithmetic(run, {
-    ...{
-      form,
-      weights,
-      initial,
-      of: transform ? 'transformed' : run.input.column,
-      from: run.firstT,
-    },
+    ...{ form, weights, initial, of, from: run.firstT },
     ...{ level, slope: 'slope', season: 'seasonState' },
   })
+  /** One step ahead, on the scale that is smoothed. */
+  const expected = (t: number) =>
+    cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null)
+  const carriedOn = (t: number) =>
+    cells.inSeason(cells.reached(t), hasSeason ? run.cell('seasonState', t) : null)
+  const errorAt = standardErrors(run, parts, (t) => operation(run.cell(of, t), '−', expected(t)))
   const back = (z: Expression) => (transform ? backExpression(z, transform.lambda) : z)
   /** What a state is counted in: on the scale of a power in no unit. */
   const measured = (measure: Column['measure']): Pick<Column, 'measure'> => ({
@@ -113,8 +119,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       of: ', smoothing',
       means: 'one step ahead',
       stages: ['trend', 'check'],
-      arithmetic: (t) =>
-        back(cells.inSeason(cells.before(t), hasSeason ? cells.seasonBefore(t) : null)),
+      arithmetic: (t) => back(expected(t)),
       whyUndefined: (t) =>
         run.value(run.input.column, t) === null
           ? 'This period has no value to compare with.'
@@ -142,7 +147,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
     }),
     ...limitColumns(run, options, ahead, {
       explains: ahead.factors ? 'prediction limit by formula' : 'quantile of 5,000 simulated paths',
-      arithmetic: (one, side, t) => limitOf(run, parts, one, side, t),
+      arithmetic: limitArithmetic(run, parts, { errorAt, centreAt: carriedOn }),
       whyNone:
         ahead.interval.s === null
           ? 'There are no limits: too few values for the numbers estimated.'
@@ -155,38 +160,78 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
   ]
 
   function point(t: number): Expression {
-    const season = hasSeason ? run.cell('seasonState', t) : null
     if (!transform) {
       return hasSeason
-        ? cells.inSeason(run.cell('forecastDeseasonalized', t), season)
+        ? cells.inSeason(run.cell('forecastDeseasonalized', t), run.cell('seasonState', t))
         : cells.reached(t)
     }
-    const median = back(cells.inSeason(cells.reached(t), season))
+    const z = carriedOn(t)
     const over = scaled?.meanOver?.[t - run.lastT - 1]
-    return over === undefined ? median : operation(median, '×', figureOf('mean ÷ median', over))
+    if (over === undefined) return back(z)
+    const made = errorAt && meanOverArithmetic(z, errorAt(t), transform.lambda)
+    return operation(back(z), '×', figureOf('mean ÷ median', over, made ?? undefined))
   }
 }
 
-function limitOf(
+/**
+ * The standard error of each forecast, σ × √(1 + Σc²), on the scale that is smoothed.
+ *
+ * @param missed what one step ahead missed at a period
+ * @returns null where the variance has no formula
+ */
+function standardErrors(
   run: Run,
-  { ahead: { factors, interval, limits, transform, scaled } }: Parts,
-  level: number,
-  side: 'lower' | 'upper',
-  t: number,
-): Expression {
-  const at = t - run.lastT - 1
-  if (!factors) {
-    const tail = (100 - level) / 2
-    const share = side === 'lower' ? tail : 100 - tail
-    return figureOf(`${share}% of simulated paths below`, limits[level]![side][at]!)
-  }
-  const spread = operation(figureOf('σ', interval.s!), '×', {
-    kind: 'root',
-    of: figureOf('variance factor', factors[at]!),
+  { ahead, calendar }: Parts,
+  missed: (t: number) => Expression,
+): ((t: number) => Expression) | null {
+  const { factors, interval, form, weights } = ahead
+  if (!factors || interval.s === null) return null
+  const { s, df } = interval
+  const present = run.columns.t.filter((_, i) => run.input.values[i] !== null)
+  // Periods missing at the end lie between the last error and the forecast.
+  const from = present.at(-1) ?? run.lastT
+  const factorAfter = varianceFactorArithmetic(form, weights, calendar.seasons)
+  const sigma = once(() => {
+    const squares = meanOf(present.length, (i) => ({
+      ...{ kind: 'power', power: 2 },
+      of: missed(present[i]!),
+    }))
+    const sum = operation(squares, '×', plain(present.length))
+    return figureOf('σ', s, { kind: 'root', of: operation(sum, '÷', plain(df)) })
   })
-  const reach = operation(figureOf(`z(${level}%)`, interval.quantiles[level]!), '×', spread)
-  const sign = side === 'lower' ? '−' : '+'
-  if (!transform || !scaled) return operation(run.cell('forecast', t), sign, reach)
-  const centre = figureOf('forecast, transformed', scaled.forecast[at]!)
-  return backExpression(operation(centre, sign, reach), transform.lambda)
+  return (t) => operation(sigma(), '×', { kind: 'root', of: factorAfter(t - from) })
+}
+
+/** ŷ ± z × its standard error, on the scale of a power and back from it; of simulated paths their share. */
+function limitArithmetic(
+  run: Run,
+  { ahead }: Parts,
+  {
+    errorAt,
+    centreAt,
+  }: { errorAt: ReturnType<typeof standardErrors>; centreAt(t: number): Expression },
+): (level: number, side: 'lower' | 'upper', t: number) => Expression {
+  const { interval, limits, transform, scaled } = ahead
+  return (level, side, t) => {
+    const at = t - run.lastT - 1
+    if (!errorAt) {
+      const tail = (100 - level) / 2
+      const share = side === 'lower' ? tail : 100 - tail
+      return figureOf(`${share}% of simulated paths below`, limits[level]![side][at]!)
+    }
+    const quantile = figureOf(`z(${level}%)`, interval.quantiles[level]!, {
+      kind: 'normal-quantile',
+      level,
+    })
+    const reach = operation(quantile, '×', errorAt(t))
+    const sign = side === 'lower' ? '−' : '+'
+    if (!transform || !scaled) return operation(run.cell('forecast', t), sign, reach)
+    const centre = figureOf('forecast, transformed', scaled.forecast[at]!, centreAt(t))
+    return backExpression(operation(centre, sign, reach), transform.lambda)
+  }
+}
+
+/** Without a season its level in the last period known. */
+export function levelOfSmoothing(run: Run, _parts: Parts): Expression {
+  return run.cell('smoothedLevel', run.lastT)
 }

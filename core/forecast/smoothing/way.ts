@@ -2,7 +2,7 @@ import { weightsWords } from '../../stateSpace/weightsWords'
 import { LIMIT_KINDS } from '../commonOptions'
 import type { ForecastWay } from '../way'
 import { forecastBySmoothing, stepsOfSmoothing, type SmoothingForecast } from './calculate'
-import { columnsOfSmoothing } from './columns'
+import { columnsOfSmoothing, levelOfSmoothing } from './columns'
 import { findingsOfSmoothing } from './findings'
 import {
   completeSmoothing,
@@ -48,6 +48,7 @@ export const smoothing = {
   said: ({ weights }, _report, says) => ({ notes: [], line: weightsWords(weights, says) }),
   forecast: forecastBySmoothing,
   columns: columnsOfSmoothing,
+  levelAtOrigin: levelOfSmoothing,
   words: wordsOfSmoothing,
   findings: findingsOfSmoothing,
   label: labelOfSmoothing,

@@ -3,6 +3,7 @@ import { declare, type Column } from '../../column/column'
 import {
   figureOf,
   operation,
+  parameterOf,
   plain,
   type Expression,
   type Regression,
@@ -235,7 +236,7 @@ function componentOf(
       operation(
         // Beside a model of what is left it comes from the filter, as the model's own coefficients do.
         arima
-          ? figureOf(`effect of ${column.label}, with ARIMA errors`, coefficients[j]!)
+          ? parameterOf(`effect of ${column.label}, with ARIMA errors`, coefficients[j]!)
           : figureOf(`effect of ${column.label}`, coefficients[j]!, {
               kind: 'regression',
               gives: { figure: 'coefficient', at: first + j },
