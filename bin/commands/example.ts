@@ -3,9 +3,9 @@ import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
 import { verdictLine } from '../../core/check/words'
 import { parsePeriod } from '../../core/calendar/period'
-import { totalsByQuarter, totalsByYear } from '../../core/forecast/totals'
-import { calendarOfResult, startOfResult } from '../../core/ledger/calendarOfResult'
+import { calendarOfResult } from '../../core/ledger/calendarOfResult'
 import { regressionReadings } from '../../core/ledger/regressionReadings'
+import { totalsOf } from '../../core/ledger/totalled'
 import type { MethodDocument } from '../../core/method'
 import { residualWords } from '../../core/regression/residualWords'
 import type { Result } from '../../core/result'
@@ -137,15 +137,7 @@ function forecastLines(result: Result): string[] {
 
 /** Years and quarters beside the same a year before. */
 function totalLines(result: Result): string[] {
-  const of = {
-    calendar: calendarOfResult(result),
-    start: startOfResult(result),
-    firstT: result.columns.t[0]!,
-    values: result.columns.value,
-    forecast: result.forecast.forecast,
-    quantity: result.series.quantity,
-  }
-  const rows = [...totalsByYear(of), ...totalsByQuarter(of)]
+  const rows = totalsOf(result).flatMap((totals) => totals.rows)
   return [
     `${result.series.quantity === 'level' ? 'Means' : 'Totals'} in ${result.series.unit}, beside a year before`,
     ...rows.map(

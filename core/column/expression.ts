@@ -13,6 +13,7 @@ export type AverageHow =
   | 'geometric-mean'
   | 'standard-deviation'
   | 'mean-square'
+  | 'sum'
   | 'number'
 
 /** The arithmetic behind a cell, down to the cells and figures it was made from. */
@@ -45,6 +46,7 @@ export type Expression =
       readonly right: Expression
     }
   | { readonly kind: 'root'; readonly of: Expression }
+  | { readonly kind: 'absolute'; readonly of: Expression }
   | { readonly kind: 'power'; readonly of: Expression; readonly power: number }
   | { readonly kind: 'ln'; readonly of: Expression }
   /** e to the power of what it holds: the way back from a logarithm. */
@@ -69,6 +71,8 @@ export interface Regression {
   readonly y: readonly CellExpression[]
   readonly ofLog: boolean
   readonly columns: readonly DesignColumn[]
+  /** Rows of the ledger that hold those columns, in the same order; left out where they stand in none. */
+  readonly rows?: readonly string[]
 }
 
 /** What a regression gives: a coefficient (0 is the constant), SSE, or x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */

@@ -1,3 +1,6 @@
+import type { Column } from '../column/column'
+import { STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
+import { limitNamed } from '../forecast/columns'
 import type { Result } from '../result'
 import type { Value } from '../series/series'
 import { ledgerOf } from './ledger'
@@ -43,45 +46,50 @@ export function ledgerTable(result: Result): FigureTable {
   }
 }
 
-/** The forecast alone: deseasonalized and with the season, where there is one; limits at every level. */
-export function forecastTable(result: Result): FigureTable {
-  const { forecast, method, series, assumed } = result
-  const { levels } = method.forecast
-  const { find } = ledgerOf(result)
+/** A column of the forecast's table, and the row of the ledger that it is. */
+export interface ForecastColumn {
+  readonly heading: string
+  readonly column: Column
+}
+
+/** What the forecast is handed over as: before and with the season, where there is one; limits at every level. */
+export function forecastColumns(result: Result): ForecastColumn[] {
+  const { columns, find } = ledgerOf(result)
+  const { series } = result
   const plain = find('forecastDeseasonalized')
   // What the season adds: the effect by a regression, the season of a smoothing, else the index of the decomposition.
   const season = find('seasonEffect') ?? find('seasonState') ?? find('index')
-  const inSeason = (...cells: readonly (string | Value)[]) => (plain && season ? cells : [])
+  const isIndex = season?.name !== 'seasonEffect'
+  const note = find('transformed') ? 'on the scale that is smoothed' : ''
+  const seasonHeading =
+    season &&
+    (isIndex ? inBrackets('seasonal index', note) : inBrackets(season.symbol, season.unit))
+  const named = (heading: string, column: Column | undefined): ForecastColumn[] =>
+    column ? [{ heading, column }] : []
+  const isApart = plain !== undefined && season?.ahead !== null && season !== undefined
+  return [
+    ...(isApart
+      ? [...named(inBrackets(plain.symbol, series.unit), plain), ...named(seasonHeading!, season)]
+      : []),
+    ...named(inBrackets('forecast', series.unit), find('forecast')),
+    ...named(inBrackets('statistical forecast', series.unit), find(STATISTICAL_FORECAST)),
+    ...columns.flatMap((column) => {
+      const limit = limitNamed(column.name)
+      return limit ? named(inBrackets(`${limit.level}% ${limit.side}`, series.unit), column) : []
+    }),
+  ]
+}
+
+/** The forecast alone, period by period. */
+export function forecastTable(result: Result): FigureTable {
+  const { forecast } = result
+  const columns = forecastColumns(result)
   return {
-    header: [
-      'period',
-      't',
-      ...inSeason(
-        inBrackets(plain?.symbol ?? '', series.unit),
-        season?.name === 'seasonEffect'
-          ? inBrackets(season.symbol, season.unit)
-          : inBrackets(
-              'seasonal index',
-              find('transformed') ? 'on the scale that is smoothed' : '',
-            ),
-      ),
-      inBrackets('forecast', series.unit),
-      ...(assumed ? [inBrackets('statistical forecast', series.unit)] : []),
-      ...levels.flatMap((level) => [
-        inBrackets(`${level}% lower`, series.unit),
-        inBrackets(`${level}% upper`, series.unit),
-      ]),
-    ] as string[],
+    header: ['period', 't', ...columns.map(({ heading }) => heading)],
     rows: forecast.period.map((period, i) => [
       period,
       forecast.t[i]!,
-      ...inSeason(forecast.deseasonalized[i]!, season?.ahead?.[i] ?? null),
-      forecast.forecast[i]!,
-      ...(assumed ? [assumed.statistical.forecast[i]!] : []),
-      ...levels.flatMap((level) => [
-        forecast.limits[level]!.lower[i]!,
-        forecast.limits[level]!.upper[i]!,
-      ]),
+      ...columns.map(({ column }) => column.ahead?.[i] ?? null),
     ]),
   }
 }

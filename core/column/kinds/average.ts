@@ -35,6 +35,10 @@ const AVERAGES: Record<
     of: (values) => mean(values.map((value) => value * value))!,
     formula: (all) => `(SUMSQ(${all})/COUNT(${all}))`,
   },
+  sum: {
+    of: (values) => values.reduce((sum, value) => sum + value, 0),
+    formula: (all) => `SUM(${all})`,
+  },
   number: { of: (values) => values.length, formula: (all) => `COUNT(${all})` },
 }
 

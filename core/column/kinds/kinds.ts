@@ -1,6 +1,7 @@
 import type { Cell } from '../cell'
 import type { Expression, KindName, OfKind, Regression } from '../expression'
 import type { LocalFitPicture } from '../localFit'
+import { absolute } from './absolute'
 import { average } from './average'
 import { cell } from './cell'
 import { exp } from './exp'
@@ -17,6 +18,7 @@ import { tQuantile } from './tQuantile'
 
 /** Every kind of expression: one that is missing here, or lacks an answer, does not compile. */
 const KINDS: { readonly [Name in KindName]: Kind<OfKind<Name>> } = {
+  absolute,
   cell,
   figure,
   average,

@@ -55,7 +55,10 @@ function fittedOf(run: Run, parts: Parts): Fitted {
     ofLog: report.ofLog,
     from: report.from,
     regression: () =>
-      (made ??= regressionOf(run, run.input.column, report.from, design.all, report.ofLog)),
+      (made ??= {
+        ...regressionOf(run, run.input.column, report.from, design.all, report.ofLog),
+        rows: design.all.map((column) => ledgerName({ design }, column)),
+      }),
   }
 }
 

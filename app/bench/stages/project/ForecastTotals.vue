@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatChange } from '~/figures/format'
-import { totalsByQuarter, totalsByYear, type Total } from '~~/core/forecast/totals'
-import { calendarOfResult, startOfResult } from '~~/core/ledger/calendarOfResult'
+import type { Total } from '~~/core/forecast/totals'
+import { totalsOf } from '~~/core/ledger/totalled'
 import type { Result } from '~~/core/result'
 import { useLedger } from '../../view/ledgerStore'
 
@@ -12,34 +12,17 @@ const ledger = useLedger()
 /** A level has no totals: twelve prices are no price. */
 const title = computed(() => (props.result.series.quantity === 'level' ? 'Means' : 'Totals'))
 const groups = computed(() => {
-  const { columns, forecast } = props.result
-  const of = {
-    calendar: calendarOfResult(props.result),
-    start: startOfResult(props.result),
-    firstT: columns.t[0]!,
-    values: columns.value,
-    forecast: forecast.forecast,
-    quantity: props.result.series.quantity,
-  }
   const { assumed, scenarios = [] } = props.result
   /** Other forecasts beside: the statistical one where that is bent, and every scenario. */
   const beside = [
     ...(assumed ? [{ name: 'statistical', forecast: assumed.statistical.forecast }] : []),
     ...scenarios.map(({ name, bent }) => ({ name, forecast: bent.forecast })),
-  ]
-  return [
-    { name: 'year', totals: totalsByYear },
-    { name: 'quarter', totals: totalsByQuarter },
-  ]
-    .map(({ name, totals }) => ({
-      name,
-      rows: totals(of),
-      beside: beside.map((one) => ({
-        name: one.name,
-        rows: totals({ ...of, forecast: one.forecast }),
-      })),
-    }))
-    .filter(({ rows }) => rows.length > 0)
+  ].map(({ name, forecast }) => ({ name, totals: totalsOf(props.result, forecast) }))
+  return totalsOf(props.result).map(({ by, rows }, i) => ({
+    name: by,
+    rows,
+    beside: beside.map(({ name, totals }) => ({ name, rows: totals[i]!.rows })),
+  }))
 })
 
 /** `4 of 12 forecast`, or what keeps it from a total; nothing where all of it is forecast. */

@@ -1,3 +1,4 @@
+import { rowDecimals } from '~~/core/column/rowDecimals'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
@@ -15,32 +16,6 @@ export interface CellFormat {
 const MARGIN_PX = 7
 /** Narrower columns are shaded marks. */
 const NARROWEST_PX = 26
-/** Decimals of a factor, at the least and where there is room. */
-const FACTOR_DECIMALS = [2, 3] as const
-
-/** Decimals a row is shown with: at the least, and where its columns are wide enough. */
-function decimalsOf(
-  { measure, name }: Pick<Column, 'measure' | 'name'>,
-  scale: DisplayScale,
-): readonly [number, number] {
-  switch (measure) {
-    case 'factor':
-    case 'share':
-      return FACTOR_DECIMALS
-    case 'percent':
-      return [1, 1]
-    case 'count':
-      return [0, 0]
-    case 'number':
-      return [2, 2]
-    default: {
-      const own = name === 'value' || name === 'original' ? scale.valueDecimals : scale.decimals
-      // Counted in thousands a figure has digits that the scale alone leaves out.
-      return [own, scale.divisor > 1 ? scale.fineDecimals : own]
-    }
-  }
-}
-
 function divisorOf({ measure }: Pick<Column, 'measure'>, scale: DisplayScale): number {
   return measure === 'level' || measure === 'difference' ? scale.divisor : 1
 }
@@ -62,7 +37,7 @@ export function narrowestColumn(
   scale: DisplayScale,
 ): number {
   return rows.reduce((most, row) => {
-    const [least] = decimalsOf(row, scale)
+    const [least] = rowDecimals(row, scale)
     const format = { divisor: divisorOf(row, scale), decimals: least }
     return Math.max(most, widestFigure(valuesOf(row.name), format))
   }, NARROWEST_PX)
@@ -75,7 +50,7 @@ export function cellFormat(
   scale: DisplayScale,
   width: number,
 ): CellFormat {
-  const [least, most] = decimalsOf(row, scale)
+  const [least, most] = rowDecimals(row, scale)
   const divisor = divisorOf(row, scale)
   for (let decimals = most; decimals > least; decimals--) {
     if (widestFigure(values, { divisor, decimals }) <= width) return { divisor, decimals }

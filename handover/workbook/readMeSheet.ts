@@ -1,0 +1,92 @@
+import { verdictLine } from '../../core/check/words'
+import { assumptionWords } from '../../core/forecast/assumptions/words'
+import type { Assumption } from '../../core/forecast/assumptions/options'
+import { periodLabel } from '../../core/calendar/labels'
+import { parsePeriod } from '../../core/calendar/period'
+import { calendarOfResult } from '../../core/ledger/calendarOfResult'
+import { exclusionsOf } from '../../core/method'
+import type { Result } from '../../core/result'
+import type { Value } from '../../core/series/series'
+import { figure } from '../../core/words/figure'
+import { SheetDraft, type Look, type Sheet } from './sheet'
+
+/** What is said of a workbook that its result does not know. */
+export interface Told {
+  /** The method in one sentence. */
+  readonly sentence: string
+  readonly version: string
+  /** The day it was written, as the reader writes it. */
+  readonly date: string
+}
+
+export const READ_ME = 'Read me'
+
+/** What the workbook is, how its figures were made and by whom they were bent, and how its cells are to be read. */
+export function readMeSheet(result: Result, { sentence, version, date }: Told): Sheet {
+  const { series, adjustments, findings, check, method } = result
+  const sheet = new SheetDraft()
+  const calendar = calendarOfResult(result)
+  const label = (code: string) => {
+    const period = parsePeriod(code, calendar)
+    return period ? periodLabel(period, calendar) : code
+  }
+  let row = 0
+  const say = (what: string, text: string, look: Look = 'text') => {
+    sheet.put(row, 0, { value: what, look: 'heading' })
+    sheet.put(row, 1, { value: text, look })
+    row += 1
+  }
+  const list = (what: string, texts: readonly string[]) => {
+    texts.forEach((text, i) => say(i === 0 ? what : '', text))
+  }
+  const counted = `${label(series.start)} to ${label(series.end)}, ${series.frequency}; ${series.missing} of ${series.periods} periods came in without a value`
+  say('series', series.unit === '' ? series.name : `${series.name}, ${series.unit}`, 'title')
+  say('periods', counted)
+  say('method', sentence)
+  if (check?.verdict) say('verdict', verdictLine(check.verdict, series.unit))
+  list(
+    'worth knowing',
+    [...findings, ...(check?.findings ?? [])].map(({ text }) => text),
+  )
+  const came = new Map(result.columns.period.map((code, i) => [code, result.columns.original[i]!]))
+  list(
+    'adjusted by hand',
+    adjustments.map(
+      ({ period, value, reason }) =>
+        `${label(period)}: ${amount(value)} for ${amount(came.get(period) ?? null)} (${reason})`,
+    ),
+  )
+  list(
+    'left out of the season',
+    exclusionsOf(method).map(({ period, reason }) => `${label(period)} (${reason})`),
+  )
+  const { assumptions = [], scenarios = [] } = method.forecast
+  const told = { calendar, unit: series.unit, labelOf: label }
+  const assumed = (all: readonly Assumption[]) =>
+    all.map((one) => `${assumptionWords(one, told)} (${one.reason})`)
+  list('assumed', assumed(assumptions))
+  for (const scenario of scenarios) {
+    list(`scenario ${scenario.name}`, assumed(scenario.assumptions))
+  }
+  say('made by', `Elvant ${version} on ${date}`)
+  row += 1
+  say(
+    'how to read it',
+    'Figures follow from others by their formulas: change one, and what hangs on it changes.',
+  )
+  say('', 'Came in, or was given: may be changed.', 'input')
+  say(
+    '',
+    'No formula can say it (a local regression, a search, simulated paths): stays as it was calculated.',
+    'calculated',
+  )
+  say(
+    '',
+    'The choices themselves are not made again here: weights, orders and outliers stay as they were found.',
+  )
+  return sheet.done(READ_ME, { rows: 0, columns: 1 }, [24, 110])
+}
+
+function amount(value: Value): string {
+  return value === null ? 'nothing' : figure(value)
+}

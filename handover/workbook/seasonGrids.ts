@@ -1,0 +1,94 @@
+import type { Cell } from '../../core/column/cell'
+import { periodAt } from '../../core/calendar/period'
+import { seasonColumn, tableYear } from '../../core/calendar/tableYear'
+import type { Places } from './places'
+import { columnLetters } from './sheet'
+
+export const SEASONS = 'Seasons'
+
+/** Where a period stands in a grid of years and seasons, from 0. */
+export interface GridPlace {
+  readonly year: number
+  readonly season: number
+}
+
+/** A grid of the figures of a column, a year a row. */
+export interface SeasonGrid {
+  readonly column: string
+  /** Row of its first year in the sheet, from 0. */
+  readonly top: number
+}
+
+/** Rows from the top of a grid down to that of the next, beside its years: title, seasons, what is counted and a gap. */
+const AROUND = 6
+
+/** The grids of the seasons' sheet: years downwards, seasons across, and beside them the marks of what is left out. */
+export class SeasonGrids {
+  readonly #grids: SeasonGrid[] = []
+  readonly #places: Places
+  readonly #firstYear: number
+  readonly years: number
+
+  constructor(places: Places) {
+    this.#places = places
+    const { calendar, start, firstT, lastT } = places.ledger.run
+    const year = (t: number) => tableYear(periodAt(start, t, calendar.seasons), calendar)
+    this.#firstYear = year(firstT)
+    this.years = year(lastT) - this.#firstYear + 1
+  }
+
+  get all(): readonly SeasonGrid[] {
+    return this.#grids
+  }
+
+  get firstYear(): number {
+    return this.#firstYear
+  }
+
+  /** The grid of a column, made when it is first asked for. */
+  of(column: string): SeasonGrid {
+    const known = this.#grids.find((grid) => grid.column === column)
+    if (known) return known
+    const grid = { column, top: 2 + this.#grids.length * (this.years + AROUND) }
+    this.#grids.push(grid)
+    return grid
+  }
+
+  placeOf(t: number): GridPlace {
+    const { calendar, start } = this.#places.ledger.run
+    const period = periodAt(start, t, calendar.seasons)
+    return {
+      year: tableYear(period, calendar) - this.#firstYear,
+      season: seasonColumn(period.season, calendar),
+    }
+  }
+
+  /** Column of a season in the sheet, from 0. */
+  columnOf(season: number): number {
+    return 1 + season
+  }
+
+  /** Column of its mark. */
+  markColumnOf(season: number): number {
+    return this.#places.ledger.run.calendar.seasons + 3 + season
+  }
+
+  /** Where the mark of a period stands: always beside the first grid. */
+  markOf(t: number): { readonly row: number; readonly column: number } {
+    const { year, season } = this.placeOf(t)
+    return { row: this.#grids[0]!.top + year, column: this.markColumnOf(season) }
+  }
+
+  /** The range of a season whose cells are all in one column of the ledger; null for anything else. */
+  ranges(cells: readonly Cell[]): string[] | null {
+    const [first] = cells
+    if (!first) return null
+    const { season } = this.placeOf(first.t)
+    const isOne = ({ column, t }: Cell) =>
+      column === first.column && this.placeOf(t).season === season
+    if (!cells.every(isOne)) return null
+    const { top } = this.of(first.column)
+    const letters = columnLetters(this.columnOf(season))
+    return [`${SEASONS}!$${letters}$${top + 1}:$${letters}$${top + this.years}`]
+  }
+}
