@@ -51,11 +51,10 @@ const MONTHLY: readonly (readonly [name: string, series: Series, method: MethodD
       ] as const,
   ),
   [
-    'values by length, additive',
+    'a regression of values by length',
     monthly(),
     method({
       calendar: { tradingDay: 'one', length: 'divide' },
-      decompose: { model: 'additive' },
       forecast: { by: 'regression' },
     }),
   ],

@@ -23,9 +23,13 @@ export const figure: Kind<OfKind<'figure'>> = {
 
 /** A number as it is written in a formula, in brackets where it is below 0. */
 function literal(value: number): string {
-  const own = String(value).toUpperCase()
+  const short = String(value)
+  // Not every program reads 6.1E-17 within a formula.
+  const own = short.includes('e') ? IN_FULL.format(value) : short
   return value < 0 ? `(${own})` : own
 }
+
+const IN_FULL = new Intl.NumberFormat('en-US', { useGrouping: false, maximumSignificantDigits: 17 })
 
 /** Its symbol, or its number, in brackets where it is below 0. */
 export function printed(
