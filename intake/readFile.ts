@@ -3,6 +3,7 @@ import type { ReadCells } from './cellReadings'
 import { openFile } from './containers/openFile'
 import type { Row, Sheet, Workbook } from './grid'
 import { readSheet, type SheetReading } from './readSheet'
+import { seriesOfOwnWorkbook } from './ownWorkbook'
 import type { Answers, Question, Reading } from './reading'
 import { joinSheets, yearOfSheet } from './sheets'
 
@@ -93,6 +94,11 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): O
     }
   }
   if (sheets.length === 0) throw new Refusal('There is nothing in it.', 'file')
+  const own = seriesOfOwnWorkbook({ sheets })
+  if (own && (answers.sheet === undefined || answers.sheet === own.name)) {
+    const { reading, ...rest } = finish(own, readNamed(own, answers), [])
+    return { ...rest, reading: { ...reading, notes: [OWN_NOTE, ...reading.notes] } }
+  }
   if (sheets.length === 1) return finish(sheets[0]!, readNamed(sheets[0]!, answers), [])
 
   const tried = sheets.map((sheet) => ({ sheet, reading: readNamed(sheet, answers) }))
@@ -146,6 +152,12 @@ function readWorkbook({ container, sheets: all }: Workbook, answers: Answers): O
     rows,
     cells,
   }
+}
+
+const OWN_NOTE = {
+  code: 'own-workbook',
+  text: 'This is a workbook that Elvant wrote: the values were read as they came in, and what was calculated from them was not.',
+  where: 'sheet',
 }
 
 /** The answer that takes sheets of one shape together; no sheet can be called so. */

@@ -1,5 +1,6 @@
 import { formatPeriod, periodAt } from '../../core/calendar/period'
 import type { Progress } from '../../core/work/steps'
+import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
 import { decimalsIn } from './decimals'
 import { LEDGER, LEDGER_HEAD, LEDGER_LEAD, type Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
@@ -10,13 +11,13 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   const { calendar, start, firstT, lastT, endT } = run
   const sheet = new SheetDraft()
   const decimals = decimalsIn(places)
-  sheet.line(0, ['period', 't', ...columns.map(({ label }) => label)], 'heading')
+  sheet.line(0, [...OWN_WORKBOOK.head, ...columns.map(({ label }) => label)], 'heading')
   const units = columns.map((column) =>
     [column.unit, ...(column.offset === 0 ? [] : [`stands at t + ${column.offset}`])]
       .filter((said) => said !== '')
       .join('; '),
   )
-  sheet.line(1, ['unit', '', ...units], 'heading')
+  sheet.line(1, [OWN_WORKBOOK.units, '', ...units], 'heading')
   for (let t = firstT; t <= endT; t++) {
     const isForecast = t > lastT
     const row = places.rowOf(t)

@@ -5,11 +5,12 @@ import type { Addresses } from '../../core/column/kinds/kind'
 import { formulaOf } from '../../core/column/kinds/kinds'
 import { ledgerOf, type Ledger } from '../../core/ledger/ledger'
 import type { Result } from '../../core/result'
+import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
 import { RegressionBlocks } from './regressionBlocks'
 import { SeasonGrids } from './seasonGrids'
 import { addressOf, columnLetters, fixedAddressOf, type SheetCell } from './sheet'
 
-export const LEDGER = 'Ledger'
+export const LEDGER = OWN_WORKBOOK.ledger
 export const PARAMETERS = 'Parameters'
 
 /** Rows of the ledger's sheet above its first period: labels, and units. */
@@ -36,7 +37,8 @@ export class Places {
   readonly blocks: RegressionBlocks
   readonly grids: SeasonGrids
   readonly #columnOf: ReadonlyMap<string, number>
-  readonly #parameters = new Map<string, Parameter>()
+  readonly #parameters: Parameter[] = []
+  readonly #parameterRows = new Map<string, number>()
   readonly addresses: Addresses
 
   constructor(readonly result: Result) {
@@ -57,7 +59,7 @@ export class Places {
   }
 
   get parameters(): readonly Parameter[] {
-    return [...this.#parameters.values()]
+    return this.#parameters
   }
 
   rowOf(t: number): number {
@@ -124,9 +126,10 @@ export class Places {
 
   #figure({ symbol, value }: OfKind<'figure'>, formula: string | null): string {
     const key = `${symbol} ${formula ?? value}`
-    if (!this.#parameters.has(key)) this.#parameters.set(key, { symbol, value, formula })
-    const row = PARAMETERS_HEAD + [...this.#parameters.keys()].indexOf(key)
-    return fixedAddressOf(PARAMETERS, row, 1)
+    const known = this.#parameterRows.get(key)
+    const row = known ?? this.#parameters.push({ symbol, value, formula }) - 1
+    if (known === undefined) this.#parameterRows.set(key, row)
+    return fixedAddressOf(PARAMETERS, PARAMETERS_HEAD + row, 1)
   }
 }
 

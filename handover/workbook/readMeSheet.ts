@@ -8,6 +8,8 @@ import { exclusionsOf } from '../../core/method'
 import type { Result } from '../../core/result'
 import type { Value } from '../../core/series/series'
 import { figure } from '../../core/words/figure'
+import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
+import { headingOf } from '../heading'
 import { SheetDraft, type Look, type Sheet } from './sheet'
 
 /** What is said of a workbook that its result does not know. */
@@ -18,8 +20,6 @@ export interface Told {
   /** The day it was written, as the reader writes it. */
   readonly date: string
 }
-
-export const READ_ME = 'Read me'
 
 /** What the workbook is, how its figures were made and by whom they were bent, and how its cells are to be read. */
 export function readMeSheet(result: Result, { sentence, version, date }: Told): Sheet {
@@ -40,7 +40,7 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     texts.forEach((text, i) => say(i === 0 ? what : '', text))
   }
   const counted = `${label(series.start)} to ${label(series.end)}, ${series.frequency}; ${series.missing} of ${series.periods} periods came in without a value`
-  say('series', series.unit === '' ? series.name : `${series.name}, ${series.unit}`, 'title')
+  say(OWN_WORKBOOK.series, headingOf(series.name, series.unit), 'title')
   say('periods', counted)
   say('method', sentence)
   if (check?.verdict) say('verdict', verdictLine(check.verdict, series.unit))
@@ -84,7 +84,7 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     '',
     'The choices themselves are not made again here: weights, orders and outliers stay as they were found.',
   )
-  return sheet.done(READ_ME, { rows: 0, columns: 1 }, [24, 110])
+  return sheet.done(OWN_WORKBOOK.about, { rows: 0, columns: 1 }, [24, 110])
 }
 
 function amount(value: Value): string {

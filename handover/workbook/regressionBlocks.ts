@@ -44,7 +44,8 @@ interface Block {
 export class RegressionBlocks {
   readonly #places: Places
   readonly #blocks: Block[] = []
-  readonly #known = new Map<string, Block>()
+  readonly #byContent = new Map<string, Block>()
+  readonly #known = new WeakMap<Regression, Block>()
 
   constructor(places: Places) {
     this.#places = places
@@ -80,13 +81,19 @@ export class RegressionBlocks {
   }
 
   #blockOf(of: Regression): Block {
-    // The same regression is made anew for every column that it is asked for by.
-    const key = keyOf(of)
-    const known = this.#known.get(key)
+    const known = this.#known.get(of)
     if (known) return known
+    // The same regression is made anew by every column that asks for it.
+    const key = keyOf(of)
+    const block = this.#byContent.get(key) ?? this.#add(of)
+    this.#byContent.set(key, block)
+    this.#known.set(of, block)
+    return block
+  }
+
+  #add(of: Regression): Block {
     const block = { of, left: this.width, hasLeverage: false, hasSmearing: false }
     this.#blocks.push(block)
-    this.#known.set(key, block)
     return block
   }
 

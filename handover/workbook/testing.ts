@@ -43,7 +43,7 @@ export function openWorkbook(bytes: Uint8Array): OpenedWorkbook {
       const own: RawCellContent[][] = []
       for (const { line, cells } of rows) {
         while (own.length < line) own.push([])
-        own[line - 1] = cells.map((cell) => (cell === '' ? null : cell))
+        own[line - 1] = cells.map(contentOf)
       }
       return [name, own]
     }),
@@ -67,8 +67,8 @@ export function openWorkbook(bytes: Uint8Array): OpenedWorkbook {
     set: (address, value) => void engine.setCellContents(place(address), value),
     find: (sheet, period, label) => {
       const rows = contents[sheet]!
-      const column = rows[0]!.indexOf(label)
-      const row = rows.findIndex(([first]) => first === period)
+      const column = rows[0]!.indexOf(`'${label}`)
+      const row = rows.findIndex(([first]) => first === `'${period}`)
       if (row < 0 || column < 0) throw new Error(`No ${label} of ${period} on ${sheet}`)
       return engine.simpleCellAddressToString(
         { sheet: engine.getSheetId(sheet)!, row, col: column },
@@ -76,6 +76,12 @@ export function openWorkbook(bytes: Uint8Array): OpenedWorkbook {
       )!
     },
   }
+}
+
+/** A text cell stays text, whatever it begins with. */
+function contentOf(cell: string | number): RawCellContent {
+  if (cell === '') return null
+  return typeof cell === 'string' ? `'${cell}` : cell
 }
 
 const CELL = /<c ([^>]*?)r="([A-Z]+)(\d+)"[^>]*><f>([^<]*)<\/f><v>([^<]*)<\/v><\/c>/g
