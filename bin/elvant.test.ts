@@ -1,11 +1,12 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
 import type { Contest } from '../core/contest/contest'
+import { readXlsx } from '../intake/containers/xlsx'
 import { documentOf, type ResultDocument } from '../shared/resultDocument'
 import type { Result } from '../core/result'
 import { openDatabase } from '../server/database/open'
@@ -117,6 +118,49 @@ describe('run', () => {
     expect(refusalOf(elvant('run', '--method', broken, '--values', values())).because).toContain(
       'is not JSON',
     )
+  })
+})
+
+describe('workbook and table', () => {
+  const methodFile = () =>
+    file('plain.json', { format: 'elvant-method/1', forecast: { by: 'regression' } })
+  const written = (name: string) => new Uint8Array(readFileSync(join(folder, name)))
+
+  it('writes a workbook whose ledger has the rows of the Bench and the periods, forecast ones last', () => {
+    const out = join(folder, 'book.xlsx')
+    const { status, stderr } = elvant(
+      ...['workbook', '--method', methodFile(), '--data', EXTERIOR, '--out', out],
+    )
+    expect([status, stderr]).toEqual([0, ''])
+    const sheets = readXlsx(written('book.xlsx'))
+    expect(sheets.map(({ name }) => name)).toEqual([
+      ...['Read me', 'Ledger', 'Seasons', 'Trend', 'Forecast', 'Parameters', 'Check'],
+    ])
+    const [labels, units, first] = sheets[1]!.rows.map(({ cells }) => cells)
+    expect(labels).toEqual(expect.arrayContaining(['period', 'Values', 'Forecast, regression']))
+    expect(units![0]).toBe('unit')
+    expect(first!.slice(0, 3)).toEqual(['2016-01', 1, 20051])
+    expect(sheets[1]!.rows.at(-1)!.cells[0]).toBe('2026-12')
+  })
+
+  it('writes a table as CSV or as a sheet, in full or rounded', () => {
+    const table = (which: string, out: string, ...more: string[]) =>
+      elvant(
+        ...['table', '--method', methodFile(), '--data', EXTERIOR, '--which', which],
+        ...['--out', join(folder, out), ...more],
+      )
+    expect(table('forecast', 'forecast.csv', '--rounded').status).toBe(0)
+    const lines = readFileSync(join(folder, 'forecast.csv'), 'utf8').split('\r\n')
+    expect(lines[0]).toBe('\uFEFFExterior paint (litres)')
+    const header = lines.findIndex((line) => line.startsWith('period,t,'))
+    expect(lines[header + 1]).toMatch(/^2026-01,121,\d+,[\d.]+,\d+,/)
+    expect(lines[header + 13]).toMatch(/^total 2026,/)
+    expect(table('seasons', 'seasons.xlsx').status).toBe(0)
+    const [sheet] = readXlsx(written('seasons.xlsx'))
+    expect(sheet!.rows.map(({ cells }) => cells[0])).toContain('2019')
+    expect(refusalOf(table('ledger', 'ledger.txt')).because).toMatch(/\.csv or \.xlsx/)
+    expect(refusalOf(table('ledger', 'no/where.csv')).because).toMatch(/its folder does not exist/)
+    expect(refusalOf(table('season', 'x.csv')).because).toMatch(/ledger, seasons, forecast/)
   })
 })
 

@@ -1,4 +1,4 @@
-import { Command, CommanderError } from 'commander'
+import { Command, CommanderError, Option } from 'commander'
 import { Refusal } from '../core/refusal'
 import { beginOf } from './commands/begin'
 import { calc } from './commands/calc'
@@ -7,6 +7,8 @@ import type { JudgeOptions, KeepOptions } from './commands/kept'
 import { example } from './commands/example'
 import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
+import type { TableOptions } from './commands/table'
+import type { WorkbookOptions } from './commands/workbook'
 import { printJson } from './output'
 
 /** What the program says to its caller by its exit code. */
@@ -29,16 +31,37 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .argument('<file>', 'CSV, TSV, XLSX, ODS or JSON')
     .option('--answer <id=value>', 'answer to a question; may be repeated', collect)
     .action(read)
-  program
-    .command('run')
+  const onSeries = (command: Command) =>
+    command
+      .requiredOption('--method <file>', 'method document (elvant-method/1)')
+      .option('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+      .option(
+        '--answer <id=value>',
+        'answer to a question about the file; may be repeated',
+        collect,
+      )
+      .option('--series <name>', 'which series of the file, when it holds several')
+      .option('--values <file>', 'series document with frequency, start and values')
+  onSeries(program.command('run'))
     .description('run a method on a series and print its result')
-    .requiredOption('--method <file>', 'method document (elvant-method/1)')
-    .option('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
-    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
-    .option('--series <name>', 'which series of the file, when it holds several')
-    .option('--values <file>', 'series document with frequency, start and values')
     .option('--table', 'print the ledger as CSV instead of the result document')
     .action(run)
+  onSeries(program.command('workbook'))
+    .description('run a method on a series and write a workbook that calculates')
+    .requiredOption('--out <file.xlsx>', 'where it is written')
+    .action(async (options: WorkbookOptions) =>
+      (await import('./commands/workbook')).workbook(options),
+    )
+  onSeries(program.command('table'))
+    .description('run a method on a series and write one of its tables')
+    .addOption(
+      new Option('--which <table>', 'which one')
+        .choices(['ledger', 'seasons', 'forecast'])
+        .makeOptionMandatory(),
+    )
+    .option('--rounded', 'figures rounded as they are shown, in place of all their digits')
+    .requiredOption('--out <file>', 'where it is written, .csv or .xlsx')
+    .action(async (options: TableOptions) => (await import('./commands/table')).table(options))
   program
     .command('begin')
     .description('print the method that a series begins with, and why')
@@ -122,7 +145,7 @@ function refuse({ because, where }: Refusal): number {
 
 function usageSentence(error: CommanderError): string {
   if (error.code === 'commander.help')
-    return 'A command is needed: read, run, begin, contest, keep, judge, calc or example.'
+    return 'A command is needed: read, run, workbook, table, begin, contest, keep, judge, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

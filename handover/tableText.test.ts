@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
 import { calendarOf } from '../core/calendar/calendar'
-import { ledgerTable } from '../core/ledger/table'
+import { forecastTable, ledgerTable } from '../core/ledger/table'
+import { readXlsx } from '../intake/containers/xlsx'
 import { readFile } from '../intake/readFile'
+import { tableHeading } from './tableHeading'
 import { tableAsCsv, tableAsTabs } from './tableText'
+import { tableSheet } from './workbook/tableSheet'
+import { writeWorkbook } from './workbook/writeWorkbook'
 
 describe('tables as text', () => {
   const table = {
@@ -55,6 +59,40 @@ describe('tables as text', () => {
   it('keep names with commas, quotes and line breaks in their cell', () => {
     const csv = tableAsCsv({ header: ['a,"b"\nc'], rows: [] })
     expect(csv).toBe('"a,""b""\nc"\r\n')
+  })
+})
+
+describe('a table with a heading', () => {
+  const series = {
+    name: 'Sales',
+    unit: 'litres',
+    calendar: calendarOf('monthly'),
+    start: { year: 2020, season: 4 },
+    values: Array.from({ length: 48 }, (_, i) => 100 + Math.sin(i) * 17 + i / 3),
+  }
+  const result = analyse(series, { format: 'elvant-method/1', check: {} })
+  const heading = tableHeading(result, { sentence: 'Sales of all 48 months.', date: '1 Jan 2026' })
+  const table = { ...forecastTable(result), heading }
+
+  it('says what it is of, how it was made and how such forecasts did', () => {
+    const [name, sentence, verdict, date, empty, header] = tableAsCsv(table).split('\r\n')
+    expect([name, sentence, date, empty]).toEqual([
+      'Sales (litres)',
+      'Sales of all 48 months.',
+      '1 Jan 2026',
+      '',
+    ])
+    expect(verdict).toMatch(/^"?Over \d+ tr/)
+    expect(header).toMatch(/^period,t,/)
+  })
+
+  it('is the same in a workbook', async () => {
+    const [sheet] = readXlsx(await writeWorkbook([tableSheet('Forecast', table)]))
+    expect(sheet!.rows[0]!.cells[0]).toBe('Sales (litres)')
+    const header = sheet!.rows.findIndex(({ cells }) => cells[0] === 'period')
+    expect(sheet!.rows[header + 1]!.cells).toEqual(
+      table.rows[0]!.map((cell) => cell ?? '').slice(0, -2),
+    )
   })
 })
 

@@ -38,7 +38,14 @@ function hasOtherDelimiter(cell: unknown): boolean {
 }
 
 function lines(table: FigureTable, decimal: DecimalMark): unknown[][] {
-  const rows = [[...table.header], ...table.rows.map((row) => [...row])]
+  const heading = (table.heading ?? []).map((line) => [line])
+  const rows = [
+    ...heading,
+    // An empty line tells what a table is about from what it holds.
+    ...(heading.length > 0 ? [['']] : []),
+    [...table.header],
+    ...table.rows.map((row) => [...row]),
+  ]
   if (decimal === 'point') return rows
   return rows.map((row) => row.map(withComma))
 }

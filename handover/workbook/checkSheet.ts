@@ -2,8 +2,8 @@ import { errorArithmetic } from '../../core/check/errorArithmetic'
 import type { Checked } from '../../core/check/check'
 import type { ErrorFigures } from '../../core/check/errorFigures'
 import { verdictLine } from '../../core/check/words'
+import { decimalsOfRows } from '../../core/ledger/table'
 import { BENCHMARK_SAYS, type Benchmark } from '../../core/forecast/benchmarks'
-import { decimalsIn } from './decimals'
 import type { Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
 
@@ -60,7 +60,7 @@ function writeTries(places: Places, sheet: SheetDraft, { tries, verdict }: Check
     ['last period known', 'period', 'ahead', 'forecast', 'actual', 'error', ...heads],
     'heading',
   )
-  const decimals = decimalsIn(places)(ledger.find('value')!)
+  const decimals = decimalsOfRows(places.result)(ledger.find('value')!)
   let row = top + 3
   for (const { origin, forecast, actual, benchmarks } of tries) {
     forecast.forEach((point, i) => {

@@ -1,9 +1,8 @@
 import { meanOf, operation, plain, type Expression } from '../../core/column/expression'
 import type { Total } from '../../core/forecast/totals'
-import { forecastColumns } from '../../core/ledger/table'
+import { decimalsOfRows, forecastColumns } from '../../core/ledger/table'
 import { totalsOf } from '../../core/ledger/totalled'
 import type { Value } from '../../core/series/series'
-import { decimalsIn } from './decimals'
 import type { Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
 
@@ -13,7 +12,7 @@ export const FORECAST = 'Forecast'
 export function forecastSheet(places: Places): Sheet {
   const { result, ledger } = places
   const sheet = new SheetDraft()
-  const decimals = decimalsIn(places)
+  const decimals = decimalsOfRows(places.result)
   const columns = forecastColumns(result)
   sheet.line(0, ['period', ...columns.map(({ heading }) => heading)], 'heading')
   result.forecast.t.forEach((t, i) => {
@@ -36,7 +35,7 @@ function writeTotals(places: Places, sheet: SheetDraft, top: number): void {
   if (totals.length === 0) return
   const isLevel = series.quantity === 'level'
   const value = ledger.find('value')!
-  const decimals = decimalsIn(places)(value)
+  const decimals = decimalsOfRows(places.result)(value)
   const what = isLevel ? 'mean' : 'total'
   sheet.line(top, [`${isLevel ? 'Means' : 'Totals'}, ${series.unit}`], 'title')
   sheet.line(

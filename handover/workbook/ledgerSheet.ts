@@ -1,7 +1,7 @@
 import { formatPeriod, periodAt } from '../../core/calendar/period'
 import type { Progress } from '../../core/work/steps'
+import { decimalsOfRows } from '../../core/ledger/table'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
-import { decimalsIn } from './decimals'
 import { LEDGER, LEDGER_HEAD, LEDGER_LEAD, type Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
 
@@ -10,7 +10,7 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   const { run, columns } = places.ledger
   const { calendar, start, firstT, lastT, endT } = run
   const sheet = new SheetDraft()
-  const decimals = decimalsIn(places)
+  const decimals = decimalsOfRows(places.result)
   sheet.line(0, [...OWN_WORKBOOK.head, ...columns.map(({ label }) => label)], 'heading')
   const units = columns.map((column) =>
     [column.unit, ...(column.offset === 0 ? [] : [`stands at t + ${column.offset}`])]

@@ -1,0 +1,23 @@
+import { verdictLine } from '../core/check/words'
+import type { Looked, Result } from '../core/result'
+import { headingOf } from './heading'
+
+/** What is said above a table that is handed over, and its result does not know. */
+export interface TableTold {
+  /** The method in one sentence; null of a series that is only looked at. */
+  readonly sentence: string | null
+  /** The day it was made, as the reader writes it. */
+  readonly date: string
+}
+
+/** What a table is about, a line each: the series and its unit, the method, how such forecasts did, and the day. */
+export function tableHeading(result: Looked | Result, { sentence, date }: TableTold): string[] {
+  const { name, unit } = result.series
+  const verdict = 'check' in result ? result.check?.verdict : null
+  return [
+    headingOf(name, unit),
+    ...(sentence === null ? [] : [sentence]),
+    ...(verdict ? [verdictLine(verdict, unit)] : []),
+    date,
+  ]
+}
