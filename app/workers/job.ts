@@ -6,7 +6,7 @@ export interface Telling<Said> {
   hear: Hear
 }
 
-/** A job that is done beside the page: at once, or in steps between which it can be left. */
+/** A job that is done beside the page: at once, or in steps between which it can be left; what comes of it may take a turn of its own. */
 export type Job<Words extends readonly unknown[] = never, Said = never, Given = unknown> = (
   telling: Telling<Said>,
   ...words: Words
@@ -23,7 +23,5 @@ export type SaidOf<One> = One extends (telling: Telling<infer Said>, ...words: n
   ? Said
   : never
 export type GivenOf<One> = One extends (...words: never) => infer Given
-  ? Given extends Steps<infer Last>
-    ? Last
-    : Given
+  ? Awaited<Given extends Steps<infer Last> ? Last : Given>
   : never

@@ -42,7 +42,7 @@ export function serve(jobs: Jobs, wire: Wire): void {
     try {
       const job = jobs[name] as (telling: Telling<unknown>, ...words: unknown[]) => unknown
       const made = job(telling, ...words)
-      return isSteps(made) ? await drive(id, made, hear) : { given: made }
+      return isSteps(made) ? await drive(id, made, hear) : { given: await made }
     } catch (error) {
       if (!(error instanceof Refusal)) return { fault: (error as Error).message }
       const { because, where, names } = error
@@ -55,7 +55,7 @@ export function serve(jobs: Jobs, wire: Wire): void {
     let since = performance.now()
     for (;;) {
       const step = steps.next()
-      if (step.done) return { given: step.value }
+      if (step.done) return { given: await step.value }
       if (performance.now() - since < LOOK_EVERY) continue
       await turn()
       if (!wanted.has(id)) return LEFT

@@ -28,9 +28,15 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   for (const [i, column] of columns.entries()) {
     const own = decimals(column)
     for (let t = firstT; t <= endT; t++) {
-      const cell = places.cellOf(column, t)
-      if (!cell) continue
       const isForecast = t > lastT
+      const cell = places.cellOf(column, t)
+      if (!cell) {
+        if (isForecast) {
+          const nothing = { value: null, look: 'text', isForecast } as const
+          sheet.put(places.rowOf(t), LEDGER_LEAD + i, nothing)
+        }
+        continue
+      }
       // On its own sheet an address needs no name of it.
       const formula = cell.formula?.replaceAll(`${LEDGER}!`, '')
       sheet.put(places.rowOf(t), LEDGER_LEAD + i, {

@@ -10,7 +10,7 @@ import type { Value } from '../../core/series/series'
 import { figure } from '../../core/words/figure'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
 import { headingOf } from '../heading'
-import { SheetDraft, type Look, type Sheet } from './sheet'
+import { PROSE_WIDTH, SheetDraft, type Look, type Sheet } from './sheet'
 
 /** What is said of a workbook that its result does not know. */
 export interface Told {
@@ -31,8 +31,8 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     return period ? periodLabel(period, calendar) : code
   }
   let row = 0
-  const say = (what: string, text: string, look: Look = 'text') => {
-    sheet.put(row, 0, { value: what, look: 'heading' })
+  const say = (what: string, text: string, look: Look = 'prose') => {
+    sheet.put(row, 0, { value: what, look: 'label' })
     sheet.put(row, 1, { value: text, look })
     row += 1
   }
@@ -84,7 +84,7 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     '',
     'The choices themselves are not made again here: weights, orders and outliers stay as they were found.',
   )
-  return sheet.done(OWN_WORKBOOK.about, { rows: 0, columns: 1 }, [24, 110])
+  return sheet.done(OWN_WORKBOOK.about, { rows: 0, columns: 1 }, [24, PROSE_WIDTH])
 }
 
 function amount(value: Value): string {

@@ -75,6 +75,14 @@ export class RegressionBlocks {
     for (const block of this.#blocks) this.#write(block, sheet)
   }
 
+  /** Of the columns of all blocks, in characters: each begins with words. */
+  get widths(): number[] {
+    return this.#blocks.flatMap(({ of }) => {
+      const others = Array.from({ length: widthOf(of) - 2 }, () => 12)
+      return [38, 15, ...others]
+    })
+  }
+
   get width(): number {
     const last = this.#blocks.at(-1)
     return last ? last.left + widthOf(last.of) : 0

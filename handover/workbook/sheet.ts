@@ -1,8 +1,12 @@
 /** How a cell is shown. */
 export type Look =
   | 'title'
+  /** Above a column, or in the first one. */
   | 'heading'
+  | 'label'
   | 'text'
+  /** Sentences, on as many lines as they need. */
+  | 'prose'
   /** A figure that came in or was given, and may be changed. */
   | 'input'
   /** A figure that follows from others by its formula. */
@@ -10,10 +14,13 @@ export type Look =
   /** A figure that no formula can say: it stays as it was calculated. */
   | 'calculated'
 
+/** Characters that a line of prose takes. */
+export const PROSE_WIDTH = 110
+
 /** What stands in a cell of a spreadsheet. */
 export interface SheetCell {
-  /** Its figure or text; of a formula what it came to. */
-  readonly value: string | number
+  /** Its figure or text; of a formula what it came to. Nothing stands in a cell that is tinted alone. */
+  readonly value: string | number | null
   /** Without the sign that begins it. */
   readonly formula?: string
   readonly look: Look

@@ -9,5 +9,9 @@ export function trendSheet({ blocks }: Places): Sheet {
   if (sheet.height === 0) {
     sheet.line(0, ['No figure of this method comes from a regression by least squares.'])
   }
-  return sheet.done(TREND, { rows: sheet.height > 1 ? 2 : 0, columns: 0 }, [32])
+  return sheet.done(
+    TREND,
+    { rows: sheet.height > 1 ? 2 : 0, columns: 0 },
+    blocks.width === 0 ? [60] : blocks.widths,
+  )
 }

@@ -1,57 +1,24 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import FilePick from '~/shell/FilePick.vue'
 import { useNotices } from '~/shell/noticeStore'
-import { besideTable } from '~~/core/beside/besideTable'
-import type { Result } from '~~/core/result'
-import { forecastTable, ledgerTable } from '~~/core/ledger/table'
-import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
-import { useLedger } from '../view/ledgerStore'
-import { copyTable, saveAsCsv, type TableToTake } from '../../shell/takeAway'
+import { useHandOver } from './handOverStore'
 
+/** What leaves the Bench: a table as it is seen, the workbook that calculates, the method. */
 const bench = useBench()
-const ledger = useLedger()
+const handOver = useHandOver()
 const notices = useNotices()
 const open = ref(false)
-/** Whether figures leave with a decimal comma, as spreadsheets of some locales read them. */
-const withComma = ref(false)
-const decimal = computed(() => (withComma.value ? 'comma' : 'point'))
-const tables = computed<TableToTake[]>(() => [
-  ...(bench.result ? tablesOf(bench.result) : []),
-  ...besideTables(),
-])
 
-function tablesOf(result: Result): TableToTake[] {
-  return [
-    { name: 'ledger', label: 'the ledger', make: () => ledgerTable(result) },
-    { name: 'forecast', label: 'the forecast', make: () => forecastTable(result) },
-  ]
-}
-
-/** The rows that were put beside the ledger at this stage: what was taken out, averages to compare. */
-function besideTables(): TableToTake[] {
-  const { shown } = bench
-  const columns = ledger.inspected.flatMap(({ column }) => (column ? [column] : []))
-  if (!shown || columns.length === 0) return []
-  const { label } = stageOf(ledger.stage)
-  return [
-    {
-      name: `rows added at ${label}`,
-      label: `the rows added at ${label}`,
-      make: () => besideTable(shown, columns),
-    },
-  ]
-}
-
-function save(table: TableToTake) {
+/** Does something and closes the menu behind it. */
+function and(act: () => unknown) {
   open.value = false
-  saveAsCsv(table, bench.series!.name, decimal.value)
+  void act()
 }
 
 async function saveOwnMethod() {
-  open.value = false
   const { saveMethod } = await import('~/shell/methodFile')
   saveMethod(bench.method, bench.series!.name)
 }
@@ -67,46 +34,100 @@ async function openMethod(file: File) {
     notices.show({ text: inReadersFigures((error as Error).message) })
   }
 }
-
-async function copy(table: TableToTake) {
-  open.value = false
-  try {
-    await copyTable(table, decimal.value)
-    notices.show({ text: `Copied ${table.label}; paste it into a spreadsheet.` })
-  } catch {
-    notices.show({ text: 'The browser did not allow copying. Save as CSV instead.' })
-  }
-}
 </script>
 
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: activator }">
-      <v-btn :disabled="tables.length === 0" v-bind="activator" :aria-owns="undefined">
+      <v-btn :disabled="handOver.tables.length === 0" v-bind="activator" :aria-owns="undefined">
         Hand over
       </v-btn>
     </template>
-    <div class="choices" @keydown.enter.stop>
-      <v-btn v-for="table in tables" :key="`save-${table.name}`" @click="save(table)">
-        Save {{ table.label }} as CSV
-      </v-btn>
-      <v-btn v-for="table in tables" :key="`copy-${table.name}`" @click="copy(table)">
-        Copy {{ table.label }} as a table
-      </v-btn>
-      <v-btn @click="saveOwnMethod()">Save the method as a file</v-btn>
-      <FilePick v-if="!bench.frozen" accept=".json,application/json" @pick="openMethod">
-        Open a method from a file
-      </FilePick>
-      <v-checkbox-btn v-model="withComma" label="figures with a decimal comma" />
+    <div class="hand-over" @keydown.enter.stop>
+      <section aria-labelledby="hand-over-table">
+        <h2 id="hand-over-table">A table</h2>
+        <v-radio-group v-model="handOver.chosen" hide-details aria-labelledby="hand-over-table">
+          <v-radio
+            v-for="(table, i) in handOver.tables"
+            :key="table.name"
+            :value="i"
+            :label="table.label"
+          />
+        </v-radio-group>
+        <div class="how">
+          <v-checkbox-btn v-model="handOver.hasHeading" label="series, method and date above it" />
+          <v-checkbox-btn v-model="handOver.isRounded" label="figures rounded as they are shown" />
+          <v-checkbox-btn v-model="handOver.hasComma" label="decimal comma, in copy and CSV" />
+        </div>
+        <div v-if="handOver.table" class="acts">
+          <v-btn @click="and(() => handOver.copy(handOver.table!))">Copy</v-btn>
+          <v-btn @click="and(() => handOver.saveCsv(handOver.table!))">Save as CSV</v-btn>
+          <v-btn @click="and(() => handOver.saveSheet(handOver.table!))">Save as XLSX</v-btn>
+        </div>
+      </section>
+      <section v-if="bench.result" aria-labelledby="hand-over-workbook">
+        <h2 id="hand-over-workbook">A workbook that calculates</h2>
+        <p class="muted small">
+          From value to forecast in live formulas: change a value, a weight or what is left out, and
+          the forecast follows.
+        </p>
+        <template v-if="handOver.state === 'running'">
+          <v-progress-linear
+            :model-value="
+              handOver.progress ? (100 * handOver.progress.done) / handOver.progress.of : undefined
+            "
+            :indeterminate="!handOver.progress"
+            aria-label="Writing the workbook"
+          />
+          <div class="acts"><v-btn @click="handOver.stop()">Stop</v-btn></div>
+        </template>
+        <template v-else>
+          <p v-if="handOver.state === 'failed' || handOver.state === 'refused'" role="alert">
+            It could not be written: {{ handOver.because }}
+          </p>
+          <div class="acts">
+            <v-btn @click="handOver.saveWorkbook()">Save the workbook</v-btn>
+          </div>
+        </template>
+      </section>
+      <section aria-labelledby="hand-over-method">
+        <h2 id="hand-over-method">The method</h2>
+        <div class="acts">
+          <v-btn @click="and(saveOwnMethod)">Save the method as a file</v-btn>
+          <FilePick v-if="!bench.frozen" accept=".json,application/json" @pick="openMethod">
+            Open a method from a file
+          </FilePick>
+        </div>
+      </section>
     </div>
   </v-menu>
 </template>
 
 <style scoped>
-.choices {
+.hand-over {
+  display: grid;
+  gap: 14px;
+  width: 380px;
+  max-width: calc(100vw - 24px);
+  padding: 14px 16px;
+}
+
+h2 {
+  margin: 0 0 4px;
+  font-size: 0.95rem;
+}
+
+p {
+  margin: 0 0 8px;
+}
+
+.how {
+  margin: 6px 0 8px;
+}
+
+.acts {
   display: flex;
-  flex-direction: column;
+  flex-wrap: wrap;
   gap: 6px;
-  padding: 10px 12px;
 }
 </style>
