@@ -52,10 +52,13 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
       page.waitForEvent('download'),
       (async () => {
         await page.getByRole('button', { name: 'Hand over' }).click()
-        await page.getByRole('button', { name: 'Save the rows added at Look as CSV' }).click()
+        await page.getByRole('button', { name: 'Save as CSV' }).click()
       })(),
     ])
-    expect(left.suggestedFilename()).toBe('Facade paint - rows added at Look.csv')
+    expect(left.suggestedFilename()).toBe('Facade paint - ledger at Look.csv')
+    expect(readFileSync(await left.path(), 'utf8')).toMatch(
+      /^period,t,season,kind,.*Difference \(.*of ln values.*Rolling mean/m,
+    )
     await page.getByLabel(/peaks over/).fill('1')
     await page.keyboard.press('Tab')
     await expect(

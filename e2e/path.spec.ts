@@ -101,7 +101,8 @@ test('from a dropped file to a kept forecast', async ({ page }) => {
   await test.step('take the forecast away', async () => {
     await page.getByRole('button', { name: 'Hand over' }).click()
     const download = page.waitForEvent('download')
-    await page.getByRole('button', { name: 'Save the forecast as CSV' }).click()
+    await page.getByRole('radio', { name: 'The forecast, with limits and totals' }).check()
+    await page.getByRole('button', { name: 'Save as CSV' }).click()
     const file = await download
     expect(file.suggestedFilename()).toBe('Exterior paint, dropped - forecast.csv')
     const csv = readFileSync(await file.path(), 'utf8')
