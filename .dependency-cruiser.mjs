@@ -64,6 +64,7 @@ const APP_LAYERS = [
 const SERVER_LAYERS = [
   ['api', 'plugins', 'middleware'],
   ['work'],
+  ['derived'],
   ['shelf'],
   ['studies', 'files', 'kept'],
   ['series', 'backup', 'http'],

@@ -109,6 +109,29 @@ export const adjustments = sqliteTable(
   (table) => [primaryKey({ columns: [table.seriesId, table.period] })],
 )
 
+/** Series that are a calculated row of another: they follow its values. */
+export const derivedSeries = sqliteTable(
+  'derived_series',
+  {
+    seriesId: text('series_id')
+      .primaryKey()
+      .references(() => series.id),
+    /** What it is calculated from; null once that was deleted for good. */
+    fromId: text('from_id').references(() => series.id),
+    /** Of the ledger. */
+    row: text('ledger_row').notNull(),
+    /** What the row is called: `Deseasonalized`. */
+    label: text().notNull(),
+    /** As it was when the row was taken on. */
+    method: text({ mode: 'json' }).$type<MethodDocument>().notNull(),
+    /** Of the values that it was last calculated from: another one, and it is to be calculated anew. */
+    stamp: text().notNull(),
+    /** Why it could not be calculated from the present values; empty where it was. */
+    problem: text().notNull().default(''),
+  },
+  (table) => [index('derived_series_from').on(table.fromId)],
+)
+
 /** A series with a method. The version rises with every save, so that a stale copy is noticed. */
 export const studies = sqliteTable(
   'studies',

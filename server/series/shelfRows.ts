@@ -11,6 +11,7 @@ import {
   studies,
   vintages,
 } from '../database/schema'
+import { derivationsOf } from './derivation'
 import { calendarOfRow } from './storedSeries'
 
 /** Where a page ended is told by the id and the beginning of the name of its last series: also one that is gone since has its place. */
@@ -64,7 +65,7 @@ export function shelfRows(db: Database, ids: readonly string[]): ShelfRow[] {
   )
 }
 
-/** Rows with what few series have: further studies, and kept forecasts. */
+/** Rows with what few series have: further studies, kept forecasts, and another series that they are calculated from. */
 function withOthers(db: Database, rows: readonly Alone[]): ShelfRow[] {
   const ids = rows.map(({ id }) => id)
   const others = db
@@ -84,11 +85,16 @@ function withOthers(db: Database, rows: readonly Alone[]): ShelfRow[] {
     .groupBy(keptForecasts.seriesId)
     .all()
   const kept = new Map(counted.map((one) => [one.seriesId, one.kept]))
-  return rows.map((row) => ({
-    ...row,
-    others: bySeries.get(row.id) ?? [],
-    kept: kept.get(row.id) ?? 0,
-  }))
+  const derivations = derivationsOf(db, ids)
+  return rows.map((row) => {
+    const derived = derivations.get(row.id)
+    return {
+      ...row,
+      others: bySeries.get(row.id) ?? [],
+      kept: kept.get(row.id) ?? 0,
+      ...(derived ? { derived } : {}),
+    }
+  })
 }
 
 /** All that a row says: no values, which can be a thousand times as long. */
@@ -107,7 +113,7 @@ function selectRows(db: Database) {
 }
 
 /** A row without what is asked for beside it. */
-type Alone = Omit<ShelfRow, 'others' | 'kept'>
+type Alone = Omit<ShelfRow, 'others' | 'kept' | 'derived'>
 
 function rowOf({
   series: stored,

@@ -9,6 +9,7 @@ import type { Database } from '../database/open'
 import {
   adjustments,
   agreedForecasts,
+  derivedSeries,
   files,
   keptForecasts,
   series,
@@ -138,8 +139,13 @@ function eraseSeries(db: Database, ids: readonly string[]): number {
       .all()
       .map(({ id }) => id)
     if (own.length === 0) return 0
+    // What is calculated from them stays as it is, and stands alone.
+    tx.update(derivedSeries).set({ fromId: null }).where(among(derivedSeries.fromId, own)).run()
     // What refers to others goes before them.
-    for (const table of [agreedForecasts, keptForecasts, studies, adjustments, vintages]) {
+    for (const table of [
+      ...[agreedForecasts, keptForecasts, derivedSeries],
+      ...[studies, adjustments, vintages],
+    ]) {
       tx.delete(table).where(among(table.seriesId, own)).run()
     }
     tx.delete(series).where(among(series.id, own)).run()

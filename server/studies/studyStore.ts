@@ -5,6 +5,7 @@ import type { Study, StudySave } from '../../shared/api/studies'
 import { documentFromSeries } from '../../shared/seriesSchema'
 import type { Database } from '../database/open'
 import { series as seriesTable, studies } from '../database/schema'
+import { derivationOf } from '../series/derivation'
 import { aboutOf, findSeries, toSeries, writeAdjustments } from '../series/storedSeries'
 import { useVintage } from '../series/vintageStore'
 import { keepSteps } from './deskStore'
@@ -15,6 +16,7 @@ export function findStudy(db: Database, id: string): Study | undefined {
   const study = db.select().from(studies).where(eq(studies.id, id)).get()
   const stored = study && findSeries(db, study.seriesId)
   if (!stored) return undefined
+  const derived = derivationOf(db, stored.id)
   return {
     id: study.id,
     seriesId: study.seriesId,
@@ -22,6 +24,7 @@ export function findStudy(db: Database, id: string): Study | undefined {
     about: aboutOf(stored),
     vintageId: stored.vintage.id,
     source: stored.vintage.source,
+    ...(derived ? { derived } : {}),
     method: study.method as Study['method'],
     version: study.version,
     updatedAt: study.updatedAt.toISOString(),

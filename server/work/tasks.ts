@@ -8,10 +8,12 @@ import {
   updateAllSchema,
   type ExportKind,
 } from '../../shared/api/series'
+import { takeOnRowSchema } from '../../shared/api/derived'
 import { keepRequestSchema } from '../../shared/api/kept'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
 import { seriesFromDocument } from '../../shared/seriesSchema'
+import { calculateRow, keepRefreshed, keepRow, refreshedRows } from '../derived/derivedSeries'
 import { findKept, keepForecast, listKept } from '../kept/keptStore'
 import { backUp, requireBackup } from '../backup/backup'
 import { withReader } from '../database/reader'
@@ -21,7 +23,7 @@ import { parseJson } from '../http/body'
 import { check } from '../http/check'
 import { pointerTo, problem } from '../http/problem'
 import { keepNew, type KeptNew } from '../shelf/keepNew'
-import { shelfPage } from '../series/shelfRows'
+import { shelfPage, shelfRows } from '../series/shelfRows'
 import { actOnSeries } from '../shelf/shelfStore'
 import { findSeries, toSeries } from '../series/storedSeries'
 import { addVintage } from '../shelf/addVintage'
@@ -51,8 +53,8 @@ export const TASKS = {
   keepNew(path: string, body: Uint8Array): KeptNew {
     return keepNew(path, check(createSeriesSchema, parseJson(body), 400))
   },
-  /** Brings several series up to date, all or none. @param body of the request, JSON */
-  updateAll(path: string, body: Uint8Array): void {
+  /** Brings several series up to date, all or none. @param body of the request, JSON @returns their ids */
+  updateAll(path: string, body: Uint8Array): string[] {
     const { updates } = check(updateAllSchema, parseJson(body), 400)
     withWriter(path, (db) => {
       updates.forEach(({ id, ...update }, i) => {
@@ -62,6 +64,7 @@ export const TASKS = {
         })
       })
     })
+    return updates.map(({ id }) => id)
   },
   /** Does the same to several series. @param body of the request, JSON @returns how many there were */
   act(path: string, body: Uint8Array): number {
@@ -102,6 +105,27 @@ export const TASKS = {
       const id = keepForecast(db, seriesId, series, { ...asked, forecast })
       return Buffer.from(JSON.stringify(findKept(db, id)))
     })
+  },
+  /**
+   * Keeps a calculated row of a series as one of its own.
+   *
+   * @param body of the request, JSON
+   * @returns its row of the shelf, JSON; null where there is no such series
+   */
+  takeOnRow(path: string, seriesId: string, body: Uint8Array): Uint8Array | null {
+    const asked = check(takeOnRowSchema, parseJson(body), 400)
+    const stored = withReader(path, (db) => findSeries(db, seriesId))
+    if (!stored) return null
+    const row = calculateRow(stored, asked)
+    return withWriter(path, (db) => {
+      const id = keepRow(db, row)
+      return Buffer.from(JSON.stringify(shelfRows(db, [id])[0]))
+    })
+  },
+  /** Calculates the rows of series anew whose values have changed. @returns ids of those that are others now */
+  refreshRows(path: string, fromIds: readonly string[]): string[] {
+    const refreshed = withReader(path, (db) => refreshedRows(db, fromIds))
+    return refreshed.length === 0 ? [] : withWriter(path, (db) => keepRefreshed(db, refreshed))
   },
   /** Kept forecasts with how they did. @param path of the database @returns the answer, JSON */
   listKept(path: string, seriesId?: string): Uint8Array {

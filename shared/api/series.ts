@@ -3,6 +3,7 @@ import { FREQUENCIES } from '../../core/calendar/calendar'
 import type { Value } from '../../core/series/series'
 import { QUANTITIES } from '../../core/series/quantity'
 import { wellFormed } from '../visibleText'
+import { derivedSchema } from './derived'
 import {
   lineSchema,
   nameSchema,
@@ -90,6 +91,8 @@ export const shelfRowSchema = z.strictObject({
   others: z.array(z.strictObject({ id: idSchema, name: z.string() })),
   /** Forecasts of it that are kept. */
   kept: z.int().min(0),
+  /** What it is calculated from; left out for one that came in. */
+  derived: derivedSchema.optional(),
   name: z.string(),
   unit: z.string(),
   group: z.string(),

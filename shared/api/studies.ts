@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { contestSchema } from '../contestSchema'
 import { methodSchema } from '../methodSchema'
 import { adjustmentsSchema, lineSchema, seriesDocumentSchema } from '../seriesSchema'
+import { derivedSchema } from './derived'
 import { trailSaveSchema } from './desk'
 import { aboutSchema, sourceSchema } from './series'
 
@@ -14,6 +15,8 @@ export const studySchema = z.strictObject({
   /** The vintage whose values the series has. */
   vintageId: z.uuid(),
   source: sourceSchema,
+  /** What the series is calculated from; left out for one that came in. */
+  derived: derivedSchema.optional(),
   method: methodSchema,
   /** Rises with every save; a save must name the version it started from. */
   version: z.int().min(1),

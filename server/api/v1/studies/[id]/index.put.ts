@@ -3,6 +3,7 @@ import { studySchema } from '../../../../../shared/api/studies'
 import { database } from '../../../../database/current'
 import { apiRoute } from '../../../../http/apiRoute'
 import { bodyOf } from '../../../../work/bodyOf'
+import { refreshLater } from '../../../../work/refreshLater'
 import { problem } from '../../../../http/problem'
 import { saveStudy } from '../../../../studies/studyStore'
 
@@ -13,6 +14,7 @@ export default apiRoute(
     const outcome = saveStudy(database(), params.id, body)
     switch (outcome.kind) {
       case 'saved':
+        if (body.adjustments || body.vintageId) void refreshLater([outcome.study.seriesId])
         return outcome.study
       case 'stale':
         throw problem(

@@ -1,0 +1,48 @@
+import type { Column } from '../column/column'
+import { Refusal } from '../refusal'
+import { periodAt } from '../calendar/period'
+import type { Result } from '../result'
+import type { Series } from '../series/series'
+import { ledgerOf } from './ledger'
+
+/** Whether a row can be a series: it has figures of the past, one at a period, and is not what came in. */
+export function canBeSeries({ name, actual, offset }: Column): boolean {
+  return name !== 'value' && name !== 'original' && offset % 1 === 0 && actual !== null
+}
+
+/**
+ * A calculated row as a series of its own: its figures of the past, in the unit that they are in.
+ *
+ * @param name of the row
+ * @throws Refusal for a row that is not there, stands between two periods, or has figures of the forecast alone
+ * @example the row `deseasonalized` of Exterior paint: the series `Deseasonalized of Exterior paint`, in litres
+ */
+export function rowAsSeries(result: Result, name: string): Series {
+  const { find, run } = ledgerOf(result)
+  const column = find(name)
+  if (!column) throw new Refusal(`The method has no row ${name} any more.`, 'row')
+  if (!canBeSeries(column)) {
+    throw new Refusal(
+      column.offset % 1 === 0
+        ? `${column.label} has no figures of the past that could be a series.`
+        : `${column.label} stands between two periods, and a series needs its values at periods.`,
+      'row',
+    )
+  }
+  const { actual } = column
+  const first = actual!.findIndex((value) => value !== null)
+  if (first < 0) throw new Refusal(`${column.label} has no figures at all.`, 'row')
+  const last = actual!.findLastIndex((value) => value !== null)
+  const { series } = result
+  const isCounted = column.measure === 'level' || column.measure === 'difference'
+  return {
+    name: `${column.label} of ${series.name}`,
+    unit: column.unit,
+    noun: column.symbol,
+    // A factor or a share does not add up over time.
+    quantity: isCounted ? series.quantity : 'level',
+    calendar: run.calendar,
+    start: periodAt(run.start, run.firstT + first, run.calendar.seasons),
+    values: actual!.slice(first, last + 1),
+  }
+}

@@ -1,0 +1,130 @@
+import { and, eq } from 'drizzle-orm'
+import { analyse } from '../../core/analyse'
+import { begin } from '../../core/begin'
+import { rowAsSeries } from '../../core/ledger/rowAsSeries'
+import type { MethodDocument } from '../../core/method'
+import { Refusal } from '../../core/refusal'
+import type { Series } from '../../core/series/series'
+import type { TakeOnRow } from '../../shared/api/derived'
+import type { NewSeries } from '../../shared/api/series'
+import { documentFromSeries, seriesDocumentSchema } from '../../shared/seriesSchema'
+import { among } from '../database/among'
+import type { Database } from '../database/open'
+import { derivedSeries } from '../database/schema'
+import { stampOf } from '../series/derivation'
+import { findSeries, toSeries, type StoredSeries } from '../series/storedSeries'
+import { addVintage } from '../shelf/addVintage'
+import { keepSeries } from '../shelf/shelfStore'
+
+/** A row as it is to be kept, and of what it was calculated. */
+export interface CalculatedRow {
+  readonly fromId: string
+  readonly stamp: string
+  readonly asked: TakeOnRow
+  readonly incoming: NewSeries
+  readonly label: string
+  /** What the new series begins with. */
+  readonly method: MethodDocument
+}
+
+/**
+ * Calculates a row of a series, to be kept as one of its own.
+ *
+ * @throws Refusal as the method does, and for a row that can be no series
+ */
+export function calculateRow(stored: StoredSeries, asked: TakeOnRow): CalculatedRow {
+  const own = rowOf(stored, asked.row, asked.method)
+  return {
+    ...{ fromId: stored.id, stamp: stampOf(stored), asked },
+    incoming: asNew(own, stored.name),
+    label: own.name.slice(0, -` of ${stored.name}`.length),
+    method: begin(own).method,
+  }
+}
+
+/** Keeps a calculated row as a series. @returns its id */
+export function keepRow(
+  db: Database,
+  { fromId, stamp, asked, incoming, label, method }: CalculatedRow,
+): string {
+  return db.transaction((tx) => {
+    const [id] = keepSeries(tx as Database, [incoming], [method])
+    const { row } = asked
+    tx.insert(derivedSeries)
+      .values({ seriesId: id!, fromId, row, label, method: asked.method, stamp })
+      .run()
+    return id!
+  })
+}
+
+/** What became of a row after a change of its values. */
+export interface RefreshedRow {
+  readonly seriesId: string
+  readonly stamp: string
+  /** Newer values; null where they are the same, or cannot be calculated. */
+  readonly incoming: NewSeries | null
+  readonly problem: string
+}
+
+/**
+ * Calculates the rows of series anew whose values are others than those that they were calculated from.
+ *
+ * @param fromIds what they are calculated from
+ */
+export function refreshedRows(db: Database, fromIds: readonly string[]): RefreshedRow[] {
+  return db
+    .select()
+    .from(derivedSeries)
+    .where(among(derivedSeries.fromId, fromIds))
+    .all()
+    .flatMap(({ seriesId, fromId, row, method, stamp: before }) => {
+      const [own, from] = [
+        findSeries(db, seriesId),
+        fromId === null ? null : findSeries(db, fromId),
+      ]
+      const stamp = from && stampOf(from)
+      if (!own || !from || stamp === null || stamp === undefined || stamp === before) return []
+      try {
+        const incoming = asNew(rowOf(from, row, method), from.name)
+        const { start, values } = incoming.series
+        const isSame =
+          start === own.vintage.start &&
+          JSON.stringify(values) === JSON.stringify(own.vintage.values)
+        return [{ seriesId, stamp, incoming: isSame ? null : incoming, problem: '' }]
+      } catch (error) {
+        if (!(error instanceof Refusal)) throw error
+        return [{ seriesId, stamp, incoming: null, problem: error.because }]
+      }
+    })
+}
+
+/** Writes down rows that were calculated anew. @returns ids of the series whose values are others now */
+export function keepRefreshed(db: Database, refreshed: readonly RefreshedRow[]): string[] {
+  return refreshed.flatMap(({ seriesId, stamp, incoming, problem }) => {
+    const isChanged =
+      incoming !== null && addVintage(db, seriesId, { ...incoming, vanished: 'drop' })
+    db.update(derivedSeries)
+      .set({ stamp, problem })
+      .where(and(eq(derivedSeries.seriesId, seriesId)))
+      .run()
+    return isChanged ? [seriesId] : []
+  })
+}
+
+function rowOf(stored: StoredSeries, row: string, method: MethodDocument): Series {
+  return rowAsSeries(analyse(toSeries(stored), method), row)
+}
+
+/** As if it had come in from a file that is called like it. */
+function asNew(series: Series, from: string): NewSeries {
+  const document = seriesDocumentSchema.parse({
+    ...documentFromSeries(series),
+    name: series.name.slice(0, LONGEST),
+    noun: (series.noun ?? '').slice(0, LONGEST_NOUN),
+  })
+  return { series: document, source: { file: `calculated from ${from}`.slice(0, LONGEST_FILE) } }
+}
+
+const LONGEST = 10_000
+const LONGEST_NOUN = 60
+const LONGEST_FILE = 1000
