@@ -112,3 +112,34 @@ test('tables leave as they are seen', async ({ page, context }) => {
   expect(copied.split('\n')[0]).toMatch(/^period\tt\t/)
   expect(copied).toMatch(/^total 2026\t/m)
 })
+
+test('a calculated row becomes a series of its own, which follows the values', async ({ page }) => {
+  await openSeries(page, 'Wood stain')
+  await page.getByRole('button', { name: /^Deseasonalize/ }).click()
+  await page.locator('[data-row=deseasonalized] .cell').nth(3).click()
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await working.getByRole('button', { name: 'take the row on as a series' }).click()
+  await page.getByRole('link', { name: 'Open it' }).click()
+  const own = page.getByRole('heading', { name: 'Deseasonalized of Wood stain', exact: true })
+  await expect(own).toBeVisible()
+  await expect(page.getByText('Deseasonalized of Wood stain, follows its values')).toBeVisible()
+  const address = page.url()
+  const values = async () => {
+    const study = await page.request.get(`/api/v1/studies/${address.split('/').at(-1)}`)
+    const { series } = (await study.json()) as { series: { values: (number | null)[] } }
+    return JSON.stringify(series.values)
+  }
+  const before = await values()
+
+  // A value of what it is calculated from is replaced: it follows.
+  await page.getByRole('link', { name: 'Wood stain', exact: true }).click()
+  await page.getByRole('button', { name: /^Look/ }).click()
+  await working.getByLabel('use instead').fill('99999')
+  await working.getByLabel(/^Reason to replace/).fill('typed')
+  await working.getByRole('button', { name: 'replace', exact: true }).click()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await expect.poll(values).not.toBe(before)
+  await page.goto('/')
+  const row = page.locator('tr.series', { hasText: 'Deseasonalized of Wood stain' })
+  await expect(row).toContainText('follows')
+})

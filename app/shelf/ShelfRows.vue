@@ -149,6 +149,12 @@ function rename(row: ShelfRow, name: string) {
             </NuxtLink>
             <span class="muted small unit">
               {{ row.unit || 'no unit stated' }}
+              <template v-if="row.derived?.from">
+                · follows
+                <NuxtLink :to="`/study/${row.derived.from.studyId}`">{{
+                  row.derived.from.name.slice(0, 80)
+                }}</NuxtLink>
+              </template>
               <template v-for="(one, i) in row.others" :key="one.id">
                 ·
                 <NuxtLink :to="`/study/${one.id}`">{{ one.name || `study ${i + 2}` }}</NuxtLink>

@@ -20,6 +20,13 @@ async function undo() {
 <template>
   <v-snackbar v-model="open" role="status">
     {{ notices.current?.text }}
+    <NuxtLink
+      v-if="notices.current?.link"
+      :to="notices.current.link.to"
+      class="undo"
+      @click="open = false"
+      >{{ notices.current.link.text }}</NuxtLink
+    >
     <template v-if="notices.current?.undo" #actions>
       <v-btn variant="plain" class="undo" @click="undo">Undo</v-btn>
     </template>

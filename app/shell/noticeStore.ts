@@ -5,6 +5,8 @@ import { ref } from 'vue'
 export interface Notice {
   readonly text: string
   readonly undo?: () => void | Promise<void>
+  /** Where what was made can be seen. */
+  readonly link?: { readonly to: string; readonly text: string }
 }
 
 /** The newest notice; a later one takes its place. */

@@ -54,7 +54,7 @@ describe('a row that is a series of its own', () => {
     expect(findSeries(opened.db, own)).toMatchObject({
       name: 'Deseasonalized of Glaze',
       unit: 'litres',
-      vintage: { start: '2020-01', source: { file: 'calculated from Glaze' } },
+      vintage: { start: '2020-01', source: { file: 'Deseasonalized of Glaze' } },
     })
     expect(valuesOf(own)).toEqual(rowNow('deseasonalized'))
     changeSeries(opened.db, id, { name: 'Clear glaze' })

@@ -36,7 +36,7 @@ export function calculateRow(stored: StoredSeries, asked: TakeOnRow): Calculated
   const own = rowOf(stored, asked.row, asked.method)
   return {
     ...{ fromId: stored.id, stamp: stampOf(stored), asked },
-    incoming: asNew(own, stored.name),
+    incoming: asNew(own),
     label: own.name.slice(0, -` of ${stored.name}`.length),
     method: begin(own).method,
   }
@@ -85,7 +85,7 @@ export function refreshedRows(db: Database, fromIds: readonly string[]): Refresh
       const stamp = from && stampOf(from)
       if (!own || !from || stamp === null || stamp === undefined || stamp === before) return []
       try {
-        const incoming = asNew(rowOf(from, row, method), from.name)
+        const incoming = asNew(rowOf(from, row, method))
         const { start, values } = incoming.series
         const isSame =
           start === own.vintage.start &&
@@ -116,13 +116,13 @@ function rowOf(stored: StoredSeries, row: string, method: MethodDocument): Serie
 }
 
 /** As if it had come in from a file that is called like it. */
-function asNew(series: Series, from: string): NewSeries {
+function asNew(series: Series): NewSeries {
   const document = seriesDocumentSchema.parse({
     ...documentFromSeries(series),
     name: series.name.slice(0, LONGEST),
     noun: (series.noun ?? '').slice(0, LONGEST_NOUN),
   })
-  return { series: document, source: { file: `calculated from ${from}`.slice(0, LONGEST_FILE) } }
+  return { series: document, source: { file: series.name.slice(0, LONGEST_FILE) } }
 }
 
 const LONGEST = 10_000

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
 import { termOfColumn } from '~~/core/glossary/glossary'
+import { canBeSeries } from '~~/core/ledger/rowAsSeries'
 import { later } from '~/shell/later'
 import TermWord from '~/shell/TermWord.vue'
 import { write } from '~~/core/column/kinds/kinds'
@@ -12,6 +13,7 @@ import { useLedger } from '../view/ledgerStore'
 import ValueCare from './ValueCare.vue'
 
 const IndexCare = later(() => import('./IndexCare.vue'))
+const TakeOnRow = later(() => import('./TakeOnRow.vue'))
 const LocalFitChart = later(() => import('../figures/LocalFitChart.vue'))
 
 /** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
@@ -32,6 +34,10 @@ const column = computed(() => props.explanation.cell.column)
 const term = computed(() => {
   const row = ledger.everyRow.find(({ name }) => name === column.value)
   return row ? termOfColumn((row.pinned ?? row).name) : null
+})
+const canTakeOn = computed(() => {
+  const row = ledger.own?.find(column.value)
+  return !bench.frozen && bench.result !== null && row !== undefined && canBeSeries(row)
 })
 const period = computed(() => ledger.codeAt(t.value))
 const original = computed(() => ledger.valueAt('original', t.value))
@@ -64,6 +70,7 @@ const source = computed(() => {
       {{ explanation.means
       }}<template v-if="term"> · <TermWord :of="term">what is that?</TermWord></template>
     </p>
+    <p v-if="canTakeOn" class="means"><TakeOnRow :row="column" /></p>
     <template v-if="explanation.defined">
       <p v-if="cameIn" class="symbols muted">from {{ source }}, as it came in</p>
       <template v-else>

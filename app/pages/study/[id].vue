@@ -27,6 +27,7 @@ const BenchTour = later(() => import('~/bench/tour/BenchTour.vue'))
 const CompareView = later(() => import('~/bench/compare/CompareView.vue'))
 const ContestView = later(() => import('~/bench/contest/ContestView.vue'))
 const KeepDialog = later(() => import('~/bench/kept/KeepDialog.vue'))
+const DerivedNote = later(() => import('~/bench/study/DerivedNote.vue'))
 const ConflictDialog = later(() => import('~/bench/study/ConflictDialog.vue'))
 
 const route = useRoute()
@@ -117,7 +118,9 @@ onBeforeUnmount(() => {
       <PageHead>
         <template v-if="bench.state === 'ready'">
           <div class="names"><AboutSeries /><StudyTabs /></div>
-          <p class="muted small about">{{ about }}</p>
+          <p class="muted small about">
+            <DerivedNote v-if="bench.study?.derived" :derived="bench.study.derived" />{{ about }}
+          </p>
         </template>
         <template v-if="bench.state === 'ready'" #actions>
           <span class="saving muted small" role="status">
