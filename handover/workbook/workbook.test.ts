@@ -3,9 +3,11 @@ import { analyse } from '../../core/analyse'
 import { calendarOf } from '../../core/calendar/calendar'
 import { columnValues, ledgerOf } from '../../core/ledger/ledger'
 import { EVERY_WAY } from '../../core/ledger/testing'
+import type { ArimaForecast } from '../../core/forecast/arima/calculate'
 import type { MethodDocument } from '../../core/method'
 import type { Result } from '../../core/result'
 import type { Series, Value } from '../../core/series/series'
+import { fitWith } from '../../core/stateSpace/arima/fit'
 import { finish } from '../../core/work/steps'
 import { readFile } from '../../intake/readFile'
 import { openWorkbook, type OpenedWorkbook } from './testing'
@@ -232,6 +234,29 @@ describe.each(LIVE)('a workbook that is changed, %s', (_, own) => {
     // How far an effect of the calendar may be off stands as a value, and the limits beside it.
     const stays = 'calendar' in own ? /^(calendarError|lower|upper)/ : /^$/
     expect(apart(book, changed).filter(({ column }) => !stays.test(column))).toEqual([])
+  })
+})
+
+describe.each([
+  { orders: [1, 1, 2], seasonalOrders: [1, 1, 0] },
+  { orders: [2, 0, 1], seasonalOrders: [0, 0, 1], constant: true },
+] as const)('a workbook that is changed, ARIMA %j', (orders) => {
+  it('predicts by the recursion of the innovations what the filter does with the same coefficients', async () => {
+    const result = analyse(monthly(), method({ forecast: { by: 'arima', ...orders } }))
+    const book = await opened(result)
+    // In the first year, where the start is far from settled.
+    const values = months.with(17, 1777)
+    book.set(book.find('Ledger', '2017-08', 'Values'), 1777)
+    const { order, coefficients, beta, known } = result.forecast as unknown as ArimaForecast
+    const columns = known.map(({ name, values: own }) => ({ name, values: own }))
+    const { errors } = fitWith({ values, columns, order, seasons: 12 }, coefficients, beta, '')!
+    const off = errors.map((error, i) => {
+      if (error === null) return 0
+      const got = book.value(book.find('Ledger', result.columns.period[i]!, 'Predicted')) as number
+      return Math.abs(got - (values[i]! - error)) / 1000
+    })
+    expect(errors.filter((error) => error !== null).length).toBeGreaterThan(80)
+    expect(Math.max(...off)).toBeLessThan(1e-9)
   })
 })
 

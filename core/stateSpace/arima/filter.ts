@@ -22,12 +22,14 @@ export interface Filtered {
  * c = y₁ and transition T: F′ = F + Mc², k′ = k + McTy, y′ = Ty − (c/F)k, M′ = MF/F′.
  *
  * @param lists of the same length, the differences of the values first
+ * @param hear is told the gain of every period, times the variance F of its error: copied, or gone with the next
  * @returns null where the process is not stationary
  * @see Morf, M., Sidhu, G. S. & Kailath, T. (1974), IEEE Transactions on Automatic Control 19, 315–323
  */
 export function filterDifferences(
   lists: readonly Float64Array[],
   polynomials: Expanded,
+  hear?: (t: number, gain: Float64Array, F: number) => void,
 ): Filtered | null {
   const { phi, theta } = polynomials
   const size = Math.max(phi.length, theta.length + 1)
@@ -52,6 +54,7 @@ export function filterDifferences(
   for (let t = 0; t < n; t++) {
     if (!(F > 0)) return null
     variances[t] = F
+    hear?.(t, gain, F)
     logDeterminant += Math.log(F)
     for (let s = 0; s < lists.length; s++) {
       const state = states[s]!
