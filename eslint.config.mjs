@@ -96,6 +96,7 @@ export default ts.config(
       'bin/commands/example.ts',
       ...['advice', 'bench', 'demo', 'e2e', 'fuzz', 'reference'].map((folder) => `${folder}/**`),
       '**/*.test.ts',
+      'core/ledger/testing.ts',
     ],
     plugins: { house: waysAskThemselves },
     rules: {

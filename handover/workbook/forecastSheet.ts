@@ -19,7 +19,7 @@ export function forecastSheet(places: Places): Sheet {
     sheet.put(1 + i, 0, { value: ledger.run.label(t), look: 'text' })
     columns.forEach(({ column }, j) => {
       const value = column.ahead?.[i] ?? null
-      const formula = places.cell({ column: column.name, t })
+      const formula = places.cells.cell({ column: column.name, t })
       if (value === null || formula === null) return
       sheet.put(1 + i, 1 + j, { value, formula, look: 'formula', decimals: decimals(column) })
     })

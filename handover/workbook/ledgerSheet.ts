@@ -2,7 +2,8 @@ import { formatPeriod, periodAt } from '../../core/calendar/period'
 import type { Progress } from '../../core/work/steps'
 import { decimalsOfRows } from '../../core/ledger/table'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
-import { LEDGER, LEDGER_HEAD, LEDGER_LEAD, type Places } from './places'
+import { LEDGER, LEDGER_HEAD, LEDGER_LEAD } from './ledgerPlaces'
+import type { Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
 
 /** The steps of the calculation, a column each, and the periods, one a row, forecast ones last. */
@@ -20,7 +21,7 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   sheet.line(1, [OWN_WORKBOOK.units, '', ...units], 'heading')
   for (let t = firstT; t <= endT; t++) {
     const isForecast = t > lastT
-    const row = places.rowOf(t)
+    const row = places.cells.rowOf(t)
     const value = formatPeriod(periodAt(start, t, calendar.seasons), calendar)
     sheet.put(row, 0, { value, look: 'text', isForecast })
     sheet.put(row, 1, { value: t, look: 'text', isForecast })
@@ -33,13 +34,13 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
       if (!cell) {
         if (isForecast) {
           const nothing = { value: null, look: 'text', isForecast } as const
-          sheet.put(places.rowOf(t), LEDGER_LEAD + i, nothing)
+          sheet.put(places.cells.rowOf(t), LEDGER_LEAD + i, nothing)
         }
         continue
       }
       // On its own sheet an address needs no name of it.
       const formula = cell.formula?.replaceAll(`${LEDGER}!`, '')
-      sheet.put(places.rowOf(t), LEDGER_LEAD + i, {
+      sheet.put(places.cells.rowOf(t), LEDGER_LEAD + i, {
         ...cell,
         ...(formula === undefined ? {} : { formula }),
         ...{ decimals: own, isForecast },

@@ -1,22 +1,15 @@
-import type { Cell } from '../../core/column/cell'
 import type { Column } from '../../core/column/column'
 import type { Expression, OfKind } from '../../core/column/expression'
 import type { Addresses } from '../../core/column/kinds/kind'
 import { formulaOf } from '../../core/column/kinds/kinds'
 import { ledgerOf, type Ledger } from '../../core/ledger/ledger'
 import type { Result } from '../../core/result'
-import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
+import { LedgerPlaces } from './ledgerPlaces'
 import { RegressionBlocks } from './regressionBlocks'
 import { SeasonGrids } from './seasonGrids'
-import { addressOf, columnLetters, fixedAddressOf, type SheetCell } from './sheet'
+import { fixedAddressOf, type SheetCell } from './sheet'
 
-export const LEDGER = OWN_WORKBOOK.ledger
 export const PARAMETERS = 'Parameters'
-
-/** Rows of the ledger's sheet above its first period: labels, and units. */
-export const LEDGER_HEAD = 2
-/** Columns of it before the first step: period, and time code. */
-export const LEDGER_LEAD = 2
 /** Rows of the parameters' sheet above the first. */
 export const PARAMETERS_HEAD = 1
 
@@ -34,25 +27,23 @@ export interface Parameter {
  */
 export class Places {
   readonly ledger: Ledger
+  readonly cells: LedgerPlaces
   readonly blocks: RegressionBlocks
   readonly grids: SeasonGrids
-  readonly #columnOf: ReadonlyMap<string, number>
+  readonly addresses: Addresses
   readonly #parameters: Parameter[] = []
   readonly #parameterRows = new Map<string, number>()
-  readonly addresses: Addresses
 
   constructor(readonly result: Result) {
     this.ledger = ledgerOf(result)
-    this.#columnOf = new Map(
-      this.ledger.columns.map(({ name }, i) => [name, LEDGER_LEAD + i] as const),
-    )
-    this.blocks = new RegressionBlocks(this)
-    this.grids = new SeasonGrids(this)
+    this.cells = new LedgerPlaces(this.ledger)
+    this.blocks = new RegressionBlocks(this.cells)
+    this.grids = new SeasonGrids(this.ledger.run)
     this.addresses = {
-      cell: (cell) => this.cell(cell),
+      cell: (cell) => this.cells.cell(cell),
       cells: (cells, unlessLeftOut) =>
-        (unlessLeftOut ? this.grids.ranges(cells) : null) ?? this.#ranges(cells),
-      range: (from, to) => this.#range(from, to),
+        (unlessLeftOut ? this.grids.ranges(cells) : null) ?? this.cells.ranges(cells),
+      range: (from, to) => this.cells.range(from, to),
       regression: (gives, of) => this.blocks.address(gives, of),
       figure: (figure, formula) => this.#figure(figure, formula),
     }
@@ -60,19 +51,6 @@ export class Places {
 
   get parameters(): readonly Parameter[] {
     return this.#parameters
-  }
-
-  rowOf(t: number): number {
-    return LEDGER_HEAD + t - this.ledger.run.firstT
-  }
-
-  columnOf(name: string): number | null {
-    return this.#columnOf.get(name) ?? null
-  }
-
-  cell({ column, t }: Cell): string | null {
-    const at = this.columnOf(column)
-    return at === null ? null : addressOf(LEDGER, this.rowOf(t), at)
   }
 
   /** The cell of a figure, by its formula wherever it has one. */
@@ -92,36 +70,6 @@ export class Places {
     const isGiven = arithmetic.kind === 'figure' && arithmetic.made === undefined
     if (isGiven && isInput(column)) return { value, look: 'input' }
     return this.calculated(value, arithmetic)
-  }
-
-  #range(from: Cell, to: Cell): string | null {
-    const [first, column] = [this.cell(from), this.columnOf(from.column)]
-    if (first === null || column === null) return null
-    return `${first}:${columnLetters(column)}${this.rowOf(to.t) + 1}`
-  }
-
-  /** As few ranges as the cells make: a range runs on over periods that have no figure. */
-  #ranges(cells: readonly Cell[]): string[] | null {
-    const ranges: { first: Cell; last: Cell }[] = []
-    for (const cell of cells) {
-      const open = ranges.at(-1)
-      if (open && open.first.column === cell.column && this.#isEmpty(open.last, cell.t)) {
-        open.last = cell
-      } else ranges.push({ first: cell, last: cell })
-    }
-    const written = ranges.map(({ first, last }) =>
-      first.t === last.t ? this.cell(first) : this.#range(first, last),
-    )
-    return written.every((one) => one !== null) ? written : null
-  }
-
-  /** Whether there is no figure between a cell and a period further on in the same column. */
-  #isEmpty({ column, t }: Cell, until: number): boolean {
-    if (until <= t) return false
-    for (let between = t + 1; between < until; between++) {
-      if (this.ledger.run.value(column, between) !== null) return false
-    }
-    return true
   }
 
   #figure({ symbol, value }: OfKind<'figure'>, formula: string | null): string {

@@ -1,7 +1,7 @@
 import type { Regression, RegressionFigure } from '../../core/column/expression'
-import { evaluate, formulaOf } from '../../core/column/kinds/kinds'
+import { evaluate } from '../../core/column/kinds/kinds'
 import { leastSquares } from '../../core/regression/leastSquares'
-import type { Places } from './places'
+import type { LedgerPlaces } from './ledgerPlaces'
 import {
   addressOf,
   columnLetters,
@@ -42,12 +42,12 @@ interface Block {
  * common, so that x₀ᵀ(XᵀX)⁻¹x₀ is the sum of their shares, and no digits go as they would in an inverse of XᵀX.
  */
 export class RegressionBlocks {
-  readonly #places: Places
+  readonly #places: LedgerPlaces
   readonly #blocks: Block[] = []
   readonly #byContent = new Map<string, Block>()
   readonly #known = new WeakMap<Regression, Block>()
 
-  constructor(places: Places) {
+  constructor(places: LedgerPlaces) {
     this.#places = places
   }
 
@@ -125,7 +125,7 @@ export class RegressionBlocks {
 
   #write(block: Block, sheet: SheetDraft): void {
     const { of, left } = block
-    const { ledger, addresses } = this.#places
+    const { ledger } = this.#places
     const { from, to } = this.#rows(block)
     const p = of.columns.length
     const text = (row: number, column: number, value: string, look: Look = 'heading') =>
@@ -159,7 +159,7 @@ export class RegressionBlocks {
       const row = from + i
       text(row, left, ledger.run.label(cell.cell.t), 'text')
       const value = of.ofLog ? Math.log(cell.value) : cell.value
-      const address = formulaOf(cell, addresses)!
+      const address = this.#places.cell(cell.cell)!
       figure(row, left + 1, value, of.ofLog ? `LN(${address})` : address)
       this.#writeDesign(block, sheet, row, cell.cell.t)
     })

@@ -1,7 +1,7 @@
 import type { Cell } from '../../core/column/cell'
+import type { SeriesRun } from '../../core/column/run'
 import { periodAt } from '../../core/calendar/period'
 import { seasonColumn, tableYear } from '../../core/calendar/tableYear'
-import type { Places } from './places'
 import { columnLetters } from './sheet'
 
 export const SEASONS = 'Seasons'
@@ -25,13 +25,13 @@ const AROUND = 6
 /** The grids of the seasons' sheet: years downwards, seasons across, and beside them the marks of what is left out. */
 export class SeasonGrids {
   readonly #grids: SeasonGrid[] = []
-  readonly #places: Places
+  readonly #run: SeriesRun
   readonly #firstYear: number
   readonly years: number
 
-  constructor(places: Places) {
-    this.#places = places
-    const { calendar, start, firstT, lastT } = places.ledger.run
+  constructor(run: SeriesRun) {
+    this.#run = run
+    const { calendar, start, firstT, lastT } = run
     const year = (t: number) => tableYear(periodAt(start, t, calendar.seasons), calendar)
     this.#firstYear = year(firstT)
     this.years = year(lastT) - this.#firstYear + 1
@@ -55,7 +55,7 @@ export class SeasonGrids {
   }
 
   placeOf(t: number): GridPlace {
-    const { calendar, start } = this.#places.ledger.run
+    const { calendar, start } = this.#run
     const period = periodAt(start, t, calendar.seasons)
     return {
       year: tableYear(period, calendar) - this.#firstYear,
@@ -70,7 +70,7 @@ export class SeasonGrids {
 
   /** Column of its mark. */
   markColumnOf(season: number): number {
-    return this.#places.ledger.run.calendar.seasons + 3 + season
+    return this.#run.calendar.seasons + 3 + season
   }
 
   /** Where the mark of a period stands: always beside the first grid. */

@@ -43,7 +43,7 @@ function writeGrid(places: Places, sheet: SheetDraft, grid: SeasonGrid, isAverag
   for (let t = firstT; t <= lastT; t++) {
     const value = ledger.run.value(grid.column, t)
     if (value === null) continue
-    const address = places.cell({ column: grid.column, t })!
+    const address = places.cells.cell({ column: grid.column, t })!
     const { year, season } = grids.placeOf(t)
     const mark = grids.markOf(t)
     const isLeftOut = isAveraged && leftOut.has(t)
@@ -114,7 +114,7 @@ function writeIndices(places: Places, sheet: SheetDraft): void {
   sheet.put(row, 0, { value: 'index', look: 'heading' })
   for (let t = Math.max(firstT, lastT - calendar.seasons + 1); t <= lastT; t++) {
     const own = value('index', t)
-    const formula = places.cell({ column: 'index', t })
+    const formula = places.cells.cell({ column: 'index', t })
     if (own === null || formula === null) continue
     sheet.put(row, grids.columnOf(grids.placeOf(t).season), {
       ...{ value: own, formula, look: 'formula' },

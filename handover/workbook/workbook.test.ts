@@ -33,6 +33,9 @@ function monthly(values: readonly Value[] = months, more: Partial<Series> = {}):
   }
 }
 
+/** A fair that moves, every year that is analysed and forecast. */
+const FAIR = Array.from({ length: 10 }, (_, i) => `${2016 + i}-${i % 2 ? '05-28' : '06-04'}`)
+
 const method = (more: Partial<MethodDocument>): MethodDocument => ({
   format: 'elvant-method/1',
   ...more,
@@ -81,6 +84,65 @@ const MONTHLY: readonly (readonly [name: string, series: Series, method: MethodD
         method({ forecast: { by: 'arima', ...own } as MethodDocument['forecast'] }),
       ] as const,
   ),
+  ['a trend by ARIMA', monthly(), method({ trend: { form: 'arima', orders: [0, 1, 1] } })],
+  [
+    'a calendar beside ARIMA errors',
+    monthly(),
+    method({
+      calendar: {
+        tradingDay: 'one',
+        errors: 'arima',
+        orders: [1, 0, 0],
+        seasonalOrders: [0, 1, 1],
+      },
+    }),
+  ],
+  [
+    'a holiday of its own, and a column that is given',
+    monthly(),
+    method({
+      calendar: { holidays: [{ name: 'fair', dates: FAIR }] },
+      forecast: {
+        by: 'arima',
+        orders: [1, 0, 0],
+        seasonalOrders: [0, 1, 1],
+        given: [
+          {
+            name: 'price',
+            from: '2016-03',
+            values: Array.from({ length: 108 }, (_, i) => 10 + (i % 7)),
+          },
+        ],
+      },
+    }),
+  ],
+  ...(['interpolate', 'seasonal', 'zero', 'leave'] as const).map(
+    (missing) =>
+      [
+        `missing values, ${missing}`,
+        monthly(months.with(30, null).with(31, null)),
+        method({ missing, decompose: { model: 'additive' } }),
+      ] as const,
+  ),
+  ...(['effects', 'dummies', 'fourier', 'dummies-by-trend', 'none'] as const).map(
+    (season) =>
+      [
+        `a regression of months with ${season}`,
+        monthly(),
+        method({
+          trend: { last: 80 },
+          forecast: { by: 'regression', season } as MethodDocument['forecast'],
+        }),
+      ] as const,
+  ),
+  [
+    'a yearly series',
+    {
+      ...{ name: 'Paint sold', unit: 'thousand litres', calendar: calendarOf('yearly') },
+      ...{ start: { year: 2004, season: 1 }, values: months.slice(0, 22) },
+    },
+    method({}),
+  ],
   [
     'growth, an index and an amount that are assumed',
     monthly(),
