@@ -232,6 +232,6 @@ function limitArithmetic(
 }
 
 /** Without a season its level in the last period known. */
-export function levelOfSmoothing(run: Run, _parts: Parts): Expression {
+export function levelOfSmoothing(run: Run): Expression {
   return run.cell('smoothedLevel', run.lastT)
 }
