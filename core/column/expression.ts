@@ -80,6 +80,8 @@ export type RegressionFigure =
   | { readonly figure: 'coefficient'; readonly at: number }
   | { readonly figure: 'sse' }
   | { readonly figure: 'leverage'; readonly t: number }
+  /** The same of what the columns from a place on have at a time code, the first 0, without the constant and the others. */
+  | { readonly figure: 'part'; readonly t: number; readonly from: number }
   /** The mean of exp(residual), for the mean of what comes back from logarithms. */
   | { readonly figure: 'smearing' }
 

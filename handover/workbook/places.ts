@@ -5,7 +5,7 @@ import { formulaOf } from '../../core/column/kinds/kinds'
 import { ledgerOf, type Ledger } from '../../core/ledger/ledger'
 import type { Result } from '../../core/result'
 import { LedgerPlaces } from './ledgerPlaces'
-import { RegressionBlocks } from './regressionBlocks'
+import { RegressionBlocks } from './regression/blocks'
 import { SeasonGrids } from './seasonGrids'
 import { fixedAddressOf, type SheetCell } from './sheet'
 

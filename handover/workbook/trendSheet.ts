@@ -1,5 +1,5 @@
 import type { Places } from './places'
-import { TREND } from './regressionBlocks'
+import { TREND } from './regression/block'
 import { SheetDraft, type Sheet } from './sheet'
 
 /** The regressions: design columns, coefficients, and what the limits need of them. */
@@ -12,6 +12,6 @@ export function trendSheet({ blocks }: Places): Sheet {
   return sheet.done(
     TREND,
     { rows: sheet.height > 1 ? 2 : 0, columns: 0 },
-    blocks.width === 0 ? [60] : blocks.widths,
+    blocks.widths.length === 0 ? [60] : blocks.widths,
   )
 }

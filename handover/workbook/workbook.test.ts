@@ -293,9 +293,7 @@ describe.each(LIVE)('a workbook that is changed, %s', (_, own) => {
     const book = await opened(analyse(monthly(), method(own)))
     book.set(book.find('Ledger', '2022-09', 'Values'), 1777)
     const changed = analyse(monthly([...months].with(78, 1777)), method(own))
-    // How far an effect of the calendar may be off stands as a value, and the limits beside it.
-    const stays = 'calendar' in own ? /^(calendarError|lower|upper)/ : /^$/
-    expect(apart(book, changed).filter(({ column }) => !stays.test(column))).toEqual([])
+    expect(apart(book, changed).slice(0, 3)).toEqual([])
   })
 })
 

@@ -25,6 +25,8 @@ function figureOfRegression({ y, ofLog, columns }: Regression, gives: Regression
       return fit.sse
     case 'leverage':
       return fit.leverageAt(gives.t)
+    case 'part':
+      return fit.varianceOf([0, ...columns.map(({ at }, j) => (j < gives.from ? 0 : at(gives.t)))])
     case 'smearing':
       return mean(fit.residuals.map(Math.exp))!
   }
@@ -39,6 +41,8 @@ function nameOf(of: Regression, gives: RegressionFigure): string {
       return 'sum of squared residuals'
     case 'leverage':
       return `leverage at time code ${gives.t}`
+    case 'part':
+      return `variance of the effects at time code ${gives.t}`
     case 'smearing':
       return 'mean of exp(residual)'
   }

@@ -82,7 +82,7 @@ export function calendarColumns(
       measure: model === 'multiplicative' ? 'number' : 'difference',
       ...{ component: 'season', mark: 'dots', group: GROUP, stages: ['project'] },
       ...over((t) => errorAt(taken, t)),
-      arithmetic: (t) => figureOf('from the covariance of the effects', errorAt(taken, t)),
+      arithmetic: errorOf(run, taken, divides ? BY_LENGTH : of.column, beside),
     }),
     declare(run.unit, {
       ...{ name: COMPONENT, label: 'Calendar', symbol: 'calendar', means: 'effect of its days' },
@@ -217,6 +217,41 @@ function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
   ]
 }
 
+/** s × √(xᵀ(XᵀX)⁻¹x), x the columns of the effects alone; beside a model of what is left it comes from the filter. */
+function errorOf(
+  run: SeriesRun,
+  taken: CalendarTaken,
+  of: string,
+  beside: readonly DesignColumn[],
+): (t: number) => Expression {
+  if (taken.arima) return (t) => figureOf('from the covariance of the effects', errorAt(taken, t))
+  const regression = regressionOfEffects(run, taken, of, beside)
+  return (t) => {
+    const { y, columns } = regression()
+    const sse = { kind: 'regression', gives: { figure: 'sse' }, of: regression() } as const
+    const part = { figure: 'part', t, from: taken.at - 1 } as const
+    const variance = operation(sse, '÷', plain(y.length - columns.length - 1))
+    const share = { kind: 'regression', gives: part, of: regression() } as const
+    return { kind: 'root', of: operation(variance, '×', share) }
+  }
+}
+
+/** The regression that the effects were estimated by, beside season and trend, made when it is first asked for. */
+function regressionOfEffects(
+  run: SeriesRun,
+  taken: CalendarTaken,
+  of: string,
+  beside: readonly DesignColumn[],
+): () => Regression {
+  const own = columnsOfTaken(taken)
+  let made: Regression | null = null
+  return () =>
+    (made ??= regressionOf(
+      ...([run, of, run.firstT, [...beside, ...own]] as const),
+      ...([taken.model === 'multiplicative', new Set(taken.leftOut)] as const),
+    ))
+}
+
 /** The sum of coefficient × column, of logarithms exp of it; times the length where values were divided by it. */
 function componentOf(
   run: SeriesRun,
@@ -225,12 +260,9 @@ function componentOf(
   beside: readonly DesignColumn[],
 ): (t: number) => Expression {
   const { model, divides, coefficients, at: first, arima } = taken
-  const leftOut = new Set(taken.leftOut)
   const own = columnsOfTaken(taken)
   const ofLog = model === 'multiplicative'
-  let made: Regression | null = null
-  const regression = () =>
-    (made ??= regressionOf(run, of, run.firstT, [...beside, ...own], ofLog, leftOut))
+  const regression = regressionOfEffects(run, taken, of, beside)
   return (t) => {
     const terms = own.map((column, j) =>
       operation(
