@@ -11,16 +11,26 @@ export function canBeSeries({ name, actual, offset }: Column): boolean {
 }
 
 /**
+ * A row of the method by its name.
+ *
+ * @throws Refusal for one that the method does not have
+ */
+export function rowNamed(result: Result, name: string): Column {
+  const column = ledgerOf(result).find(name)
+  if (!column) throw new Refusal(`The method has no row ${name} any more.`, 'row')
+  return column
+}
+
+/**
  * A calculated row as a series of its own: its figures of the past, in the unit that they are in.
  *
- * @param name of the row
- * @throws Refusal for a row that is not there, stands between two periods, or has figures of the forecast alone
+ * @param column of the ledger, or one that is looked at beside it
+ * @param called what the row is called in the name of the series
+ * @throws Refusal for a row that stands between two periods, or has figures of the forecast alone
  * @example the row `deseasonalized` of Exterior paint: the series `Deseasonalized of Exterior paint`, in litres
  */
-export function rowAsSeries(result: Result, name: string): Series {
-  const { find, run } = ledgerOf(result)
-  const column = find(name)
-  if (!column) throw new Refusal(`The method has no row ${name} any more.`, 'row')
+export function rowAsSeries(result: Result, column: Column, called = column.label): Series {
+  const { run } = ledgerOf(result)
   if (!canBeSeries(column)) {
     throw new Refusal(
       column.offset % 1 === 0
@@ -36,7 +46,7 @@ export function rowAsSeries(result: Result, name: string): Series {
   const { series } = result
   const isCounted = column.measure === 'level' || column.measure === 'difference'
   return {
-    name: `${column.label} of ${series.name}`,
+    name: `${called} of ${series.name}`,
     unit: column.unit,
     noun: column.symbol,
     // A factor or a share does not add up over time.

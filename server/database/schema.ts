@@ -6,6 +6,7 @@ import type { FrozenForecast } from '../../core/kept/kept'
 import type { MethodDocument } from '../../core/method'
 import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
+import type { BesideRow } from '../../shared/api/derived'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
 import type { SeriesDocument } from '../../shared/seriesSchema'
@@ -118,8 +119,8 @@ export const derivedSeries = sqliteTable(
       .references(() => series.id),
     /** What it is calculated from; null once that was deleted for good. */
     fromId: text('from_id').references(() => series.id),
-    /** Of the ledger. */
-    row: text('ledger_row').notNull(),
+    /** Of the ledger by its name, or one that is looked at beside it. */
+    row: text('ledger_row', { mode: 'json' }).$type<string | BesideRow>().notNull(),
     /** What the row is called: `Deseasonalized`. */
     label: text().notNull(),
     /** As it was when the row was taken on. */

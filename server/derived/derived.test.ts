@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { analyse } from '../../core/analyse'
 import { actualOf } from '../../core/ledger/ledger'
 import type { MethodDocument } from '../../core/method'
+import type { TakeOnRow } from '../../shared/api/derived'
 import { openDatabase, type OpenDatabase } from '../database/open'
 import { derivationOf } from '../series/derivation'
 import { shelfPage } from '../series/shelfRows'
@@ -29,7 +30,7 @@ const incoming = (values: readonly number[]) => ({
   source: { file: 'test.csv' },
 })
 
-function takeOn(row: string, from = id): string {
+function takeOn(row: TakeOnRow['row'], from = id): string {
   const stored = findSeries(opened.db, from)!
   return keepRow(opened.db, calculateRow(stored, { row, method: METHOD }))
 }
@@ -111,6 +112,15 @@ describe('a row that is a series of its own', () => {
     actOnSeries(opened.db, { act: 'discard', ids: [own] })
     actOnSeries(opened.db, { act: 'erase', ids: [own] })
     expect(derivationOf(opened.db, own)).toBeUndefined()
+  })
+
+  it('can be a row beside the method', () => {
+    const own = takeOn({ kind: 'average', by: { kind: 'centred', order: 5 } })
+    expect(findSeries(opened.db, own)!.name).toBe('5 terms (moving average) of Glaze')
+    expect(valuesOf(own)).toHaveLength(44)
+    addVintage(opened.db, id, incoming([...MONTHS, 160]))
+    expect(refresh()).toEqual([own])
+    expect(valuesOf(own)).toHaveLength(45)
   })
 
   it('is refused where the method has no such figures', () => {

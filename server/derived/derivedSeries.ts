@@ -1,7 +1,8 @@
 import { and, eq } from 'drizzle-orm'
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
-import { rowAsSeries } from '../../core/ledger/rowAsSeries'
+import { besideColumn } from '../../core/beside/besideColumn'
+import { rowAsSeries, rowNamed } from '../../core/ledger/rowAsSeries'
 import type { MethodDocument } from '../../core/method'
 import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series/series'
@@ -111,8 +112,11 @@ export function keepRefreshed(db: Database, refreshed: readonly RefreshedRow[]):
   })
 }
 
-function rowOf(stored: StoredSeries, row: string, method: MethodDocument): Series {
-  return rowAsSeries(analyse(toSeries(stored), method), row)
+function rowOf(stored: StoredSeries, row: TakeOnRow['row'], method: MethodDocument): Series {
+  const result = analyse(toSeries(stored), method)
+  if (typeof row === 'string') return rowAsSeries(result, rowNamed(result, row))
+  const column = besideColumn(result, row)
+  return rowAsSeries(result, column, `${column.label} (${column.means})`)
 }
 
 /** As if it had come in from a file that is called like it. */

@@ -1,10 +1,22 @@
 import { z } from 'zod'
+import { GROWTH_KINDS } from '../../core/beside/beside'
+import { averageSchema } from '../averageSchema'
 import { methodSchema } from '../methodSchema'
 
-/** A calculated row that is to become a series of its own. */
+/** A row that is looked at beside the method. */
+const besideRowSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('average'), by: averageSchema }),
+  z.strictObject({
+    kind: z.literal('growth'),
+    rate: z.enum(GROWTH_KINDS),
+    on: z.enum(['value', 'deseasonalized']),
+  }),
+])
+export type BesideRow = z.infer<typeof besideRowSchema>
+
+/** A calculated row that is to become a series of its own: of the ledger by its name, or one beside it. */
 export const takeOnRowSchema = z.strictObject({
-  /** Name of a row of the ledger. */
-  row: z.string().min(1).max(200),
+  row: z.union([z.string().min(1).max(200), besideRowSchema]),
   /** What it is calculated by, now and after every change of the values. */
   method: methodSchema,
 })

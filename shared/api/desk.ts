@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { STAGES } from '../../core/stage'
-import type { AverageKind } from '../../core/smoothing/averageKinds'
+import { averageSchema } from '../averageSchema'
 import { methodSchema } from '../methodSchema'
 import { adjustmentsSchema } from '../seriesSchema'
 import { aboutSchema } from './series'
@@ -36,19 +36,6 @@ export const trailSaveSchema = z.strictObject({
   at: z.int().min(0),
 })
 export type TrailSave = z.infer<typeof trailSaveSchema>
-
-const order = z.int().min(1).max(10_000)
-const weights = z.array(z.number()).max(1000)
-const averageSchema: z.ZodType<AverageKind> = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('centred'), order }),
-  z.strictObject({ kind: z.literal('off-centre'), order }),
-  z.strictObject({ kind: z.literal('composite'), p: order, q: order }),
-  z.strictObject({ kind: z.literal('trailing'), order }),
-  z.strictObject({ kind: z.literal('spencer') }),
-  z.strictObject({ kind: z.literal('henderson'), length: order }),
-  z.strictObject({ kind: z.literal('weights'), weights }),
-  z.strictObject({ kind: z.literal('trailing-weights'), weights }),
-])
 
 /** How the Bench of a study was left: none of it changes a result. */
 export const benchViewSchema = z.strictObject({

@@ -8,12 +8,13 @@ import { later } from '~/shell/later'
 import TermWord from '~/shell/TermWord.vue'
 import { write } from '~~/core/column/kinds/kinds'
 import { canLeaveOutOfIndex } from '../study/exclusion'
+import type { TakeOnRow } from '~~/shared/api/derived'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import ValueCare from './ValueCare.vue'
 
 const IndexCare = later(() => import('./IndexCare.vue'))
-const TakeOnRow = later(() => import('./TakeOnRow.vue'))
+const RowTaker = later(() => import('./RowTaker.vue'))
 const LocalFitChart = later(() => import('../figures/LocalFitChart.vue'))
 
 /** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
@@ -35,9 +36,14 @@ const term = computed(() => {
   const row = ledger.everyRow.find(({ name }) => name === column.value)
   return row ? termOfColumn((row.pinned ?? row).name) : null
 })
-const canTakeOn = computed(() => {
-  const row = ledger.own?.find(column.value)
-  return !bench.frozen && bench.result !== null && row !== undefined && canBeSeries(row)
+/** The row as it can be taken on as a series: of the method by its name, an average or growth as it was chosen. */
+const rowToTakeOn = computed<TakeOnRow['row'] | null>(() => {
+  if (bench.frozen || !bench.result) return null
+  const own = ledger.own?.find(column.value)
+  if (own) return canBeSeries(own) ? own.name : null
+  const one = ledger.inspected.find((inspected) => inspected.column?.name === column.value)
+  if (!one?.column || !canBeSeries(one.column)) return null
+  return one.beside.kind === 'average' || one.beside.kind === 'growth' ? one.beside : null
 })
 const period = computed(() => ledger.codeAt(t.value))
 const original = computed(() => ledger.valueAt('original', t.value))
@@ -70,7 +76,7 @@ const source = computed(() => {
       {{ explanation.means
       }}<template v-if="term"> · <TermWord :of="term">what is that?</TermWord></template>
     </p>
-    <p v-if="canTakeOn" class="means"><TakeOnRow :row="column" /></p>
+    <p v-if="rowToTakeOn" class="means"><RowTaker :row="rowToTakeOn" /></p>
     <template v-if="explanation.defined">
       <p v-if="cameIn" class="symbols muted">from {{ source }}, as it came in</p>
       <template v-else>

@@ -3,11 +3,12 @@ import { ref } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import { api } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
+import type { TakeOnRow } from '~~/shared/api/derived'
 import type { ShelfRow } from '~~/shared/api/series'
 import { useBench } from '../study/benchStore'
 
 /** Makes a calculated row a series of its own, which the server calculates anew whenever the values change. */
-const props = defineProps<{ row: string }>()
+const props = defineProps<{ row: TakeOnRow['row'] }>()
 const bench = useBench()
 const notices = useNotices()
 const isTaking = ref(false)
