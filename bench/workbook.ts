@@ -4,6 +4,7 @@ import { calendarOf } from '../core/calendar/calendar'
 import { finish } from '../core/work/steps'
 import { workbookSteps } from '../handover/workbook/workbook'
 import { writeWorkbook } from '../handover/workbook/writeWorkbook'
+import { say } from './measured'
 
 /** Time of the workbook of 50 years of months with calendar, slopes by season, an event and limits, beside packing as many characters. */
 const values = Array.from(
@@ -29,11 +30,9 @@ const result = analyse(
 )
 const told = { sentence: 'Bench.', version: '0', date: '2026-01-01' }
 
-function line(what: string, times: readonly number[]): void {
-  const median = times.toSorted((a, b) => a - b)[times.length >> 1]!
-  process.stdout.write(
-    `${`workbook: ${what}`.padEnd(72)} ${median.toFixed(0)} ms median of ${times.length}\n`,
-  )
+/** The middle one. */
+function middle(times: readonly number[]): string {
+  return `${times.toSorted((a, b) => a - b)[times.length >> 1]!.toFixed(0)} ms median of ${times.length}`
 }
 
 const RUNS = 5
@@ -42,7 +41,7 @@ const packed: number[] = []
 for (let i = 0; i < RUNS; i++) {
   const started = performance.now()
   const sheets = finish(workbookSteps(result, told))
-  const bytes = await writeWorkbook(sheets)
+  await writeWorkbook(sheets)
   written.push(performance.now() - started)
   const text = JSON.stringify(sheets)
   const before = performance.now()
@@ -50,7 +49,7 @@ for (let i = 0; i < RUNS; i++) {
   packed.push(performance.now() - before)
   if (i === RUNS - 1) {
     const cells = sheets.reduce((sum, { rows }) => sum + rows.flat().filter(Boolean).length, 0)
-    line(`600 months with everything, ${cells} cells, ${bytes.length} bytes`, written)
-    line('the same cells packed as JSON, the yardstick', packed)
+    say('workbook', `600 months with everything, ${cells} cells`, middle(written))
+    say('workbook', 'the same cells packed as JSON, the yardstick', middle(packed))
   }
 }

@@ -292,7 +292,7 @@ describe('help', () => {
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
     expect(refusalOf(elvant()).because).toBe(
-      'A command is needed: read, run, begin, contest, keep, judge, calc or example.',
+      'A command is needed: read, run, workbook, table, begin, contest, keep, judge, calc or example.',
     )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
   })

@@ -16,8 +16,9 @@ export const figure: Kind<OfKind<'figure'>> = {
     if (isParameter) return at.figure(own, null)
     const formula = made ? formulaOf(made) : null
     if (!made || formula === null) return literal(own.value)
-    // The figures of a regression have their places beside its rows.
-    return made.kind === 'regression' ? formula : at.figure(own, formula)
+    // What a regression says of one period has its place beside its rows; a coefficient is named among the figures too.
+    const isOfPeriod = made.kind === 'regression' && 't' in made.gives
+    return isOfPeriod ? formula : at.figure(own, formula)
   },
 }
 
