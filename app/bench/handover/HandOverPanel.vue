@@ -53,9 +53,15 @@ async function openMethod(file: File) {
         <v-checkbox-btn v-model="handOver.hasComma" label="decimal comma, in copy and CSV" />
       </div>
       <div v-if="handOver.table" class="acts">
-        <v-btn @click="and(() => handOver.copy(handOver.table!))">Copy</v-btn>
-        <v-btn @click="and(() => handOver.saveCsv(handOver.table!))">Save as CSV</v-btn>
-        <v-btn @click="and(() => handOver.saveSheet(handOver.table!))">Save as XLSX</v-btn>
+        <v-btn :disabled="bench.isEarly" @click="and(() => handOver.copy(handOver.table!))">
+          Copy
+        </v-btn>
+        <v-btn :disabled="bench.isEarly" @click="and(() => handOver.saveCsv(handOver.table!))">
+          Save as CSV
+        </v-btn>
+        <v-btn :disabled="bench.isEarly" @click="and(() => handOver.saveSheet(handOver.table!))">
+          Save as XLSX
+        </v-btn>
       </div>
     </section>
     <section v-if="bench.result" aria-labelledby="hand-over-workbook">
@@ -79,7 +85,9 @@ async function openMethod(file: File) {
           It could not be written: {{ handOver.because }}
         </p>
         <div class="acts">
-          <v-btn @click="handOver.saveWorkbook()">Save the workbook</v-btn>
+          <v-btn :disabled="bench.isEarly" @click="handOver.saveWorkbook()">
+            Save the workbook
+          </v-btn>
         </div>
       </template>
     </section>

@@ -53,16 +53,15 @@ export const useHandOver = defineStore('hand-over', () => {
   function sentence(): string | null {
     const { result, series } = bench
     if (!result || !series) return null
-    return inReadersFigures(piecesText(methodSentence(result.method, series)))
+    return piecesText(methodSentence(result.method, series))
   }
 
   function made(of: TableToTake): FigureTable {
     const full = of.make()
     const own = isRounded.value ? rounded(full) : full
     if (!hasHeading.value) return own
-    const told = { sentence: sentence(), date: formatDay(Date.now()) }
-    const heading = tableHeading(checked.value ?? bench.shown!, told).map(inReadersFigures)
-    return { ...own, heading }
+    const told = { sentence: sentence(), date: formatDay(Date.now()), says: inReadersFigures }
+    return { ...own, heading: tableHeading(checked.value ?? bench.shown!, told) }
   }
 
   function nameOf(of: Pick<TableToTake, 'name'>, kind: string): string {
@@ -86,19 +85,27 @@ export const useHandOver = defineStore('hand-over', () => {
     return hasComma.value ? 'comma' : 'point'
   }
 
-  /** A table as the only sheet of an XLSX file. */
-  function saveSheet(of: TableToTake): Promise<void> {
-    return writing.begin(async (followed) => {
+  /** A table as the only sheet of an XLSX file; the menu is closed by then, so what fails is said at the foot of the page. */
+  async function saveSheet(of: TableToTake): Promise<void> {
+    await writing.begin(async (followed) => {
       const bytes = await unlessLeft(worker.ask('sheet', [of.name, made(of)], followed))
       if (bytes) saveXlsx(bytes, nameOf(of, 'xlsx'))
     })
+    const { state, because } = writing
+    if (state.value === 'failed') {
+      notices.show({ text: `The table could not be written: ${because.value}` })
+    }
   }
 
   /** Every step as a live formula; what was checked goes with it. */
   function saveWorkbook(): Promise<void> {
     const result = checked.value
     if (!result || !isResult(result)) return Promise.resolve()
-    const told = { sentence: sentence()!, version: VERSION, date: formatDay(Date.now()) }
+    const told = {
+      sentence: inReadersFigures(sentence()!),
+      version: VERSION,
+      date: formatDay(Date.now()),
+    }
     return writing.begin(async (followed) => {
       const bytes = await unlessLeft(worker.ask('workbook', [result, told], followed))
       if (bytes) saveXlsx(bytes, nameOf({ name: 'workbook' }, 'xlsx'))
