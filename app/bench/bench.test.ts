@@ -11,7 +11,7 @@ import type { Field, Word } from '~~/core/word'
 import type { LoessDocument } from '~~/core/decompose/loess/options'
 import type { MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
-import { axisTicks } from './view/axis/axisTicks'
+import { axisTicks } from '~~/core/picture/draw/axisTicks'
 import {
   columnWidth,
   fitWindow,
@@ -20,7 +20,7 @@ import {
   xOf,
   zoomWindow,
   type TimeAxis,
-} from './view/axis/timeAxis'
+} from '~~/core/picture/draw/timeAxis'
 import { foldGrid } from './view/fold/foldGrid'
 import { fileName } from '../shell/takeAway'
 import { cellFormat, figureText, widestFigure } from './view/ledger/fitting'

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watchEffect } from 'vue'
 import { recall, remember } from '~/storage/browserStorage'
-import { readPalette, type Palette } from './palette'
+import type { Palette } from '~~/core/picture/draw/palette'
+import { readPalette } from './palette'
 
 const KEY = 'elvant.theme'
 type Choice = 'light' | 'dark' | 'system'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useBench } from '../study/benchStore'
-import { columnWidth, xOf } from '../view/axis/timeAxis'
+import { columnWidth, xOf } from '~~/core/picture/draw/timeAxis'
 import { valueUnder, yOf } from '../view/axis/valueAxis'
 import { useLedger } from '../view/ledgerStore'
 import { useSelection } from '../view/selectionStore'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useLedger } from './ledgerStore'
 import { useWindow } from './windowStore'
-import { columnWidth, type TimeAxis } from './axis/timeAxis'
+import { columnWidth, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 import StripView from './strips/StripView.vue'
 import { heightsOf } from './strips/caption'
 import type { Strip } from '~~/core/picture/strips'

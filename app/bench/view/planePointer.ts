@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import { columnWidth, periodUnder, type Window } from './axis/timeAxis'
+import { columnWidth, periodUnder, type Window } from '~~/core/picture/draw/timeAxis'
 import { useSelection } from './selectionStore'
 import { useWindow } from './windowStore'
 

@@ -6,7 +6,7 @@ import { breakChange } from '~~/core/trend/formChange'
 import { useBench } from '../../study/benchStore'
 import AxisHandle from '../../view/axis/AxisHandle.vue'
 import { useAxisHandles } from '../../view/axis/axisHandle'
-import { xOf, type TimeAxis } from '../../view/axis/timeAxis'
+import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 import { useLedger } from '../../view/ledgerStore'
 import { useWindow } from '../../view/windowStore'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AxisTick } from './axisTicks'
+import type { AxisTick } from '~~/core/picture/draw/axisTicks'
 
 defineProps<{ ticks: readonly AxisTick[]; cursor: number | null }>()
 </script>

@@ -6,7 +6,7 @@ import { useBench } from '../../study/benchStore'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import SpanHandles from './SpanHandles.vue'
-import { xOf, type TimeAxis } from './timeAxis'
+import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 
 const HEIGHT = 36
 const bench = useBench()

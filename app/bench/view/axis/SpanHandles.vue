@@ -5,7 +5,7 @@ import { useBench } from '../../study/benchStore'
 import { useLedger } from '../ledgerStore'
 import AxisHandle from './AxisHandle.vue'
 import { useAxisHandles } from './axisHandle'
-import { xOf, type TimeAxis } from './timeAxis'
+import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 
 /** The two ends of the analysed span on the overview, to be dragged or moved by the arrows. */
 const props = defineProps<{ axis: TimeAxis }>()

@@ -1,5 +1,5 @@
 import { computed, shallowRef } from 'vue'
-import { periodUnder, type TimeAxis } from './timeAxis'
+import { periodUnder, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 
 /** Places on the time axis that are dragged, or moved by the arrows, each by its name. */
 export interface AxisHandles<Id> {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
 import type { Value } from '~~/core/series/series'
-import { periodsInside, xOf } from '../axis/timeAxis'
+import { periodsInside, xOf } from '~~/core/picture/draw/timeAxis'
 import { useLedger, type Row } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
 import { useWindow } from '../windowStore'

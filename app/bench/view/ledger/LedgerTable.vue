@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useTheme } from '~/theme/themeStore'
-import { columnWidth, periodsInside } from '../axis/timeAxis'
+import { columnWidth, periodsInside } from '~~/core/picture/draw/timeAxis'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
 import { useWindow } from '../windowStore'

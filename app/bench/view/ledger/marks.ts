@@ -1,8 +1,8 @@
-import type { Palette } from '~/theme/palette'
+import type { Palette } from '~~/core/picture/draw/palette'
 import type { Cell } from '~~/core/column/cell'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
-import { columnWidth, periodsInside, xOf, type TimeAxis } from '../axis/timeAxis'
+import { columnWidth, periodsInside, xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 import { shadeOf, type Range } from './shade'
 
 /** What the zoomed-out ledger is drawn from. */

@@ -1,5 +1,5 @@
 import type { Column, Component } from '~~/core/column/column'
-import { faded, type Palette } from '~/theme/palette'
+import { faded, type Palette } from '~~/core/picture/draw/palette'
 import type { Value } from '~~/core/series/series'
 
 /** The lowest and highest figure of a row. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Component, Mark } from '~~/core/column/column'
-import { STROKES } from './strokes'
+import { STROKES } from '~~/core/picture/draw/strokes'
 
 /** A component's mark beside its name, so that it is known without its colour. */
 const props = defineProps<{ mark: Mark | 'band'; component: Component; opacity?: number }>()

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import { useTheme } from '~/theme/themeStore'
-import { xOf, type TimeAxis } from '../axis/timeAxis'
+import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 import { captionHeight, isNamedOver, namesOf } from './caption'
 import MarkSample from './MarkSample.vue'
 import {

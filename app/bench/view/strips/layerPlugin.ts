@@ -1,10 +1,6 @@
 import type { Chart, Plugin } from 'chart.js'
-import { drawBand, drawBars, drawStems } from './layers/bars'
-import type { Canvas, LayerDrawing } from './layers/canvas'
-import { drawLine, drawLone } from './layers/lines'
-import { drawNote } from './layers/note'
-import { drawGaps, drawTurns } from './layers/turns'
-import { STROKES } from './strokes'
+import type { Canvas, LayerDrawing } from '~~/core/picture/draw/canvas'
+import { drawLayers } from '~~/core/picture/draw/layers'
 
 /**
  * Draws the layers of a strip straight onto a chart, which keeps to its scales. As datasets, with an
@@ -33,22 +29,4 @@ function pixelsOf({ scales }: Chart): Pick<Canvas, 'x' | 'y'> {
     x: (t) => scales.x!.getPixelForValue(t),
     y: (value) => scales.y!.getPixelForValue(value),
   }
-}
-
-/** Bands lie beneath bars and stems, and these beneath the lines. */
-function drawLayers(canvas: Canvas) {
-  const { layers } = canvas.strip
-  for (const layer of layers) if (layer.kind === 'band') drawBand(canvas, layer)
-  for (const layer of layers) {
-    if (layer.kind === 'series' && layer.mark === 'bars') drawBars(canvas, layer)
-    if (layer.kind === 'series' && layer.mark === 'stems') drawStems(canvas, layer)
-  }
-  for (const layer of layers) {
-    if (layer.kind !== 'series') continue
-    if (STROKES[layer.mark]) drawLine(canvas, layer)
-    if (layer.mark === 'rings' || layer.mark === 'dots') drawLone(canvas, layer)
-    if (layer.mark === 'peaks' || layer.mark === 'troughs') drawTurns(canvas, layer)
-  }
-  for (const layer of layers) if (layer.kind === 'gaps') drawGaps(canvas, layer)
-  for (const layer of layers) if (layer.kind === 'series' && layer.notes) drawNote(canvas, layer)
 }

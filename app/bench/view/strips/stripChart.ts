@@ -1,9 +1,9 @@
 import { Chart, LinearScale, LineController, type ChartConfiguration } from 'chart.js'
 import { retinaScale } from 'chart.js/helpers'
-import type { Palette } from '~/theme/palette'
+import type { Palette } from '~~/core/picture/draw/palette'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals, formatFactor } from '~/figures/format'
-import type { TimeAxis } from '../axis/timeAxis'
+import type { TimeAxis } from '~~/core/picture/draw/timeAxis'
 import { layerPlugin } from './layerPlugin'
 import { rangeOfStrip, type Point, type Strip } from '~~/core/picture/strips'
 

@@ -1,7 +1,7 @@
-import { faded } from '~/theme/palette'
-import { columnWidth } from '../../axis/timeAxis'
-import type { Point } from '~~/core/picture/strips'
-import { STROKES } from '../strokes'
+import { faded } from './palette'
+import { columnWidth } from './timeAxis'
+import type { Point } from '../strips'
+import { STROKES } from './strokes'
 import {
   drawPoints,
   inWindow,

@@ -1,6 +1,6 @@
-import { faded } from '~/theme/palette'
-import { columnWidth } from '../../axis/timeAxis'
-import type { Layer } from '~~/core/picture/strips'
+import { faded } from './palette'
+import { columnWidth } from './timeAxis'
+import type { Layer } from '../strips'
 import { drawPoints, inWindow, POINTS_FROM_PX, type Canvas, type SeriesLayer } from './canvas'
 
 /** Share of a column that a bar takes up. */

@@ -1,4 +1,4 @@
-import type { Mark } from '~~/core/column/column'
+import type { Mark } from '../../column/column'
 
 /** How a line is drawn, in its strip and beside its name. */
 export interface Stroke {

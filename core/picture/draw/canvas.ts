@@ -1,6 +1,6 @@
-import type { Palette } from '~/theme/palette'
-import type { TimeAxis } from '../../axis/timeAxis'
-import type { Layer, Point, Strip } from '~~/core/picture/strips'
+import type { Palette } from './palette'
+import type { TimeAxis } from './timeAxis'
+import type { Layer, Point, Strip } from '../strips'
 
 /** What layers are drawn from. */
 export interface LayerDrawing {
@@ -9,9 +9,35 @@ export interface LayerDrawing {
   readonly palette: Palette
 }
 
+/** What draws: a canvas on the screen, or what writes the same strokes down as a picture of lines. */
+export type Pen = Pick<
+  CanvasRenderingContext2D,
+  | 'fillStyle'
+  | 'strokeStyle'
+  | 'lineWidth'
+  | 'lineJoin'
+  | 'lineCap'
+  | 'setLineDash'
+  | 'font'
+  | 'textAlign'
+  | 'textBaseline'
+  | 'beginPath'
+  | 'moveTo'
+  | 'lineTo'
+  | 'closePath'
+  | 'arc'
+  | 'rect'
+  | 'fillRect'
+  | 'fill'
+  | 'stroke'
+  | 'fillText'
+  | 'strokeText'
+  | 'measureText'
+>
+
 /** What a layer is drawn on: a chart's own area, with the pixels of its scales. */
 export interface Canvas extends LayerDrawing {
-  readonly context: CanvasRenderingContext2D
+  readonly context: Pen
   /** Edges of the chart's own area, in pixels. */
   readonly top: number
   readonly bottom: number

@@ -1,4 +1,4 @@
-import type { Layer } from '~~/core/picture/strips'
+import type { Layer } from '../strips'
 import { inWindow, type Canvas, type SeriesLayer } from './canvas'
 
 const TURN = { size: 4.5, distance: 9 }

@@ -1,4 +1,4 @@
-import type { Point } from '~~/core/picture/strips'
+import type { Point } from '../strips'
 import { inWindow, type Canvas, type SeriesLayer } from './canvas'
 
 const NOTE = { font: '12px "Inter Variable", sans-serif', height: 14, apart: 12, edge: 10, halo: 4 }

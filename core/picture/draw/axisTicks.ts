@@ -1,6 +1,6 @@
-import { seasonLabel } from '~~/core/calendar/labels'
-import { periodAt } from '~~/core/calendar/period'
-import type { Series } from '~~/core/series/series'
+import { seasonLabel } from '../../calendar/labels'
+import { periodAt } from '../../calendar/period'
+import type { Series } from '../../series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
 
 /** A label under the strips. */
