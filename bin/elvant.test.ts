@@ -164,6 +164,25 @@ describe('workbook and table', () => {
   })
 })
 
+describe('picture', () => {
+  it('draws a stage, or one strip, as SVG of a size, and says what there is', () => {
+    const method = file('picture.json', { format: 'elvant-method/1' })
+    const draw = (of: string, size: string, out: string) =>
+      elvant(
+        ...['picture', '--method', method, '--data', EXTERIOR, '--of', of, '--size', size],
+        ...['--out', join(folder, out)],
+      )
+    expect(draw('season', '16x12cm', 'season.svg').status).toBe(0)
+    const svg = readFileSync(join(folder, 'season.svg'), 'utf8')
+    expect(svg).toContain('width="605" height="454"')
+    expect(svg).toContain('>Exterior paint<')
+    expect(refusalOf(draw('strip:x', '16x12cm', 'x.svg')).because).toMatch(/strip: with main, /)
+    expect(refusalOf(draw('season', '16x2cm', 'x.svg')).where).toBe('--size')
+    expect(refusalOf(draw('season', 'large', 'x.svg')).because).toMatch(/16x9cm or 1200x700px/)
+    expect(refusalOf(draw('season', '16x12cm', 'x.gif')).because).toMatch(/\.svg/)
+  })
+})
+
 describe('read', () => {
   it('prints what a file holds', () => {
     const { status, stdout } = elvant('read', REGIONS)
@@ -292,7 +311,7 @@ describe('help', () => {
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
     expect(refusalOf(elvant()).because).toBe(
-      'A command is needed: read, run, workbook, table, begin, contest, keep, judge, calc or example.',
+      'A command is needed: read, run, workbook, table, picture, begin, contest, keep, judge, calc or example.',
     )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
   })

@@ -7,6 +7,7 @@ import type { JudgeOptions, KeepOptions } from './commands/kept'
 import { example } from './commands/example'
 import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
+import type { PictureOptions } from './commands/picture'
 import type { TableOptions } from './commands/table'
 import type { WorkbookOptions } from './commands/workbook'
 import { printJson } from './output'
@@ -62,6 +63,14 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .option('--rounded', 'figures rounded as they are shown, in place of all their digits')
     .requiredOption('--out <file>', 'where it is written, .csv or .xlsx')
     .action(async (options: TableOptions) => (await import('./commands/table')).table(options))
+  onSeries(program.command('picture'))
+    .description('run a method on a series and draw a stage, or a strip of one, as SVG')
+    .requiredOption('--of <what>', 'a stage, or strip: with the name of a strip')
+    .option('--size <size>', 'in cm or px: 16x9cm', '16x12cm')
+    .requiredOption('--out <file.svg>', 'where it is written')
+    .action(async (options: PictureOptions) =>
+      (await import('./commands/picture')).picture(options),
+    )
   program
     .command('begin')
     .description('print the method that a series begins with, and why')
@@ -145,7 +154,7 @@ function refuse({ because, where }: Refusal): number {
 
 function usageSentence(error: CommanderError): string {
   if (error.code === 'commander.help')
-    return 'A command is needed: read, run, workbook, table, begin, contest, keep, judge, calc or example.'
+    return 'A command is needed: read, run, workbook, table, picture, begin, contest, keep, judge, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

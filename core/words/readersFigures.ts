@@ -9,3 +9,25 @@ export interface ReadersFigures {
   /** A sentence of the core with its figures so written. */
   inText(text: string): string
 }
+
+/** Figures as the core writes them: `1,234.5`. */
+export const CORE_FIGURES: ReadersFigures = {
+  decimals: (value, decimals) => {
+    // What rounds to 0 is 0, and not −0.0.
+    const shown = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
+    return formatted(shown, { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
+  },
+  rough: (value) => formatted(value, { maximumSignificantDigits: 3 }),
+  change: (percent) => {
+    const size = formatted(Math.abs(percent), {
+      minimumFractionDigits: 1,
+      maximumFractionDigits: 1,
+    })
+    return `${size === '0.0' ? '' : percent < 0 ? '−' : '+'}${size}%`
+  },
+  inText: (text) => text,
+}
+
+function formatted(value: number, how: Intl.NumberFormatOptions): string {
+  return value.toLocaleString('en-US', how).replace('-', '−')
+}

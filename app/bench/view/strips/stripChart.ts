@@ -4,6 +4,7 @@ import type { Palette } from '~~/core/picture/draw/palette'
 import type { DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals, formatFactor } from '~/figures/format'
 import type { TimeAxis } from '~~/core/picture/draw/timeAxis'
+import { decimalsApart } from '~~/core/picture/draw/valueMarks'
 import { layerPlugin } from './layerPlugin'
 import { rangeOfStrip, type Point, type Strip } from '~~/core/picture/strips'
 
@@ -172,18 +173,9 @@ function tickLabel({ strip, scale }: StripDrawing) {
     const shown = Number(value) / divisor
     const apart = ticks.length > 1 ? Math.abs(ticks[1]!.value - ticks[0]!.value) / divisor : 1
     // As many decimals as tell neighbours apart, the same for all: 0.5 apart they read 1.5, 1.0, 0.5.
-    const decimals = Math.min(8, decimalsOf(apart))
+    const decimals = Math.min(8, decimalsApart(apart))
     return formatDecimals(shown, decimals) + (strip.measure === 'percent' ? '%' : '')
   }
-}
-
-/** Decimals of a distance between marks: 0 of 5, 1 of 0.5, 2 of 0.25. */
-function decimalsOf(apart: number): number {
-  if (!(apart > 0)) return 0
-  const least = Math.max(0, Math.floor(-Math.log10(apart) + 1e-9))
-  const isWhole = (decimals: number) =>
-    Math.abs(apart * 10 ** decimals - Math.round(apart * 10 ** decimals)) < 1e-6
-  return [0, 1, 2].map((more) => least + more).find(isWhole) ?? least + 1
 }
 
 export { Chart }

@@ -1,0 +1,71 @@
+import { Refusal } from '../../core/refusal'
+import { STAGES, type Stage } from '../../core/stage'
+import { CORE_FIGURES } from '../../core/words/readersFigures'
+import { leastHeight, pictureAsSvg, type PictureSize } from '../../handover/picture/picture'
+import { pictureOfResult, stripsOfStage } from '../../handover/picture/pictureOfResult'
+import { VERSION } from '../../shared/version'
+import { today, writeBytes } from '../files'
+import { runMethod, type MethodOnSeries } from './runMethod'
+
+export interface PictureOptions extends MethodOnSeries {
+  /** A stage, or `strip:ID` of the stage that has it. */
+  readonly of: string
+  readonly size: string
+  readonly out: string
+}
+
+/** Runs a method on a series of a file and draws a stage, or one of its strips, as SVG. */
+export function picture({ of, size, out, ...options }: PictureOptions): void {
+  if (!/\.svg$/i.test(out))
+    throw new Refusal(`A picture is written as .svg; ${out} is not.`, '--out')
+  const asked = sizeOf(size)
+  const { result } = runMethod(options)
+  const strips = stripsAsked(of, (stage) => stripsOfStage(result, stage, CORE_FIGURES))
+  if (asked.height < leastHeight(strips)) {
+    throw new Refusal(
+      `${strips.length === 1 ? 'One strip takes' : `${strips.length} strips take`} ${leastHeight(strips)} pixels in height at the least; ${size} has ${Math.round(asked.height)}.`,
+      '--size',
+    )
+  }
+  const { name } = result.series
+  const svg = pictureAsSvg(
+    pictureOfResult(result, strips, CORE_FIGURES, {
+      title: name,
+      subtitle: [strips[0]!.title, strips[0]!.unit].filter((text) => text !== '').join(', '),
+      source: `Elvant ${VERSION}, ${today()}`,
+    }),
+    asked,
+  )
+  writeBytes(out, new TextEncoder().encode(svg))
+}
+
+/** The strips of a stage; of `strip:ID` the first of any stage that is called so. */
+function stripsAsked(of: string, stripsAt: (stage: Stage) => ReturnType<typeof stripsOfStage>) {
+  const stage = STAGES.find((one) => one === of)
+  if (stage) return stripsAt(stage)
+  const all = STAGES.flatMap(stripsAt)
+  const ids = [...new Set(all.map(({ id }) => id))]
+  const strip = all.find(({ id }) => of === `strip:${id}`)
+  if (strip) return [strip]
+  throw new Refusal(
+    `There is no picture of ${of}. Take ${STAGES.join(', ')}, or strip: with ${ids.join(', ')}.`,
+    '--of',
+  )
+}
+
+const PX_A_CM = 96 / 2.54
+const MOST_PX = 10_000
+
+/** @throws Refusal for a size that is none */
+function sizeOf(text: string): PictureSize {
+  const [, width, height, unit] = /^([\d.]+)x([\d.]+)(cm|px)$/i.exec(text) ?? []
+  const scale = unit?.toLowerCase() === 'cm' ? PX_A_CM : 1
+  const size = { width: Number(width) * scale, height: Number(height) * scale }
+  if (size.width >= 200 && size.height >= 100 && Math.max(size.width, size.height) <= MOST_PX) {
+    return { width: Math.round(size.width), height: Math.round(size.height) }
+  }
+  throw new Refusal(
+    `A size is written 16x9cm or 1200x700px, from 200 × 100 to ${MOST_PX} pixels; ${text} is not.`,
+    '--size',
+  )
+}
