@@ -106,11 +106,34 @@ test('tables leave as they are seen', async ({ page, context }) => {
 
   await page.getByRole('button', { name: 'Hand over' }).click()
   await page.getByRole('radio', { name: 'The forecast, with limits and totals' }).check()
-  await page.getByRole('button', { name: 'Copy' }).click()
+  await page.getByRole('button', { name: 'Copy', exact: true }).click()
   await expect(page.getByText('Copied; paste it into a spreadsheet.')).toBeVisible()
   const copied = await page.evaluate(() => navigator.clipboard.readText())
   expect(copied.split('\n')[0]).toMatch(/^period\tt\t/)
   expect(copied).toMatch(/^total 2026\t/m)
+})
+
+test('pictures leave in the size that they are asked for', async ({ page }) => {
+  await openSeries(page, 'Interior paint')
+  await page.getByRole('button', { name: /^Project/ }).click()
+  const at = async (width: string, height: string, button: string) => {
+    await page.getByRole('button', { name: 'Hand over' }).click()
+    await page.getByLabel('Width of the picture, in cm').fill(width)
+    await page.getByLabel('Height of the picture, in cm').fill(height)
+    return saved(page, button)
+  }
+  const small = await at('12', '9', 'Save as SVG')
+  expect(small.name).toBe('Interior paint - Project.svg')
+  expect(small.bytes.toString()).toContain('width="454" height="340"')
+  expect(small.bytes.toString()).toContain('>Interior paint<')
+  const large = await at('25.4', '12.7', 'Save as PNG')
+  expect(large.name).toBe('Interior paint - Project.png')
+  // Width and height of a PNG stand in its first part: 10 × 5 inches of 150 dots.
+  expect([large.bytes.readUInt32BE(16), large.bytes.readUInt32BE(20)]).toEqual([1500, 750])
+  await page.getByRole('button', { name: 'Hand over' }).click()
+  await page.getByLabel('Height of the picture, in cm').fill('2')
+  await expect(page.getByText(/^The height must be/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Save as SVG' })).toBeDisabled()
 })
 
 test('a calculated row becomes a series of its own, which follows the values', async ({ page }) => {

@@ -4,6 +4,7 @@ import FilePick from '~/shell/FilePick.vue'
 import { useNotices } from '~/shell/noticeStore'
 import { useBench } from '../study/benchStore'
 import { useHandOver } from './handOverStore'
+import PicturePart from './PicturePart.vue'
 
 /** What leaves the Bench: a table as it is seen, the workbook that calculates, the method. */
 const open = defineModel<boolean>({ required: true })
@@ -91,6 +92,7 @@ async function openMethod(file: File) {
         </div>
       </template>
     </section>
+    <PicturePart v-if="bench.shown" @taken="open = false" />
     <section aria-labelledby="hand-over-method">
       <h2 id="hand-over-method">The method</h2>
       <div class="acts">

@@ -1,13 +1,13 @@
 import { computed } from 'vue'
 import { READERS_FIGURES } from '~/figures/format'
 import { peakSpacing } from '~~/core/seasonality/peakSpacing'
-import { useBeside } from '../beside/besideStore'
-import { usePins } from '../pins/pinStore'
-import { useKept } from '../kept/keptStore'
-import { useCheck } from '../check/checkStore'
+import { useBeside } from '../../beside/besideStore'
+import { usePins } from '../../pins/pinStore'
+import { useKept } from '../../kept/keptStore'
+import { useCheck } from '../../check/checkStore'
 import { stripsOf } from '~~/core/picture/stages/stages'
-import { useBench } from '../study/benchStore'
-import { useLedger } from '../view/ledgerStore'
+import { useBench } from '../../study/benchStore'
+import { useLedger } from '../ledgerStore'
 
 /** The strips of the present stage, made of the result and of what is looked at beside it; at Look with its turns. */
 export function usePlaneStrips() {
