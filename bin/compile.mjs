@@ -26,8 +26,8 @@ export async function compiledProgram() {
       entryPoints: [join(ROOT, 'bin', 'program.ts')],
       outfile: draft,
       bundle: true,
-      // Loaded only by the commands that open the database: it is native code.
-      external: ['better-sqlite3'],
+      // Native code, loaded only by the commands that open the database or draw dots.
+      external: ['better-sqlite3', '@resvg/resvg-js'],
       platform: 'node',
       target: 'node20',
       format: 'esm',

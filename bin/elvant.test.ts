@@ -179,7 +179,11 @@ describe('picture', () => {
     expect(refusalOf(draw('strip:x', '16x12cm', 'x.svg')).because).toMatch(/strip: with main, /)
     expect(refusalOf(draw('season', '16x2cm', 'x.svg')).where).toBe('--size')
     expect(refusalOf(draw('season', 'large', 'x.svg')).because).toMatch(/16x9cm or 1200x700px/)
-    expect(refusalOf(draw('season', '16x12cm', 'x.gif')).because).toMatch(/\.svg/)
+    expect(refusalOf(draw('season', '16x12cm', 'x.gif')).because).toMatch(/\.svg or \.png/)
+    expect(draw('season', '16x12cm', 'season.png').status).toBe(0)
+    const png = readFileSync(join(folder, 'season.png'))
+    // Of 150 dots an inch, width and height in the first part of the file.
+    expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([945, 709])
   })
 })
 

@@ -64,10 +64,11 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .requiredOption('--out <file>', 'where it is written, .csv or .xlsx')
     .action(async (options: TableOptions) => (await import('./commands/table')).table(options))
   onSeries(program.command('picture'))
-    .description('run a method on a series and draw a stage, or a strip of one, as SVG')
+    .description('run a method on a series and draw a stage, or a strip of one')
     .requiredOption('--of <what>', 'a stage, or strip: with the name of a strip')
     .option('--size <size>', 'in cm or px: 16x9cm', '16x12cm')
-    .requiredOption('--out <file.svg>', 'where it is written')
+    .option('--dpi <dots>', 'dots an inch, of PNG: 72 to 600', '150')
+    .requiredOption('--out <file>', 'where it is written, .svg or .png')
     .action(async (options: PictureOptions) =>
       (await import('./commands/picture')).picture(options),
     )

@@ -11,13 +11,16 @@ export interface PictureOptions extends MethodOnSeries {
   /** A stage, or `strip:ID` of the stage that has it. */
   readonly of: string
   readonly size: string
+  /** Dots an inch, of PNG. */
+  readonly dpi: string
   readonly out: string
 }
 
-/** Runs a method on a series of a file and draws a stage, or one of its strips, as SVG. */
-export function picture({ of, size, out, ...options }: PictureOptions): void {
-  if (!/\.svg$/i.test(out))
-    throw new Refusal(`A picture is written as .svg; ${out} is not.`, '--out')
+/** Runs a method on a series of a file and draws a stage, or one of its strips, as SVG or PNG by the name of the file. */
+export async function picture({ of, size, dpi, out, ...options }: PictureOptions): Promise<void> {
+  const kind = /\.(svg|png)$/i.exec(out)?.[1]!.toLowerCase()
+  if (!kind) throw new Refusal(`A picture is written as .svg or .png; ${out} is neither.`, '--out')
+  const dots = dotsOf(dpi)
   const asked = sizeOf(size)
   const { result } = runMethod(options)
   const strips = stripsAsked(of, (stage) => stripsOfStage(result, stage, CORE_FIGURES))
@@ -36,7 +39,9 @@ export function picture({ of, size, out, ...options }: PictureOptions): void {
     }),
     asked,
   )
-  writeBytes(out, new TextEncoder().encode(svg))
+  if (kind === 'svg') return writeBytes(out, new TextEncoder().encode(svg))
+  const { rasterised } = await import('../../handover/picture/rasterise')
+  writeBytes(out, rasterised(svg, dots))
 }
 
 /** The strips of a stage; of `strip:ID` the first of any stage that is called so. */
@@ -67,5 +72,18 @@ function sizeOf(text: string): PictureSize {
   throw new Refusal(
     `A size is written 16x9cm or 1200x700px, from 200 × 100 to ${MOST_PX} pixels; ${text} is not.`,
     '--size',
+  )
+}
+
+const LEAST_DPI = 72
+const MOST_DPI = 600
+
+/** @throws Refusal for a resolution that is none */
+function dotsOf(text: string): number {
+  const dpi = Number(text)
+  if (dpi >= LEAST_DPI && dpi <= MOST_DPI) return dpi
+  throw new Refusal(
+    `A resolution is ${LEAST_DPI} to ${MOST_DPI} dots an inch; ${text} is not.`,
+    '--dpi',
   )
 }

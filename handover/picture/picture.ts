@@ -50,6 +50,8 @@ const MARK_WIDTH = 18
 /** Room that a figure of the vertical scale has to itself. */
 const PX_A_FIGURE = 16
 const MOST_FIGURES = 6
+/** Share of its range that a scale is wider than its figures, at either end. */
+const ROOM = 0.04
 const BAND_OPACITY = 0.17
 const FORECAST_OPACITY = 0.06
 
@@ -116,9 +118,16 @@ function gutterOf(of: PictureOf): number {
   return EDGE + Math.ceil(Math.max(20, ...longest)) + 8
 }
 
+/** The scale of a strip, a little wider than its figures, and the marks within it: two at the least, or none would tell its size. */
 function marksOf(strip: Strip, most: number): ValueMarks {
-  const range = strip.fixed ?? rangeOfStrip(strip) ?? { low: 0, high: 1 }
-  return valueMarks(range, most, strip.fixed !== undefined)
+  const range = strip.fixed ?? widened(rangeOfStrip(strip) ?? { low: 0, high: 1 })
+  const tried = [0, 1, 2, 4].map((more) => valueMarks(range, most + more, true))
+  return tried.find(({ at }) => at.length >= 2) ?? tried.at(-1)!
+}
+
+function widened({ low, high }: { readonly low: number; readonly high: number }) {
+  const room = ROOM * (high > low ? high - low : Math.abs(high) || 1)
+  return { low: low - room, high: high + room }
 }
 
 /** A figure of the vertical scale, with as many decimals as tell it from its neighbours. */

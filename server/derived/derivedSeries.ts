@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
 import { besideColumn } from '../../core/beside/besideColumn'
@@ -8,7 +8,7 @@ import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series/series'
 import type { TakeOnRow } from '../../shared/api/derived'
 import type { NewSeries } from '../../shared/api/series'
-import { documentFromSeries, seriesDocumentSchema } from '../../shared/seriesSchema'
+import { documentFromSeries, LONGEST_NAME, seriesDocumentSchema } from '../../shared/seriesSchema'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
 import { derivedSeries } from '../database/schema'
@@ -106,7 +106,7 @@ export function keepRefreshed(db: Database, refreshed: readonly RefreshedRow[]):
       incoming !== null && addVintage(db, seriesId, { ...incoming, vanished: 'drop' })
     db.update(derivedSeries)
       .set({ stamp, problem })
-      .where(and(eq(derivedSeries.seriesId, seriesId)))
+      .where(eq(derivedSeries.seriesId, seriesId))
       .run()
     return isChanged ? [seriesId] : []
   })
@@ -123,12 +123,11 @@ function rowOf(stored: StoredSeries, row: TakeOnRow['row'], method: MethodDocume
 function asNew(series: Series): NewSeries {
   const document = seriesDocumentSchema.parse({
     ...documentFromSeries(series),
-    name: series.name.slice(0, LONGEST),
+    name: series.name.slice(0, LONGEST_NAME),
     noun: (series.noun ?? '').slice(0, LONGEST_NOUN),
   })
   return { series: document, source: { file: series.name.slice(0, LONGEST_FILE) } }
 }
 
-const LONGEST = 10_000
 const LONGEST_NOUN = 60
 const LONGEST_FILE = 1000

@@ -12,6 +12,7 @@ it('begins and ends with an easy mark around the range', () => {
 
 it('keeps ends that are fixed, with the marks between them', () => {
   expect(valueMarks({ low: 3, high: 18 }, 5, true)).toEqual({ low: 3, high: 18, at: [5, 10, 15] })
+  expect(valueMarks({ low: 0.8, high: 1.3 }, 2, true).at).toEqual([1])
 })
 
 it('holds any range, with no more marks than one over what there is room for', () => {

@@ -28,11 +28,12 @@ export function valueMarks(
   const [first, last] = fixed
     ? [Math.ceil(low / apart - 1e-9), Math.floor(high / apart + 1e-9)]
     : [Math.floor(low / apart + 1e-9), Math.ceil(high / apart - 1e-9)]
-  const end = last > first ? last : first + 1
+  // Between ends that stay there may be one mark, or none; a scale of its own has two at the least.
+  const end = fixed || last > first ? last : first + 1
   return {
     low: fixed ? low : first * apart,
     high: fixed ? high : end * apart,
-    at: Array.from({ length: end - first + 1 }, (_, i) => (first + i) * apart + 0),
+    at: Array.from({ length: Math.max(0, end - first + 1) }, (_, i) => (first + i) * apart + 0),
   }
 }
 
