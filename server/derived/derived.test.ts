@@ -87,6 +87,14 @@ describe('a row that is a series of its own', () => {
     expect(valuesOf(own)).not.toEqual(before)
   })
 
+  it('is written down once, whoever else has calculated it', () => {
+    const own = takeOn('deseasonalized')
+    addVintage(opened.db, id, incoming([...MONTHS, 160]))
+    const refreshed = refreshedRows(opened.db, [id])
+    expect(keepRefreshed(opened.db, refreshed)).toEqual([own])
+    expect(keepRefreshed(opened.db, refreshed)).toEqual([])
+  })
+
   it('stays as it is where it cannot be calculated any more, and says why', () => {
     const own = takeOn('deseasonalized')
     const before = valuesOf(own)

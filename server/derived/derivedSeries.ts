@@ -79,12 +79,11 @@ export function refreshedRows(db: Database, fromIds: readonly string[]): Refresh
     .where(among(derivedSeries.fromId, fromIds))
     .all()
     .flatMap(({ seriesId, fromId, row, method, stamp: before }) => {
-      const [own, from] = [
-        findSeries(db, seriesId),
-        fromId === null ? null : findSeries(db, fromId),
-      ]
-      const stamp = from && stampOf(from)
-      if (!own || !from || stamp === null || stamp === undefined || stamp === before) return []
+      const own = findSeries(db, seriesId)
+      const from = fromId === null ? undefined : findSeries(db, fromId)
+      if (!own || !from) return []
+      const stamp = stampOf(from)
+      if (stamp === before) return []
       try {
         const incoming = asNew(rowOf(from, row, method))
         const { start, values } = incoming.series
@@ -102,6 +101,13 @@ export function refreshedRows(db: Database, fromIds: readonly string[]): Refresh
 /** Writes down rows that were calculated anew. @returns ids of the series whose values are others now */
 export function keepRefreshed(db: Database, refreshed: readonly RefreshedRow[]): string[] {
   return refreshed.flatMap(({ seriesId, stamp, incoming, problem }) => {
+    const now = db
+      .select({ stamp: derivedSeries.stamp })
+      .from(derivedSeries)
+      .where(eq(derivedSeries.seriesId, seriesId))
+      .get()
+    // Someone else has calculated it of the same values in the meantime.
+    if (!now || now.stamp === stamp) return []
     const isChanged =
       incoming !== null && addVintage(db, seriesId, { ...incoming, vanished: 'drop' })
     db.update(derivedSeries)
