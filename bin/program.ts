@@ -68,6 +68,7 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .requiredOption('--of <what>', 'a stage, or strip: with the name of a strip')
     .option('--size <size>', 'in cm or px: 16x9cm', '16x12cm')
     .option('--dpi <dots>', 'dots an inch, of PNG: 72 to 600', '150')
+    .option('--black', 'in black alone')
     .requiredOption('--out <file>', 'where it is written, .svg or .png')
     .action(async (options: PictureOptions) =>
       (await import('./commands/picture')).picture(options),

@@ -13,6 +13,7 @@ export interface PictureOptions extends MethodOnSeries {
   readonly size: string
   /** Dots an inch, of PNG. */
   readonly dpi: string
+  readonly black?: boolean
   readonly out: string
 }
 
@@ -37,7 +38,7 @@ export async function picture({ of, size, dpi, out, ...options }: PictureOptions
       subtitle: [strips[0]!.title, strips[0]!.unit].filter((text) => text !== '').join(', '),
       source: `Elvant ${VERSION}, ${today()}`,
     }),
-    asked,
+    { ...asked, isBlack: options.black === true },
   )
   if (kind === 'svg') return writeBytes(out, new TextEncoder().encode(svg))
   const { rasterised } = await import('../../handover/picture/rasterise')

@@ -8,7 +8,8 @@ import type { Pen } from '../../core/picture/draw/canvas'
 import type { Series } from '../../core/series/series'
 import { STAGES } from '../../core/stage'
 import { CORE_FIGURES } from '../../core/words/readersFigures'
-import { PAPER, pictureAsSvg } from './picture'
+import { PAPER } from './palettes'
+import { pictureAsSvg } from './picture'
 import { pictureOfResult, stripsOfStage } from './pictureOfResult'
 import { SvgPen } from './svgPen'
 
@@ -71,7 +72,7 @@ describe.each(METHODS)('the strips of a forecast %j', (forecast) => {
       }
       const canvas = counting()
       drawLayers({ ...place, context: canvas.pen })
-      const lines = new SvgPen('sans-serif')
+      const lines = new SvgPen('sans-serif', PAPER)
       drawLayers({ ...place, context: lines })
       const counted = (kind: string) => lines.marks.split(`<${kind} `).length - 1
       expect({ path: counted('path'), rect: counted('rect'), text: counted('text') }).toEqual(
@@ -83,12 +84,12 @@ describe.each(METHODS)('the strips of a forecast %j', (forecast) => {
 
 describe('a picture', () => {
   const result = resultBy(undefined)
-  const svgOf = (width: number, height: number) =>
+  const svgOf = (width: number, height: number, isBlack = false) =>
     pictureAsSvg(
       pictureOfResult(result, stripsOfStage(result, 'project', CORE_FIGURES), CORE_FIGURES, {
         ...{ title: result.series.name, subtitle: 'Forecast', source: 'Elvant' },
       }),
-      { width, height },
+      { width, height, isBlack },
     )
 
   it('is well-formed whatever the series is called, and has its text as text', () => {
@@ -113,6 +114,14 @@ describe('a picture', () => {
     // Wide enough, months are named under their columns.
     expect(svgOf(6000, 900)).toContain('>Aug<')
     expect(svgOf(600, 400)).not.toContain('>Aug<')
+  })
+
+  it('is drawn in one ink where colours cannot be printed', () => {
+    const coloursOf = (svg: string) =>
+      new Set([...svg.matchAll(/(?:fill|stroke)="(#[0-9a-f]{6})"/gi)].map(([, colour]) => colour))
+    const isGrey = (colour: string) => colour.slice(1, 3) === colour.slice(3, 5)
+    expect([...coloursOf(svgOf(600, 400))].some((colour) => !isGrey(colour!))).toBe(true)
+    expect([...coloursOf(svgOf(600, 400, true))].every((colour) => isGrey(colour!))).toBe(true)
   })
 
   it('cuts off what lies beyond the scale without a name that others on a page could have', () => {

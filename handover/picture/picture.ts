@@ -1,6 +1,6 @@
 import { axisTicks } from '../../core/picture/draw/axisTicks'
 import { drawLayers } from '../../core/picture/draw/layers'
-import { faded, type Palette } from '../../core/picture/draw/palette'
+import { faded } from '../../core/picture/draw/palette'
 import { STROKES } from '../../core/picture/draw/strokes'
 import { xOf, type TimeAxis } from '../../core/picture/draw/timeAxis'
 import { decimalsApart, valueMarks, type ValueMarks } from '../../core/picture/draw/valueMarks'
@@ -8,14 +8,9 @@ import { rangeOfStrip, type Layer, type Strip } from '../../core/picture/strips'
 import type { Series } from '../../core/series/series'
 import type { DisplayScale } from '../../core/words/displayScale'
 import type { ReadersFigures } from '../../core/words/readersFigures'
+import { BLACK, PAPER } from './palettes'
 import { escaped, SvgPen, widthOfText } from './svgPen'
 
-/** Light paper, whatever the screen. */
-export const PAPER: Palette = {
-  ...{ paper: '#ffffff', ink: '#1d2733', muted: '#696357', rule: '#e2dccf', ruleStrong: '#b9b1a2' },
-  ...{ original: '#1d2733', trendCycle: '#0b7a75', season: '#8c2f6b', seasonLow: '#4d6f9f' },
-  ...{ irregular: '#9a7b4f', deseasonalized: '#2b62b8', forecast: '#c2501a' },
-}
 const TYPES = "Inter, 'Segoe UI', Helvetica, Arial, sans-serif"
 
 /** What a picture is made of. */
@@ -36,10 +31,12 @@ export interface PictureOf {
   readonly source: string
 }
 
-/** How large it is, in pixels of which 96 are an inch. */
+/** How large it is, in pixels of which 96 are an inch, and in which inks. */
 export interface PictureSize {
   readonly width: number
   readonly height: number
+  /** In black alone: what colours told apart, lines and marks do. */
+  readonly isBlack?: boolean
 }
 
 /** Letters of the title, of everything else, and the room of a line of those. */
@@ -63,11 +60,14 @@ export function leastHeight(strips: readonly Strip[]): number {
 /**
  * Strips one above the other over one time axis, as an SVG whose text is text: drawn by the very code that draws them on the Bench.
  */
-export function pictureAsSvg(of: PictureOf, { width, height }: PictureSize): string {
-  const pen = new SvgPen(TYPES)
+export function pictureAsSvg(
+  of: PictureOf,
+  { width, height, isBlack = false }: PictureSize,
+): string {
+  const pen = new SvgPen(TYPES, isBlack ? BLACK : PAPER)
   const gutter = gutterOf(of)
   const axis: TimeAxis = { from: of.firstT - 0.5, to: of.endT + 0.5, width: width - gutter - EDGE }
-  pen.put(`<rect width="${width}" height="${height}" fill="${PAPER.paper}"/>`)
+  pen.put(`<rect width="${width}" height="${height}" fill="${pen.palette.paper}"/>`)
   let top = EDGE
   top = writeHead(pen, of, top)
   const foot = height - EDGE - (of.source === '' ? 0 : TYPE.line)
@@ -79,7 +79,7 @@ export function pictureAsSvg(of: PictureOf, { width, height }: PictureSize): str
     top += own
   }
   writeAxis(pen, of, { axis, gutter, top })
-  if (of.source !== '') writeLine(pen, of.source, EDGE, height - EDGE, PAPER.muted)
+  if (of.source !== '') writeLine(pen, of.source, EDGE, height - EDGE, pen.palette.muted)
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img"><title>${escaped(of.title)}</title>\n${pen.marks}\n</svg>\n`
 }
 
@@ -87,10 +87,10 @@ function writeHead(pen: SvgPen, { title, subtitle }: PictureOf, top: number): nu
   pen.font = `bold ${TYPE.title}px`
   pen.textAlign = 'left'
   pen.textBaseline = 'alphabetic'
-  pen.fillStyle = PAPER.ink
+  pen.fillStyle = pen.palette.ink
   pen.fillText(title, EDGE, top + TYPE.title)
   if (subtitle === '') return top + TYPE.title + TYPE.line
-  writeLine(pen, subtitle, EDGE, top + TYPE.title + TYPE.line, PAPER.muted)
+  writeLine(pen, subtitle, EDGE, top + TYPE.title + TYPE.line, pen.palette.muted)
   return top + TYPE.title + 1.6 * TYPE.line
 }
 
@@ -167,21 +167,21 @@ function drawStrip(
     bottom - ((value - marks.low) / (marks.high - marks.low)) * (bottom - top)
   const x = (t: number) => gutter + xOf(axis, t)
   if (of.endT > of.lastT) {
-    pen.fillStyle = faded(PAPER.forecast, FORECAST_OPACITY)
+    pen.fillStyle = faded(pen.palette.forecast, FORECAST_OPACITY)
     pen.fillRect(x(of.lastT + 0.5), top, width - EDGE - x(of.lastT + 0.5), bottom - top)
   }
   for (const value of marks.at) {
     pen.beginPath()
     pen.moveTo(gutter, y(value))
     pen.lineTo(width - EDGE, y(value))
-    pen.strokeStyle = PAPER.rule
+    pen.strokeStyle = pen.palette.rule
     pen.lineWidth = 1
     pen.setLineDash([])
     pen.stroke()
     pen.font = `${TYPE.small}px`
     pen.textAlign = 'right'
     pen.textBaseline = 'middle'
-    pen.fillStyle = PAPER.muted
+    pen.fillStyle = pen.palette.muted
     pen.fillText(figureAt(of, strip, marks, value), gutter - 8, y(value))
   }
   // What lies outside is cut off by a picture within the picture: names of clipping paths would meet those of others on a page.
@@ -190,7 +190,7 @@ function drawStrip(
   pen.put(
     `<svg x="${left}" y="${above}" width="${across}" height="${down}" viewBox="${box.join(' ')}" data-strip="${escaped(strip.id)}">`,
   )
-  drawLayers({ context: pen, strip, axis, palette: PAPER, top, bottom, x, y })
+  drawLayers({ context: pen, strip, axis, palette: pen.palette, top, bottom, x, y })
   pen.put('</svg>')
 }
 
@@ -201,19 +201,19 @@ function writeCaption(
   { top, width }: Place & { readonly width: number },
 ): number {
   const line = top + TYPE.small
-  writeLine(pen, strip.title, EDGE, line, PAPER.ink, true)
+  writeLine(pen, strip.title, EDGE, line, pen.palette.ink, true)
   let x = EDGE + widthOfText(strip.title, TYPE.small * 1.08) + 6
-  writeLine(pen, strip.unit, x, line, PAPER.muted)
+  writeLine(pen, strip.unit, x, line, pen.palette.muted)
   x += widthOfText(strip.unit, TYPE.small) + 16
   let y = line
   const named = strip.layers.filter(({ label }) => label !== '')
   const entries = strip.legend === undefined ? named : []
-  if (strip.legend !== undefined) writeLine(pen, strip.legend, x, line, PAPER.muted)
+  if (strip.legend !== undefined) writeLine(pen, strip.legend, x, line, pen.palette.muted)
   for (const layer of entries) {
     const own = MARK_WIDTH + 5 + widthOfText(layer.label, TYPE.small) + 14
     if (x + own > width - EDGE) [x, y] = [EDGE, y + TYPE.line]
     drawSample(pen, layer, x, y - TYPE.small * 0.35)
-    writeLine(pen, layer.label, x + MARK_WIDTH + 5, y, PAPER.muted)
+    writeLine(pen, layer.label, x + MARK_WIDTH + 5, y, pen.palette.muted)
     x += own
   }
   return y - top + 10
@@ -223,10 +223,10 @@ function writeCaption(
 function drawSample(pen: SvgPen, layer: Layer, x: number, y: number): void {
   if (layer.kind === 'gaps') return
   if (layer.kind === 'band') {
-    pen.fillStyle = faded(PAPER.forecast, 2 * BAND_OPACITY)
+    pen.fillStyle = faded(pen.palette.forecast, 2 * BAND_OPACITY)
     return pen.fillRect(x, y - 4, MARK_WIDTH, 8)
   }
-  const colour = PAPER[layer.component]
+  const colour = pen.palette[layer.component]
   const stroke = STROKES[layer.mark]
   pen.fillStyle = pen.strokeStyle = faded(colour, layer.opacity ?? 1)
   pen.beginPath()
@@ -248,7 +248,7 @@ function drawSample(pen: SvgPen, layer: Layer, x: number, y: number): void {
 function writeAxis(pen: SvgPen, { series, lastT }: PictureOf, { axis, gutter, top }: Place): void {
   for (const tick of axisTicks(axis, series, lastT)) {
     const x = gutter + tick.x
-    const colour = tick.isForecast ? PAPER.forecast : PAPER.ink
+    const colour = tick.isForecast ? pen.palette.forecast : pen.palette.ink
     pen.textAlign = 'center'
     pen.textBaseline = 'alphabetic'
     pen.fillStyle = colour

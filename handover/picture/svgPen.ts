@@ -1,4 +1,5 @@
 import type { Pen } from '../../core/picture/draw/canvas'
+import type { Palette } from '../../core/picture/draw/palette'
 
 /** Width of a letter on average, of the height of its type. */
 const LETTER = 0.55
@@ -21,6 +22,7 @@ export function widthOfText(text: string, size: number): number {
  * A pen that writes down as SVG what it is told to draw: whatever draws on a canvas draws with it too, mark for mark.
  *
  * @param types of letters, the first that there is is taken
+ * @param palette that what it draws is inked in
  */
 export class SvgPen implements Pen {
   fillStyle: Pen['fillStyle'] = '#000000'
@@ -35,7 +37,10 @@ export class SvgPen implements Pen {
   #path = ''
   #dash: number[] = []
 
-  constructor(private readonly types: string) {}
+  constructor(
+    private readonly types: string,
+    readonly palette: Palette,
+  ) {}
 
   /** Everything that was drawn, in its order. */
   get marks(): string {

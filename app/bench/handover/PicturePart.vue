@@ -27,12 +27,13 @@ interface Size {
   readonly width: number
   readonly height: number
   readonly dpi: number
+  readonly isBlack: boolean
 }
 const size = ref<Size>(remembered())
 watch(size, (now) => remember(KEY, JSON.stringify(now)), { deep: true })
 
 function remembered(): Size {
-  const usual = { width: 16, height: 12, dpi: 150 }
+  const usual = { width: 16, height: 12, dpi: 150, isBlack: false }
   try {
     return { ...usual, ...(JSON.parse(recall(KEY) ?? '{}') as Partial<Size>) }
   } catch {
@@ -71,7 +72,10 @@ function svg(): string {
       subtitle: [first!.title, first!.unit].filter((text) => text !== '').join(', '),
       source: `Elvant, ${formatDay(Date.now())}`,
     }),
-    { width: px(size.value.width), height: px(size.value.height) },
+    {
+      ...{ width: px(size.value.width), height: px(size.value.height) },
+      isBlack: size.value.isBlack,
+    },
   )
 }
 
@@ -134,6 +138,7 @@ async function copy() {
         aria-label="Dots an inch, of PNG"
       />
     </p>
+    <v-checkbox-btn v-model="size.isBlack" label="in black alone" />
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
     <div class="acts">
       <v-btn :disabled="problem !== ''" @click="copy()">Copy the picture</v-btn>
