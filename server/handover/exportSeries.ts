@@ -1,9 +1,10 @@
-import writeWorkbook from 'write-excel-file/node'
 import { zipSync, strToU8 } from 'fflate'
 import type { FigureTable } from '../../core/ledger/table'
 import { dataPackage, type FiledSeries } from '../../handover/dataPackage'
 import { adjustmentTable, seriesTables } from '../../handover/seriesTables'
 import { tableAsCsv } from '../../handover/tableText'
+import { tableSheet } from '../../handover/workbook/tableSheet'
+import { writeWorkbook } from '../../handover/workbook/writeWorkbook'
 import type { ExportKind } from '../../shared/api/series'
 
 /** A file ready to be saved. */
@@ -41,19 +42,6 @@ export async function exportSeries(
       ...tables.map((table) => ({ name: table.name, table: table as FigureTable })),
       ...(adjustments.rows.length > 0 ? [{ name: 'adjustments', table: adjustments }] : []),
     ]
-    const workbook = writeWorkbook(
-      sheets.map(({ name, table }) => ({ data: cellsOf(table), sheet: name })),
-    )
-    return workbook.toBuffer()
+    return writeWorkbook(sheets.map(({ name, table }) => tableSheet(name, table)))
   }
-}
-
-function cellsOf({ header, rows }: FigureTable) {
-  const cell = (value: string | number | null) =>
-    value === null
-      ? null
-      : typeof value === 'number'
-        ? { value, type: Number }
-        : { value: value.slice(0, 32_767), type: String }
-  return [header.map(cell), ...rows.map((row) => row.map(cell))]
 }
