@@ -35,6 +35,17 @@ export function countTries(count: number): string {
   return `${count} ${count === 1 ? 'try' : 'tries'}`
 }
 
+/** What each error figure is called; those in per cent say so where they stand. */
+export const ERROR_NAMES: Readonly<Record<Exclude<keyof ErrorFigures, 'count'>, string>> = {
+  me: 'mean error',
+  mae: 'mean absolute error',
+  rmse: 'root mean squared error',
+  rmsePercentOfMean: 'RMSE of the mean value',
+  mape: 'MAPE',
+  smape: 'sMAPE',
+  mase: 'MASE',
+}
+
 /** An error figure with what it says in plain words. */
 export interface SaidFigure {
   readonly key: Exclude<keyof ErrorFigures, 'count'>

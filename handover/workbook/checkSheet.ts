@@ -1,7 +1,7 @@
 import { errorArithmetic } from '../../core/check/errorArithmetic'
 import type { Checked } from '../../core/check/check'
 import type { ErrorFigures } from '../../core/check/errorFigures'
-import { verdictLine } from '../../core/check/words'
+import { ERROR_NAMES, verdictLine } from '../../core/check/words'
 import { decimalsOfRows } from '../../core/ledger/table'
 import { BENCHMARK_SAYS, type Benchmark } from '../../core/forecast/benchmarks'
 import type { Places } from './places'
@@ -11,14 +11,9 @@ export const CHECK = 'Check'
 
 const FIGURES: Readonly<Record<keyof ErrorFigures, string>> = {
   count: 'periods compared',
-  me: 'mean error',
-  mae: 'mean absolute error',
-  rmse: 'root mean squared error',
-  mape: 'MAPE, %',
-  smape: 'sMAPE, %',
-  mase: 'MASE',
-  rmsePercentOfMean: 'RMSE, % of the mean value',
+  ...ERROR_NAMES,
 }
+const IN_PER_CENT: readonly (keyof ErrorFigures)[] = ['mape', 'smape', 'rmsePercentOfMean']
 
 /** How the fitted values did, by their formulas; and what earlier forecasts would have said, as values. */
 export function checkSheet(places: Places): Sheet {
@@ -40,7 +35,8 @@ function writeFitted(places: Places, sheet: SheetDraft): void {
   Object.entries(FIGURES).forEach(([key, name], i) => {
     const value = fitted[key as keyof ErrorFigures]
     const made = arithmetic[key as keyof ErrorFigures]
-    sheet.put(1 + i, 0, { value: name, look: 'text' })
+    const isShare = IN_PER_CENT.includes(key as keyof ErrorFigures)
+    sheet.put(1 + i, 0, { value: isShare ? `${name}, %` : name, look: 'text' })
     if (value === null || !made) return
     const decimals = key === 'count' ? 0 : key === 'mase' ? 3 : 1
     sheet.put(1 + i, 1, { ...places.calculated(value, made), decimals })

@@ -4,7 +4,7 @@ import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format
 import TermWord from '~/shell/TermWord.vue'
 import { traitsOf } from '~~/core/decompose/ways'
 import type { ErrorFigures } from '~~/core/check/errorFigures'
-import { accuracyWords, type SaidFigure } from '~~/core/check/words'
+import { accuracyWords, ERROR_NAMES, type SaidFigure } from '~~/core/check/words'
 import type { TermName } from '~~/core/glossary/glossary'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
@@ -12,14 +12,9 @@ import type { Value } from '~~/core/series/series'
 /** Every error figure with its value and what it says in plain words. */
 const props = defineProps<{ result: Result; figures: ErrorFigures }>()
 
-const NAMES: Readonly<Record<SaidFigure['key'], readonly [term: TermName, name: string]>> = {
-  me: ['me', 'mean error'],
-  mae: ['mae', 'mean absolute error'],
-  rmse: ['rmse', 'root mean squared error'],
-  rmsePercentOfMean: ['rmse', 'RMSE of the mean value'],
-  mape: ['mape', 'MAPE'],
-  smape: ['smape', 'sMAPE'],
-  mase: ['mase', 'MASE'],
+/** The term that explains a figure: one is another in per cent. */
+function termOf(key: SaidFigure['key']): TermName {
+  return key === 'rmsePercentOfMean' ? 'rmse' : key
 }
 const rows = computed(() => {
   const { method, series } = props.result
@@ -38,7 +33,7 @@ const rows = computed(() => {
     }
   }
   return accuracyWords(props.figures, series.unit, hasSeason).map(({ key, says }) => ({
-    ...{ key, says, term: NAMES[key][0], name: NAMES[key][1] },
+    ...{ key, says, term: termOf(key), name: ERROR_NAMES[key] },
     text: value(key, props.figures[key]),
   }))
 })
