@@ -1,5 +1,4 @@
-/** Pixels that an inch of a picture is written in. */
-export const PX_AN_INCH = 96
+import { PX_AN_INCH } from '~~/handover/picture/size'
 
 /**
  * A picture of lines as one of dots: drawn from the very SVG, at a resolution.

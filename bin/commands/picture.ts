@@ -3,6 +3,7 @@ import { STAGES, type Stage } from '../../core/stage'
 import { CORE_FIGURES } from '../../core/words/readersFigures'
 import { leastHeight, pictureAsSvg, type PictureSize } from '../../handover/picture/picture'
 import { pictureOfResult, stripsOfStage } from '../../handover/picture/pictureOfResult'
+import { pixelsOf } from '../../handover/picture/size'
 import { VERSION } from '../../shared/version'
 import { today, writeBytes } from '../files'
 import { runMethod, type MethodOnSeries } from './runMethod'
@@ -35,7 +36,6 @@ export async function picture({ of, size, dpi, out, ...options }: PictureOptions
   const svg = pictureAsSvg(
     pictureOfResult(result, strips, CORE_FIGURES, {
       title: name,
-      subtitle: [strips[0]!.title, strips[0]!.unit].filter((text) => text !== '').join(', '),
       source: `Elvant ${VERSION}, ${today()}`,
     }),
     { ...asked, isBlack: options.black === true },
@@ -59,14 +59,14 @@ function stripsAsked(of: string, stripsAt: (stage: Stage) => ReturnType<typeof s
   )
 }
 
-const PX_A_CM = 96 / 2.54
 const MOST_PX = 10_000
 
 /** @throws Refusal for a size that is none */
 function sizeOf(text: string): PictureSize {
   const [, width, height, unit] = /^([\d.]+)x([\d.]+)(cm|px)$/i.exec(text) ?? []
-  const scale = unit?.toLowerCase() === 'cm' ? PX_A_CM : 1
-  const size = { width: Number(width) * scale, height: Number(height) * scale }
+  const pixels = (length: string | undefined) =>
+    unit?.toLowerCase() === 'cm' ? pixelsOf(Number(length)) : Number(length)
+  const size = { width: pixels(width), height: pixels(height) }
   if (size.width >= 200 && size.height >= 100 && Math.max(size.width, size.height) <= MOST_PX) {
     return { width: Math.round(size.width), height: Math.round(size.height) }
   }

@@ -87,7 +87,7 @@ describe('a picture', () => {
   const svgOf = (width: number, height: number, isBlack = false) =>
     pictureAsSvg(
       pictureOfResult(result, stripsOfStage(result, 'project', CORE_FIGURES), CORE_FIGURES, {
-        ...{ title: result.series.name, subtitle: 'Forecast', source: 'Elvant' },
+        ...{ title: result.series.name, source: 'Elvant' },
       }),
       { width, height, isBlack },
     )
@@ -103,7 +103,13 @@ describe('a picture', () => {
     parser.write(svg).close()
     expect(texts).toContain(months.name)
     expect(texts).toEqual(
-      expect.arrayContaining(['Forecast', 'litres', '80%, 95% limits', 'Elvant']),
+      expect.arrayContaining([
+        'Forecast, litres',
+        'Forecast',
+        'litres',
+        '80%, 95% limits',
+        'Elvant',
+      ]),
     )
     expect(svg).not.toMatch(/NaN|Infinity|undefined/)
   })

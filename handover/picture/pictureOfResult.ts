@@ -11,7 +11,6 @@ import type { PictureOf } from './picture'
 /** What is said around a picture. */
 export interface PictureSaid {
   readonly title: string
-  readonly subtitle: string
   readonly source: string
 }
 
@@ -36,8 +35,11 @@ export function pictureOfResult(
   said: PictureSaid,
 ): PictureOf {
   const [firstT, lastT] = [result.columns.t[0]!, result.columns.t.at(-1)!]
+  // What is shown first says what the picture is of.
+  const { title = '', unit = '' } = strips[0] ?? {}
   return {
     ...said,
+    subtitle: [title, unit].filter((text) => text !== '').join(', '),
     ...{ strips, says, scale: scaleOf(result), firstT, lastT },
     series: { calendar: calendarOfResult(result), start: startOfResult(result) },
     endT: isResult(result) ? (result.forecast.t.at(-1) ?? lastT) : lastT,

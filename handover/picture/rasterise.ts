@@ -1,8 +1,7 @@
 import { createRequire } from 'node:module'
 import { Resvg } from '@resvg/resvg-js'
+import { PX_AN_INCH } from './size'
 
-/** Pixels that an inch of a picture is written in. */
-const PX_AN_INCH = 96
 const TYPES = ['400Regular/Inter_400Regular.ttf', '600SemiBold/Inter_600SemiBold.ttf'] as const
 
 /**

@@ -2,11 +2,12 @@
 import { computed, ref, watch } from 'vue'
 import { formatDay, READERS_FIGURES } from '~/figures/format'
 import { useNotices } from '~/shell/noticeStore'
-import { PX_AN_INCH, svgAsPng } from '~/shell/pictureFile'
+import { svgAsPng } from '~/shell/pictureFile'
 import { fileName, saveBlob } from '~/shell/takeAway'
 import { recall, remember } from '~/storage/browserStorage'
 import { leastHeight, pictureAsSvg } from '~~/handover/picture/picture'
 import { pictureOfResult } from '~~/handover/picture/pictureOfResult'
+import { centimetresOf, pixelsOf } from '~~/handover/picture/size'
 import { stageOf } from '../stage/stages'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
@@ -19,13 +20,16 @@ const ledger = useLedger()
 const notices = useNotices()
 const { strips } = usePlaneStrips()
 
-const CM_AN_INCH = 2.54
+const SIDES = [
+  { key: 'width', says: 'Width', least: 6 },
+  { key: 'height', says: 'Height', least: 4 },
+] as const
 const RESOLUTIONS = [96, 150, 300, 600] as const
 const MOST_CM = 100
 const KEY = 'elvant.picture'
 interface Size {
-  readonly width: number
-  readonly height: number
+  width: number
+  height: number
   readonly dpi: number
   readonly isBlack: boolean
 }
@@ -51,10 +55,8 @@ const shown = computed(() => {
   const own = strips.value.filter(({ id }) => id === chosen.value)
   return own.length > 0 ? own : strips.value
 })
-const px = (cm: number) => Math.round((cm / CM_AN_INCH) * PX_AN_INCH)
-const leastCm = computed(
-  () => Math.ceil((10 * leastHeight(shown.value) * CM_AN_INCH) / PX_AN_INCH) / 10,
-)
+const px = (cm: number) => Math.round(pixelsOf(cm))
+const leastCm = computed(() => Math.ceil(10 * centimetresOf(leastHeight(shown.value))) / 10)
 /** Why a size cannot be drawn; empty for one that can. */
 const problem = computed(() => {
   const { width, height } = size.value
@@ -65,11 +67,9 @@ const problem = computed(() => {
 
 function svg(): string {
   const { name } = bench.series!
-  const [first] = shown.value
   return pictureAsSvg(
     pictureOfResult(bench.shown!, shown.value, READERS_FIGURES, {
       title: name,
-      subtitle: [first!.title, first!.unit].filter((text) => text !== '').join(', '),
       source: `Elvant, ${formatDay(Date.now())}`,
     }),
     {
@@ -115,21 +115,16 @@ async function copy() {
     <h2 id="hand-over-picture">A picture</h2>
     <v-select v-model="chosen" :items="choices" aria-label="What the picture shows" />
     <p class="size">
-      <v-text-field
-        v-model.number="size.width"
-        type="number"
-        min="6"
-        step="0.5"
-        aria-label="Width of the picture, in cm"
-      />
-      ×
-      <v-text-field
-        v-model.number="size.height"
-        type="number"
-        min="4"
-        step="0.5"
-        aria-label="Height of the picture, in cm"
-      />
+      <template v-for="side in SIDES" :key="side.key">
+        <template v-if="side.key === 'height'">×</template>
+        <v-text-field
+          v-model.number="size[side.key]"
+          type="number"
+          :min="side.least"
+          step="0.5"
+          :aria-label="`${side.says} of the picture, in cm`"
+        />
+      </template>
       cm
       <v-select
         v-model="size.dpi"
