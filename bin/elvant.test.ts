@@ -187,6 +187,33 @@ describe('picture', () => {
   })
 })
 
+describe('report', () => {
+  it('writes one page on a series, or on all of a file, and says what no longer holds', () => {
+    const method = file('report.json', { format: 'elvant-method/1' })
+    const choices = file('choices.json', {
+      paragraphs: { top: 'It was [20,051 = value: 2016-01] and [1 = value: 2016-02].' },
+    })
+    const report = (data: string, out: string, ...more: string[]) =>
+      elvant(...['report', '--method', method, '--data', data, '--out', join(folder, out)], ...more)
+    const one = report(EXTERIOR, 'one.html', '--length', 'page', '--choices', choices)
+    expect(one.status).toBe(0)
+    expect(JSON.parse(one.stdout)).toMatchObject({
+      series: ['Exterior paint'],
+      noLongerHold: [{ place: 'top', text: '1', now: '21,977' }],
+    })
+    const page = readFileSync(join(folder, 'one.html'), 'utf8')
+    expect(page).toMatch(/^<!doctype html>/)
+    // Its script is the very function, whatever compiled it.
+    expect(page).not.toContain('__name')
+    const all = report(REGIONS, 'all.html', '--series', 'North', '--series', 'South')
+    expect(JSON.parse(all.stdout)).toMatchObject({ series: ['North', 'South'] })
+    expect(readFileSync(join(folder, 'all.html'), 'utf8')).toContain('<h1>2 series</h1>')
+    expect(refusalOf(report(EXTERIOR, 'x.pdf')).because).toMatch(/written as \.html/)
+    const wrong = file('wrong.json', { paragraphs: { middle: 'x' } })
+    expect(refusalOf(report(EXTERIOR, 'x.html', '--choices', wrong)).where).toMatch(/paragraphs/)
+  })
+})
+
 describe('read', () => {
   it('prints what a file holds', () => {
     const { status, stdout } = elvant('read', REGIONS)
@@ -315,7 +342,7 @@ describe('help', () => {
     expect(status).toBe(0)
     expect(stdout).toContain('calc')
     expect(refusalOf(elvant()).because).toBe(
-      'A command is needed: read, run, workbook, table, picture, begin, contest, keep, judge, calc or example.',
+      'A command is needed: read, run, workbook, table, picture, report, begin, contest, keep, judge, calc or example.',
     )
     expect(refusalOf(elvant('frobnicate')).because).toContain("Unknown command 'frobnicate'")
   })

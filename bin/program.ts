@@ -8,8 +8,10 @@ import { example } from './commands/example'
 import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
 import type { PictureOptions } from './commands/picture'
+import type { ReportOptions } from './commands/report'
 import type { TableOptions } from './commands/table'
 import type { WorkbookOptions } from './commands/workbook'
+import { LENGTHS } from '../handover/report/choices'
 import { printJson } from './output'
 
 /** What the program says to its caller by its exit code. */
@@ -73,6 +75,19 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .action(async (options: PictureOptions) =>
       (await import('./commands/picture')).picture(options),
     )
+  program
+    .command('report')
+    .description(
+      'run a method on series of a file and write a report whose figures show how they came about',
+    )
+    .requiredOption('--method <file>', 'method document (elvant-method/1)')
+    .requiredOption('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
+    .option('--series <name>', 'a series of the file, may be repeated; all when left out', collect)
+    .addOption(new Option('--length <length>', 'one page, three, or everything').choices(LENGTHS))
+    .option('--choices <file>', 'paragraphs of your own, and parts to be left out (JSON)')
+    .requiredOption('--out <file.html>', 'where it is written')
+    .action(async (options: ReportOptions) => (await import('./commands/report')).report(options))
   program
     .command('begin')
     .description('print the method that a series begins with, and why')
@@ -156,7 +171,7 @@ function refuse({ because, where }: Refusal): number {
 
 function usageSentence(error: CommanderError): string {
   if (error.code === 'commander.help')
-    return 'A command is needed: read, run, workbook, table, picture, begin, contest, keep, judge, calc or example.'
+    return 'A command is needed: read, run, workbook, table, picture, report, begin, contest, keep, judge, calc or example.'
   const message = error.message.replace(/^error: /, '')
   return `${message[0]!.toUpperCase()}${message.slice(1)}. See "elvant --help".`
 }

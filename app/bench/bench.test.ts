@@ -33,7 +33,7 @@ import { besideColumn } from '~~/core/beside/besideColumn'
 import type { Result } from '~~/core/result'
 import { STAGES, type Stage } from '~~/core/stage'
 import type { Inspected, StripSources } from '~~/core/picture/sources'
-import { stripSummary } from './view/strips/summary'
+import { stripSummary } from '~~/core/picture/summary'
 import { leaveOutOfIndex, putBackIntoIndex } from './study/exclusion'
 
 const quarters = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
@@ -409,7 +409,7 @@ describe('growth of two kinds', () => {
 describe('the summary of a strip', () => {
   it('says where each line begins and ends, its lowest and its highest', () => {
     const [main] = stripsOf('smooth', analyse(series, FORMAT), ALONE)
-    expect(stripSummary(main!, ALONE.scale, (x) => `t${x}`)).toBe(
+    expect(stripSummary(main!, { ...ALONE, nameAt: (x) => `t${x}` })).toBe(
       'Sales in jobs. sales: 42.0 in t1 to 48.0 in t16, lowest 39.0 in t4, highest 95.0 in t15. centred average: 56.5 in t3 to 70.6 in t14, lowest 56.5 in t3, highest 70.6 in t14.',
     )
   })

@@ -1,51 +1,32 @@
+import { computed } from 'vue'
 import type { Calendar } from '~~/core/calendar/calendar'
 import { periodLabel } from '~~/core/calendar/labels'
 import { parsePeriod } from '~~/core/calendar/period'
-import type { ReadersFigures } from '~~/core/words/readersFigures'
+import { formattersIn, readersFigures, type ReadersFigures } from '~~/core/words/readersFigures'
 import { locale } from './locale'
 
-/** Below this no figure of a business is anything but what rounding left of 0. */
-const ROUNDING = 1e-11
+/** Both made anew when the reader chooses other marks. */
+const reader = computed(() => readersFigures(locale.value))
+const formatter = computed(() => formattersIn(locale.value))
 
 /** A figure with as many decimals as its size asks for: four or five significant digits. */
 export function formatFigure(value: number): string {
-  // What is left of a 0 by rounding is one: twelve decimals of nothing say nothing.
-  if (Math.abs(value) < ROUNDING) return '0'
-  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)))
-  const decimals = magnitude >= 0 ? 4 - magnitude : 3 - magnitude
-  return formatDecimals(value, Number.isInteger(value) ? 0 : Math.min(Math.max(decimals, 0), 12))
+  return reader.value.figure(value)
 }
 
 /** A figure with all the digits that it has. */
 export function formatExact(value: number): string {
-  return formatter(0, 20).format(value).replace('-', '−')
+  return formatter.value(0, 20).format(value).replace('-', '−')
 }
 
 /** A figure in a line of words: three significant digits. */
 export function formatRough(value: number): string {
-  return value.toLocaleString(locale.value, { maximumSignificantDigits: 3 }).replace('-', '−')
-}
-
-/** One formatter for each kind of figure: making one takes far longer than using it. */
-const FORMATTERS = new Map<string, Intl.NumberFormat>()
-
-function formatter(least: number, most: number): Intl.NumberFormat {
-  const key = `${locale.value} ${least} ${most}`
-  const known = FORMATTERS.get(key)
-  if (known) return known
-  const made = new Intl.NumberFormat(locale.value, {
-    minimumFractionDigits: least,
-    maximumFractionDigits: most,
-  })
-  FORMATTERS.set(key, made)
-  return made
+  return reader.value.rough(value)
 }
 
 /** A figure with a fixed number of decimals, so that a row of them lines up. */
 export function formatDecimals(value: number, decimals: number): string {
-  // A residual of −0.04 shown to one decimal is 0.0, not −0.0.
-  const shown = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
-  return formatter(decimals, decimals).format(shown).replace('-', '−')
+  return reader.value.decimals(value, decimals)
 }
 
 /** The same with its sign: `+12.3`, `−12.3`; of what is 0, or rounds to it, none. */
@@ -57,12 +38,12 @@ export function formatSigned(value: number, decimals: number): string {
 
 /** A factor on an axis: at most three decimals, none that are not needed. */
 export function formatFactor(value: number): string {
-  return formatter(0, 3).format(value).replace('-', '−')
+  return formatter.value(0, 3).format(value).replace('-', '−')
 }
 
 /** How many there are of something. */
 export function formatCount(count: number): string {
-  return formatter(0, 0).format(count)
+  return formatter.value(0, 0).format(count)
 }
 
 /** A change in per cent with its sign: `+3.1%`. */
@@ -92,17 +73,13 @@ export function formatMoment(time: string | number): string {
  * @example inReadersFigures('off by 1,234.5 litres') // in de-DE: 'off by 1.234,5 litres'
  */
 export function inReadersFigures(text: string): string {
-  const [group, , , , mark] = formatter(1, 1).format(1234.5).slice(1)
-  if (group === ',' && mark === '.') return text
-  return text.replace(/\d+(?:,\d{3})+(?:\.\d+)?|\d+\.\d+/g, (figure) => {
-    const [, decimals = ''] = figure.split('.')
-    return formatter(decimals.length, decimals.length).format(Number(figure.replaceAll(',', '')))
-  })
+  return reader.value.inText(text)
 }
 
 /** Figures as the reader writes them, for what the core says in words. */
 export const READERS_FIGURES: ReadersFigures = {
   decimals: formatDecimals,
+  figure: formatFigure,
   rough: formatRough,
   change: formatChange,
   inText: inReadersFigures,

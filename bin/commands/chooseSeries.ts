@@ -20,6 +20,20 @@ export function chooseSeries(
   )
 }
 
+/**
+ * Several series of a sales file by name, all of them without names.
+ *
+ * @throws Refusal for a name that the file does not have, or has more than once
+ */
+export function chooseAll(
+  path: string,
+  names: readonly string[],
+  answers: readonly string[],
+): Series[] {
+  if (names.length > 0) return names.map((name) => chooseSeries(path, name, answers))
+  return readOrAsk(path, answers).series.map(({ series }) => withUnit(series))
+}
+
 /** A file that states no unit still needs a word behind its numbers. */
 function withUnit(series: Series): Series {
   return series.unit ? series : { ...series, unit: 'units' }

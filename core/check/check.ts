@@ -11,8 +11,13 @@ import { TREND_FORMS } from '../trend/forms'
 import { formOf } from '../trend/options'
 import { finish, type Steps } from '../work/steps'
 import { accuracyOf, type Accuracy } from './accuracy'
-import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from './coverage'
-import { findingsOfCheck, type LevelCoverage, type Nearer } from './findings'
+import {
+  coverageOfModel,
+  coverageOfPastErrors,
+  scaleOfErrors,
+  type LevelCoverage,
+} from './coverage'
+import { findingsOfCheck, type Nearer } from './findings'
 import {
   checkTask,
   rollSteps,

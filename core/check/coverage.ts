@@ -15,6 +15,13 @@ export interface Held {
   readonly share: Value
 }
 
+/** Coverage of the limits of a level: as they are, and as limits from past errors would have had it. */
+export interface LevelCoverage {
+  readonly level: number
+  readonly inUse: Coverage
+  readonly pastErrors: Coverage
+}
+
 /** Earlier errors of a horizon that a half-width must rest on to be judged. */
 const FEWEST_EARLIER = 8
 

@@ -3,17 +3,10 @@ import type { Action, Finding, MethodChange } from '../finding'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import type { LimitKind } from '../forecast/commonOptions'
 import { capitalized } from '../series/noun'
-import { agrees, type Coverage } from './coverage'
+import { agrees, type LevelCoverage } from './coverage'
 import type { PassedOver } from './rolling'
 import type { Off, Verdict } from './verdict'
 import { countTries, offWords } from './words'
-
-/** Coverage of the limits of a level: as they are, and as limits from past errors would have had it. */
-export interface LevelCoverage {
-  readonly level: number
-  readonly inUse: Coverage
-  readonly pastErrors: Coverage
-}
 
 /** The same method with another trend, which was nearer over the same origins. */
 export interface Nearer {

@@ -1,6 +1,7 @@
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import { figure, inUnit } from '../words/figure'
 import type { ErrorFigures } from './errorFigures'
+import type { LevelCoverage } from './coverage'
 import type { Off, Verdict } from './verdict'
 
 /** `3.1%`, or in units `430 litres`. */
@@ -29,6 +30,14 @@ export function shortVerdict({ method, benchmarks }: Verdict, unit: string): str
   const [best] = benchmarks
   const other = best ? `; ${BENCHMARK_SAYS[best.which]} ${offWords(best.off, unit)}` : ''
   return `off by ${offWords(method, unit)}${other}`
+}
+
+/** What the limits held of what came: `Of what came the 80% limits held 78%, the 95% limits held 93%.`; empty where none did. */
+export function heldLine(coverage: readonly LevelCoverage[]): string {
+  const parts = coverage.flatMap(({ level, inUse: { pooled } }) =>
+    pooled.share === null ? [] : [`the ${level}% limits held ${Math.round(100 * pooled.share)}%`],
+  )
+  return parts.length === 0 ? '' : `Of what came ${parts.join(', ')}.`
 }
 
 export function countTries(count: number): string {

@@ -84,6 +84,8 @@ export function pictureAsSvg(
 }
 
 function writeHead(pen: SvgPen, { title, subtitle }: PictureOf, top: number): number {
+  // Where the page around it has the words, the picture has none.
+  if (title === '' && subtitle === '') return top
   pen.font = `bold ${TYPE.title}px`
   pen.textAlign = 'left'
   pen.textBaseline = 'alphabetic'

@@ -1,7 +1,7 @@
-import { meanOf, operation, plain, type Expression } from '../../core/column/expression'
+import type { Expression } from '../../core/column/expression'
 import type { Total } from '../../core/forecast/totals'
 import { decimalsOfRows, forecastColumns } from '../../core/ledger/table'
-import { totalsOf } from '../../core/ledger/totalled'
+import { arithmeticOfTotal, totalsOf } from '../../core/ledger/totalled'
 import type { Value } from '../../core/series/series'
 import type { Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
@@ -45,9 +45,7 @@ function writeTotals(places: Places, sheet: SheetDraft, top: number): void {
   )
   let row = top + 2
   for (const total of totals.flatMap(({ rows }) => rows)) {
-    const seasons = ledger.run.calendar.seasons
-    const own = sumOf(places, total.from, total.to, isLevel)
-    const before = sumOf(places, total.from - seasons, total.to - seasons, isLevel)
+    const { own, before, change } = arithmeticOfTotal(ledger, total, isLevel)
     sheet.put(row, 0, { value: total.label, look: 'text' })
     const put = (column: number, figure: Value, arithmetic: Expression | null, digits: number) => {
       if (figure === null || !arithmetic) return
@@ -55,25 +53,10 @@ function writeTotals(places: Places, sheet: SheetDraft, top: number): void {
     }
     put(1, total.total, own, decimals)
     put(2, total.before, before, decimals)
-    put(3, total.change === null ? null : 100 * total.change, changeOf(own, before), 1)
+    put(3, total.change === null ? null : 100 * total.change, change, 1)
     sheet.put(row, 4, { value: partOf(total), look: 'text' })
     row += 1
   }
-}
-
-/** Actual values and then the forecast, as one sum, or of a level their mean; null over a gap. */
-function sumOf({ ledger }: Places, from: number, to: number, isLevel: boolean): Expression | null {
-  const { run } = ledger
-  const rowOf = (t: number) => (t > run.lastT ? 'forecast' : 'value')
-  for (let t = from; t <= to; t++) if (run.value(rowOf(t), t) === null) return null
-  const all = meanOf(to - from + 1, (i) => run.cell(rowOf(from + i), from + i))
-  return isLevel || all.kind !== 'average' ? all : { ...all, how: 'sum' }
-}
-
-function changeOf(own: Expression | null, before: Expression | null): Expression | null {
-  if (!own || !before) return null
-  const share = operation(operation(own, '÷', before), '−', plain(1))
-  return operation(plain(100), '×', share)
 }
 
 function partOf({ from, to, forecast, gap }: Total): string {

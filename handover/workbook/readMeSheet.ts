@@ -1,14 +1,10 @@
 import { verdictLine } from '../../core/check/words'
-import { assumptionWords } from '../../core/forecast/assumptions/words'
-import type { Assumption } from '../../core/forecast/assumptions/options'
 import { periodLabel } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/period'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
-import { exclusionsOf } from '../../core/method'
 import type { Result } from '../../core/result'
-import type { Value } from '../../core/series/series'
-import { figure } from '../../core/words/figure'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
+import { doneByHand } from '../doneByHand'
 import { headingOf } from '../heading'
 import { PROSE_WIDTH, SheetDraft, type Look, type Sheet } from './sheet'
 
@@ -23,7 +19,7 @@ export interface Told {
 
 /** What the workbook is, how its figures were made and by whom they were bent, and how its cells are to be read. */
 export function readMeSheet(result: Result, { sentence, version, date }: Told): Sheet {
-  const { series, adjustments, findings, check, method } = result
+  const { series, findings, check } = result
   const sheet = new SheetDraft()
   const calendar = calendarOfResult(result)
   const label = (code: string) => {
@@ -48,26 +44,7 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     'worth knowing',
     [...findings, ...(check?.findings ?? [])].map(({ text }) => text),
   )
-  const came = new Map(result.columns.period.map((code, i) => [code, result.columns.original[i]!]))
-  list(
-    'adjusted by hand',
-    adjustments.map(
-      ({ period, value, reason }) =>
-        `${label(period)}: ${amount(value)} for ${amount(came.get(period) ?? null)} (${reason})`,
-    ),
-  )
-  list(
-    'left out of the season',
-    exclusionsOf(method).map(({ period, reason }) => `${label(period)} (${reason})`),
-  )
-  const { assumptions = [], scenarios = [] } = method.forecast
-  const told = { calendar, unit: series.unit, labelOf: label }
-  const assumed = (all: readonly Assumption[]) =>
-    all.map((one) => `${assumptionWords(one, told)} (${one.reason})`)
-  list('assumed', assumed(assumptions))
-  for (const scenario of scenarios) {
-    list(`scenario ${scenario.name}`, assumed(scenario.assumptions))
-  }
+  for (const { what, texts } of doneByHand(result)) list(what, texts)
   say('made by', `Elvant ${version} on ${date}`)
   row += 1
   say(
@@ -85,8 +62,4 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
     'The choices themselves are not made again here: weights, orders and outliers stay as they were found.',
   )
   return sheet.done(OWN_WORKBOOK.about, { rows: 0, columns: 1 }, [24, PROSE_WIDTH])
-}
-
-function amount(value: Value): string {
-  return value === null ? 'nothing' : figure(value)
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
+import { heldLine } from '~~/core/check/words'
 import type { Result } from '~~/core/result'
 import { useBench } from '../../study/benchStore'
 import { useContest } from '../../contest/contestStore'
@@ -19,13 +20,7 @@ const selection = useSelection()
 const cautions = computed(
   () => (check.checked?.findings ?? []).filter(({ severity }) => severity === 'caution').length,
 )
-/** `Their 80% limits held 78% of what came, their 95% limits 93%.` */
-const held = computed(() => {
-  const parts = (check.checked?.coverage ?? []).flatMap(({ level, inUse: { pooled } }) =>
-    pooled.share === null ? [] : [`the ${level}% limits held ${Math.round(100 * pooled.share)}%`],
-  )
-  return parts.length === 0 ? '' : `Of what came ${parts.join(', ')}.`
-})
+const held = computed(() => heldLine(check.checked?.coverage ?? []))
 </script>
 
 <template>

@@ -5,17 +5,11 @@ import { useTheme } from '~/theme/themeStore'
 import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 import { captionHeight, isNamedOver, namesOf } from './caption'
 import MarkSample from './MarkSample.vue'
-import {
-  Chart,
-  figureLabel,
-  redraw,
-  sizeOf,
-  stripConfiguration,
-  type StripDrawing,
-} from './stripChart'
+import { Chart, redraw, sizeOf, stripConfiguration, type StripDrawing } from './stripChart'
 import type { ValueAxis } from '../axis/valueAxis'
 import type { Point, Strip } from '~~/core/picture/strips'
-import { stripSummary } from './summary'
+import { figureLabel, stripSummary } from '~~/core/picture/summary'
+import { READERS_FIGURES } from '~/figures/format'
 
 const props = defineProps<{
   strip: Strip
@@ -75,7 +69,9 @@ watch(
   () => {
     clearTimeout(waiting)
     waiting = setTimeout(
-      () => (summary.value = stripSummary(props.strip, props.scale, props.nameAt)),
+      () => (summary.value = stripSummary(props.strip, {
+          ...{ scale: props.scale, says: READERS_FIGURES, nameAt: props.nameAt },
+        })),
       SUMMED_UP_AFTER_MS,
     )
   },
@@ -109,7 +105,7 @@ const values = computed(() => {
   const isShared = ({ layer: { component }, y }: (typeof read)[number], place: number) =>
     read.slice(0, place).some((one) => one.layer.component === component && one.y === y)
   return read.flatMap((one, place) =>
-    isShared(one, place) ? [] : [`${one.layer.label} ${figureLabel(strip, scale, one.y)}`],
+    isShared(one, place) ? [] : [`${one.layer.label} ${figureLabel(strip, scale, one.y, READERS_FIGURES)}`],
   )
 })
 /** Beside the pointer, on the side where there is room. */

@@ -147,20 +147,6 @@ function verticalRange({ strip, axis, byWindow }: StripDrawing) {
   }
 }
 
-/** A figure of a strip as it is read at the pointer: one digit more than the scale beside it. */
-export function figureLabel({ measure }: Strip, scale: DisplayScale, value: number): string {
-  switch (measure) {
-    case 'factor':
-    case 'share':
-    case 'number':
-      return formatDecimals(value, 3)
-    case 'percent':
-      return `${formatDecimals(value, 1)}%`
-    default:
-      return formatDecimals(value / scale.divisor, scale.decimals)
-  }
-}
-
 function tickLabel({ strip, scale }: StripDrawing) {
   return (
     value: string | number,

@@ -1,0 +1,152 @@
+import { seasonColumn, seasonOrder, tableYear } from '../../../core/calendar/tableYear'
+import { seasonLabel } from '../../../core/calendar/labels'
+import { periodAt } from '../../../core/calendar/period'
+import type { Column } from '../../../core/column/column'
+import { decimalsOfRows } from '../../../core/ledger/table'
+import { html, type Content, type Markup } from '../markup'
+import type { PartOf } from '../study'
+
+/** Columns side by side that a page of paper has room for. */
+const MOST_COLUMNS = 8
+
+/** Every step of the calculation, and the season grid: every figure of them opens its working. */
+export function tablesPart(of: PartOf): Markup {
+  const { columns, run } = of.workings.ledger
+  const [past, ahead] = [
+    {
+      from: run.firstT,
+      to: run.lastT,
+      columns: columns.filter(({ actual }) => hasFigures(actual)),
+    },
+    { from: run.lastT + 1, to: run.endT, columns: columns.filter((one) => hasFigures(one.ahead)) },
+  ]
+  return html`${periodTables(of, 'The forecast, step by step', ahead)} ${seasonGrid(of)}
+  ${periodTables(of, 'The periods analysed, step by step', past)}`
+}
+
+function hasFigures(values: Column['actual']): boolean {
+  return values?.some((value) => value !== null) ?? false
+}
+
+interface Stretch {
+  readonly from: number
+  readonly to: number
+  readonly columns: readonly Column[]
+}
+
+/** As many tables as it takes for their columns to stand side by side on paper. */
+function periodTables(of: PartOf, title: string, { columns, ...stretch }: Stretch): Markup[] {
+  const parts = Math.ceil(columns.length / MOST_COLUMNS)
+  const size = Math.ceil(columns.length / Math.max(1, parts))
+  return Array.from({ length: parts }, (_, i) =>
+    periodTable(of, i === 0 ? title : `${title}, continued`, {
+      ...stretch,
+      columns: columns.slice(i * size, (i + 1) * size),
+    }),
+  )
+}
+
+/** A table whose rows are periods; what a figure in it opens is told by its row and its column. */
+function periodTable(of: PartOf, title: string, { from, to, columns }: Stretch): Markup {
+  const { workings, result, says } = of
+  const { run } = workings.ledger
+  const decimals = decimalsOfRows(result)
+  const heads = columns.map(
+    (column) =>
+      html`<th scope="col" data-column="${workings.wholeColumn(column.name)}">
+        ${column.label}${unitOf(column)}
+      </th>`,
+  )
+  const rows = Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => {
+    const t = from + i
+    const cells = columns.map((column) => {
+      const value = run.value(column.name, t)
+      return html`<td>${value === null ? '' : says.decimals(value, decimals(column))}</td>`
+    })
+    return html`<tr data-t="${t}">
+      <th scope="row">${run.label(t)}</th>
+      ${cells}
+    </tr>`
+  })
+  return walkable(
+    of,
+    title,
+    'periods',
+    html`<th scope="col">${run.per}</th>
+      ${heads}`,
+    rows,
+  )
+}
+
+function unitOf({ unit }: Column): Markup | null {
+  return unit === '' ? null : html` <small>${unit}</small>`
+}
+
+/** The row that a season is seen in, laid out by year and season; null for a series without one. */
+function seasonGrid(of: PartOf): Markup | null {
+  const { workings, result, says } = of
+  const { find, run } = workings.ledger
+  const { calendar, start, firstT, lastT } = run
+  const column = [find('seasonalIrregular'), find('index')].find((one) =>
+    hasFigures(one?.actual ?? null),
+  )
+  if (!column || calendar.seasons < 2) return null
+  const order = seasonOrder(calendar)
+  const decimals = decimalsOfRows(result)(column)
+  const years = new Map<number, Content[]>()
+  for (let t = firstT; t <= lastT; t++) {
+    const period = periodAt(start, t, calendar.seasons)
+    const year = tableYear(period, calendar)
+    const row = years.get(year) ?? order.map(() => html`<td></td>`)
+    const value = run.value(column.name, t)
+    workings.ask({ column: column.name, t })
+    row[seasonColumn(period.season, calendar)] = html`<td
+      data-opens="${workings.place} ${workings.placeOf(column.name)} ${t}"
+    >
+      ${value === null ? '' : says.decimals(value, decimals)}
+    </td>`
+    years.set(year, row)
+  }
+  const title = `${column.label} by year and season, ${column.unit}`
+  const heads = order.map((season) => html`<th scope="col">${seasonLabel(season, calendar)}</th>`)
+  const rows = [...years].map(
+    ([year, cells]) =>
+      html`<tr>
+        <th scope="row">${year}</th>
+        ${cells}
+      </tr>`,
+  )
+  return walkable(
+    of,
+    title,
+    'grid',
+    html`<th scope="col">year</th>
+      ${heads}`,
+    rows,
+  )
+}
+
+/** A table that the arrow keys walk through. */
+function walkable(
+  { workings }: PartOf,
+  title: string,
+  kind: string,
+  head: Markup,
+  rows: readonly Markup[],
+): Markup {
+  return html`<div class="wide">
+    <table class="${kind}" data-study="${workings.place}">
+      <caption>
+        ${title}
+      </caption>
+      <thead>
+        <tr>
+          ${head}
+        </tr>
+      </thead>
+      <tbody>
+        ${rows}
+      </tbody>
+    </table>
+  </div>`
+}
