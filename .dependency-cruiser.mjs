@@ -46,6 +46,7 @@ const APP_LAYERS = [
     'bench/hand',
     'bench/handover',
     'bench/preparations',
+    'bench/report',
     'bench/ways',
   ],
   ['bench/view'],

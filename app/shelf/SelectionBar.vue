@@ -3,9 +3,10 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { formatCount } from '~/figures/format'
 import AskFirst from '~/shell/AskFirst.vue'
 import { useNotices } from '~/shell/noticeStore'
+import { MOST_SERIES, type Length } from '~~/handover/report/choices'
 import type { ExportKind } from '~~/shared/api/series'
 import ApplyMethod from './ApplyMethod.vue'
-import { saveSeries } from './saveSeries'
+import { saveSeries, type SaveAs } from './saveSeries'
 import { useShelf } from './shelfStore'
 
 /** What can be done to the selected series. */
@@ -17,15 +18,23 @@ const KINDS: Record<ExportKind, string> = { csv: 'CSV', xlsx: 'XLSX', package: '
 /** The file that is being written, and what stops it. */
 const saving = shallowRef<{ readonly what: string; readonly stop: AbortController } | null>(null)
 
-async function save(kind: ExportKind) {
+const LENGTHS: Record<Length, string> = {
+  page: 'A page for each',
+  short: 'About three pages for each',
+  full: 'Everything of each',
+}
+
+async function save(as: SaveAs) {
   const ids = [...shelf.selected]
   const stop = new AbortController()
-  saving.value = { what: `${formatCount(ids.length)} series as ${KINDS[kind]}`, stop }
+  const of = `${formatCount(ids.length)} series`
+  const what = 'values' in as ? `${of} as ${KINDS[as.values]}` : `a report on ${of}`
+  saving.value = { what, stop }
   try {
-    await saveSeries(ids, kind, stop.signal)
+    await saveSeries(ids, as, stop.signal)
   } catch (error) {
     const text = stop.signal.aborted
-      ? 'The export was stopped; nothing was saved.'
+      ? 'It was stopped; nothing was saved.'
       : (error as Error).message
     useNotices().show({ text })
   } finally {
@@ -84,9 +93,37 @@ function putIntoGroup() {
     </span>
     <span v-else class="kinds">
       Save as
-      <v-btn v-for="(label, kind) in KINDS" :key="kind" color="accent" @click="save(kind)">
+      <v-btn
+        v-for="(label, kind) in KINDS"
+        :key="kind"
+        color="accent"
+        @click="save({ values: kind })"
+      >
         {{ label }}
       </v-btn>
+      <v-menu location="bottom end">
+        <template #activator="{ props: activator }">
+          <v-btn
+            color="accent"
+            :disabled="shelf.selected.size > MOST_SERIES"
+            :data-tip="
+              shelf.selected.size > MOST_SERIES ? `a report takes ${MOST_SERIES} series` : undefined
+            "
+            v-bind="activator"
+            :aria-owns="undefined"
+          >
+            Report
+          </v-btn>
+        </template>
+        <v-list density="compact">
+          <v-list-item
+            v-for="(words, length) in LENGTHS"
+            :key="length"
+            :title="words"
+            @click="save({ report: length })"
+          />
+        </v-list>
+      </v-menu>
     </span>
     <ApplyMethod />
     <v-btn color="accent" @click="remove()"> Delete </v-btn>

@@ -1,16 +1,10 @@
 import { basename } from 'node:path'
-import { analyse } from '../../core/analyse'
-import { check } from '../../core/check/check'
-import type { MethodDocument } from '../../core/method'
 import { Refusal } from '../../core/refusal'
-import { methodSentence } from '../../core/sentence/sentence'
-import type { Series } from '../../core/series/series'
-import { piecesText } from '../../core/word'
 import { finish } from '../../core/work/steps'
 import { CORE_FIGURES } from '../../core/words/readersFigures'
-import { type Length, type ReportChoices } from '../../handover/report/choices'
+import { MOST_SERIES, type Length, type ReportChoices } from '../../handover/report/choices'
 import { reportSteps } from '../../handover/report/report'
-import type { ReportedStudy } from '../../handover/report/study'
+import { studyOf } from '../../handover/report/study'
 import { looseTies } from '../../handover/report/ties'
 import { reportChoicesSchema } from '../../shared/api/report'
 import { methodSchema } from '../../shared/methodSchema'
@@ -30,9 +24,6 @@ export interface ReportOptions {
   readonly out: string
 }
 
-/** More series than this are no report. */
-const MOST_SERIES = 50
-
 /** Runs a method on series of a file and writes a report on them; prints which tied numbers of the paragraphs no longer hold. */
 export function report({ out, ...options }: ReportOptions): void {
   if (!/\.html?$/i.test(out)) {
@@ -47,7 +38,9 @@ export function report({ out, ...options }: ReportOptions): void {
     )
   }
   const choices = choicesOf(options)
-  const studies = all.map((series) => studied(series, method, choices, basename(options.data)))
+  const studies = all.map((series) =>
+    studyOf(series, method, { choices, source: basename(options.data) }),
+  )
   const told = { says: CORE_FIGURES, version: VERSION, date: today() }
   writeBytes(out, new TextEncoder().encode(finish(reportSteps(studies, told))))
   printJson({
@@ -59,20 +52,6 @@ export function report({ out, ...options }: ReportOptions): void {
       })),
     ),
   })
-}
-
-function studied(
-  series: Series,
-  method: MethodDocument,
-  choices: ReportChoices,
-  source: string,
-): ReportedStudy {
-  const result = analyse(series, method)
-  const checked = result.check ?? check(series, method)
-  return {
-    ...{ source, choices, result: checked ? { ...result, check: checked } : result },
-    sentence: piecesText(methodSentence(result.method, series)),
-  }
 }
 
 function choicesOf({ choices, length }: Pick<ReportOptions, 'choices' | 'length'>): ReportChoices {

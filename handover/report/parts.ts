@@ -1,4 +1,4 @@
-import type { Length, PartName } from './choices'
+import type { PartName } from './choices'
 import type { Markup } from './markup'
 import { forecastPart } from './parts/forecast'
 import { handPart } from './parts/hand'
@@ -9,20 +9,13 @@ import { termsPart } from './parts/terms'
 import { trustPart } from './parts/trust'
 import type { PartOf } from './study'
 
-/** A part of a report: how it is written, and the lengths that have it. */
-export interface Part {
-  readonly lengths: readonly Length[]
-  write(of: PartOf): Markup
-}
-
-const ALL: readonly Length[] = ['page', 'short', 'full']
-
-export const PARTS: Readonly<Record<PartName, Part>> = {
-  forecast: { lengths: ALL, write: forecastPart },
-  made: { lengths: ALL, write: madePart },
-  series: { lengths: ['short', 'full'], write: seriesPart },
-  hand: { lengths: ALL, write: handPart },
-  trust: { lengths: ['short', 'full'], write: trustPart },
-  tables: { lengths: ['full'], write: tablesPart },
-  terms: { lengths: ['full'], write: termsPart },
+/** How each part of a report is written. */
+export const WRITE: Readonly<Record<PartName, (of: PartOf) => Markup>> = {
+  forecast: forecastPart,
+  made: madePart,
+  series: seriesPart,
+  hand: handPart,
+  trust: trustPart,
+  tables: tablesPart,
+  terms: termsPart,
 }

@@ -1,3 +1,6 @@
+// It runs in a browser, though what writes it may not.
+/// <reference lib="dom" />
+/// <reference lib="dom.iterable" />
 import type { PackedCell, PackedWorkings } from './packed'
 
 /**

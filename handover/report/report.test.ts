@@ -10,7 +10,7 @@ import type { MethodDocument } from '../../core/method'
 import type { Result } from '../../core/result'
 import { finish } from '../../core/work/steps'
 import { CORE_FIGURES, readersFigures } from '../../core/words/readersFigures'
-import { LENGTHS, PART_TITLES, USUAL_REPORT, type ReportChoices } from './choices'
+import { LENGTHS, PARTS, USUAL_REPORT, type ReportChoices } from './choices'
 import type { PackedWorkings } from './packed'
 import { reportSteps } from './report'
 
@@ -178,7 +178,7 @@ describe('a report', () => {
   it('has the parts of its length, in their order, but for those that are left out', () => {
     const titles = (choices: Partial<ReportChoices>) =>
       [...reportOn([result], choices).page.matchAll(/<h2>(.*?)<\/h2>/g)].map(([, title]) => title)
-    expect(titles({ length: 'full' })).toEqual(Object.values(PART_TITLES))
+    expect(titles({ length: 'full' })).toEqual(Object.values(PARTS).map(({ title }) => title))
     expect(titles({ length: 'short', without: ['series'] })).toEqual([
       ...[
         'What will come',

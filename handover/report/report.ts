@@ -3,10 +3,10 @@ import { shortVerdict } from '../../core/check/words'
 import type { Steps } from '../../core/work/steps'
 import type { ReadersFigures } from '../../core/words/readersFigures'
 import { escaped } from '../picture/svgPen'
-import { PART_NAMES, PART_TITLES, type PartName } from './choices'
+import { PARTS, partsOf } from './choices'
 import { html, type Content, type Markup } from './markup'
 import type { PackedWorkings } from './packed'
-import { PARTS } from './parts'
+import { WRITE } from './parts'
 import { readReport } from './reader'
 import { styleOf } from './style'
 import type { PartOf, ReportedStudy } from './study'
@@ -110,7 +110,6 @@ function written(of: PartOf, { date, version }: ReportTold, isOneOfSeveral: bool
   const heading = isOneOfSeveral
     ? html`<h1 id="study-${workings.place}">${series.name}</h1>`
     : html`<h1>${series.name}</h1>`
-  const parts = PART_NAMES.filter((name) => isIn(of, name))
   return html`<section class="study length-${choices.length}">
     ${heading}
     <p class="about">
@@ -118,17 +117,12 @@ function written(of: PartOf, { date, version }: ReportTold, isOneOfSeveral: bool
       ${date}, made by Elvant ${version}
     </p>
     ${ownWords(workings, choices.paragraphs.top ?? '')}
-    ${parts.map(
+    ${partsOf(choices).map(
       (name) =>
         html`<section class="part-${name}">
-          <h2>${PART_TITLES[name]}</h2>
-          ${ownWords(workings, choices.paragraphs[name] ?? '')}${PARTS[name].write(of)}
+          <h2>${PARTS[name].title}</h2>
+          ${ownWords(workings, choices.paragraphs[name] ?? '')}${WRITE[name](of)}
         </section>`,
     )}
   </section>`
-}
-
-/** A part that the length has, and the analyst did not leave out. */
-function isIn({ choices }: PartOf, name: PartName): boolean {
-  return PARTS[name].lengths.includes(choices.length) && !choices.without.includes(name)
 }

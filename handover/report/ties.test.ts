@@ -3,6 +3,7 @@ import { analyse } from '../../core/analyse'
 import { quarters, series } from '../../core/ledger/testing'
 import { CORE_FIGURES, readersFigures } from '../../core/words/readersFigures'
 import { USUAL_REPORT, type ReportChoices } from './choices'
+import { tieableFigures } from './tieable'
 import { looseTies, ownWords, piecesOf, tiedAnew, tieText } from './ties'
 import { Workings } from './workings'
 
@@ -87,5 +88,29 @@ describe('a number that is tied', () => {
     expect(words.match(/data-opens/g)).toHaveLength(2)
     expect(words).toContain('(now 42)')
     expect(ownWords(workings, ' \n\n ')).toBeNull()
+  })
+})
+
+describe('figures to put into a paragraph', () => {
+  const selected = { column: 'index', t: 14 }
+  const offered = tieableFigures(result, CORE_FIGURES, selected)
+
+  it('begin with the one that is looked at, and hold as they are put in', () => {
+    expect(offered[0]!.label).toBe('Index, 2023 Q2')
+    expect(offered.map(({ label }) => label)).toContain('The total of the year ahead')
+    expect(new Set(offered.map(({ label, tie }) => label + tieText(tie))).size).toBe(offered.length)
+    const all = offered.map(({ tie }) => tieText(tie)).join(' ')
+    expect(looseTies(result, CORE_FIGURES, told(all))).toEqual([])
+  })
+
+  it('hold in the marks of any language', () => {
+    const large = analyse(series(quarters.map((value) => 12345.678 * value!)), method)
+    for (const locale of ['de-DE', 'fr-FR', 'de-CH', 'sv-SE', 'en-US']) {
+      const says = readersFigures(locale)
+      const all = tieableFigures(large, says, selected)
+        .map(({ tie }) => tieText(tie))
+        .join(' ')
+      expect(looseTies(large, says, told(all)), locale).toEqual([])
+    }
   })
 })

@@ -6,6 +6,7 @@ import type { FrozenForecast } from '../../core/kept/kept'
 import type { MethodDocument } from '../../core/method'
 import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
+import type { ReportChoices } from '../../handover/report/choices'
 import type { BesideRow } from '../../shared/api/derived'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
@@ -195,6 +196,14 @@ export const contests = sqliteTable('contests', {
   of: text('held_over').notNull(),
   contest: text({ mode: 'json' }).$type<Contest>().notNull(),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})
+
+/** What the analyst has chosen for the report of a study, and wrote into it. */
+export const reports = sqliteTable('reports', {
+  studyId: text('study_id')
+    .primaryKey()
+    .references(() => studies.id, { onDelete: 'cascade' }),
+  choices: text({ mode: 'json' }).$type<ReportChoices>().notNull(),
 })
 
 /** What a study was, step by step, for undo: the steps up to the present one and those that were gone back over. */

@@ -10,6 +10,7 @@ import {
 } from '../../shared/api/series'
 import { takeOnRowSchema } from '../../shared/api/derived'
 import { keepRequestSchema } from '../../shared/api/kept'
+import { reportRequestSchema } from '../../shared/api/report'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
 import { seriesFromDocument } from '../../shared/seriesSchema'
@@ -29,6 +30,7 @@ import { findSeries, toSeries } from '../series/storedSeries'
 import { addVintage } from '../shelf/addVintage'
 import { valuesOf } from '../series/valuesOf'
 import { findBeginnings, keepBeginnings } from '../studies/beginnings'
+import { reportOnSeries, toReport } from '../studies/reportOnSeries'
 
 /**
  * What is done beside the server's own thread: everything that can take longer than a small answer may wait, to read a long
@@ -135,6 +137,17 @@ export const TASKS = {
   findKept(path: string, id: string): Uint8Array | null {
     const kept = withReader(path, (db) => findKept(db, id))
     return kept ? Buffer.from(JSON.stringify(kept)) : null
+  },
+  /**
+   * A report on series of the shelf.
+   *
+   * @param body of the request, JSON
+   * @returns the page; null when none of the series is there
+   */
+  report(path: string, body: Uint8Array): Uint8Array | null {
+    const asked = check(reportRequestSchema, parseJson(body), 400)
+    const all = withReader(path, (db) => toReport(db, asked))
+    return all.length === 0 ? null : Buffer.from(reportOnSeries(all, asked))
   },
   /** Kept series as a file; null when none of them is there. @param path of the database */
   exportSeries(

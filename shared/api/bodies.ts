@@ -1,6 +1,7 @@
 import { viewSaveSchema } from './desk'
 import { agreeSchema } from './kept'
 import { givenKeySchema } from './key'
+import { reportChoicesSchema } from './report'
 import { changeSeriesSchema, exportRequestSchema, updateSeriesSchema } from './series'
 import { heldContestSchema, newStudySchema, renameStudySchema, saveStudySchema } from './studies'
 import type { z } from 'zod'
@@ -13,6 +14,7 @@ export const BODIES = {
   export: exportRequestSchema,
   key: givenKeySchema,
   newStudy: newStudySchema,
+  report: reportChoicesSchema,
   renameStudy: renameStudySchema,
   study: saveStudySchema,
   update: updateSeriesSchema,

@@ -5,8 +5,10 @@ import { useBench } from '../study/benchStore'
 
 /** What leaves the Bench, behind a button; it is loaded when it is first opened. */
 const HandOverPanel = later(() => import('./HandOverPanel.vue'))
+const ReportDialog = later(() => import('../report/ReportDialog.vue'))
 const bench = useBench()
 const open = ref(false)
+const isReporting = ref(false)
 </script>
 
 <template>
@@ -14,6 +16,7 @@ const open = ref(false)
     <template #activator="{ props: activator }">
       <v-btn :disabled="!bench.shown" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
     </template>
-    <HandOverPanel v-model="open" />
+    <HandOverPanel v-model="open" @report="isReporting = true" />
   </v-menu>
+  <ReportDialog v-if="isReporting" v-model="isReporting" />
 </template>

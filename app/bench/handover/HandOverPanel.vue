@@ -8,6 +8,7 @@ import PicturePart from './PicturePart.vue'
 
 /** What leaves the Bench: a table as it is seen, the workbook that calculates, the method. */
 const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ report: [] }>()
 const bench = useBench()
 const handOver = useHandOver()
 const notices = useNotices()
@@ -91,6 +92,16 @@ async function openMethod(file: File) {
           </v-btn>
         </div>
       </template>
+    </section>
+    <section v-if="bench.result" aria-labelledby="hand-over-report">
+      <h2 id="hand-over-report">A report that answers</h2>
+      <p class="muted small">
+        What will come and how far to trust it, in words, pictures and tables; every figure of it
+        shows how it came about.
+      </p>
+      <div class="acts">
+        <v-btn @click="and(() => emit('report'))">Write the report…</v-btn>
+      </div>
     </section>
     <PicturePart v-if="bench.shown" @taken="open = false" />
     <section aria-labelledby="hand-over-method">

@@ -113,7 +113,7 @@ export const useHandOver = defineStore('hand-over', () => {
   }
 
   return {
-    ...{ chosen, isRounded, hasHeading, hasComma, tables, table },
+    ...{ chosen, isRounded, hasHeading, hasComma, tables, table, checked },
     ...{ state: writing.state, because: writing.because, progress: writing.progress },
     ...{ copy, saveCsv, saveSheet, saveWorkbook, stop: writing.stop },
   }

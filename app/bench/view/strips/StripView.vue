@@ -69,7 +69,8 @@ watch(
   () => {
     clearTimeout(waiting)
     waiting = setTimeout(
-      () => (summary.value = stripSummary(props.strip, {
+      () =>
+        (summary.value = stripSummary(props.strip, {
           ...{ scale: props.scale, says: READERS_FIGURES, nameAt: props.nameAt },
         })),
       SUMMED_UP_AFTER_MS,
@@ -105,7 +106,9 @@ const values = computed(() => {
   const isShared = ({ layer: { component }, y }: (typeof read)[number], place: number) =>
     read.slice(0, place).some((one) => one.layer.component === component && one.y === y)
   return read.flatMap((one, place) =>
-    isShared(one, place) ? [] : [`${one.layer.label} ${figureLabel(strip, scale, one.y, READERS_FIGURES)}`],
+    isShared(one, place)
+      ? []
+      : [`${one.layer.label} ${figureLabel(strip, scale, one.y, READERS_FIGURES)}`],
   )
 })
 /** Beside the pointer, on the side where there is room. */
