@@ -45,6 +45,7 @@ const APP_LAYERS = [
     'bench/findings',
     'bench/hand',
     'bench/handover',
+    'bench/picture',
     'bench/preparations',
     'bench/report',
     'bench/ways',

@@ -11,6 +11,7 @@ import type { PictureOptions } from './commands/picture'
 import type { ReportOptions } from './commands/report'
 import type { TableOptions } from './commands/table'
 import type { WorkbookOptions } from './commands/workbook'
+import { LEGENDS } from '../handover/picture/look'
 import { LENGTHS } from '../handover/report/choices'
 import { printJson } from './output'
 
@@ -66,11 +67,20 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .requiredOption('--out <file>', 'where it is written, .csv or .xlsx')
     .action(async (options: TableOptions) => (await import('./commands/table')).table(options))
   onSeries(program.command('picture'))
-    .description('run a method on a series and draw a stage, or a strip of one')
-    .requiredOption('--of <what>', 'a stage, or strip: with the name of a strip')
+    .description('run a method on a series and draw a picture of it')
+    .requiredOption(
+      '--of <what>',
+      'a stage, strip: with the name of a strip, fold, grid, averages, correlation, histogram, scatter or contest',
+    )
     .option('--size <size>', 'in cm or px: 16x9cm', '16x12cm')
     .option('--dpi <dots>', 'dots an inch, of PNG: 72 to 600', '150')
     .option('--black', 'in black alone')
+    .option('--title <text>', 'in place of the name of the series')
+    .addOption(new Option('--legend <place>', 'where lines are named').choices(LEGENDS))
+    .option('--weight <times>', 'how much heavier lines are: 0.5 to 4')
+    .option('--letters <pixels>', 'height of the letters: 7 to 40')
+    .option('--from <figure>', 'low end of the scale, in what it is shown in')
+    .option('--to <figure>', 'high end of the scale')
     .requiredOption('--out <file>', 'where it is written, .svg or .png')
     .action(async (options: PictureOptions) =>
       (await import('./commands/picture')).picture(options),

@@ -1,5 +1,10 @@
-import { readFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { unzipSync } from 'fflate'
 import { expectNoSeriousViolation } from './axe'
 import { expect, test } from './ownServer'
 import { analyse } from '../core/analyse'
@@ -7,7 +12,7 @@ import type { MethodDocument } from '../core/method'
 import type { Series } from '../core/series/series'
 import { openWorkbook } from '../handover/workbook/testing'
 import { readFile } from '../intake/readFile'
-import { openSeries } from './support'
+import { choose, openSeries } from './support'
 
 const SMOOTHING: MethodDocument = {
   format: 'elvant-method/1',
@@ -113,27 +118,138 @@ test('tables leave as they are seen', async ({ page, context }) => {
   expect(copied).toMatch(/^total 2026\t/m)
 })
 
-test('pictures leave in the size that they are asked for', async ({ page }) => {
+test('pictures leave in the size and the look that they are asked for', async ({ page }) => {
   await openSeries(page, 'Interior paint')
   await page.getByRole('button', { name: /^Project/ }).click()
-  const at = async (width: string, height: string, button: string) => {
-    await page.getByRole('button', { name: 'Hand over' }).click()
-    await page.getByLabel('Width of the picture, in cm').fill(width)
-    await page.getByLabel('Height of the picture, in cm').fill(height)
-    return saved(page, button)
+  await page.getByRole('button', { name: 'Hand over' }).click()
+  await page.getByRole('button', { name: 'Take a picture…' }).click()
+  const dialog = page.getByRole('dialog', { name: 'A picture' })
+  const size = async (width: string, height: string) => {
+    await dialog.getByLabel('Width of the picture, in cm').fill(width)
+    await dialog.getByLabel('Height of the picture, in cm').fill(height)
   }
-  const small = await at('12', '9', 'Save as SVG')
+  await size('12', '9')
+  const small = await saved(page, 'Save as SVG')
   expect(small.name).toBe('Interior paint - Project.svg')
   expect(small.bytes.toString()).toContain('width="454" height="340"')
   expect(small.bytes.toString()).toContain('>Interior paint<')
-  const large = await at('25.4', '12.7', 'Save as PNG')
+  await size('25.4', '12.7')
+  const large = await saved(page, 'Save as PNG')
   expect(large.name).toBe('Interior paint - Project.png')
   // Width and height of a PNG stand in its first part: 10 × 5 inches of 150 dots.
   expect([large.bytes.readUInt32BE(16), large.bytes.readUInt32BE(20)]).toEqual([1500, 750])
-  await page.getByRole('button', { name: 'Hand over' }).click()
-  await page.getByLabel('Height of the picture, in cm').fill('2')
-  await expect(page.getByText(/^The height must be/)).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Save as SVG' })).toBeDisabled()
+
+  // The same words in both sizes, but for what there is room for along the bottom.
+  const wide = await saved(page, 'Save as SVG')
+  const said = ({ bytes }: typeof wide) =>
+    [...bytes.toString().matchAll(/<text[^>]*font-weight[^>]*>([^<]*)</g)].map(([, text]) => text)
+  expect(said(wide)).toEqual(expect.arrayContaining(['Interior paint', 'Forecast', 'Season']))
+
+  // A title, a scale and where lines are named, kept under a name.
+  await dialog.getByLabel('Title of the picture').fill('For the board')
+  await dialog.getByLabel('Scale of the first strip to').fill('90')
+  await choose(page, 'Where the lines are named', 'lines not named')
+  await dialog.getByLabel('Name of these choices').fill('Board')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  const own = (await saved(page, 'Save as SVG')).bytes.toString()
+  expect(own).toContain('>For the board<')
+  expect(own).not.toContain('>80%, 95% limits<')
+  await size('16', '2')
+  await expect(dialog.getByText(/^The height must be/)).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Save as SVG' })).toBeDisabled()
+  await dialog.getByRole('button', { name: 'Board', exact: true }).click()
+  await expect(dialog.getByLabel('Height of the picture, in cm')).toHaveValue('12.7')
+  await expectNoSeriousViolation(page)
+
+  // Several at once.
+  await dialog.getByLabel('Pictures that leave together').click({ force: true })
+  await page.getByRole('option', { name: 'Folded by year' }).click()
+  await page.keyboard.press('Escape')
+  const zip = await saved(page, 'Zip of SVG')
+  expect(zip.name).toBe('Interior paint - pictures.zip')
+  expect(Object.keys(unzipSync(zip.bytes))).toEqual(['Interior paint - Folded by year.svg'])
+})
+
+test('a report answers from disk without a network, and prints', async ({ page, browser }) => {
+  await openSeries(page, 'Exterior paint')
+  await expect(page.getByRole('button', { name: /^Check/ })).toContainText(/off by/)
+  const openReport = async () => {
+    await page.getByRole('button', { name: 'Hand over' }).click()
+    await page.getByRole('button', { name: 'Write the report…' }).click()
+    return page.getByRole('dialog', { name: 'A report that answers' })
+  }
+  const dialog = await openReport()
+  const top = dialog.getByLabel('At the top of the report')
+  await top.fill('A good year: ')
+  await dialog.getByRole('button', { name: 'Put in a figure' }).click()
+  await page.getByText('The total of the year ahead').click()
+  await expect(top).toHaveValue(/^A good year: \[[\d,]+ = total: ahead\]$/)
+  await top.press('End')
+  await top.pressSequentially(', not [600,000 = total: ahead].')
+  await expect(dialog.getByText('600,000 is')).toBeVisible()
+  await expectNoSeriousViolation(page)
+  const { name, bytes } = await saved(page, 'Save the report')
+  expect(name).toBe('Exterior paint.html')
+  expect(bytes.length).toBeLessThan(600_000)
+
+  // What was written is kept with the study, and takes the present figures.
+  await page.reload()
+  const again = await openReport()
+  await again.getByRole('button', { name: 'Take the present figures' }).click()
+  await expect(again.getByLabel('At the top of the report')).not.toHaveValue(/600,000/)
+
+  const file = join(mkdtempSync(join(tmpdir(), 'elvant-report-')), 'report.html')
+  writeFileSync(file, bytes)
+  const context = await browser.newContext({ offline: true })
+  const report = await context.newPage()
+  const complaints: string[] = []
+  report.on('pageerror', ({ message }) => complaints.push(message))
+  report.on('console', (said) => said.type() === 'error' && complaints.push(said.text()))
+  report.on('request', (request) => {
+    if (!request.url().startsWith('file:')) complaints.push(request.url())
+  })
+  await report.goto(pathToFileURL(file).href)
+  await expect(report.getByRole('heading', { name: 'What will come' })).toBeVisible()
+  await expect(report.locator('.loose')).toHaveText('600,000')
+
+  // From a forecast down to the values as they came in, by keyboard alone.
+  const first = report.getByRole('table', { name: /^Forecast with limits/ }).getByRole('button')
+  await first.first().focus()
+  await report.keyboard.press('Enter')
+  const working = report.getByRole('dialog', { name: 'Working' })
+  await expect(working.getByRole('heading', { name: 'Forecast, Jan 2026' })).toBeFocused()
+  await expect(working.locator('.numbers')).toContainText('×')
+  for (let depth = 0; (await working.locator('.sources button').count()) > 0; depth++) {
+    expect(depth).toBeLessThan(12)
+    await working.locator('.sources button').last().focus()
+    await report.keyboard.press('Enter')
+  }
+  await expect(working).toContainText('from exterior-paint.csv, as it came in')
+  await working.getByRole('button', { name: 'Back' }).click()
+  await expect(working.locator('.numbers')).toBeVisible()
+  await report.keyboard.press('Escape')
+  await expect(working).toBeHidden()
+  await expect(first.first()).toBeFocused()
+  const axe = await new AxeBuilder({ page: report }).setLegacyMode(true).analyze()
+  expect(axe.violations.map(({ id }) => id)).toEqual([])
+
+  const pdf = await report.pdf({ preferCSSPageSize: true })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(3)
+  expect(complaints).toEqual([])
+  await context.close()
+})
+
+test('one report on several series leaves the shelf', async ({ page }) => {
+  await page.goto('/')
+  for (const name of ['Interior paint', 'Wood stain']) {
+    await page.getByRole('row', { name }).getByRole('checkbox').check()
+  }
+  await page.getByRole('button', { name: 'Report', exact: true }).click()
+  const download = page.waitForEvent('download')
+  await page.getByText('A page for each').click()
+  const report = readFileSync(await (await download).path(), 'utf8')
+  expect(report).toContain('<h1>2 series</h1>')
+  expect(report).toContain('href="#study-1"')
 })
 
 test('a calculated row becomes a series of its own, which follows the values', async ({ page }) => {

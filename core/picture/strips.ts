@@ -56,6 +56,8 @@ export interface Strip {
   readonly measure: Measure
   /** What it spans, in words, where strips are compared. */
   readonly spans?: string
+  /** Whether its height says nothing: it has no figures beside it. */
+  readonly isBare?: boolean
   /** The vertical scale, where all strips share one; its own range when left out. */
   readonly fixed?: { readonly low: number; readonly high: number }
 }

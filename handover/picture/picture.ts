@@ -1,263 +1,157 @@
-import { axisTicks } from '../../core/picture/draw/axisTicks'
-import { drawLayers } from '../../core/picture/draw/layers'
-import { faded } from '../../core/picture/draw/palette'
-import { STROKES } from '../../core/picture/draw/strokes'
-import { xOf, type TimeAxis } from '../../core/picture/draw/timeAxis'
-import { decimalsApart, valueMarks, type ValueMarks } from '../../core/picture/draw/valueMarks'
-import { rangeOfStrip, type Layer, type Strip } from '../../core/picture/strips'
-import type { Series } from '../../core/series/series'
+import type { Drawn } from '../../core/picture/drawn/drawn'
+import type { TimeAxis } from '../../core/picture/draw/timeAxis'
+import type { Strip } from '../../core/picture/strips'
 import type { DisplayScale } from '../../core/words/displayScale'
 import type { ReadersFigures } from '../../core/words/readersFigures'
+import { drawGround, drawStrip, MOST_FIGURES, type Place } from './drawStrip'
+import { widthOfLegend, writeCaption, writeLegend } from './legend'
+import { EDGE, lettersOf, USUAL_LETTERS, type Letters, type PictureLook } from './look'
 import { BLACK, PAPER } from './palettes'
-import { escaped, SvgPen, widthOfText } from './svgPen'
-
-const TYPES = "Inter, 'Segoe UI', Helvetica, Arial, sans-serif"
+import { figureAt, marksWithin, scalesOf } from './scales'
+import { escaped, SvgPen, TYPES, widthOfText } from './svgPen'
+import { writeHead, writeLine } from './write'
 
 /** What a picture is made of. */
-export interface PictureOf {
-  readonly strips: readonly Strip[]
-  /** Where its periods lie in time. */
-  readonly series: Pick<Series, 'calendar' | 'start'>
-  /** Time codes of the first period, the last actual one and the last. */
-  readonly firstT: number
-  readonly lastT: number
-  readonly endT: number
+export interface PictureOf extends Drawn {
+  /** What values of the series are shown in. */
   readonly scale: DisplayScale
   readonly says: ReadersFigures
   readonly title: string
-  /** Below the title: what it shows. */
-  readonly subtitle: string
   /** At the foot: where it comes from. */
   readonly source: string
+  /** Whether the second strip stands in the frame of the first, below it, with a scale of its own at the right. */
+  readonly isOneFrame?: boolean
 }
 
-/** How large it is, in pixels of which 96 are an inch, and in which inks. */
-export interface PictureSize {
-  readonly width: number
-  readonly height: number
-  /** In black alone: what colours told apart, lines and marks do. */
-  readonly isBlack?: boolean
-}
-
-/** Letters of the title, of everything else, and the room of a line of those. */
-const TYPE = { title: 15, small: 11, line: 16 } as const
-const EDGE = 14
-const AXIS_HEIGHT = 34
-const MARK_WIDTH = 18
-/** Room that a figure of the vertical scale has to itself. */
-const PX_A_FIGURE = 16
-const MOST_FIGURES = 6
-/** Share of its range that a scale is wider than its figures, at either end. */
-const ROOM = 0.04
-const BAND_OPACITY = 0.17
-const FORECAST_OPACITY = 0.06
+/** Room below the strips, and of a strip beside its caption at the least. */
+const AXIS_LINES = 2.1
+const LEAST_STRIP = { plain: 40, bare: 14 } as const
+/** Shares of a frame that two strips in it take up. */
+const [UPPER, LOWER] = [0.58, 0.37]
+/** Below a strip. */
+const BELOW = { plain: 12, bare: 2 } as const
 
 /** The least height that strips can be read at. */
-export function leastHeight(strips: readonly Strip[]): number {
-  return 2 * EDGE + TYPE.title + 3 * TYPE.line + AXIS_HEIGHT + strips.length * (2 * TYPE.line + 40)
+export function leastHeight(
+  strips: readonly Strip[],
+  look: Pick<PictureLook, 'letters'> = {},
+): number {
+  const { title, line } = lettersOf(look)
+  const own = strips.map(({ isBare }) =>
+    isBare ? line + LEAST_STRIP.bare : 2 * line + LEAST_STRIP.plain,
+  )
+  return Math.ceil(
+    2 * EDGE + title + (3 + AXIS_LINES) * line + own.reduce((sum, height) => sum + height, 0),
+  )
 }
 
 /**
- * Strips one above the other over one time axis, as an SVG whose text is text: drawn by the very code that draws them on the Bench.
+ * Strips one above the other over one axis, as an SVG whose text is text: drawn by the very code that draws them on the Bench.
  */
-export function pictureAsSvg(
-  of: PictureOf,
-  { width, height, isBlack = false }: PictureSize,
-): string {
-  const pen = new SvgPen(TYPES, isBlack ? BLACK : PAPER)
-  const gutter = gutterOf(of)
-  const axis: TimeAxis = { from: of.firstT - 0.5, to: of.endT + 0.5, width: width - gutter - EDGE }
+export function pictureAsSvg(of: PictureOf, look: PictureLook): string {
+  const { width, height, isBlack = false, legend = 'above', weight = 1 } = look
+  const letters = lettersOf(look)
+  const pen = new SvgPen(TYPES, isBlack ? BLACK : PAPER, weight)
+  const ranges = scalesOf(of.strips, look, of.scale)
+  // Each row is a strip, or two in one frame.
+  const rows = of.isOneFrame ? [inOneFrame(of.strips)] : of.strips.map((strip) => [strip])
+  const left =
+    EDGE +
+    figuresWidth(
+      of,
+      rows.map(([strip]) => strip!),
+      ranges,
+      letters,
+    )
+  const second = rows.flatMap((row) => row.slice(1))
+  const right =
+    EDGE +
+    (second.length > 0 ? figuresWidth(of, second, [ranges[1]!], letters) : 0) +
+    (legend === 'right' ? Math.max(...rows.map((row) => widthOfLegend(row, letters))) + 10 : 0)
+  const { from, to, aheadFrom } = of.across
+  const axis: TimeAxis = { from, to, width: Math.max(40, width - left - right) }
   pen.put(`<rect width="${width}" height="${height}" fill="${pen.palette.paper}"/>`)
-  let top = EDGE
-  top = writeHead(pen, of, top)
-  const foot = height - EDGE - (of.source === '' ? 0 : TYPE.line)
-  const room = foot - AXIS_HEIGHT - top
-  const shares = of.strips.reduce((sum, { share }) => sum + share, 0)
-  for (const strip of of.strips) {
+  let top = writeHead(pen, of, letters)
+  const foot = height - EDGE - (of.source === '' ? 0 : letters.line)
+  const room = foot - AXIS_LINES * letters.line - top
+  const shares = rows.reduce((sum, [strip]) => sum + strip!.share, 0)
+  rows.forEach((row, i) => {
+    const [strip, below] = row as [Strip, Strip?]
     const own = (room * strip.share) / shares
-    drawStrip(pen, of, strip, { axis, gutter, top, height: own, width })
+    const caption = writeCaption(pen, { strips: row, legend, letters, top, right: width - EDGE })
+    const place: Place = {
+      ...{ axis, left, letters, aheadFrom, scale: of.scale, says: of.says },
+      ...{ top: top + caption, bottom: top + own - (strip.isBare ? BELOW.bare : BELOW.plain) },
+    }
+    drawGround(pen, place)
+    const frame = place.bottom - place.top
+    const upper = below ? { ...place, bottom: place.top + UPPER * frame } : place
+    drawStrip(pen, strip, ranges[i]!, upper, 'left')
+    if (below) {
+      drawStrip(pen, below, ranges[1]!, { ...place, top: place.bottom - LOWER * frame }, 'right')
+    }
+    if (legend === 'right') {
+      writeLegend(pen, row, letters, width - right + (below ? 46 : 12), top + caption)
+    }
     top += own
-  }
-  writeAxis(pen, of, { axis, gutter, top })
-  if (of.source !== '') writeLine(pen, of.source, EDGE, height - EDGE, pen.palette.muted)
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img"><title>${escaped(of.title)}</title>\n${pen.marks}\n</svg>\n`
-}
-
-function writeHead(pen: SvgPen, { title, subtitle }: PictureOf, top: number): number {
-  // Where the page around it has the words, the picture has none.
-  if (title === '' && subtitle === '') return top
-  pen.font = `bold ${TYPE.title}px`
-  pen.textAlign = 'left'
-  pen.textBaseline = 'alphabetic'
-  pen.fillStyle = pen.palette.ink
-  pen.fillText(title, EDGE, top + TYPE.title)
-  if (subtitle === '') return top + TYPE.title + TYPE.line
-  writeLine(pen, subtitle, EDGE, top + TYPE.title + TYPE.line, pen.palette.muted)
-  return top + TYPE.title + 1.6 * TYPE.line
-}
-
-function writeLine(
-  pen: SvgPen,
-  text: string,
-  x: number,
-  y: number,
-  colour: string,
-  bold = false,
-): void {
-  pen.font = `${bold ? 'bold ' : ''}${TYPE.small}px`
-  pen.textAlign = 'left'
-  pen.textBaseline = 'alphabetic'
-  pen.fillStyle = colour
-  pen.fillText(text, x, y)
-}
-
-/** Room for the longest figure of any vertical scale. */
-function gutterOf(of: PictureOf): number {
-  const longest = of.strips.flatMap((strip) => {
-    const marks = marksOf(strip, MOST_FIGURES)
-    return marks.at.map((value) => widthOfText(figureAt(of, strip, marks, value), TYPE.small))
   })
-  return EDGE + Math.ceil(Math.max(20, ...longest)) + 8
+  writeAxis(pen, of, axis, left, top, letters)
+  if (of.source !== '') {
+    const { muted: colour } = pen.palette
+    writeLine(pen, { text: of.source, x: EDGE, y: height - EDGE, colour, size: letters.small })
+  }
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img"><title>${escaped(nameOf(of))}</title>\n${pen.marks}\n</svg>\n`
 }
 
-/** The scale of a strip, a little wider than its figures, and the marks within it: two at the least, or none would tell its size. */
-function marksOf(strip: Strip, most: number): ValueMarks {
-  const range = strip.fixed ?? widened(rangeOfStrip(strip) ?? { low: 0, high: 1 })
-  const tried = [0, 1, 2, 4].map((more) => valueMarks(range, most + more, true))
-  return tried.find(({ at }) => at.length >= 2) ?? tried.at(-1)!
+/** What it is called by who does not see it: where it has no title, what it shows. */
+function nameOf({ title, subtitle, strips }: PictureOf): string {
+  return title || subtitle || strips.map((strip) => strip.title).join(', ')
 }
 
-function widened({ low, high }: { readonly low: number; readonly high: number }) {
-  const room = ROOM * (high > low ? high - low : Math.abs(high) || 1)
-  return { low: low - room, high: high + room }
-}
-
-/** A figure of the vertical scale, with as many decimals as tell it from its neighbours. */
-function figureAt(
-  { scale, says }: PictureOf,
-  { measure }: Strip,
-  { at }: ValueMarks,
-  value: number,
-): string {
-  const isLevel = measure === 'level' || measure === 'difference'
-  const divisor = isLevel ? scale.divisor : 1
-  const apart = at.length > 1 ? (at[1]! - at[0]!) / divisor : 1
-  return (
-    says.decimals(value / divisor, Math.min(8, decimalsApart(apart))) +
-    (measure === 'percent' ? '%' : '')
+/** The first two strips, the names of the second one's lines told apart from those of the first. */
+function inOneFrame([first, second]: readonly Strip[]): Strip[] {
+  const told = second!.layers.map((layer) =>
+    layer.label === ''
+      ? layer
+      : { ...layer, label: `${second!.title.toLowerCase()} of ${layer.label}` },
   )
+  return [first!, { ...second!, layers: told }]
 }
 
-interface Place {
-  readonly axis: TimeAxis
-  readonly gutter: number
-  readonly top: number
-}
-
-function drawStrip(
-  pen: SvgPen,
+/** Room for the longest figure of some strips. */
+function figuresWidth(
   of: PictureOf,
-  strip: Strip,
-  place: Place & { readonly height: number; readonly width: number },
-): void {
-  const { axis, gutter, width } = place
-  const caption = writeCaption(pen, strip, place)
-  const [top, bottom] = [place.top + caption, place.top + place.height - 12]
-  const most = Math.min(MOST_FIGURES, Math.max(2, Math.floor((bottom - top) / PX_A_FIGURE)))
-  const marks = marksOf(strip, most)
-  const y = (value: number) =>
-    bottom - ((value - marks.low) / (marks.high - marks.low)) * (bottom - top)
-  const x = (t: number) => gutter + xOf(axis, t)
-  if (of.endT > of.lastT) {
-    pen.fillStyle = faded(pen.palette.forecast, FORECAST_OPACITY)
-    pen.fillRect(x(of.lastT + 0.5), top, width - EDGE - x(of.lastT + 0.5), bottom - top)
-  }
-  for (const value of marks.at) {
-    pen.beginPath()
-    pen.moveTo(gutter, y(value))
-    pen.lineTo(width - EDGE, y(value))
-    pen.strokeStyle = pen.palette.rule
-    pen.lineWidth = 1
-    pen.setLineDash([])
-    pen.stroke()
-    pen.font = `${TYPE.small}px`
-    pen.textAlign = 'right'
-    pen.textBaseline = 'middle'
-    pen.fillStyle = pen.palette.muted
-    pen.fillText(figureAt(of, strip, marks, value), gutter - 8, y(value))
-  }
-  // What lies outside is cut off by a picture within the picture: names of clipping paths would meet those of others on a page.
-  const box = [gutter, top - 1, axis.width, bottom - top + 2] as const
-  const [left, above, across, down] = box
-  pen.put(
-    `<svg x="${left}" y="${above}" width="${across}" height="${down}" viewBox="${box.join(' ')}" data-strip="${escaped(strip.id)}">`,
-  )
-  drawLayers({ context: pen, strip, axis, palette: pen.palette, top, bottom, x, y })
-  pen.put('</svg>')
-}
-
-/** Title, unit and the names of the layers, each with its mark. @returns its height */
-function writeCaption(
-  pen: SvgPen,
-  strip: Strip,
-  { top, width }: Place & { readonly width: number },
+  strips: readonly Strip[],
+  ranges: readonly { readonly low: number; readonly high: number }[],
+  { small }: Letters,
 ): number {
-  const line = top + TYPE.small
-  writeLine(pen, strip.title, EDGE, line, pen.palette.ink, true)
-  let x = EDGE + widthOfText(strip.title, TYPE.small * 1.08) + 6
-  writeLine(pen, strip.unit, x, line, pen.palette.muted)
-  x += widthOfText(strip.unit, TYPE.small) + 16
-  let y = line
-  const named = strip.layers.filter(({ label }) => label !== '')
-  const entries = strip.legend === undefined ? named : []
-  if (strip.legend !== undefined) writeLine(pen, strip.legend, x, line, pen.palette.muted)
-  for (const layer of entries) {
-    const own = MARK_WIDTH + 5 + widthOfText(layer.label, TYPE.small) + 14
-    if (x + own > width - EDGE) [x, y] = [EDGE, y + TYPE.line]
-    drawSample(pen, layer, x, y - TYPE.small * 0.35)
-    writeLine(pen, layer.label, x + MARK_WIDTH + 5, y, pen.palette.muted)
-    x += own
-  }
-  return y - top + 10
+  const widths = strips.flatMap((strip, i) => {
+    if (strip.isBare) return []
+    const marks = marksWithin(ranges[i]!, MOST_FIGURES)
+    return marks.at.map((value) => widthOfText(figureAt(strip, marks, value, of), small))
+  })
+  return widths.length === 0 ? 4 : Math.ceil(Math.max(20, ...widths)) + 8
 }
 
-/** The mark of a layer beside its name. */
-function drawSample(pen: SvgPen, layer: Layer, x: number, y: number): void {
-  if (layer.kind === 'gaps') return
-  if (layer.kind === 'band') {
-    pen.fillStyle = faded(pen.palette.forecast, 2 * BAND_OPACITY)
-    return pen.fillRect(x, y - 4, MARK_WIDTH, 8)
-  }
-  const colour = pen.palette[layer.component]
-  const stroke = STROKES[layer.mark]
-  pen.fillStyle = pen.strokeStyle = faded(colour, layer.opacity ?? 1)
-  pen.beginPath()
-  if (stroke) {
-    pen.lineWidth = stroke.width
-    pen.lineCap = stroke.cap ?? 'butt'
-    pen.setLineDash(stroke.dash ?? [])
-    pen.moveTo(x, y)
-    pen.lineTo(x + MARK_WIDTH, y)
-    pen.stroke()
-  } else if (layer.mark === 'bars') pen.fillRect(x + 4, y - 4, 10, 8)
-  else {
-    pen.arc(x + MARK_WIDTH / 2, y, 2.6)
-    pen.fill()
-  }
-}
+/** What lies along the bottom, as on the Bench. */
+function writeAxis(
+  pen: SvgPen,
+  { across }: PictureOf,
+  axis: TimeAxis,
+  left: number,
+  top: number,
+  { small, line }: Letters,
+): void {
+  // Larger letters have room for fewer names: those of a narrower axis, drawn as far apart as they are here.
+  const larger = small / USUAL_LETTERS
+  for (const tick of across.ticks({ ...axis, width: axis.width / larger })) {
+    const { season, year, isForecast } = tick
+    const x = tick.x * larger
 
-/** Seasons and years below the strips, as on the Bench. */
-function writeAxis(pen: SvgPen, { series, lastT }: PictureOf, { axis, gutter, top }: Place): void {
-  for (const tick of axisTicks(axis, series, lastT)) {
-    const x = gutter + tick.x
-    const colour = tick.isForecast ? pen.palette.forecast : pen.palette.ink
-    pen.textAlign = 'center'
-    pen.textBaseline = 'alphabetic'
-    pen.fillStyle = colour
-    pen.font = `${TYPE.small}px`
-    if (tick.season !== '') pen.fillText(tick.season, x, top + TYPE.line)
-    pen.font = `bold ${TYPE.small}px`
-    const below = tick.season === '' ? 1 : 1.9
-    if (tick.year !== '') pen.fillText(tick.year, x, top + below * TYPE.line)
+    const colour = isForecast ? pen.palette.forecast : pen.palette.ink
+    const at = { x: left + x, colour, size: small, align: 'center' } as const
+    if (season !== '') writeLine(pen, { ...at, text: season, y: top + line })
+    const below = season === '' ? 1 : 1.9
+    if (year !== '') writeLine(pen, { ...at, text: year, y: top + below * line, isBold: true })
   }
 }

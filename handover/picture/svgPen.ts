@@ -1,6 +1,9 @@
 import type { Pen } from '../../core/picture/draw/canvas'
 import type { Palette } from '../../core/picture/draw/palette'
 
+/** What pictures are lettered in. */
+export const TYPES = "Inter, 'Segoe UI', Helvetica, Arial, sans-serif"
+
 /** Width of a letter on average, of the height of its type. */
 const LETTER = 0.55
 
@@ -40,6 +43,8 @@ export class SvgPen implements Pen {
   constructor(
     private readonly types: string,
     readonly palette: Palette,
+    /** How much heavier its lines are than it is told. */
+    readonly weight = 1,
   ) {}
 
   /** Everything that was drawn, in its order. */
@@ -98,7 +103,7 @@ export class SvgPen implements Pen {
     const dash = this.#dash.length > 0 ? ` stroke-dasharray="${this.#dash.map(at).join(' ')}"` : ''
     const ends = `stroke-linejoin="${this.lineJoin}" stroke-linecap="${this.lineCap}"`
     this.put(
-      `<path d="${this.#path}" fill="none"${stroked(this.strokeStyle)} stroke-width="${at(this.lineWidth)}" ${ends}${dash}/>`,
+      `<path d="${this.#path}" fill="none"${stroked(this.strokeStyle)} stroke-width="${at(this.lineWidth * this.weight)}" ${ends}${dash}/>`,
     )
   }
 

@@ -58,7 +58,8 @@ function tieOfTotal(
   const value = valueOf(arithmetic[which])
   if (value === null) return []
   const word = totalWord(result)
-  const label = which === 'own' ? `The ${word} of ${name}` : `Its change on the year before`
+  const label =
+    which === 'own' ? `The ${word} of ${name}` : `The change of ${name} on the year before`
   const text = writtenTotal(result, says, which, value)
   return [{ label, tie: { text, of: which === 'own' ? 'total' : 'change', at } }]
 }

@@ -158,9 +158,10 @@ export class Workings {
 
   /** A figure of the file itself, that no arithmetic made. */
   #cameIn({ column, t }: Cell, value: number): boolean {
+    const { original } = this.result.columns
     return (
       column === 'original' ||
-      (column === 'value' && this.ledger.run.value('original', t) === value)
+      (column === 'value' && original[t - this.ledger.run.firstT] === value)
     )
   }
 

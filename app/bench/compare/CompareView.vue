@@ -5,6 +5,7 @@ import TermWord from '~/shell/TermWord.vue'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
 import { differencesOf, haveSameIndices, type Compared } from '../pins/comparison'
+import { useCompared } from './compared'
 import { bestOf, comparedFigures, readsTheSame } from './figures'
 import IndexRows from './IndexRows.vue'
 import { comparisonWords } from './meaning'
@@ -13,8 +14,6 @@ import PastForecastRows from './PastForecastRows.vue'
 import { usePastForecasts } from './pastForecastStore'
 import PictureRows from './PictureRows.vue'
 import { comparedPictures } from './pictures'
-import { capitalized } from '~~/core/series/noun'
-import { MOST_PINS } from '~~/shared/api/desk'
 import { usePins } from '../pins/pinStore'
 import { useStudies } from '../studies/studiesStore'
 
@@ -25,20 +24,10 @@ const ledger = useLedger()
 const pins = usePins()
 const studies = useStudies()
 
-const methods = computed<readonly Compared[]>(() => {
-  const pinned = pins.pins.map(({ id, document, result }) => ({ pin: id, document, result }))
-  if (pins.isPinned || !bench.result) return pinned
-  const present = { pin: null, document: bench.method, result: bench.result }
-  return [...pinned.slice(-(MOST_PINS - 1)), present]
-})
-const results = computed(() => methods.value.map(({ result }) => result))
+const { methods, results, titles } = useCompared()
 const differences = computed(() => differencesOf(results.value))
 
 const names = computed(() => namesOf(results.value))
-/** A name that begins with a sign keeps it: α is no capital. */
-const titles = computed(() =>
-  names.value.map((name) => (/^\p{Script=Latin}/u.test(name) ? capitalized(name) : name)),
-)
 
 const past = usePastForecasts()
 watch(

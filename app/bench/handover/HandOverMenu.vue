@@ -5,10 +5,12 @@ import { useBench } from '../study/benchStore'
 
 /** What leaves the Bench, behind a button; it is loaded when it is first opened. */
 const HandOverPanel = later(() => import('./HandOverPanel.vue'))
+const PictureDialog = later(() => import('../picture/PictureDialog.vue'))
 const ReportDialog = later(() => import('../report/ReportDialog.vue'))
 const bench = useBench()
 const open = ref(false)
 const isReporting = ref(false)
+const isPicturing = ref(false)
 </script>
 
 <template>
@@ -16,7 +18,8 @@ const isReporting = ref(false)
     <template #activator="{ props: activator }">
       <v-btn :disabled="!bench.shown" v-bind="activator" :aria-owns="undefined"> Hand over </v-btn>
     </template>
-    <HandOverPanel v-model="open" @report="isReporting = true" />
+    <HandOverPanel v-model="open" @report="isReporting = true" @picture="isPicturing = true" />
   </v-menu>
+  <PictureDialog v-if="isPicturing" v-model="isPicturing" />
   <ReportDialog v-if="isReporting" v-model="isReporting" />
 </template>

@@ -4,11 +4,10 @@ import FilePick from '~/shell/FilePick.vue'
 import { useNotices } from '~/shell/noticeStore'
 import { useBench } from '../study/benchStore'
 import { useHandOver } from './handOverStore'
-import PicturePart from './PicturePart.vue'
 
 /** What leaves the Bench: a table as it is seen, the workbook that calculates, the method. */
 const open = defineModel<boolean>({ required: true })
-const emit = defineEmits<{ report: [] }>()
+const emit = defineEmits<{ report: []; picture: [] }>()
 const bench = useBench()
 const handOver = useHandOver()
 const notices = useNotices()
@@ -103,7 +102,12 @@ async function openMethod(file: File) {
         <v-btn @click="and(() => emit('report'))">Write the report…</v-btn>
       </div>
     </section>
-    <PicturePart v-if="bench.shown" @taken="open = false" />
+    <section v-if="bench.shown" aria-labelledby="hand-over-picture">
+      <h2 id="hand-over-picture">A picture</h2>
+      <div class="acts">
+        <v-btn @click="and(() => emit('picture'))">Take a picture…</v-btn>
+      </div>
+    </section>
     <section aria-labelledby="hand-over-method">
       <h2 id="hand-over-method">The method</h2>
       <div class="acts">

@@ -6,7 +6,8 @@ import type { Series } from '~~/core/series/series'
 import type { ContestRow } from '~~/core/contest/contest'
 import type { MethodDocument } from '~~/core/method'
 import type { Result } from '~~/core/result'
-import { averageFrom, ordersFor } from '../stages/smooth/averageChoices'
+import { ordersFor } from '~~/core/smoothing/ordersFor'
+import { averageFrom } from '../stages/smooth/averageChoices'
 import { decomposeBy, type DecompositionDocument } from '~~/core/decompose/ways'
 import {
   boundsOf,

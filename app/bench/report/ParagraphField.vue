@@ -56,7 +56,7 @@ async function put(tie: Tie) {
           Put in a figure
         </v-btn>
       </template>
-      <v-list class="figures" density="compact" max-height="300">
+      <v-list density="compact" max-height="300">
         <v-list-item v-for="(one, i) in figures" :key="i" @click="put(one.tie)">
           <span class="figure"
             ><span>{{ one.label }}</span> <span>{{ one.tie.text }}</span></span

@@ -35,6 +35,10 @@ export function drawLine(canvas: Canvas, { points, mark, component, opacity }: S
   context.beginPath()
   trace(canvas, shown)
   context.stroke()
+  drawBeyond(
+    canvas,
+    shown.filter(({ x }) => x >= axis.from && x <= axis.to),
+  )
   if (mark !== 'line-points') return
   const isDotted = columnWidth(axis) > POINTS_FROM_PX
   drawPoints(canvas, isDotted ? shown : alone(shown), isDotted ? POINT_RADIUS : LONE_RADIUS)
@@ -68,6 +72,7 @@ function beyond({ top, bottom, y }: Canvas, point: Point): 'over' | 'under' | nu
 /** What lies beyond the scale is an arrowhead at its edge, so that nobody takes the edge for its place. */
 function drawBeyond(canvas: Canvas, points: readonly Point[]) {
   const { context, top, bottom, x } = canvas
+  if (points.every((point) => beyond(canvas, point) === null)) return
   context.beginPath()
   for (const point of points) {
     const side = beyond(canvas, point)

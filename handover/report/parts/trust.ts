@@ -49,7 +49,7 @@ function benchmarks(
   ]
   return tableOf({
     caption: `Errors over ${tries.length} origins, ${result.series.unit}`,
-    head: ['', 'mean absolute error', 'root mean squared error', 'MASE'],
+    head: ['forecast by', 'mean absolute error', 'root mean squared error', 'MASE'],
     rows: [
       row('this method', method.pooled),
       ...Object.entries(others).map(([which, { pooled }]) =>
@@ -104,7 +104,7 @@ function fittedErrors({ workings, result, says }: PartOf): Markup {
   return tableOf({
     endsInWords: true,
     caption: 'Fitted against actual: what is fitted has seen these values',
-    head: ['', 'figure', 'says'],
+    head: ['error', 'figure', 'says'],
     rows: accuracyWords(fitted, result.series.unit, hasSeason).map(({ key, says: words }) => [
       ERROR_NAMES[key],
       written(key),

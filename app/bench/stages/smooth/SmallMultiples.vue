@@ -6,7 +6,7 @@ import { averageName, smoothBy, type AverageKind } from '~~/core/smoothing/avera
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../../view/ledgerStore'
 import SmallPicture, { type SmallLine } from '../../figures/SmallPicture.vue'
-import { ordersFor } from './averageChoices'
+import { ordersFor } from '~~/core/smoothing/ordersFor'
 import { useBeside } from '../../beside/besideStore'
 
 /** A small picture of every usual order, all on one scale, with what each loses and leaves. */

@@ -15,8 +15,8 @@ import StripStack from '../StripStack.vue'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
-import { foldGrid } from './foldGrid'
-import { historiesStrip, yearsStrip } from './foldedStrips'
+import { foldGrid } from '~~/core/picture/fold/foldGrid'
+import { historiesStrip, yearsStrip } from '~~/core/picture/fold/foldedStrips'
 import SeasonGrid from './SeasonGrid.vue'
 
 defineProps<{

@@ -5,7 +5,7 @@ import { ledgerOf } from '~~/core/ledger/ledger'
 import { METHOD_FORMAT, type MethodDocument } from '~~/core/method'
 import type { Series } from '~~/core/series/series'
 import { displayScale } from '~~/core/words/displayScale'
-import { shortLabel } from './foldGrid'
+import { shortLabel } from './shortLabel'
 import { seasonSummary, summaryText, summaryWords } from './seasonSummary'
 
 describe('what a season is headed by', () => {

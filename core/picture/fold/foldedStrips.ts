@@ -1,5 +1,5 @@
-import type { Column } from '~~/core/column/column'
-import type { Layer, Point, Strip } from '~~/core/picture/strips'
+import type { Column } from '../../column/column'
+import type { Layer, Point, Strip } from '../strips'
 import type { FoldGrid } from './foldGrid'
 
 /** The latest years are read at the pointer; more would not fit. */

@@ -1,9 +1,8 @@
-import { seasonColumn, seasonOrder, tableYear } from '~~/core/calendar/tableYear'
-import { seasonLabel } from '~~/core/calendar/labels'
-import { periodAt } from '~~/core/calendar/period'
-import type { Series, Value } from '~~/core/series/series'
-import { textWidth } from '../textWidth'
-import { mean } from '~~/core/statistics/average'
+import { seasonColumn, seasonOrder, tableYear } from '../../calendar/tableYear'
+import { seasonLabel } from '../../calendar/labels'
+import { periodAt } from '../../calendar/period'
+import type { Series, Value } from '../../series/series'
+import { mean } from '../../statistics/average'
 
 /** A row of the ledger folded by year: years down, seasons across. */
 export interface FoldGrid {
@@ -53,15 +52,4 @@ export function foldGrid(
       ),
     })),
   }
-}
-
-/**
- * What a season is headed by in a column of so many pixels: its name or its number, or its first letter, or nothing.
- *
- * @example shortLabel('May', 22) // 'M'
- */
-export function shortLabel(label: string, width: number): string {
-  const name = label.replace('season ', '')
-  const letter = /^\p{L}/u.exec(name)?.[0] ?? ''
-  return [name, letter].find((text) => textWidth(text) + 3 <= width) ?? ''
 }

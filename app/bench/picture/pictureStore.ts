@@ -1,0 +1,224 @@
+import { zip } from 'fflate'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { formatDay, READERS_FIGURES } from '~/figures/format'
+import { useNotices } from '~/shell/noticeStore'
+import { svgAsPng } from '~/shell/pictureFile'
+import { fileName, saveBlob } from '~/shell/takeAway'
+import { isResult } from '~~/core/ledger/ledger'
+import type { PictureLook } from '~~/handover/picture/look'
+import { centimetresOf, pixelsOf } from '~~/handover/picture/size'
+import {
+  contestSubjects,
+  drawnSubject,
+  otherSubjects,
+  stripSubjects,
+  type Subject,
+} from '~~/handover/picture/subjects'
+import { useBeside } from '../beside/besideStore'
+import { useCompared } from '../compare/compared'
+import { drawnComparison } from '../compare/drawn'
+import { comparedPictures } from '../compare/pictures'
+import { useContest } from '../contest/contestStore'
+import { stageOf } from '../stage/stages'
+import { useBench } from '../study/benchStore'
+import { useLedger } from '../view/ledgerStore'
+import { usePlaneStrips } from '../view/strips/planeStrips'
+import { useWindow } from '../view/windowStore'
+import {
+  rememberChoices,
+  rememberedChoices,
+  rememberedSets,
+  rememberSets,
+  type PictureChoices,
+} from './choices'
+
+export const MOST_CM = 100
+const LEAST_CM = 4
+/** Pixels of a point, 72 of which are an inch. */
+const PX_A_POINT = 96 / 72
+export type PictureKind = 'svg' | 'png'
+
+/** Pictures of what is on the Bench: which there are, how they are to look, and how they leave. */
+export const usePictures = defineStore('pictures', () => {
+  const bench = useBench()
+  const ledger = useLedger()
+  const beside = useBeside()
+  const time = useWindow()
+  const contest = useContest()
+  const notices = useNotices()
+  const { strips } = usePlaneStrips()
+  const { results, titles } = useCompared()
+
+  const choices = shallowRef<PictureChoices>(rememberedChoices())
+  watch(choices, rememberChoices)
+  const sets = shallowRef(rememberedSets())
+
+  /** Which of the subjects; the first where it is not among them. */
+  const chosen = ref('')
+  /** In place of the name of the series; empty for that. */
+  const title = ref('')
+  /** Ends of the first strip's scale, in what it is shown in; empty for its own. */
+  const scale = shallowRef<{ low: number | null; high: number | null }>({ low: null, high: null })
+
+  const subjects = computed<Subject[]>(() => {
+    const { shown } = bench
+    if (!shown) return []
+    const { label } = stageOf(ledger.stage)
+    const { from, to } = time.axis
+    const within = choices.value.isWindow
+      ? { within: { from: Math.ceil(from), to: Math.floor(to) } }
+      : {}
+    const stage = { id: ledger.stage, title: `All strips at ${label}` }
+    return [
+      ...stripSubjects(shown, READERS_FIGURES, { stage, strips: strips.value, ...within }),
+      ...otherSubjects(shown, READERS_FIGURES, {
+        column: ledger.foldColumn,
+        ...(beside.yearStart === null ? {} : { yearStart: beside.yearStart }),
+      }),
+      ...compared(),
+      ...(contest.contest && isResult(shown)
+        ? contestSubjects(shown, READERS_FIGURES, contest.contest)
+        : []),
+    ]
+  })
+
+  function compared(): Subject[] {
+    const [first] = results.value
+    if (!first || results.value.length < 2) return []
+    return comparedPictures(results.value).map((one, i) =>
+      drawnSubject(
+        `compared:${i}`,
+        `Compared: ${one.title}`,
+        first,
+        drawnComparison(one, results.value, titles.value, ledger.scale),
+        READERS_FIGURES,
+      ),
+    )
+  }
+
+  const subject = computed(
+    () => subjects.value.find(({ id }) => id === chosen.value) ?? subjects.value[0],
+  )
+  // Another picture has another scale.
+  watch(
+    () => subject.value?.id,
+    () => (scale.value = { low: null, high: null }),
+  )
+
+  const look = computed<PictureLook>(() => {
+    const { width, height, isBlack, legend, weight, letters, isEqual } = choices.value
+    return {
+      ...{ width: Math.round(pixelsOf(width)), height: Math.round(pixelsOf(height)) },
+      ...{ isBlack, legend, weight, isEqual, scale: scale.value },
+      letters: letters * PX_A_POINT,
+    }
+  })
+
+  /** Why the look cannot be drawn; empty where it can. */
+  const problem = computed(() => (subject.value ? problemOf(subject.value) : ''))
+
+  function problemOf(of: Subject): string {
+    const least = of.least(look.value)
+    for (const side of ['width', 'height'] as const) {
+      const cm = Math.max(LEAST_CM, Math.ceil(10 * centimetresOf(least[side])) / 10)
+      const asked = choices.value[side]
+      if (asked >= cm && asked <= MOST_CM) continue
+      return `The ${side} must be ${cm} to ${MOST_CM} cm for what is shown.`
+    }
+    return ''
+  }
+
+  function svgOf(of: Subject): string {
+    const said = {
+      title: title.value.trim() || bench.series!.name,
+      source: choices.value.hasSource ? `Elvant, ${formatDay(Date.now())}` : '',
+    }
+    return of.svg(said, look.value)
+  }
+
+  /** The picture as it will leave; null where it cannot be drawn. */
+  const svg = computed(() => (subject.value && problem.value === '' ? svgOf(subject.value) : null))
+
+  function choose(change: Partial<PictureChoices>): void {
+    choices.value = { ...choices.value, ...change }
+  }
+
+  /** Keeps the present choices under a name, in place of those that have it. */
+  function keepSet(name: string): void {
+    const others = sets.value.filter((one) => one.name !== name)
+    sets.value = [...others, { name, choices: choices.value }]
+    if (!rememberSets(sets.value)) {
+      notices.show({ text: 'The browser does not keep it: it is there until the page is closed.' })
+    }
+  }
+
+  function dropSet(name: string): void {
+    sets.value = sets.value.filter((one) => one.name !== name)
+    rememberSets(sets.value)
+  }
+
+  function nameOf({ title: what }: Subject, kind: string): string {
+    const own = what.replace(/^All strips at /, '')
+    return `${fileName(bench.series!.name)} - ${fileName(own)}.${kind}`
+  }
+
+  async function blobOf(of: Subject, kind: PictureKind): Promise<Blob> {
+    if (kind === 'svg') return new Blob([svgOf(of)], { type: 'image/svg+xml' })
+    return svgAsPng(svgOf(of), choices.value.dpi)
+  }
+
+  async function save(kind: PictureKind): Promise<void> {
+    const of = subject.value
+    if (!of) return
+    try {
+      saveBlob(await blobOf(of, kind), nameOf(of, kind))
+    } catch (error) {
+      notices.show({ text: (error as Error).message })
+    }
+  }
+
+  async function copy(): Promise<void> {
+    try {
+      const png = await blobOf(subject.value!, 'png')
+      await navigator.clipboard.write([new ClipboardItem({ 'image/png': png })])
+      notices.show({ text: 'Copied; paste it into a document.' })
+    } catch {
+      notices.show({ text: 'The browser did not allow copying. Save it as PNG instead.' })
+    }
+  }
+
+  /** Pictures that the look has room for, as one file; what has too little room is said. */
+  async function saveAll(of: readonly Subject[], kind: PictureKind): Promise<void> {
+    const fitting = of.filter((one) => problemOf(one) === '')
+    const small = of.filter((one) => problemOf(one) !== '').map((one) => one.title)
+    try {
+      const files: Record<string, Uint8Array> = {}
+      for (const one of fitting) {
+        files[nameOf(one, kind)] = new Uint8Array(await (await blobOf(one, kind)).arrayBuffer())
+      }
+      if (fitting.length > 0) {
+        saveBlob(await zipped(files), `${fileName(bench.series!.name)} - pictures.zip`)
+      }
+      if (small.length > 0) {
+        notices.show({ text: `Too small for ${small.join(', ')}: left out.` })
+      }
+    } catch (error) {
+      notices.show({ text: (error as Error).message })
+    }
+  }
+
+  return {
+    ...{ choices, choose, sets, keepSet, dropSet, chosen, title, scale },
+    ...{ subjects, subject, problem, svg, save, copy, saveAll },
+  }
+})
+
+function zipped(files: Record<string, Uint8Array>): Promise<Blob> {
+  return new Promise((resolve, reject) => {
+    zip(files, (error, bytes) => {
+      if (error) reject(error)
+      else resolve(new Blob([bytes.slice()], { type: 'application/zip' }))
+    })
+  })
+}
