@@ -61,12 +61,7 @@ export function arithmeticOfTotal(
 }
 
 /** Actual values and then the forecast, as one sum, or of a level their mean; null over a gap. */
-function stretchOf(
-  { run }: Ledger,
-  from: number,
-  to: number,
-  isLevel: boolean,
-): Expression | null {
+function stretchOf({ run }: Ledger, from: number, to: number, isLevel: boolean): Expression | null {
   const rowOf = (t: number) => (t > run.lastT ? 'forecast' : 'value')
   for (let t = from; t <= to; t++) if (run.value(rowOf(t), t) === null) return null
   const all = meanOf(to - from + 1, (i) => run.cell(rowOf(from + i), from + i))

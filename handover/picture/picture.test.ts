@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../../core/analyse'
 import { calendarOf } from '../../core/calendar/calendar'
 import type { MethodDocument } from '../../core/method'
+import { cellValue } from '../../core/ledger/ledger'
+import { averagesPicture } from '../../core/picture/drawn/averages'
 import { drawLayers } from '../../core/picture/draw/layers'
 import type { Pen } from '../../core/picture/draw/canvas'
 import type { Series } from '../../core/series/series'
@@ -10,7 +12,10 @@ import { STAGES } from '../../core/stage'
 import { CORE_FIGURES } from '../../core/words/readersFigures'
 import { PAPER } from './palettes'
 import { pictureAsSvg } from './picture'
-import { pictureOfResult, stripsOfStage } from './pictureOfResult'
+import type { PictureLook } from './look'
+import { pictureOfDrawn, pictureOfResult, stripsOfStage } from './pictureOfResult'
+import { scalesOf } from './scales'
+import { otherSubjects, stripSubjects } from './subjects'
 import { SvgPen } from './svgPen'
 
 const months: Series = {
@@ -128,6 +133,88 @@ describe('a picture', () => {
     const isGrey = (colour: string) => colour.slice(1, 3) === colour.slice(3, 5)
     expect([...coloursOf(svgOf(600, 400))].some((colour) => !isGrey(colour!))).toBe(true)
     expect([...coloursOf(svgOf(600, 400, true))].every((colour) => isGrey(colour!))).toBe(true)
+  })
+
+  const projected = (look: Partial<PictureLook>, ...ids: string[]) => {
+    const strips = stripsOfStage(result, 'project', CORE_FIGURES)
+    const own = ids.length === 0 ? strips : strips.filter(({ id }) => ids.includes(id))
+    const of = pictureOfResult(result, own, CORE_FIGURES, { title: 'A', source: 'B' })
+    return pictureAsSvg(of, { width: 700, height: 420, ...look })
+  }
+  const textsOf = (svg: string) => [...svg.matchAll(/<text[^>]*>([^<]*)</g)].map(([, text]) => text)
+
+  it('names its lines above, at the right or not at all', () => {
+    const named = '80%, 95% limits'
+    const xOfName = (svg: string) =>
+      Number(new RegExp(`<text x="([\\d.]+)"[^>]*>${named}<`).exec(svg)![1])
+    expect(xOfName(projected({ legend: 'right' }))).toBeGreaterThan(500)
+    expect(xOfName(projected({ legend: 'above' }))).toBeLessThan(500)
+    expect(textsOf(projected({ legend: 'none' }))).not.toContain(named)
+  })
+
+  it('has lines and letters as heavy and as large as they are asked for, and rules as fine as ever', () => {
+    const widths = (svg: string) =>
+      new Set([...svg.matchAll(/stroke-width="([\d.]+)"/g)].map(([, width]) => Number(width)))
+    const [usual, heavy] = [widths(projected({})), widths(projected({ weight: 2 }))]
+    expect(Math.max(...heavy)).toBeCloseTo(2 * Math.max(...usual), 1)
+    expect(heavy).toContain(1)
+    expect(projected({ letters: 14 })).toContain('font-size="14"')
+  })
+
+  it('has the scale that was set by hand, and marks what lies beyond it', () => {
+    const scale = { low: 0.9, high: 1.2 }
+    const marks = (svg: string) => svg.split('<path ').length
+    const set = projected({ scale }, 'main')
+    expect(textsOf(set)).toEqual(expect.arrayContaining(['0.9', '1.2']))
+    expect(marks(set)).toBeGreaterThan(marks(projected({}, 'main')))
+    // Ends that leave nothing between them are not taken.
+    expect(projected({ scale: { low: 5, high: 2 } }, 'main')).toBe(projected({}, 'main'))
+  })
+
+  it('has one scale for all strips of one unit where it is asked to', () => {
+    const of = pictureOfDrawn(result, averagesPicture(result), CORE_FIGURES, {
+      title: '',
+      source: '',
+    })
+    const loose = { ...of, strips: of.strips.map(({ fixed: _, ...strip }) => strip) }
+    const tops = (isEqual: boolean) =>
+      scalesOf(loose.strips, { isEqual }, loose.scale).map(({ high }) => high)
+    expect(new Set(tops(true)).size).toBe(1)
+    const [level, growth] = stripsOfStage(result, 'deseasonalize', CORE_FIGURES)
+    const apart = scalesOf([level!, growth!], { isEqual: true }, loose.scale)
+    expect(apart[0]!.high).not.toBe(apart[1]!.high)
+  })
+
+  it('has level and growth in one frame, each with a scale at its own side', () => {
+    const strips = stripsOfStage(result, 'deseasonalize', CORE_FIGURES)
+    const [both] = stripSubjects(result, CORE_FIGURES, {
+      ...{ strips, stage: { id: 'deseasonalize', title: '' } },
+    }).filter(({ id }) => id === 'level-and-growth')
+    const svg = both!.svg({ title: '', source: '' }, { width: 700, height: 420 })
+    expect(svg.match(/data-strip="/g)).toHaveLength(2)
+    const [, percent] = /<text x="([\d.]+)"[^>]*text-anchor="start"[^>]*>[−\d.]+%</.exec(svg)!
+    expect(Number(percent)).toBeGreaterThan(600)
+    expect(textsOf(svg).some((text) => text!.startsWith('growth of '))).toBe(true)
+  })
+
+  it('of everything that there is can be drawn at its least size', () => {
+    const subjects = otherSubjects(result, CORE_FIGURES)
+    expect(subjects.map(({ id }) => id)).toEqual([
+      ...['fold', 'grid', 'averages', 'correlation', 'histogram', 'scatter'],
+    ])
+    for (const subject of subjects) {
+      const least = subject.least({})
+      const size = { width: Math.ceil(least.width), height: Math.ceil(least.height) }
+      const svg = subject.svg({ title: 'A <b>', source: 'B' }, size)
+      expect(svg, subject.id).not.toMatch(/NaN|Infinity|undefined|<b>/)
+      expect(textsOf(svg), subject.id).toContain('A &lt;b&gt;')
+    }
+    const grid = subjects.find(({ id }) => id === 'grid')!
+    const figures = textsOf(grid.svg({ title: '', source: '' }, { width: 800, height: 500 }))
+    const ratios = result.columns.t.filter(
+      (t) => cellValue(result, { column: 'seasonalIrregular', t }) !== null,
+    )
+    expect(figures.filter((text) => /^\d\.\d\d$/.test(text!))).toHaveLength(ratios.length)
   })
 
   it('cuts off what lies beyond the scale without a name that others on a page could have', () => {

@@ -7,7 +7,7 @@ import { drawGround, drawStrip, MOST_FIGURES, type Place } from './drawStrip'
 import { widthOfLegend, writeCaption, writeLegend } from './legend'
 import { EDGE, lettersOf, USUAL_LETTERS, type Letters, type PictureLook } from './look'
 import { BLACK, PAPER } from './palettes'
-import { figureAt, marksWithin, scalesOf } from './scales'
+import { divisorOf, figureAt, marksWithin, scalesOf } from './scales'
 import { escaped, SvgPen, TYPES, widthOfText } from './svgPen'
 import { writeHead, writeLine } from './write'
 
@@ -101,6 +101,18 @@ export function pictureAsSvg(of: PictureOf, look: PictureLook): string {
     writeLine(pen, { text: of.source, x: EDGE, y: height - EDGE, colour, size: letters.small })
   }
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img"><title>${escaped(nameOf(of))}</title>\n${pen.marks}\n</svg>\n`
+}
+
+/** The scale of the first strip as its figures are written; null without one. */
+export function scaleShown(
+  { strips, scale }: Pick<PictureOf, 'strips' | 'scale'>,
+  look: PictureLook,
+): { low: number; high: number } | null {
+  const [first] = strips
+  const [range] = scalesOf(strips, look, scale)
+  if (!first || !range) return null
+  const divisor = divisorOf(first, scale)
+  return { low: range.low / divisor, high: range.high / divisor }
 }
 
 /** What it is called by who does not see it: where it has no title, what it shows. */

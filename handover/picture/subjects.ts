@@ -14,7 +14,7 @@ import type { Looked, Result } from '../../core/result'
 import type { ReadersFigures } from '../../core/words/readersFigures'
 import { gridAsSvg, leastGrid, rowOfGrid } from './gridPicture'
 import type { PictureLook } from './look'
-import { leastHeight, pictureAsSvg, type PictureOf } from './picture'
+import { leastHeight, pictureAsSvg, scaleShown, type PictureOf } from './picture'
 import { pictureOfDrawn, pictureOfResult, type PictureSaid } from './pictureOfResult'
 
 /** Something that a picture can be made of. */
@@ -25,9 +25,12 @@ export interface Subject {
   /** The least size that it can be read at, in pixels. */
   least(look: Pick<PictureLook, 'letters'>): { readonly width: number; readonly height: number }
   svg(said: PictureSaid, look: PictureLook): string
+  /** The scale of its first strip, in what it is shown in; null where its height says nothing. */
+  scale(look: PictureLook): { readonly low: number; readonly high: number } | null
 }
 
 const LEAST_WIDTH = 220
+const UNSAID: PictureSaid = { title: '', source: '' }
 
 /** What strips are taken of, and how much of it. */
 export interface StripsOf {
@@ -117,6 +120,7 @@ function subject(
     ...{ id, title },
     least: (look) => ({ width: LEAST_WIDTH, height: leastHeight(strips, look) }),
     svg: (said, look) => pictureAsSvg(of(said), look),
+    scale: (look) => (strips[0]?.isBare ? null : scaleShown(of(UNSAID), look)),
   }
 }
 
@@ -126,5 +130,6 @@ function gridSubject(result: Result, says: ReadersFigures, column?: string): Sub
     ...{ id: 'grid', title: `Season grid: ${row.label}` },
     least: (look) => leastGrid(result, row, look),
     svg: (said, look) => gridAsSvg(result, row, says, said, look),
+    scale: () => null,
   }
 }

@@ -116,6 +116,12 @@ function saveSeveral(kind: PictureKind) {
             />
           </template>
         </p>
+        <v-checkbox-btn
+          :model-value="pictures.isHeld"
+          label="hold this scale for the next pictures"
+          :disabled="pictures.svg === null"
+          @update:model-value="pictures.hold($event)"
+        />
         <v-select
           :model-value="pictures.choices.legend"
           :items="LEGENDS.map((value) => ({ value, title: LEGEND_WORDS[value] }))"
@@ -266,7 +272,9 @@ form {
 }
 
 .beside > .dots {
-  max-width: 128px;
+  flex: none;
+  width: 116px;
+  max-width: none;
 }
 
 .beside > .wide,

@@ -100,11 +100,20 @@ export const usePictures = defineStore('pictures', () => {
   const subject = computed(
     () => subjects.value.find(({ id }) => id === chosen.value) ?? subjects.value[0],
   )
+  /** Whether the scale stays for the pictures that are taken next, so that they can be compared. */
+  const isHeld = ref(false)
   // Another picture has another scale.
   watch(
-    () => subject.value?.id,
-    () => (scale.value = { low: null, high: null }),
+    () => [subject.value?.id, bench.study?.id],
+    () => isHeld.value || (scale.value = { low: null, high: null }),
   )
+
+  /** Holds the scale as it is drawn, or lets every picture have its own again. */
+  function hold(isWanted: boolean): void {
+    isHeld.value = isWanted
+    const drawn = subject.value?.scale(look.value) ?? null
+    scale.value = isWanted && drawn ? roughly(drawn) : { low: null, high: null }
+  }
 
   const look = computed<PictureLook>(() => {
     const { width, height, isBlack, legend, weight, letters, isEqual } = choices.value
@@ -209,10 +218,18 @@ export const usePictures = defineStore('pictures', () => {
   }
 
   return {
-    ...{ choices, choose, sets, keepSet, dropSet, chosen, title, scale },
+    ...{ choices, choose, sets, keepSet, dropSet, chosen, title, scale, isHeld, hold },
     ...{ subjects, subject, problem, svg, save, copy, saveAll },
   }
 })
+
+/** Ends that are easily read and typed, a little outside of the drawn ones. */
+function roughly({ low, high }: { low: number; high: number }): { low: number; high: number } {
+  const step = 10 ** Math.floor(Math.log10((high - low) / 20))
+  const decimals = Math.max(0, -Math.log10(step))
+  const at = (steps: number) => Number((steps * step).toFixed(Math.min(20, decimals)))
+  return { low: at(Math.floor(low / step)), high: at(Math.ceil(high / step)) }
+}
 
 function zipped(files: Record<string, Uint8Array>): Promise<Blob> {
   return new Promise((resolve, reject) => {
