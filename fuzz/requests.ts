@@ -38,6 +38,9 @@ const PATHS = [
   ['GET', `/studies/${GONE}`],
   ['PUT', `/studies/${GONE}`],
   ['PUT', `/studies/${GONE}/contest`],
+  ['GET', `/studies/${GONE}/report`],
+  ['PUT', `/studies/${GONE}/report`],
+  ['POST', '/reports'],
   ['GET', '/studies/%00'],
   ['GET', '/studies/%E0%A4%A'],
   ['POST', '/files?name=%ff'],
@@ -70,6 +73,8 @@ const WHOLE: readonly unknown[] = [
   { act: 'discard', ids: [GONE] },
   { updates: [{ id: GONE, series: SERIES, source: { file: 'a.csv' }, vanished: 'drop' }] },
   { ids: [GONE], as: 'xlsx' },
+  { ids: [GONE], length: 'page', locale: 'de-DE', date: '31.12.2025' },
+  { length: 'full', without: ['terms'], paragraphs: { top: '[1 = total: ahead]' } },
   { method: { format: 'elvant-method/1' }, version: 1 },
   { name: 'x' },
 ]

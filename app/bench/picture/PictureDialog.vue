@@ -24,6 +24,12 @@ const LEGEND_WORDS: Readonly<Record<Legend, string>> = {
   right: 'lines named at the right',
   none: 'lines not named',
 }
+const SWITCHES = [
+  { key: 'isEqual', says: 'equal scales for strips of one unit' },
+  { key: 'isWindow', says: 'the periods on the screen alone' },
+  { key: 'isBlack', says: 'in black alone' },
+  { key: 'hasSource', says: 'Elvant and the day at its foot' },
+] as const
 const ENDS = [
   { key: 'low', says: 'from' },
   { key: 'high', says: 'to' },
@@ -144,24 +150,11 @@ function saveSeveral(kind: PictureKind) {
           />
         </p>
         <v-checkbox-btn
-          :model-value="pictures.choices.isEqual"
-          label="equal scales for strips of one unit"
-          @update:model-value="pictures.choose({ isEqual: $event })"
-        />
-        <v-checkbox-btn
-          :model-value="pictures.choices.isWindow"
-          label="the periods on the screen alone"
-          @update:model-value="pictures.choose({ isWindow: $event })"
-        />
-        <v-checkbox-btn
-          :model-value="pictures.choices.isBlack"
-          label="in black alone"
-          @update:model-value="pictures.choose({ isBlack: $event })"
-        />
-        <v-checkbox-btn
-          :model-value="pictures.choices.hasSource"
-          label="Elvant and the day at its foot"
-          @update:model-value="pictures.choose({ hasSource: $event })"
+          v-for="one in SWITCHES"
+          :key="one.key"
+          :model-value="pictures.choices[one.key]"
+          :label="one.says"
+          @update:model-value="pictures.choose({ [one.key]: $event })"
         />
         <h3>Choices under a name</h3>
         <p v-for="set in pictures.sets" :key="set.name" class="beside set">

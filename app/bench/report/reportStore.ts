@@ -16,7 +16,7 @@ import { USUAL_REPORT, type ReportChoices } from '~~/handover/report/choices'
 import { tieableFigures } from '~~/handover/report/tieable'
 import { looseTies, tiedAnew } from '~~/handover/report/ties'
 import { VERSION } from '~~/shared/version'
-import { useCheck } from '../check/checkStore'
+import { useHandOver } from '../handover/handOverStore'
 import { useBench } from '../study/benchStore'
 import { useSelection } from '../view/selectionStore'
 
@@ -26,7 +26,7 @@ const KEPT_AFTER_MS = 800
 /** The report of the study on the Bench: what the analyst chose and wrote, kept with the study, and the page that comes of it. */
 export const useReport = defineStore('report', () => {
   const bench = useBench()
-  const check = useCheck()
+  const handOver = useHandOver()
   const selection = useSelection()
   const notices = useNotices()
   const worker = handoverClient()
@@ -40,9 +40,8 @@ export const useReport = defineStore('report', () => {
   let waiting: ReturnType<typeof setTimeout> | undefined
 
   const result = computed<Result | null>(() => {
-    const { shown } = bench
-    if (!shown || !isResult(shown)) return null
-    return check.checked ? { ...shown, check: check.checked } : shown
+    const { checked } = handOver
+    return checked && isResult(checked) ? checked : null
   })
   /** Numbers within the paragraphs that no longer hold. */
   const loose = computed(() =>
