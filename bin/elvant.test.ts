@@ -182,7 +182,9 @@ describe('picture', () => {
     )
     expect(folded.status).toBe(0)
     expect(readFileSync(join(folder, 'fold.svg'), 'utf8')).toMatch(/font-size="14"[^>]*>Jan</)
-    expect(refusalOf(draw('strip:x', '16x12cm', 'x.svg')).because).toMatch(/strip:main, .*, fold, grid, /)
+    expect(refusalOf(draw('strip:x', '16x12cm', 'x.svg')).because).toMatch(
+      /strip:main, .*, fold, grid, /,
+    )
     expect(refusalOf(draw('season', '16x2cm', 'x.svg')).where).toBe('--size')
     expect(refusalOf(draw('season', 'large', 'x.svg')).because).toMatch(/16x9cm or 1200x700px/)
     expect(refusalOf(draw('season', '16x12cm', 'x.gif')).because).toMatch(/\.svg or \.png/)
