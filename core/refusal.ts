@@ -11,6 +11,11 @@ export interface RefusalNames {
   /** Column of a regression that depends on others, and all that take part in it. */
   readonly column?: string
   readonly columns?: readonly string[]
+  /** m of a series that has too many seasons, or too few. */
+  readonly seasonsInYear?: number
+  readonly periodsNeeded?: number
+  /** Options that are none, or do not go together. */
+  readonly options?: readonly string[]
 }
 
 /**

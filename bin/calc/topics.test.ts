@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { disagreements, type Tolerance } from '../../reference/agreement'
 import calendar from '../../reference/calendar.json'
 import classical from '../../reference/classical.json'
+import iterated from '../../reference/iterated.json'
 import regression from '../../reference/regression.json'
 import smoothing from '../../reference/smoothing.json'
 import stl from '../../reference/stl.json'
@@ -40,6 +41,22 @@ describe('calc calendar against the reference figures', () => {
     const got = answers[i] as { refused?: true }
     const { because: _own, ...figures } = got as { because?: string }
     expect(disagreements('refused' in got ? figures : got, rest, tolerance)).toEqual([])
+  })
+})
+
+describe('calc iterated against the reference figures', () => {
+  const answers = calculateAll(
+    'iterated',
+    iterated.cases.map(({ input }) => input),
+  )
+  it.each(iterated.cases.map(({ id }, i) => [id, i] as const))('%s', (_, i) => {
+    const { expect: want, tolerance } = iterated.cases[i]!
+    // The wording of a refusal is free.
+    const { because: _because, ...rest } = want as { because?: string }
+    const { because: _own, ...got } = answers[i] as { because?: string }
+    // Series without noise are given without tests and shares.
+    const asked = Object.fromEntries(Object.entries(got).filter(([key]) => key in rest))
+    expect(disagreements(asked, rest, tolerance)).toEqual([])
   })
 })
 

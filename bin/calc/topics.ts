@@ -22,6 +22,15 @@ import {
 import { calcClassical } from './classical'
 import { calcForecast } from './forecast'
 import { calcGrowth } from './growth'
+import {
+  calcAdjust,
+  calcExtremes,
+  calcMovingRatio,
+  calcRevisions,
+  calcSeasonal,
+  calcTrend,
+  calcWeights,
+} from './iterated'
 import { calcMovingAverage } from './movingAverage'
 import { calcPeakSpacing, calcWhichModel } from './seasonality'
 import { calcAutocorrelation, calcDetrend, calcTest } from './stationarity'
@@ -68,6 +77,15 @@ const TOPICS: Record<string, Record<string, Calculate>> = {
     'easter-regressors': calcEasterRegressors,
     holiday: calcHoliday,
     estimate: calcEstimate,
+  },
+  iterated: {
+    adjust: calcAdjust,
+    weights: calcWeights,
+    extremes: calcExtremes,
+    seasonal: calcSeasonal,
+    trend: calcTrend,
+    msr: calcMovingRatio,
+    revisions: calcRevisions,
   },
   arima: {
     loglik: calcLogLikelihood,

@@ -176,7 +176,7 @@ describe('a picture', () => {
       title: '',
       source: '',
     })
-    const loose = { ...of, strips: of.strips.map(({ fixed: _, ...strip }) => strip) }
+    const loose = { ...of, strips: of.strips.map((strip) => ({ ...strip, fixed: undefined })) }
     const tops = (isEqual: boolean) =>
       scalesOf(loose.strips, { isEqual }, loose.scale).map(({ high }) => high)
     expect(new Set(tops(true)).size).toBe(1)
