@@ -77,6 +77,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   readonly home: string
   readonly document: z.ZodObject & z.ZodType<Document>
   readonly traits: Traits
+  /** Whether it takes series of a calendar apart; of every one when left out. */
+  takes?(calendar: Pick<Calendar, 'seasons'>): boolean
   /** About how many multiplications it takes. */
   steps(options: Options, extent: Extent): number
 

@@ -4,6 +4,9 @@ import type { AveragesTaken } from './averages/calculate'
 import type { AveragesDocument, AveragesOptions } from './averages/options'
 import { ratioToMovingAverage, ratioToTrend, simpleAverages } from './averages/ways'
 import type { Exclusion, Facts } from './commonOptions'
+import type { IteratedTaken } from './iterated/calculate'
+import type { IteratedDocument, IteratedOptions } from './iterated/options'
+import { iterated } from './iterated/way'
 import { loess } from './loess/way'
 import type { LoessTaken } from './loess/calculate'
 import type { LoessDocument, LoessOptions } from './loess/options'
@@ -16,18 +19,20 @@ import type { DecompositionWay, Traits } from './way'
 export const DECOMPOSITION_WAYS = [
   ratioToMovingAverage,
   loess,
+  iterated,
   ratioToTrend,
   simpleAverages,
   noSeason,
 ] as const
 
 /** The options of a decomposition, complete; `by` names the way. */
-export type DecompositionOptions = AveragesOptions | LoessOptions | NoSeasonOptions
+export type DecompositionOptions =
+  AveragesOptions | LoessOptions | IteratedOptions | NoSeasonOptions
 export type DecompositionName = DecompositionOptions['by']
 /** What only one way finds. */
-export type Taken = AveragesTaken | LoessTaken | NoSeasonTaken
+export type Taken = AveragesTaken | LoessTaken | IteratedTaken | NoSeasonTaken
 
-type NamedDocument = AveragesDocument | LoessDocument | NoSeasonDocument
+type NamedDocument = AveragesDocument | LoessDocument | IteratedDocument | NoSeasonDocument
 /** The choices of the ways that a document can mean without naming one. */
 type UnnamedDocument = { readonly by?: undefined } & Omit<AveragesDocument, 'by'> &
   Omit<NoSeasonDocument, 'by'>
@@ -66,9 +71,9 @@ export function defaultWay({ seasons }: Pick<Calendar, 'seasons'>): Decompositio
 }
 
 /** The ways that a series of this calendar can be taken apart by. */
-export function waysFor({ seasons }: Pick<Calendar, 'seasons'>): readonly AnyWay[] {
+export function waysFor(calendar: Pick<Calendar, 'seasons'>): readonly AnyWay[] {
   return DECOMPOSITION_WAYS.map(({ name }) => wayOf(name)).filter(
-    ({ traits }) => seasons >= 2 || !traits.hasSeason,
+    (way) => (calendar.seasons >= 2 || !way.traits.hasSeason) && (way.takes?.(calendar) ?? true),
   )
 }
 

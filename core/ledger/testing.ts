@@ -28,6 +28,13 @@ const decompose = (more: MethodDocument['decompose']): MethodDocument => ({
   decompose: more,
 })
 
+/** Nine years of quarters, one of them far out. */
+const WITH_EXTREME = Array.from(
+  { length: 36 },
+  (_, i) =>
+    (60 + i) * [0.8, 1.2, 1.3, 0.7][i % 4]! * (1 + 0.02 * Math.sin(i * i)) * (i === 17 ? 0.7 : 1),
+)
+
 /** Every way to calculate that this version has, on series with and without gaps. */
 export const EVERY_WAY: readonly (readonly [
   name: string,
@@ -72,6 +79,20 @@ export const EVERY_WAY: readonly (readonly [
     'a season that never changes',
     series([...quarters, 52, 80, 97, 48]),
     decompose({ by: 'stl', seasonalWindow: 'periodic' }),
+  ],
+  ['iterated averages', series(WITH_EXTREME), decompose({ by: 'iterated' })],
+  [
+    'iterated averages, additive, filters given',
+    series(WITH_EXTREME),
+    decompose({
+      ...{ by: 'iterated', model: 'additive', seasonalFilter: '3x3', trendFilter: 5 },
+      extremes: [1, 2],
+    }),
+  ],
+  [
+    'iterated averages, the same season every year',
+    series(quarters),
+    decompose({ by: 'iterated' }),
   ],
   ...BENCHMARKS.map(
     (which) =>

@@ -12,6 +12,7 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     /^value$/,
     'it came in, was put in by hand, or is filled by indices that were estimated with the gap',
   ],
+  [/^round[12]:weight/, 'up to the lower limit it is 1, beyond the upper 0'],
   [/^weight$/, 'the irregular of the run before the last is in no row'],
   [
     /^index$/,

@@ -68,6 +68,13 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
   one('wood-stain', 'loess of seven years, two left out', {
     decompose: { by: 'stl', seasonalWindow: 7, exclude: FLOOD },
   }),
+  one('exterior-paint', 'iterated averages', { decompose: { by: 'iterated' } }),
+  one('wood-stain', 'iterated averages, additive, filters given', {
+    decompose: {
+      ...{ by: 'iterated', model: 'additive', seasonalFilter: '3x5', trendFilter: 13 },
+      extremes: [1.5, 3],
+    },
+  }),
   one('wood-stain', 'loess, every option', {
     span: { from: '2017-01', to: '2024-05' },
     decompose: {

@@ -1,6 +1,6 @@
 import type { Value } from '../../series/series'
 import { seasonsOf } from './seasonalStep'
-import { spanOf, vanishes, yearAt, type Frame } from './frame'
+import { vanishes, yearAt, type Frame } from './frame'
 
 /** Between which multiples of σ a value loses its weight. */
 export interface ExtremeLimits {
@@ -98,40 +98,47 @@ const [ON_EACH_SIDE, NEAREST] = [2, 3]
  *
  * All are made of what was there before: none serves another.
  */
-export function replaced(frame: Frame, si: readonly Value[], weight: readonly number[]): Value[] {
-  const { a, b } = spanOf(si)
+export function replaced(
+  frame: Pick<Frame, 'seasons' | 'start'>,
+  si: readonly Value[],
+  weight: readonly Value[],
+): Value[] {
   const result = [...si]
   for (const group of seasonsOf(frame, si)) {
     group.forEach((i, place) => {
-      if (i < a || i > b || weight[i]! >= 1) return
-      const full = group.flatMap((other, j) =>
-        weight[other] === 1 ? [{ value: si[other]!, apart: j - place }] : [],
-      )
-      if (full.length === 0) {
-        result[i] = group.reduce((sum, other) => sum + si[other]!, 0) / group.length
-        return
-      }
-      const neighbours = neighboursOf(full)
-      const sum = neighbours.reduce((total, { value }) => total + value, weight[i]! * si[i]!)
-      result[i] = sum / (weight[i]! + neighbours.length)
+      const own = weight[i]!
+      if (own >= 1) return
+      const full = neighboursOf(group, weight, place)
+      // With nothing to rest on, the mean of all the season has.
+      const [terms, share] = full.length === 0 ? [group, 0] : [full, own]
+      const sum = terms.reduce((total, other) => total + si[other]!, share * si[i]!)
+      result[i] = sum / (share + terms.length)
     })
   }
   return result
 }
 
-interface Full {
-  readonly value: number
-  /** Years from the one that is replaced: before it below 0. */
-  readonly apart: number
-}
-
-function neighboursOf(full: readonly Full[]): readonly Full[] {
+/**
+ * The entries that a value which is not fully believed is replaced by; none where no value of its season is.
+ *
+ * @param group entries of its season, in order of years
+ * @param place its own among them
+ */
+export function neighboursOf(
+  group: readonly number[],
+  weight: readonly Value[],
+  place: number,
+): readonly number[] {
+  const full = group.flatMap((entry, j) =>
+    weight[entry] === 1 ? [{ entry, apart: j - place }] : [],
+  )
   const before = full.filter(({ apart }) => apart < 0).slice(-ON_EACH_SIDE)
   const after = full.filter(({ apart }) => apart > 0).slice(0, ON_EACH_SIDE)
-  if (before.length === ON_EACH_SIDE && after.length === ON_EACH_SIDE) return [...before, ...after]
+  const isBetween = before.length === ON_EACH_SIDE && after.length === ON_EACH_SIDE
   // At equal distance the earlier one.
   const nearest = [...full].sort(
     (x, y) => Math.abs(x.apart) - Math.abs(y.apart) || x.apart - y.apart,
   )
-  return nearest.slice(0, NEAREST).sort((x, y) => x.apart - y.apart)
+  const chosen = isBetween ? [...before, ...after] : nearest.slice(0, NEAREST)
+  return chosen.sort((x, y) => x.apart - y.apart).map(({ entry }) => entry)
 }

@@ -31,12 +31,18 @@ export function frameOf(
 }
 
 /** Season of an entry, 1 to m. */
-export function seasonAt({ start, seasons }: Frame, entry: number): number {
+export function seasonAt(
+  { start, seasons }: Pick<Frame, 'seasons' | 'start'>,
+  entry: number,
+): number {
   return ((start.season - 1 + entry) % seasons) + 1
 }
 
 /** Calendar year that an entry lies in. */
-export function yearAt({ start, seasons }: Frame, entry: number): number {
+export function yearAt(
+  { start, seasons }: Pick<Frame, 'seasons' | 'start'>,
+  entry: number,
+): number {
   return start.year + Math.floor((start.season - 1 + entry) / seasons)
 }
 

@@ -35,19 +35,23 @@ export function hendersonLengths(seasons: number): readonly number[] {
   return seasons === 12 ? [9, 13, 23] : [5, 7]
 }
 
-/** A value of the filter at every entry. */
-export function filtered(
-  values: readonly number[],
+/** The weights at an entry of so many, and where the first of them lies. */
+export function trendWeightsAt(
   { symmetric, ends, length }: HendersonFilter,
-): number[] {
+  entry: number,
+  count: number,
+): { readonly from: number; readonly step: 1 | -1; readonly weights: readonly number[] } {
   const half = (length - 1) / 2
-  const last = values.length - 1
-  return values.map((_, i) => {
-    if (i < half) return weighted(values, i + half, ends[i]!, -1)
-    const later = last - i
-    return later < half
-      ? weighted(values, i - half, ends[later]!, 1)
-      : weighted(values, i - half, symmetric, 1)
+  if (entry < half) return { from: entry + half, step: -1, weights: ends[entry]! }
+  const later = count - 1 - entry
+  return { from: entry - half, step: 1, weights: later < half ? ends[later]! : symmetric }
+}
+
+/** A value of the filter at every entry. */
+export function filtered(values: readonly number[], filter: HendersonFilter): number[] {
+  return values.map((_value, entry) => {
+    const { from, step, weights } = trendWeightsAt(filter, entry, values.length)
+    return weighted(values, from, weights, step)
   })
 }
 

@@ -5,7 +5,7 @@ import type { ExtremeLimits } from './extremes'
 import { hendersonLengths } from './hendersonFilter'
 import { SEASONAL_FILTERS, type SeasonalFilterName } from './seasonalFilters'
 
-const FEWEST_YEARS = 3
+export const FEWEST_YEARS = 3
 
 /**
  * The values of a series that can be adjusted by moving averages.
@@ -17,13 +17,7 @@ export function requireAdjustable(
   model: Model,
   { seasonal, henderson, limits }: IteratedOptions,
 ): number[] {
-  if (seasons !== 12 && seasons !== 4) {
-    throw new Refusal(
-      `Iterated averages are made for months and quarters, and not for ${seasons} seasons a year; decompose by another way.`,
-      'decompose.by',
-      { seasonsInYear: seasons },
-    )
-  }
+  requireMonthsOrQuarters(seasons)
   const needed = FEWEST_YEARS * seasons
   if (values.length < needed) {
     throw new Refusal(
@@ -91,5 +85,15 @@ export function requireLength(length: number, seasons: number): void {
     `A trend filter has ${lengths.join(', ')} terms, and not ${length}.`,
     'decompose.henderson',
     { options: ['henderson'] },
+  )
+}
+
+/** @throws Refusal for other seasons than months or quarters */
+export function requireMonthsOrQuarters(seasons: number): void {
+  if (seasons === 12 || seasons === 4) return
+  throw new Refusal(
+    `Iterated averages are made for months and quarters, and not for ${seasons} seasons a year; decompose by another way.`,
+    'decompose.by',
+    { seasonsInYear: seasons },
   )
 }

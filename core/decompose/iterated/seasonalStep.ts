@@ -25,16 +25,9 @@ export function seasonalStep(
 ): SeasonalStep {
   const { seasons, terms } = frame
   const { a, b } = spanOf(si)
-  const groups = seasonsOf(frame, si)
-  const used = fittingFilter(asked, Math.min(...groups.map((group) => group.length)))
-  const raw = Array<Value>(si.length).fill(null)
-  for (const group of groups) {
-    const own = along(
-      group.map((i) => si[i]!),
-      used,
-    )
-    group.forEach((i, j) => (raw[i] = own[j]!))
-  }
+  const fewest = Math.min(...seasonsOf(frame, si).map((group) => group.length))
+  const used = fittingFilter(asked, fewest)
+  const raw = rawFactors(frame, si, used)
   const half = seasons / 2
   const centres = centredAverage(raw.slice(a, b + 1), seasons)
   const season = Array<number>(si.length)
@@ -47,13 +40,52 @@ export function seasonalStep(
   return { season, used }
 }
 
+/** Each season filtered along its years, before it is centred. */
+export function rawFactors(
+  frame: Pick<Frame, 'seasons' | 'start'>,
+  si: readonly Value[],
+  used: SeasonalFilterName,
+): Value[] {
+  const raw = Array<Value>(si.length).fill(null)
+  for (const group of seasonsOf(frame, si)) {
+    const own = along(
+      group.map((i) => si[i]!),
+      used,
+    )
+    group.forEach((i, j) => (raw[i] = own[j]!))
+  }
+  return raw
+}
+
 /** Entries of each season that have a value, in order of years; season 1 first. */
-export function seasonsOf(frame: Frame, values: readonly Value[]): number[][] {
+export function seasonsOf(
+  frame: Pick<Frame, 'seasons' | 'start'>,
+  values: readonly Value[],
+): number[][] {
   const groups = Array.from({ length: frame.seasons }, (): number[] => [])
   values.forEach((value, i) => {
     if (value !== null) groups[seasonAt(frame, i) - 1]!.push(i)
   })
   return groups
+}
+
+/** The weights at a place of a list, and where in it the first of them lies; the last of them one step further each. */
+export interface WeightsAt {
+  readonly from: number
+  readonly step: 1 | -1
+  readonly weights: readonly number[]
+}
+
+/** The weights of a filter at one of so many years. */
+export function seasonalWeightsAt(
+  name: Exclude<SeasonalFilterName, 'stable'>,
+  place: number,
+  years: number,
+): WeightsAt {
+  const { half, symmetric, ends } = SEASONAL_FILTER[name]
+  if (place < half) return { from: place + half, step: -1, weights: ends[place]! }
+  const later = years - 1 - place
+  return { from: place - half, step: 1, weights: later < half ? ends[later]! : symmetric }
 }
 
 /** One season's values filtered along the years. */
@@ -62,11 +94,8 @@ function along(values: readonly number[], name: SeasonalFilterName): number[] {
     const centre = mean(values)!
     return values.map(() => centre)
   }
-  const { half, symmetric, ends } = SEASONAL_FILTER[name]
-  const last = values.length - 1
-  return values.map((_, j) => {
-    if (j < half) return weighted(values, j + half, ends[j]!, -1)
-    const later = last - j
-    return weighted(values, j - half, later < half ? ends[later]! : symmetric, 1)
+  return values.map((_value, place) => {
+    const { from, step, weights } = seasonalWeightsAt(name, place, values.length)
+    return weighted(values, from, weights, step)
   })
 }

@@ -77,7 +77,11 @@ describe('calendar effects', () => {
 
   it('are worked out in every cell of the ledger, under every way', () => {
     const ways = [
-      ...DECOMPOSITION_WAYS.map(({ name }) => ({ decompose: { by: name } })),
+      ...DECOMPOSITION_WAYS.map(({ name }) => ({
+        decompose: { by: name },
+        // It goes over every period.
+        ...(name === 'iterated' ? { missing: 'interpolate' } : {}),
+      })),
       ...FORECAST_WAYS.map(({ name }) => ({ forecast: { by: name, ...GIVEN[name] } })),
       { decompose: { model: 'additive' } },
       { trend: { form: 'smoothed' } },

@@ -1,0 +1,115 @@
+import { parsePeriod } from '../../calendar/period'
+import { countPeriods } from '../../calendar/labels'
+import { Refusal } from '../../refusal'
+import type { Stretch } from '../../series/stretch'
+import { mean } from '../../statistics/average'
+import { partsOf, type Decomposed, type SeasonalIndex } from '../parts'
+import { requirePositive } from '../requirements'
+import { adjust, type Adjusted } from './adjust'
+import { choicesOf, type IteratedOptions } from './options'
+import { FEWEST_YEARS, requireMonthsOrQuarters } from './requirements'
+import { SEASONAL_FILTER, type SeasonalFilterName } from './seasonalFilters'
+
+/** What only iterated averages find: every step of every round. */
+export type IteratedTaken = Omit<Adjusted, 'y' | 'frame'> & {
+  readonly by: 'iterated'
+  readonly frame: Pick<Adjusted['frame'], 'start' | 'n' | 'seasons' | 'size'>
+}
+
+/**
+ * Decomposes a stretch by averages in three rounds.
+ *
+ * The season may change over the years; what a forecast takes is the factor of the year ahead.
+ *
+ * @throws Refusal below three years, for a period without a value, for a value not above 0 in a multiplicative model, and for
+ *   other seasons than months or quarters
+ * @see adjust
+ */
+export function decomposeIterated(
+  stretch: Stretch,
+  options: IteratedOptions,
+): Decomposed<IteratedTaken> {
+  const { values, calendar } = stretch
+  const { model } = options
+  requireMonthsOrQuarters(calendar.seasons)
+  requireThreeYears(stretch)
+  requireEveryValue(stretch)
+  if (model === 'multiplicative') requirePositive(stretch)
+  const start = parsePeriod(stretch.periodOf(0).code, calendar)!
+  const {
+    y: _y,
+    frame,
+    ...adjusted
+  } = adjust({ seasons: calendar.seasons, start, values }, model, choicesOf(options))
+  const { round3 } = adjusted.rounds
+  const season = {
+    seasonalIrregular: round3.siUnmodified,
+    ...indicesOf(stretch, adjusted),
+  }
+  const { n, seasons, size } = frame
+  return {
+    ...partsOf(values, model, { trendCycle: round3.trend, index: round3.season2, season }),
+    taken: { by: 'iterated', frame: { start, n, seasons, size }, ...adjusted },
+  }
+}
+
+/** One index a season: that of the year ahead; raw, the mean over the years. */
+function indicesOf(
+  { calendar, seasonOf }: Stretch,
+  { rounds, used, seasonAhead }: Pick<Adjusted, 'rounds' | 'used' | 'seasonAhead'>,
+) {
+  const { season2 } = rounds.round3
+  const name = used['round3.2']
+  const ahead = (season: number) => {
+    const apart = (season - seasonOf.at(-1)! - 1 + calendar.seasons) % calendar.seasons
+    return seasonAhead[apart]!
+  }
+  const costs: number[] = []
+  const indices = Array.from({ length: calendar.seasons }, (_, k): SeasonalIndex => {
+    const own = season2.filter((_factor, i) => seasonOf[i] === k + 1)
+    const { trace, uncertainty } = costOf(name, own.length)
+    costs.push(trace)
+    return {
+      ...{ season: k + 1, count: own.length, raw: mean(own)!, index: ahead(k + 1) },
+      uncertainty,
+    }
+  })
+  // The sum over the seasons is fixed, as that of averaged indices is.
+  return { indices, cost: (calendar.seasons - 1) * mean(costs)! }
+}
+
+/** What a seasonal filter costs over so many years, and the variance of its factor of the year ahead, as a share of that of a single value. */
+function costOf(name: SeasonalFilterName, years: number): { trace: number; uncertainty: number } {
+  if (name === 'stable') return { trace: 1, uncertainty: 1 / years }
+  const { half, symmetric, ends } = SEASONAL_FILTER[name]
+  const inside = Math.max(0, years - 2 * half)
+  // A value counts for itself by the weight in the middle, and towards the ends by that of its own place.
+  const trace = inside * symmetric[half]! + 2 * ends.reduce((sum, row) => sum + row[half]!, 0)
+  // 1½ times the last factor less ½ that of the year before.
+  const [last, before] = [ends[0]!, ends[1] ?? symmetric]
+  const weights = Array.from({ length: half + 2 }, (_, j) => {
+    const [own, earlier] = [j === 0 ? 0 : last[j - 1]!, before[j] ?? 0]
+    return 1.5 * own - 0.5 * earlier
+  })
+  return { trace, uncertainty: weights.reduce((sum, weight) => sum + weight ** 2, 0) }
+}
+
+function requireThreeYears({ values, calendar }: Stretch): void {
+  const needed = FEWEST_YEARS * calendar.seasons
+  if (values.length >= needed) return
+  throw new Refusal(
+    `Too short: iterated averages need ${FEWEST_YEARS} full years (${countPeriods(needed, calendar)}); there are ${values.length}.`,
+    'series',
+  )
+}
+
+function requireEveryValue(stretch: Stretch): void {
+  const at = stretch.values.findIndex((value) => value === null)
+  if (at < 0) return
+  const { code, label, names } = stretch.periodOf(at)
+  throw new Refusal(
+    `${label} has no value, and iterated averages go over every period: fill missing values, or let the span begin after it.`,
+    code,
+    names,
+  )
+}

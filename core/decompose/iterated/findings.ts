@@ -1,0 +1,68 @@
+import type { Finding } from '../../finding'
+import type { Stretch } from '../../series/stretch'
+import type { Decomposed } from '../parts'
+import { figure } from '../../words/figure'
+import type { IteratedTaken } from './calculate'
+import { CHOSEN, type IteratedOptions } from './options'
+import { filterName } from './words'
+
+/** More periods than this are counted, not named. */
+const MOST_NAMED = 6
+
+/** What iterated averages found out: the filters that were chosen and why, and the extremes that were taken back. */
+export function findingsOfIterated(
+  stretch: Stretch,
+  options: IteratedOptions,
+  { taken }: Decomposed<IteratedTaken>,
+): Finding[] {
+  return [...chosen(options, taken), ...takenBack(stretch, taken)]
+}
+
+function chosen(
+  { seasonalFilter, trendFilter }: IteratedOptions,
+  { used, ic, filterChoice }: IteratedTaken,
+): Finding[] {
+  const ratio = filterChoice.tries.at(-1)?.ratio ?? null
+  const season =
+    seasonalFilter !== CHOSEN
+      ? []
+      : [
+          `the season by ${filterName(used['round3.2'])}${ratio === null ? '' : `, since chance moves a season ${times(ratio)} times as far from year to year as it moves itself`}`,
+        ]
+  const trend =
+    trendFilter !== CHOSEN
+      ? []
+      : [
+          `the trend by ${ic.final.length} terms${ic.final.ratio === null ? '' : `, since chance moves the series ${times(ic.final.ratio)} times as far from period to period as the trend`}`,
+        ]
+  const said = [...season, ...trend]
+  if (said.length === 0) return []
+  return [
+    {
+      ...{ code: 'filters-chosen', severity: 'note', stage: 'season', period: null },
+      text: `Chosen: ${said.join('; ')}.`,
+      figure: ic.final.length,
+    },
+  ]
+}
+
+function takenBack(stretch: Stretch, { rounds }: IteratedTaken): Finding[] {
+  const { weight } = rounds.round2
+  const none = stretch.values.flatMap((_value, i) => (weight[i] === 0 ? [i] : []))
+  if (none.length === 0) return []
+  const named = none.slice(0, MOST_NAMED).map((i) => stretch.periodOf(i).label)
+  const more = none.length - named.length
+  return [
+    {
+      ...{ code: 'extremes', severity: 'note', stage: 'season' },
+      text: `Extremes taken back before trend and season were made: ${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}. They stand in the irregular.`,
+      period: stretch.periodOf(none[0]!).code,
+      figure: none.length,
+    },
+  ]
+}
+
+/** A ratio in a sentence, to one decimal. */
+function times(ratio: number): string {
+  return figure(Number(ratio.toFixed(1)))
+}

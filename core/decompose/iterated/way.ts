@@ -1,0 +1,58 @@
+import { stabilityByRefit } from '../stability'
+import type { DecompositionWay } from '../way'
+import { decomposeIterated, type IteratedTaken } from './calculate'
+import { columnsOfIterated } from './columns'
+import { findingsOfIterated } from './findings'
+import {
+  canBeIterated,
+  completeIterated,
+  iteratedDocument,
+  type IteratedDocument,
+  type IteratedOptions,
+} from './options'
+import { FEWEST_YEARS } from './requirements'
+import { wordsOfIterated } from './words'
+
+/** Some forty passes over the series, each of a filter. */
+const A_PERIOD = 900
+
+/** Moving averages in three rounds, extremes taken back between them. */
+export const iterated: DecompositionWay<IteratedDocument, IteratedOptions, IteratedTaken> = {
+  name: 'iterated',
+  home: 'by iterated averages',
+  document: iteratedDocument,
+  traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false, followsLevel: true },
+  takes: ({ seasons }) => canBeIterated(seasons),
+  steps: (_, { periods }) => A_PERIOD * periods,
+  complete: completeIterated,
+  decompose: decomposeIterated,
+  weights: ({ rounds }) => rounds.round2.weight,
+  stability: (stretch, options, leftOut) =>
+    stabilityByRefit(
+      stretch,
+      leftOut,
+      FEWEST_YEARS,
+      (shorter) => decomposeIterated(shorter, options).season!.indices,
+    ),
+  columns: columnsOfIterated,
+  findings: findingsOfIterated,
+  advice: (waves) =>
+    waves === 'slowly' ? 'Try a shorter trend filter.' : 'Try a shorter season filter.',
+  entersContest: () => false,
+  says: () => ({
+    lead: ', by ',
+    text: 'iterated averages',
+    means:
+      'Averages trend and season in three rounds, extremes taken back in between, as published figures are adjusted.',
+  }),
+  whyNoSeason: () => null,
+  words: wordsOfIterated,
+  indices: () => ({ raw: 'mean of the years', restOnYears: true, areAverages: false }),
+  ownKeys: () => ({}),
+  smooths: ({ trendFilter }) =>
+    typeof trendFilter === 'number'
+      ? `${trendFilter} terms, ends kept`
+      : 'trend filter chosen, ends kept',
+  average: () => null,
+  indexSteps: (_, __, { raw }) => [{ what: 'mean of the factors of all years', value: raw }],
+}
