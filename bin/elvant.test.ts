@@ -176,6 +176,9 @@ describe('picture', () => {
     const svg = readFileSync(join(folder, 'season.svg'), 'utf8')
     expect(svg).toContain('width="605" height="454"')
     expect(svg).toContain('>Exterior paint<')
+    expect(draw('season', '800x600px', 'px.png').status).toBe(0)
+    const inPixels = readFileSync(join(folder, 'px.png'))
+    expect([inPixels.readUInt32BE(16), inPixels.readUInt32BE(20)]).toEqual([800, 600])
     const folded = elvant(
       ...['picture', '--method', method, '--data', EXTERIOR, '--of', 'fold', '--legend', 'none'],
       ...['--title', 'Folded', '--letters', '14', '--out', join(folder, 'fold.svg')],

@@ -214,6 +214,26 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
   })
 })
 
+test('iterated averages open round by round, down to sales', async ({ page }) => {
+  await bringInCopy(page, 'exterior-paint.csv', 'Exterior paint', 'Wall paint')
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await chooseWord(page, 'by', 'iterated averages')
+  await page.keyboard.press('3')
+  await page.locator('[data-row=index] .cell').first().click()
+  await expect(working.getByRole('heading', { name: /^Index, / })).toBeVisible()
+  await expect(working.locator('.symbols')).toContainText('season, not centred of round 3')
+  await expect(working.getByText(/^Extremes taken back before trend and season/)).toBeVisible()
+
+  // The rounds are folded away until one is opened; every step of it explains itself.
+  await expect(page.locator('[data-row="round3:raw2"]')).toHaveCount(0)
+  await page.getByRole('button', { name: /of round 3/ }).click()
+  await page.locator('[data-row="round3:raw2"] .cell').first().click()
+  await expect(working.locator('.symbols')).toContainText('of round 3 (')
+  await chooseWord(page, 'seasonal-filter', '3×3')
+  await expect(page.locator('[data-word=seasonal-filter]')).toHaveText('season 3×3')
+  await expectSaved(page)
+})
+
 test('wood stain by robust loess shows the season drift', async ({ page }) => {
   await bringInCopy(page, 'wood-stain.csv', 'Wood stain', 'Deck stain')
   const working = page.getByRole('complementary', { name: 'Working' })

@@ -139,6 +139,13 @@ test('pictures leave in the size and the look that they are asked for', async ({
   // Width and height of a PNG stand in its first part: 10 × 5 inches of 150 dots.
   expect([large.bytes.readUInt32BE(16), large.bytes.readUInt32BE(20)]).toEqual([1500, 750])
 
+  // In pixels there are as many as were asked for.
+  await choose(page, 'What the sides are counted in', 'px')
+  await expect(dialog.getByLabel('Width of the picture, in px')).toHaveValue('960')
+  const exact = await saved(page, 'Save as PNG')
+  expect([exact.bytes.readUInt32BE(16), exact.bytes.readUInt32BE(20)]).toEqual([960, 480])
+  await choose(page, 'What the sides are counted in', 'cm')
+
   // The same words in both sizes, but for what there is room for along the bottom.
   const wide = await saved(page, 'Save as SVG')
   const said = ({ bytes }: typeof wide) =>

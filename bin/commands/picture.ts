@@ -6,7 +6,7 @@ import { STAGES } from '../../core/stage'
 import { CORE_FIGURES } from '../../core/words/readersFigures'
 import type { Legend, PictureLook } from '../../handover/picture/look'
 import { stripsOfStage } from '../../handover/picture/pictureOfResult'
-import { pixelsOf } from '../../handover/picture/size'
+import { pixelsOf, PX_AN_INCH } from '../../handover/picture/size'
 import {
   contestSubjects,
   otherSubjects,
@@ -58,7 +58,8 @@ export async function picture({ of, dpi, out, ...options }: PictureOptions): Pro
   const svg = subject.svg(said, look)
   if (kind === 'svg') return writeBytes(out, new TextEncoder().encode(svg))
   const { rasterised } = await import('../../handover/picture/rasterise')
-  writeBytes(out, rasterised(svg, dots))
+  // Of pixels that were asked for there are as many, and no more.
+  writeBytes(out, rasterised(svg, /px$/i.test(options.size) ? PX_AN_INCH : dots))
 }
 
 /** What is asked for by its name; a contest is held for it alone. */

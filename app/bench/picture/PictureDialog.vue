@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { LEGENDS, type Legend } from '~~/handover/picture/look'
-import { MOST_CM, usePictures, type PictureKind } from './pictureStore'
+import { LENGTH_UNITS } from './choices'
+import { SIDE_LIMITS, usePictures, type PictureKind } from './pictureStore'
 
 /** A picture of what is on the Bench as it will leave, and how it is to look. */
 const open = defineModel<boolean>({ required: true })
@@ -40,6 +41,7 @@ const preview = computed(() =>
     ? null
     : `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pictures.svg)}`,
 )
+const limits = computed(() => SIDE_LIMITS[pictures.choices.unit])
 const name = ref('')
 /** Which of all pictures leave together. */
 const several = ref<string[]>([])
@@ -93,14 +95,22 @@ function saveSeveral(kind: PictureKind) {
             <v-text-field
               :model-value="pictures.choices[side.key]"
               type="number"
-              min="4"
-              :max="MOST_CM"
-              step="0.5"
-              :aria-label="`${side.says} of the picture, in cm`"
+              :min="limits.least"
+              :max="limits.most"
+              :step="limits.step"
+              :aria-label="`${side.says} of the picture, in ${pictures.choices.unit}`"
               @update:model-value="pictures.choose({ [side.key]: Number($event) })"
             />
           </template>
-          cm
+          <v-select
+            class="unit"
+            :model-value="pictures.choices.unit"
+            :items="LENGTH_UNITS"
+            aria-label="What the sides are counted in"
+            @update:model-value="pictures.countIn($event)"
+          />
+        </p>
+        <p v-if="pictures.choices.unit === 'cm'" class="beside">
           <v-select
             class="dots"
             :model-value="pictures.choices.dpi"

@@ -1,8 +1,13 @@
 import { recall, remember } from '~/storage/browserStorage'
 import { LEGENDS, type Legend } from '~~/handover/picture/look'
 
-/** How pictures are taken; lengths in cm, letters in points. */
+/** What width and height are counted in. */
+export const LENGTH_UNITS = ['cm', 'px'] as const
+export type LengthUnit = (typeof LENGTH_UNITS)[number]
+
+/** How pictures are taken; letters in points. */
 export interface PictureChoices {
+  readonly unit: LengthUnit
   readonly width: number
   readonly height: number
   /** Dots an inch, of PNG. */
@@ -25,7 +30,16 @@ export interface NamedChoices {
 }
 
 const USUAL: PictureChoices = {
-  ...{ width: 16, height: 12, dpi: 150, isBlack: false, legend: 'above', weight: 1, letters: 8 },
+  ...{
+    unit: 'cm',
+    width: 16,
+    height: 12,
+    dpi: 150,
+    isBlack: false,
+    legend: 'above',
+    weight: 1,
+    letters: 8,
+  },
   ...{ isEqual: false, isWindow: false, hasSource: true },
 }
 const KEY = 'elvant.picture'
@@ -59,7 +73,9 @@ function complete(kept: unknown): PictureChoices {
   const isSame = (key: keyof PictureChoices) => typeof own[key] === typeof USUAL[key]
   const known = (Object.keys(USUAL) as (keyof PictureChoices)[]).filter(isSame)
   const all = { ...USUAL, ...Object.fromEntries(known.map((key) => [key, own[key]])) }
-  return LEGENDS.includes(all.legend) ? all : { ...all, legend: USUAL.legend }
+  const legend = LEGENDS.includes(all.legend) ? all.legend : USUAL.legend
+  const unit = LENGTH_UNITS.includes(all.unit) ? all.unit : USUAL.unit
+  return { ...all, legend, unit }
 }
 
 function read(key: string): unknown {

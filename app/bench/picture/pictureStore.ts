@@ -7,7 +7,7 @@ import { svgAsPng } from '~/shell/pictureFile'
 import { fileName, saveBlob } from '~/shell/takeAway'
 import { isResult } from '~~/core/ledger/ledger'
 import type { PictureLook } from '~~/handover/picture/look'
-import { centimetresOf, pixelsOf } from '~~/handover/picture/size'
+import { centimetresOf, pixelsOf, PX_AN_INCH } from '~~/handover/picture/size'
 import {
   contestSubjects,
   drawnSubject,
@@ -30,11 +30,15 @@ import {
   rememberedChoices,
   rememberedSets,
   rememberSets,
+  type LengthUnit,
   type PictureChoices,
 } from './choices'
 
-export const MOST_CM = 100
-const LEAST_CM = 4
+/** The least and the largest side, and steps of one. */
+export const SIDE_LIMITS = {
+  cm: { least: 4, most: 100, step: 0.5, decimals: 1 },
+  px: { least: 150, most: 3800, step: 10, decimals: 0 },
+} as const satisfies Record<LengthUnit, object>
 /** Pixels of a point, 72 of which are an inch. */
 const PX_A_POINT = 96 / 72
 export type PictureKind = 'svg' | 'png'
@@ -118,7 +122,7 @@ export const usePictures = defineStore('pictures', () => {
   const look = computed<PictureLook>(() => {
     const { width, height, isBlack, legend, weight, letters, isEqual } = choices.value
     return {
-      ...{ width: Math.round(pixelsOf(width)), height: Math.round(pixelsOf(height)) },
+      ...{ width: toPixels(width), height: toPixels(height) },
       ...{ isBlack, legend, weight, isEqual, scale: scale.value },
       letters: letters * PX_A_POINT,
     }
@@ -129,13 +133,30 @@ export const usePictures = defineStore('pictures', () => {
 
   function problemOf(of: Subject): string {
     const least = of.least(look.value)
+    const { unit } = choices.value
+    const { least: shortest, most, decimals } = SIDE_LIMITS[unit]
     for (const side of ['width', 'height'] as const) {
-      const cm = Math.max(LEAST_CM, Math.ceil(10 * centimetresOf(least[side])) / 10)
+      const own = unit === 'cm' ? centimetresOf(least[side]) : least[side]
+      const from = Math.max(shortest, Math.ceil(own * 10 ** decimals) / 10 ** decimals)
       const asked = choices.value[side]
-      if (asked >= cm && asked <= MOST_CM) continue
-      return `The ${side} must be ${cm} to ${MOST_CM} cm for what is shown.`
+      if (asked >= from && asked <= most) continue
+      return `The ${side} must be ${from} to ${most} ${unit} for what is shown.`
     }
     return ''
+  }
+
+  /** A side that was asked for, in pixels of which 96 are an inch. */
+  function toPixels(side: number): number {
+    return Math.round(choices.value.unit === 'cm' ? pixelsOf(side) : side)
+  }
+
+  /** Counts the sides in another unit; they stay as long as they are. */
+  function countIn(unit: LengthUnit): void {
+    const { width, height } = choices.value
+    const counted = (side: number) =>
+      unit === 'px' ? toPixels(side) : Math.round(10 * centimetresOf(side)) / 10
+    if (unit !== choices.value.unit)
+      choose({ unit, width: counted(width), height: counted(height) })
   }
 
   function svgOf(of: Subject): string {
@@ -174,7 +195,9 @@ export const usePictures = defineStore('pictures', () => {
 
   async function blobOf(of: Subject, kind: PictureKind): Promise<Blob> {
     if (kind === 'svg') return new Blob([svgOf(of)], { type: 'image/svg+xml' })
-    return svgAsPng(svgOf(of), choices.value.dpi)
+    // Of pixels that were asked for there are as many, and no more.
+    const { unit, dpi } = choices.value
+    return svgAsPng(svgOf(of), unit === 'px' ? PX_AN_INCH : dpi)
   }
 
   async function save(kind: PictureKind): Promise<void> {
@@ -218,7 +241,7 @@ export const usePictures = defineStore('pictures', () => {
   }
 
   return {
-    ...{ choices, choose, sets, keepSet, dropSet, chosen, title, scale, isHeld, hold },
+    ...{ choices, choose, countIn, sets, keepSet, dropSet, chosen, title, scale, isHeld, hold },
     ...{ subjects, subject, problem, svg, save, copy, saveAll },
   }
 })
