@@ -6,7 +6,10 @@ export interface PackedWorkings {
   /** Time code of the first period, and the names of all of them. */
   readonly firstT: number
   readonly periods: readonly string[]
-  /** What cells have in common, by number. A period stands as `\uE000` n `\uE001`, n periods from the cell's own. */
+  /**
+   * What cells have in common, by number. A period stands as `\uE000` n `\uE001`, n periods from the cell's own; in an arithmetic
+   * in numbers the k-th figure that it was made from as `\uE002` k `\uE003`.
+   */
   readonly texts: readonly string[]
   readonly columns: readonly PackedColumn[]
   /** Figures that are no cell of the ledger, such as a total. */
@@ -24,12 +27,12 @@ export interface PackedColumn {
 }
 
 /**
- * Either why there is no figure, or the figure, its arithmetic in numbers, and by number the arithmetic in symbols, the sources
- * and, where there is one, the reading.
+ * Either why there is no figure, or the figure, and by number its arithmetic in numbers and in symbols, the sources and, where
+ * there is one, the reading.
  */
 export type PackedCell =
   | readonly [because: number]
-  | readonly [value: string, numbers: string, symbols: number, sources: number, reading?: number]
+  | readonly [value: string, numbers: number, symbols: number, sources: number, reading?: number]
 
 export interface PackedOther {
   readonly title: string

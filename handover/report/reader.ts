@@ -109,42 +109,58 @@ export function readReport(): void {
       )
     if (packed.length === 1) return [...head, element('p', text(packed[0]), 'because')]
     const [value, numbers, symbols, sources, reading] = packed
+    const from = cellsOf(workings.texts[sources]!, t)
+    const inNumbers = workings.texts[numbers]!.replace(/\uE002(\d+)\uE003/g, (_, place) =>
+      figureOf(workings, from[Number(place)]!),
+    )
     return [
       ...head,
       element('p', text(symbols), 'symbols'),
-      ...(numbers === '' ? [] : [element('p', numbers, 'numbers')]),
+      ...(inNumbers === '' ? [] : [element('p', inNumbers, 'numbers')]),
       element('p', `= ${value} ${unit}`, 'value'),
       ...(reading === undefined ? [] : [element('p', text(reading))]),
-      ...sourcesOf(workings, study, workings.texts[sources]!, t),
+      ...sourcesOf(workings, study, from),
     ]
+  }
+
+  interface Source {
+    readonly column: number
+    readonly at: number
+  }
+
+  /** The cells that stretches name, in their order. */
+  function cellsOf(stretches: string, t: number): Source[] {
+    if (stretches === '') return []
+    return stretches.split(';').flatMap((stretch) => {
+      const [column, from, to] = stretch.split(' ').map(Number) as [number, number, number]
+      return Array.from({ length: to - from + 1 }, (_, i) => ({ column, at: t + from + i }))
+    })
+  }
+
+  function figureOf(workings: PackedWorkings, { column, at }: Source): string {
+    const packed = workings.columns[column]!.cells[at - workings.firstT]
+    return packed && packed.length > 1 ? String(packed[0]) : '–'
   }
 
   /** The figures that one was made from, each of them a button. */
   function sourcesOf(
     workings: PackedWorkings,
     study: string,
-    stretches: string,
-    t: number,
+    from: readonly Source[],
   ): HTMLElement[] {
-    if (stretches === '') return []
+    if (from.length === 0) return []
     const list = element('ul', '', 'sources')
-    for (const stretch of stretches.split(';')) {
-      const [column, from, to] = stretch.split(' ').map(Number) as [number, number, number]
-      for (let at = t + from; at <= t + to; at++) {
-        const packed = workings.columns[column]!.cells[at - workings.firstT]
-        const button = element('button', '')
-        button.dataset.opens = `${study} ${column} ${at}`
-        button.append(
-          element(
-            'span',
-            `${workings.columns[column]!.label}, ${workings.periods[at - workings.firstT]}`,
-          ),
-          element('span', packed && packed.length > 1 ? String(packed[0]) : '–', 'number'),
-        )
-        const item = element('li', '')
-        item.append(button)
-        list.append(item)
-      }
+    for (const one of from) {
+      const { label } = workings.columns[one.column]!
+      const button = element('button', '')
+      button.dataset.opens = `${study} ${one.column} ${one.at}`
+      button.append(
+        element('span', `${label}, ${workings.periods[one.at - workings.firstT]}`),
+        element('span', figureOf(workings, one), 'number'),
+      )
+      const item = element('li', '')
+      item.append(button)
+      list.append(item)
     }
     return [element('h3', 'Made from'), list]
   }

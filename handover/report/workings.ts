@@ -150,7 +150,7 @@ export class Workings {
     }
     return [
       this.says.figure(explanation.value),
-      '',
+      this.#shared(''),
       this.#text(`from ${this.source}, as it came in`, cell.t),
       this.#shared(''),
     ]
@@ -178,11 +178,12 @@ export class Workings {
     readonly t: number
     readonly reading: string | null
   }): PackedCell {
+    const stretches = this.#stretches(sources, t)
     const worked = [
       this.says.figure(value),
-      write(expression, this.says.figure),
+      this.#shared(this.#numbers(write(expression, this.says.figure), stretches, t)),
       this.#text(write(expression), t),
-      this.#shared(this.#stretches(sources, t)),
+      this.#shared(stretches),
     ] as const
     return reading === null ? worked : [...worked, this.#text(this.says.inText(reading), t)]
   }
@@ -200,6 +201,21 @@ export class Workings {
     return [...new Set(texts)].join(';')
   }
 
+  /** An arithmetic in numbers, in which the figures that it was made from stand by their place among them. */
+  #numbers(numbers: string, stretches: string, t: number): string {
+    let [written, done] = ['', 0]
+    sourcesIn(stretches, t).forEach(({ column, t: at }, place) => {
+      const value = this.ledger.run.value(this.#columns[column]!, at)
+      const figure = value === null ? '' : this.says.figure(value)
+      const found = figure === '' ? -1 : numbers.indexOf(figure, done)
+      // What is found far behind is another one: a long list is shortened, and not all of it is printed.
+      if (found < 0 || found - done > FURTHEST) return
+      written += `${numbers.slice(done, found)}\uE002${place}\uE003`
+      done = found + figure.length
+    })
+    return written + numbers.slice(done)
+  }
+
   /** The number of a text, in which periods are counted from a cell's own. */
   #text(text: string, t: number): number {
     return this.#shared(
@@ -212,6 +228,18 @@ export class Workings {
     this.#texts.set(text, known)
     return known
   }
+}
+
+/** Letters between two figures of an arithmetic, at the most. */
+const FURTHEST = 60
+
+/** The cells that stretches name, in their order. */
+function sourcesIn(stretches: string, t: number): { column: number; t: number }[] {
+  if (stretches === '') return []
+  return stretches.split(';').flatMap((stretch) => {
+    const [column, from, to] = stretch.split(' ').map(Number) as [number, number, number]
+    return Array.from({ length: to - from + 1 }, (_, i) => ({ column, t: t + from + i }))
+  })
 }
 
 function literally(text: string): string {

@@ -2,6 +2,7 @@ import { seasonColumn, seasonOrder, tableYear } from '../../../core/calendar/tab
 import { seasonLabel } from '../../../core/calendar/labels'
 import { periodAt } from '../../../core/calendar/period'
 import type { Column } from '../../../core/column/column'
+import { listed } from '../../../core/words/listed'
 import { decimalsOfRows } from '../../../core/ledger/table'
 import { html, type Content, type Markup } from '../markup'
 import type { PartOf } from '../study'
@@ -9,19 +10,36 @@ import type { PartOf } from '../study'
 /** Columns side by side that a page of paper has room for. */
 const MOST_COLUMNS = 8
 
-/** Every step of the calculation, and the season grid: every figure of them opens its working. */
+/**
+ * The steps of the calculation, and the season grid: every figure of them opens its working. Steps that are folded away on the
+ * Bench have no column here; they open from the figures that were made of them.
+ */
 export function tablesPart(of: PartOf): Markup {
   const { columns, run } = of.workings.ledger
-  const [past, ahead] = [
-    {
-      from: run.firstT,
-      to: run.lastT,
-      columns: columns.filter(({ actual }) => hasFigures(actual)),
-    },
-    { from: run.lastT + 1, to: run.endT, columns: columns.filter((one) => hasFigures(one.ahead)) },
-  ]
-  return html`${periodTables(of, 'The forecast, step by step', ahead)} ${seasonGrid(of)}
-  ${periodTables(of, 'The periods analysed, step by step', past)}`
+  const own = columns.filter(({ group }) => group === null)
+  const past = own.filter(({ actual }) => hasFigures(actual))
+  const ahead = own.filter((column) => hasFigures(column.ahead))
+  return html`${periodTables(of, 'The forecast, step by step', {
+    ...{ from: run.lastT + 1, to: run.endT, columns: ahead },
+  })}
+  ${seasonGrid(of)}
+  ${periodTables(of, 'The periods analysed, step by step', {
+    ...{ from: run.firstT, to: run.lastT, columns: past },
+  })}
+  ${foldedSteps(columns)}`
+}
+
+/** How many steps have no column of their own; nothing where all have. */
+function foldedSteps(columns: readonly Column[]): Markup | null {
+  const groups = new Map<string, number>()
+  for (const { group } of columns) {
+    if (group) groups.set(group.label, (groups.get(group.label) ?? 0) + 1)
+  }
+  if (groups.size === 0) return null
+  const said = [...groups].map(([label, count]) => `${count} ${label}`)
+  return html`<p class="muted">
+    Steps within steps open from the figures that were made of them: ${listed(said)}.
+  </p>`
 }
 
 function hasFigures(values: Column['actual']): boolean {
