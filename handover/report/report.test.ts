@@ -115,6 +115,24 @@ describe.each(EVERY_WAY)('a report of %s', (_, series, method) => {
     }
   })
 
+  it('opens of every figure the working of that very figure', () => {
+    const pressed = [...page.matchAll(/data-opens="0 (\S+) (\S+)">([^<]*)</g)]
+    for (const [, column, at, text] of pressed) {
+      const cell =
+        column === '-'
+          ? workings.others[Number(at)]!.cell
+          : (workings.columns[Number(column)]!.cells[Number(at) - workings.firstT] as PackedCell)
+      const told = text!.trim()
+      if (cell.length === 1 || told === '') continue
+      const figureIn = (said: string) => Number(said.replace('−', '-').replace(/[^\d.-]/g, ''))
+      const decimals = /\.(\d+)/.exec(told)?.[1]!.length ?? 0
+      // Five digits of the working, and as many decimals as the text has, of the same figure; a change is said without its sign.
+      const apart = Math.abs(Math.abs(figureIn(told)) - Math.abs(figureIn(cell[0])))
+      const rounding = 0.6 * 10 ** -decimals + 1e-4 * Math.abs(figureIn(cell[0]))
+      expect(apart, `${column} ${at}: ${told}, and ${cell[0]}`).toBeLessThan(rounding)
+    }
+  })
+
   it('shows no figure that is none', () => {
     expect(page.replace(/<script>.*<\/script>/s, '')).not.toMatch(/NaN|Infinity|undefined|\[object/)
   })

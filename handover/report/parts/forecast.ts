@@ -30,7 +30,7 @@ export function forecastPart(of: PartOf): Markup {
 }
 
 /** `12 months, Jul 2026 to Jun 2027: 573,000 litres in all, 3.1% more than the same months a year before.` */
-export function aheadSentence({ workings, result }: PartOf): Content {
+function aheadSentence({ workings, result }: PartOf): Content {
   const ahead = stretchAhead(result)
   const { unit } = result.series
   const { per } = workings.ledger.run

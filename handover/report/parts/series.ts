@@ -41,7 +41,7 @@ function seasonTable({ workings, result, says }: PartOf): Markup | null {
     caption: `The season: index in ${column.unit || 'units'}`,
     head: ['season', 'index', 'values behind it', 'standard error', 'reads'],
     rows: result.seasons.map(({ season, label, index, count, standardError, reading }) => {
-      const t = lastOf(season, run)
+      const t = periodOf(season, index, run)
       const text = says.decimals(index, decimals)
       return [
         label,
@@ -54,12 +54,15 @@ function seasonTable({ workings, result, says }: PartOf): Markup | null {
   })
 }
 
-/** The last period analysed of a season. */
-function lastOf(
+/** The latest period whose index is that of a season: where it may change, that of a year ahead is in none of those analysed. */
+function periodOf(
   season: number,
-  { lastT, firstT, seasonOf }: PartOf['workings']['ledger']['run'],
+  index: number,
+  { firstT, endT, seasonOf, value }: PartOf['workings']['ledger']['run'],
 ): number | null {
-  for (let t = lastT; t >= firstT; t--) if (seasonOf(t) === season) return t
+  for (let t = endT; t >= firstT; t--) {
+    if (seasonOf(t) === season && value('index', t) === index) return t
+  }
   return null
 }
 
