@@ -21,7 +21,7 @@ import {
   zoomWindow,
   type TimeAxis,
 } from '~~/core/picture/draw/timeAxis'
-import { foldGrid } from '~~/core/picture/fold/foldGrid'
+import { foldGrid } from '~~/core/ledger/foldGrid'
 import { fileName } from '../shell/takeAway'
 import { cellFormat, figureText, widestFigure } from './view/ledger/fitting'
 import { cssShade, rangeOf, shadeOf } from './view/ledger/shade'

@@ -1,5 +1,6 @@
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import { figure, inUnit } from '../words/figure'
+import type { ReadersFigures } from '../words/readersFigures'
 import type { ErrorFigures } from './errorFigures'
 import type { LevelCoverage } from './coverage'
 import type { Off, Verdict } from './verdict'
@@ -53,6 +54,26 @@ export const ERROR_NAMES: Readonly<Record<Exclude<keyof ErrorFigures, 'count'>, 
   mape: 'MAPE',
   smape: 'sMAPE',
   mase: 'MASE',
+}
+
+/** What an error figure is counted in: shares in per cent, amounts in the unit of the series. */
+export function unitOfError(key: Exclude<keyof ErrorFigures, 'count'>, unit: string): string {
+  if (key === 'mase') return ''
+  return key === 'mape' || key === 'smape' || key === 'rmsePercentOfMean' ? '%' : unit
+}
+
+/** An error figure as it is written, its unit behind it; a dash for one that is undefined. */
+export function errorFigureText(
+  key: Exclude<keyof ErrorFigures, 'count'>,
+  value: number | null,
+  unit: string,
+  says: ReadersFigures,
+): string {
+  if (value === null) return '–'
+  const counted = unitOfError(key, unit)
+  if (counted === '%') return `${says.decimals(value, 2)}%`
+  if (key === 'mase') return says.decimals(value, 2)
+  return counted === '' ? says.figure(value) : `${says.figure(value)} ${counted}`
 }
 
 /** An error figure with what it says in plain words. */

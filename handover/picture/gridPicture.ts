@@ -1,8 +1,6 @@
 import { faded } from '../../core/picture/draw/palette'
-import type { FoldGrid } from '../../core/picture/fold/foldGrid'
-import { foldedOf } from '../../core/picture/drawn/fold'
+import { foldedOf, type FoldGrid } from '../../core/ledger/foldGrid'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
-import { ledgerOf } from '../../core/ledger/ledger'
 import { rowDecimals } from '../../core/column/rowDecimals'
 import type { Column } from '../../core/column/column'
 import type { Result } from '../../core/result'
@@ -111,10 +109,4 @@ function furthestIn({ years }: FoldGrid, { baseline }: Column) {
   const all = years.flatMap(({ cells }) => cells.flatMap(({ value }) => value ?? []))
   const low = Math.min(...all)
   return { low, most: Math.max(...all.map((value) => Math.abs(value - (baseline ?? low))), 0) }
-}
-
-/** The row that a grid shows: the one that its season is seen in. */
-export function rowOfGrid(result: Result, name = 'seasonalIrregular'): Column {
-  const { find } = ledgerOf(result)
-  return [find(name), find('index'), find('value')].find((one) => one?.actual)!
 }

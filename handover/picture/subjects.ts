@@ -1,4 +1,5 @@
 import type { Contest } from '../../core/contest/contest'
+import { rowOfSeason } from '../../core/ledger/foldGrid'
 import { isResult } from '../../core/ledger/ledger'
 import { averagesPicture } from '../../core/picture/drawn/averages'
 import { contestPicture } from '../../core/picture/drawn/contest'
@@ -12,7 +13,7 @@ import {
 import type { Strip } from '../../core/picture/strips'
 import type { Looked, Result } from '../../core/result'
 import type { ReadersFigures } from '../../core/words/readersFigures'
-import { gridAsSvg, leastGrid, rowOfGrid } from './gridPicture'
+import { gridAsSvg, leastGrid } from './gridPicture'
 import type { PictureLook } from './look'
 import { leastHeight, pictureAsSvg, scaleShown, type PictureOf } from './picture'
 import { pictureOfDrawn, pictureOfResult, type PictureSaid } from './pictureOfResult'
@@ -125,7 +126,7 @@ function subject(
 }
 
 function gridSubject(result: Result, says: ReadersFigures, column?: string): Subject {
-  const row = rowOfGrid(result, column)
+  const row = rowOfSeason(result, column)
   return {
     ...{ id: 'grid', title: `Season grid: ${row.label}` },
     least: (look) => leastGrid(result, row, look),

@@ -1,5 +1,6 @@
 import type { Period } from '../../calendar/period'
 import type { Value } from '../../series/series'
+import type { Stretch } from '../../series/stretch'
 import type { ExtremeLimits } from './extremes'
 import type { SeasonalFilterName } from './seasonalFilters'
 
@@ -21,6 +22,8 @@ export interface Adjustable {
   /** Calendar year and season of the first value. */
   readonly start: Period
   readonly values: readonly Value[]
+  /** How a period is called in a refusal, by its entry from 0; by its number when left out. */
+  readonly nameOf?: Stretch['periodOf']
   /** Values of up to a year behind the last, such as a forecast; they serve the averages, and decide nothing. */
   readonly extension?: readonly number[]
 }

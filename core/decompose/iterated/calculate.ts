@@ -1,19 +1,15 @@
 import { parsePeriod } from '../../calendar/period'
-import { countPeriods } from '../../calendar/labels'
-import { Refusal } from '../../refusal'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
 import { partsOf, type Decomposed, type SeasonalIndex } from '../parts'
-import { requirePositive } from '../requirements'
 import { adjust, type Adjusted } from './adjust'
 import { choicesOf, type IteratedOptions } from './options'
-import { FEWEST_YEARS, requireMonthsOrQuarters } from './requirements'
 import { SEASONAL_FILTER, type SeasonalFilterName } from './seasonalFilters'
 
 /** What only iterated averages find: every step of every round. */
 export type IteratedTaken = Omit<Adjusted, 'y' | 'frame'> & {
   readonly by: 'iterated'
-  readonly frame: Pick<Adjusted['frame'], 'start' | 'n' | 'seasons' | 'size'>
+  readonly frame: Pick<Adjusted['frame'], 'start' | 'seasons'>
 }
 
 /**
@@ -31,25 +27,24 @@ export function decomposeIterated(
 ): Decomposed<IteratedTaken> {
   const { values, calendar } = stretch
   const { model } = options
-  requireMonthsOrQuarters(calendar.seasons)
-  requireThreeYears(stretch)
-  requireEveryValue(stretch)
-  if (model === 'multiplicative') requirePositive(stretch)
   const start = parsePeriod(stretch.periodOf(0).code, calendar)!
   const {
     y: _y,
     frame,
     ...adjusted
-  } = adjust({ seasons: calendar.seasons, start, values }, model, choicesOf(options))
+  } = adjust(
+    { seasons: calendar.seasons, start, values, nameOf: stretch.periodOf },
+    model,
+    choicesOf(options),
+  )
   const { round3 } = adjusted.rounds
   const season = {
     seasonalIrregular: round3.siUnmodified,
     ...indicesOf(stretch, adjusted),
   }
-  const { n, seasons, size } = frame
   return {
     ...partsOf(values, model, { trendCycle: round3.trend, index: round3.season2, season }),
-    taken: { by: 'iterated', frame: { start, n, seasons, size }, ...adjusted },
+    taken: { by: 'iterated', frame: { start, seasons: frame.seasons }, ...adjusted },
   }
 }
 
@@ -92,24 +87,4 @@ function costOf(name: SeasonalFilterName, years: number): { trace: number; uncer
     return 1.5 * own - 0.5 * earlier
   })
   return { trace, uncertainty: weights.reduce((sum, weight) => sum + weight ** 2, 0) }
-}
-
-function requireThreeYears({ values, calendar }: Stretch): void {
-  const needed = FEWEST_YEARS * calendar.seasons
-  if (values.length >= needed) return
-  throw new Refusal(
-    `Too short: iterated averages need ${FEWEST_YEARS} full years (${countPeriods(needed, calendar)}); there are ${values.length}.`,
-    'series',
-  )
-}
-
-function requireEveryValue(stretch: Stretch): void {
-  const at = stretch.values.findIndex((value) => value === null)
-  if (at < 0) return
-  const { code, label, names } = stretch.periodOf(at)
-  throw new Refusal(
-    `${label} has no value, and iterated averages go over every period: fill missing values, or let the span begin after it.`,
-    code,
-    names,
-  )
 }

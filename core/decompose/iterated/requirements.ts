@@ -1,5 +1,7 @@
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
+import type { Stretch } from '../../series/stretch'
+import { figure } from '../../words/figure'
 import type { Adjustable, IteratedOptions } from './adjustable'
 import type { ExtremeLimits } from './extremes'
 import { hendersonLengths } from './hendersonFilter'
@@ -7,13 +9,17 @@ import { SEASONAL_FILTERS, type SeasonalFilterName } from './seasonalFilters'
 
 export const FEWEST_YEARS = 3
 
+const BY_NUMBER: Stretch['periodOf'] = (entry) => ({
+  ...{ code: 'series.values', label: `Period ${entry + 1}`, names: { t: entry + 1 } },
+})
+
 /**
  * The values of a series that can be adjusted by moving averages.
  *
  * @throws Refusal naming what stands against it
  */
 export function requireAdjustable(
-  { seasons, values, extension = [] }: Adjustable,
+  { seasons, values, extension = [], nameOf = BY_NUMBER }: Adjustable,
   model: Model,
   { seasonal, henderson, limits }: IteratedOptions,
 ): number[] {
@@ -21,26 +27,28 @@ export function requireAdjustable(
   const needed = FEWEST_YEARS * seasons
   if (values.length < needed) {
     throw new Refusal(
-      `Iterated averages need ${FEWEST_YEARS} years, that is ${needed} periods, and there are ${values.length}.`,
-      'decompose.by',
+      `Too short: iterated averages need ${FEWEST_YEARS} full years (${needed} periods); there are ${values.length}.`,
+      'series',
       { periodsNeeded: needed },
     )
   }
   const missing = values.findIndex((value) => value === null)
   if (missing >= 0) {
+    const { code, label, names } = nameOf(missing)
     throw new Refusal(
-      `Period ${missing + 1} has no value, and iterated averages go over every period; fill it, or begin after it.`,
-      'missing',
-      { t: missing + 1 },
+      `${label} has no value, and iterated averages go over every period: fill missing values, or let the span begin after it.`,
+      code,
+      names,
     )
   }
   const all = [...(values as readonly number[]), ...extension]
   const below = model === 'multiplicative' ? all.findIndex((value) => value <= 0) : -1
   if (below >= 0) {
+    const { code, label, names } = nameOf(below)
     throw new Refusal(
-      `Period ${below + 1} is ${all[below]}, and a multiplicative season needs values above 0; decompose it additively.`,
-      'decompose.model',
-      { t: below + 1 },
+      `${label} is ${figure(all[below]!)}, and a multiplicative season needs values above 0; decompose it additively.`,
+      code,
+      names,
     )
   }
   if (extension.length > seasons) {

@@ -1,16 +1,11 @@
-import type { Calendar } from '../../calendar/calendar'
-import { calendarOfResult, startOfResult } from '../../ledger/calendarOfResult'
-import { ledgerOf } from '../../ledger/ledger'
+import { calendarOfResult } from '../../ledger/calendarOfResult'
 import type { Result } from '../../result'
 import { capitalized } from '../../series/noun'
 import { displayScale } from '../../words/displayScale'
-import { foldGrid, type FoldGrid } from '../fold/foldGrid'
+import { foldedOf, rowOfSeason } from '../../ledger/foldGrid'
 import { historiesStrip, yearsStrip } from '../fold/foldedStrips'
 import { namesAcross } from './across'
 import type { Drawn } from './drawn'
-
-/** The row that a season is seen in. */
-const SEEN_IN = ['seasonalIrregular', 'index', 'value'] as const
 
 /**
  * The years laid over each other, and each season from year to year.
@@ -21,12 +16,10 @@ const SEEN_IN = ['seasonalIrregular', 'index', 'value'] as const
  * @example of months: two strips over Jan … Dec
  */
 export function foldPicture(result: Result, name?: string, yearStart?: number): Drawn | null {
-  const { find } = ledgerOf(result)
   const own = calendarOfResult(result)
   if (own.seasons < 2) return null
   const calendar = { ...own, yearStart: yearStart ?? own.yearStart }
-  const row =
-    find(name ?? '') ?? SEEN_IN.map(find).find((one) => one?.actual?.some((y) => y !== null))!
+  const row = rowOfSeason(result, name)
   const { unit, noun } = result.series
   const scale = displayScale(result.columns.value, unit)
   const grid = foldedOf(result, row.name, calendar)
@@ -40,11 +33,4 @@ export function foldPicture(result: Result, name?: string, yearStart?: number): 
     subtitle,
     across: namesAcross(grid.seasons.map(({ label }) => label.slice(0, 3))),
   }
-}
-
-/** A row of the ledger folded by year. */
-export function foldedOf(result: Result, name: string, calendar: Calendar): FoldGrid {
-  const { run } = ledgerOf(result)
-  const span = { first: run.firstT, last: run.lastT }
-  return foldGrid({ calendar, start: startOfResult(result) }, (t) => run.value(name, t), span)
 }

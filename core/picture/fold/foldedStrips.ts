@@ -1,6 +1,6 @@
 import type { Column } from '../../column/column'
 import type { Layer, Point, Strip } from '../strips'
-import type { FoldGrid } from './foldGrid'
+import type { FoldGrid } from '../../ledger/foldGrid'
 
 /** The latest years are read at the pointer; more would not fit. */
 const YEARS_READ = 6

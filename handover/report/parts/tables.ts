@@ -1,7 +1,5 @@
-import { seasonColumn, seasonOrder, tableYear } from '../../../core/calendar/tableYear'
-import { seasonLabel } from '../../../core/calendar/labels'
-import { periodAt } from '../../../core/calendar/period'
 import type { Column } from '../../../core/column/column'
+import { foldedOf, rowOfSeason, type FoldCell } from '../../../core/ledger/foldGrid'
 import { listed } from '../../../core/words/listed'
 import { decimalsOfRows } from '../../../core/ledger/table'
 import { html, type Content, type Markup } from '../markup'
@@ -103,40 +101,31 @@ function unitOf({ unit }: Column): Markup | null {
 /** The row that a season is seen in, laid out by year and season; null for a series without one. */
 function seasonGrid(of: PartOf): Markup | null {
   const { workings, result, says } = of
-  const { find, run } = workings.ledger
-  const { calendar, start, firstT, lastT } = run
-  const column = [find('seasonalIrregular'), find('index')].find((one) =>
-    hasFigures(one?.actual ?? null),
-  )
-  if (!column || calendar.seasons < 2) return null
-  const order = seasonOrder(calendar)
+  const { calendar } = workings.ledger.run
+  const column = rowOfSeason(result)
+  if (calendar.seasons < 2) return null
   const decimals = decimalsOfRows(result)(column)
-  const years = new Map<number, Content[]>()
-  for (let t = firstT; t <= lastT; t++) {
-    const period = periodAt(start, t, calendar.seasons)
-    const year = tableYear(period, calendar)
-    const row = years.get(year) ?? order.map(() => html`<td></td>`)
-    const value = run.value(column.name, t)
+  const { seasons, years } = foldedOf(result, column.name, calendar)
+  const cellOf = ({ t, value }: FoldCell): Content => {
+    if (t === null) return html`<td></td>`
     workings.ask({ column: column.name, t })
-    row[seasonColumn(period.season, calendar)] = html`<td
-      data-opens="${workings.place} ${workings.placeOf(column.name)} ${t}"
-    >
+    const opens = `${workings.place} ${workings.placeOf(column.name)} ${t}`
+    return html`<td data-opens="${opens}">
       ${value === null ? '' : says.decimals(value, decimals)}
     </td>`
-    years.set(year, row)
   }
-  const title = `${column.label} by year and season, ${column.unit}`
-  const heads = order.map((season) => html`<th scope="col">${seasonLabel(season, calendar)}</th>`)
-  const rows = [...years].map(
-    ([year, cells]) =>
+  const title = [`${column.label} by year and season`, column.unit].filter((text) => text !== '')
+  const heads = seasons.map(({ label }) => html`<th scope="col">${label}</th>`)
+  const rows = years.map(
+    ({ year, cells }) =>
       html`<tr>
         <th scope="row">${year}</th>
-        ${cells}
+        ${cells.map(cellOf)}
       </tr>`,
   )
   return walkable(
     of,
-    title,
+    title.join(', '),
     'grid',
     html`<th scope="col">year</th>
       ${heads}`,

@@ -1,6 +1,13 @@
 import type { Checked } from '../../../core/check/check'
 import { errorArithmetic } from '../../../core/check/errorArithmetic'
-import { accuracyWords, ERROR_NAMES, heldLine, verdictLine } from '../../../core/check/words'
+import {
+  accuracyWords,
+  ERROR_NAMES,
+  errorFigureText,
+  heldLine,
+  unitOfError,
+  verdictLine,
+} from '../../../core/check/words'
 import type { SaidFigure } from '../../../core/check/words'
 import { traitsOf } from '../../../core/decompose/ways'
 import { BENCHMARK_SAYS, type Benchmark } from '../../../core/forecast/benchmarks'
@@ -90,22 +97,19 @@ function fittedErrors({ workings, result, says }: PartOf): Markup {
     fitted,
     hasSeason ? result.series.seasons : 1,
   )
+  const { unit } = result.series
   const written = (key: SaidFigure['key']): Content => {
-    const [value, expression] = [fitted[key], arithmetic[key]]
-    if (value === null || !expression) return '–'
-    const name = ERROR_NAMES[key]
-    const isShare = key === 'mape' || key === 'smape' || key === 'rmsePercentOfMean'
-    const unit = isShare ? '%' : key === 'mase' ? '' : result.series.unit
-    return workings.other(
-      { title: name, means: 'of what is fitted', unit, expression },
-      `${says.figure(value)}${isShare ? '%' : ''}`,
-    )
+    const [text, expression] = [errorFigureText(key, fitted[key], unit, says), arithmetic[key]]
+    if (!expression) return text
+    const title = ERROR_NAMES[key]
+    const about = { title, means: 'of what is fitted', unit: unitOfError(key, unit) }
+    return workings.other({ ...about, expression }, text)
   }
   return tableOf({
     endsInWords: true,
     caption: 'Fitted against actual: what is fitted has seen these values',
     head: ['error', 'figure', 'says'],
-    rows: accuracyWords(fitted, result.series.unit, hasSeason).map(({ key, says: words }) => [
+    rows: accuracyWords(fitted, unit, hasSeason).map(({ key, says: words }) => [
       ERROR_NAMES[key],
       written(key),
       says.inText(words),

@@ -15,7 +15,7 @@ import StripStack from '../StripStack.vue'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
-import { foldGrid } from '~~/core/picture/fold/foldGrid'
+import { foldGrid } from '~~/core/ledger/foldGrid'
 import { historiesStrip, yearsStrip } from '~~/core/picture/fold/foldedStrips'
 import SeasonGrid from './SeasonGrid.vue'
 

@@ -1,8 +1,12 @@
-import { seasonColumn, seasonOrder, tableYear } from '../../calendar/tableYear'
-import { seasonLabel } from '../../calendar/labels'
-import { periodAt } from '../../calendar/period'
-import type { Series, Value } from '../../series/series'
-import { mean } from '../../statistics/average'
+import { seasonColumn, seasonOrder, tableYear } from '../calendar/tableYear'
+import { seasonLabel } from '../calendar/labels'
+import { periodAt } from '../calendar/period'
+import type { Calendar } from '../calendar/calendar'
+import type { Column } from '../column/column'
+import type { Result } from '../result'
+import type { Series, Value } from '../series/series'
+import { ledgerOf } from './ledger'
+import { mean } from '../statistics/average'
 
 /** A row of the ledger folded by year: years down, seasons across. */
 export interface FoldGrid {
@@ -52,4 +56,20 @@ export function foldGrid(
       ),
     })),
   }
+}
+
+/** A row of the ledger folded by year. @param calendar of the series, or with another beginning of the year */
+export function foldedOf(result: Result, name: string, calendar: Calendar): FoldGrid {
+  const { run } = ledgerOf(result)
+  const span = { first: run.firstT, last: run.lastT }
+  return foldGrid({ calendar, start: run.start }, (t) => run.value(name, t), span)
+}
+
+/** The row that a season is seen in: its ratios or differences, else its indices, else the values. */
+const SEEN_IN = ['seasonalIrregular', 'index', 'value'] as const
+
+/** @param name of another row that is to be seen; where it is not there, the one that the season is seen in */
+export function rowOfSeason(result: Result, name = ''): Column {
+  const { find } = ledgerOf(result)
+  return [name, ...SEEN_IN].map(find).find((one) => one?.actual?.some((y) => y !== null))!
 }
