@@ -1,15 +1,16 @@
-import { formatPeriod, periodAt, timeCodeOfCode } from './calendar/period'
+import { formatPeriod, parsePeriod, periodAt, timeCodeOfCode } from './calendar/period'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
+import type { Carrier, CarryOn } from './decompose/carryOn'
 import type { Decomposed } from './decompose/parts'
 import { wayOf, type Taken } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
 import type { MemberFigures, MemberMethod } from './forecast/member'
 import type { Level } from './forecast/level'
 import { forecastWayOf, type Ahead } from './forecast/ways'
-import { exclusionsOf, type Method, type MethodDocument } from './method'
+import { exclusionsOf, METHOD_FORMAT, type Method, type MethodDocument } from './method'
 import { methodName } from './methodName'
-import { MODEL } from './model'
+import { MODEL, type Model } from './model'
 import { columnsBeside } from './prepare/beside'
 import { errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
@@ -82,10 +83,10 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       values: series.values.slice(firstT - 1, lastT),
     }),
     ...{ leftOut, hear },
-    indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut).index,
+    indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut, carryOn).index,
   })
   const stretch = prepared.input
-  const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut)
+  const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut, carryOn)
   const trend = trendWayOf(method.trend.form).fit(
     decomposed.deseasonalized,
     method.trend,
@@ -173,6 +174,24 @@ function whole(
     },
     fitted: fitted.map((value, i) => putBack(takenOut, value, firstT + i)),
     inside: { fitted, forecast, limits },
+  }
+}
+
+/** Carries a stretch on by the usual method of a way of forecasting, as if it were a series by itself. */
+export const carryOn: CarryOn = (stretch, by, model, periods) => {
+  const { calendar, values } = stretch
+  const start = parsePeriod(stretch.periodOf(0).code, calendar)!
+  const series: Series = { name: '', unit: '', calendar, start, values }
+  return calculate(series, carryingMethod(by, model, periods)).ahead.forecast
+}
+
+/** The method that a way of forecasting carries a series on by. */
+export function carryingMethod(by: Carrier, model: Model, periods: number): MethodDocument {
+  const forecast = forecastWayOf(by).carriesOn!(model)
+  return {
+    format: METHOD_FORMAT,
+    decompose: { model },
+    forecast: { ...forecast, horizon: periods, levels: [] },
   }
 }
 

@@ -1,6 +1,6 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import type { Figures } from './calculate'
+import { carryOn, type Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
@@ -170,7 +170,9 @@ function modelMends(
   const { decompose } = method
   if (!advised || advised.close || advised.better === decompose.model) return false
   const other = { ...decompose, model: advised.better }
-  const decomposed = orNull(() => wayOf(decompose.by).decompose(prepared.input, other, leftOut))
+  const decomposed = orNull(() =>
+    wayOf(decompose.by).decompose(prepared.input, other, leftOut, carryOn),
+  )
   return (
     decomposed !== null &&
     examineLeftover(prepared.input, decomposed.irregular, counts).waves === null
@@ -220,7 +222,7 @@ function seasonRows(
   if (!season) return []
   const stretch = prepared.input
   const { decompose } = method
-  const stability = wayOf(decompose.by).stability(stretch, decompose, leftOut, decomposed)
+  const stability = wayOf(decompose.by).stability(stretch, decompose, leftOut, decomposed, carryOn)
   return season.indices.map((row, k) => ({
     ...row,
     label: seasonLabel(row.season, stretch.calendar),

@@ -1,4 +1,4 @@
-import type { Figures } from './calculate'
+import { carryOn, type Figures } from './calculate'
 import { without } from './decompose/parts'
 import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
 import type { OutOfTheOrdinary } from './outliers/outliers'
@@ -154,7 +154,12 @@ function levelToJudge(
   const by = defaultWay(calendar)
   const usual = orNull(() => {
     const facts = { model, periods: replaced.length, seasons: calendar.seasons }
-    return wayOf(by).decompose(stretch, completeDecomposition({ by, model }, facts), new Set())
+    return wayOf(by).decompose(
+      stretch,
+      completeDecomposition({ by, model }, facts),
+      new Set(),
+      carryOn,
+    )
   })
   return usual ? without(replaced, usual.index, model) : own()
 }

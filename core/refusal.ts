@@ -61,3 +61,18 @@ export function refusedUnder<T>(path: string, calculation: () => T): T {
     throw new Refusal(because, where ? `${path}.${where}` : path, names)
   }
 }
+
+/**
+ * What a calculation is refused for, said of the choice that set it off.
+ *
+ * @param path of that choice in the document
+ * @param what it is: `A year carried on`
+ */
+export function refusedAt<T>(path: string, what: string, calculation: () => T): T {
+  try {
+    return calculation()
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error
+    throw new Refusal(`${what}: ${error.because}`, path, error.names)
+  }
+}

@@ -10,6 +10,7 @@ import type { Stretch } from '../series/stretch'
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Piece } from '../word'
 import type { Extent } from '../work/extent'
+import type { Carrier, CarryOn } from './carryOn'
 import type { CommonOptions, Facts } from './commonOptions'
 import type { Decomposed, SeasonalIndex } from './parts'
 
@@ -88,9 +89,17 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
    * Takes a stretch apart: numbers alone.
    *
    * @param leftOut time codes that are left out of the season
+   * @param carryOn asked by a way that wants values behind the last
    * @throws Refusal for a stretch that it cannot take apart
    */
-  decompose(stretch: Stretch, options: Options, leftOut: ReadonlySet<number>): Decomposed<Taken>
+  decompose(
+    stretch: Stretch,
+    options: Options,
+    leftOut: ReadonlySet<number>,
+    carryOn: CarryOn,
+  ): Decomposed<Taken>
+  /** What carries a series on for it, so that its cost can be told; left out by a way that asks for nothing. */
+  carriedOnBy?(options: Options): Carrier | null
   /** How far each period is believed, 0 for not at all; null when all are. */
   weights(taken: Taken): readonly number[] | null
   stability(
@@ -98,6 +107,7 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
     options: Options,
     leftOut: ReadonlySet<number>,
     decomposed: Decomposed<Taken>,
+    carryOn: CarryOn,
   ): Stability | null
 
   /** Its columns of the ledger, in the order of the work. */

@@ -139,6 +139,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   ): Document
   /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
   readonly slowChoices?: SlowChoices<Options, Ahead, Document>
+  /** What carries a series on by itself, with nothing to choose between; left out by a way that nobody asks for that. */
+  carriesOn?(model: Model): Document
   /** What it is made of: other methods, which cannot be made of others in turn; most ways have none. */
   readonly members?: {
     /** Those of a document, the usual ones where it names none. */

@@ -23,10 +23,10 @@ const five: Series = series(
   { calendar: calendarOf('seasons', { seasons: 5 }), start: { year: 12, season: 3 } },
 )
 
-const decompose = (more: MethodDocument['decompose']): MethodDocument => ({
-  format: 'elvant-method/1',
-  decompose: more,
-})
+const decompose = (
+  more: MethodDocument['decompose'],
+  forecast: MethodDocument['forecast'] = {},
+): MethodDocument => ({ format: 'elvant-method/1', decompose: more, forecast })
 
 /** Nine years of quarters, one of them far out. */
 const WITH_EXTREME = Array.from(
@@ -81,6 +81,11 @@ export const EVERY_WAY: readonly (readonly [
     decompose({ by: 'stl', seasonalWindow: 'periodic' }),
   ],
   ['iterated averages', series(WITH_EXTREME), decompose({ by: 'iterated' })],
+  [
+    'iterated averages, carried on further than the forecast goes, yearly sums kept',
+    series(WITH_EXTREME),
+    decompose({ by: 'iterated', extend: true, yearlySums: true }, { horizon: 2 }),
+  ],
   [
     'iterated averages, additive, filters given',
     series(WITH_EXTREME),

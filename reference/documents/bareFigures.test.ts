@@ -13,6 +13,8 @@ const BARE: readonly (readonly [column: RegExp, reason: string])[] = [
     'it came in, was put in by hand, or is filled by indices that were estimated with the gap',
   ],
   [/^round[12]:weight/, 'up to the lower limit it is 1, beyond the upper 0'],
+  [/^carriedOn$/, 'a forecast with a ledger of its own'],
+  [/^yearlyStep$/, 'a least-squares problem over all years at once'],
   [/^weight$/, 'the irregular of the run before the last is in no row'],
   [
     /^index$/,

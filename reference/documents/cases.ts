@@ -69,6 +69,10 @@ export const DOCUMENT_CASES: readonly DocumentCase[] = [
     decompose: { by: 'stl', seasonalWindow: 7, exclude: FLOOD },
   }),
   one('exterior-paint', 'iterated averages', { decompose: { by: 'iterated' } }),
+  one('exterior-paint', 'iterated averages, carried on, yearly sums kept', {
+    decompose: { by: 'iterated', extend: 'arima', yearlySums: true },
+    forecast: { horizon: 6 },
+  }),
   one('wood-stain', 'iterated averages, additive, filters given', {
     decompose: {
       ...{ by: 'iterated', model: 'additive', seasonalFilter: '3x5', trendFilter: 13 },

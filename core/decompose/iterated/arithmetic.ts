@@ -1,14 +1,11 @@
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import type { Value } from '../../series/series'
-import type { DecompositionRun } from '../way'
-import type { IteratedTaken } from './calculate'
+import type { IteratedRun } from './appended'
 import { spanOf } from './frame'
 import { hendersonFilter, trendWeightsAt } from './hendersonFilter'
-import type { IteratedOptions } from './options'
 import { seasonalWeightsAt, seasonsOf } from './seasonalStep'
 import type { SeasonalFilterName } from './seasonalFilters'
 
-export type IteratedRun = DecompositionRun<IteratedOptions, IteratedTaken>
 type ArithmeticAt = (t: number) => Expression
 
 /** Decimals that a weight is called by. */
@@ -17,7 +14,7 @@ const WEIGHT_DECIMALS = 5
 /** The average of a year around a cell: the mean of the two averages that stand half a period before and behind it. */
 export function yearAverage(run: IteratedRun, column: string): ArithmeticAt {
   const { seasons } = run.calendar
-  const from = (t: number) => meanOf(seasons, (i) => run.cell(column, t + i))
+  const from = (t: number) => meanOf(seasons, (i) => run.stepAt(column, t + i))
   return (t) =>
     operation(operation(from(t - seasons / 2), '+', from(t - seasons / 2 + 1)), '÷', plain(2))
 }
@@ -25,9 +22,8 @@ export function yearAverage(run: IteratedRun, column: string): ArithmeticAt {
 /** A trend by Henderson's average: the weights of its place times the cells around it. */
 export function trendFiltered(run: IteratedRun, column: string, length: number): ArithmeticAt {
   const filter = hendersonFilter(length)
-  const count = run.lastT - run.firstT + 1
   return (t) => {
-    const { from, step, weights } = trendWeightsAt(filter, t - run.firstT, count)
+    const { from, step, weights } = trendWeightsAt(filter, t - run.firstT, run.count)
     return weightedSum(run, column, weights, (j) => run.firstT + from + step * j)
   }
 }
@@ -42,7 +38,7 @@ export function seasonRaw(
   const groups = seasonsOf(run.taken.frame, si)
   return (t) => {
     const group = groups[run.seasonOf(t) - 1]!
-    const cellOf = (place: number) => run.cell(column, run.firstT + group[place]!)
+    const cellOf = (place: number) => run.stepAt(column, run.firstT + group[place]!)
     if (used === 'stable') return meanOf(group.length, cellOf)
     const { from, step, weights } = seasonalWeightsAt(
       used,
@@ -71,19 +67,19 @@ export function seasonFactor(
   const half = calendar.seasons / 2
   const centre = yearAverage(run, raw)
   return (t) => {
-    if (t < first) return run.cell(own, t + calendar.seasons)
-    if (t > last) return run.cell(own, t - calendar.seasons)
+    if (t < first) return run.stepAt(own, t + calendar.seasons)
+    if (t > last) return run.stepAt(own, t - calendar.seasons)
     const middle = Math.min(Math.max(t, first + half), last - half)
-    return operation(run.cell(raw, t), model.remove, centre(middle))
+    return operation(run.stepAt(raw, t), model.remove, centre(middle))
   }
 }
 
-/** The factor of a year that comes: the last one, and half of what it changed by; from then on that of the year before. */
+/** The factor of a year that comes where nothing was carried on: the last one, and half of what it changed by; from then on that of the year before. */
 export function aheadFactor(run: IteratedRun, t: number): Expression {
   const { seasons } = run.calendar
-  const last = run.cell('index', t - seasons)
+  const last = run.stepAt('index', t - seasons)
   if (t > run.lastT + seasons) return last
-  const change = operation(last, '−', run.cell('index', t - 2 * seasons))
+  const change = operation(last, '−', run.stepAt('index', t - 2 * seasons))
   return operation(last, '+', operation(figureOf('½', 0.5), '×', change))
 }
 
@@ -94,7 +90,7 @@ function weightedSum(
   at: (j: number) => number,
 ): Expression {
   const terms = weights.map((weight, j) =>
-    operation(figureOf(weight.toFixed(WEIGHT_DECIMALS), weight), '×', run.cell(column, at(j))),
+    operation(figureOf(weight.toFixed(WEIGHT_DECIMALS), weight), '×', run.stepAt(column, at(j))),
   )
   return { kind: 'average', how: 'sum', terms }
 }

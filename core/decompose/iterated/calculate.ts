@@ -2,14 +2,23 @@ import { parsePeriod } from '../../calendar/period'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
 import { partsOf, type Decomposed, type SeasonalIndex } from '../parts'
+import { refusedAt } from '../../refusal'
+import type { Carrier, CarryOn } from '../carryOn'
 import { adjust, type Adjusted } from './adjust'
+import type { Adjustable, IteratedOptions as Choices } from './adjustable'
 import { choicesOf, type IteratedOptions } from './options'
+import { requireAdjustable } from './requirements'
 import { SEASONAL_FILTER, type SeasonalFilterName } from './seasonalFilters'
+import { keepYearlySums, type YearlySums } from './yearlySums'
 
 /** What only iterated averages find: every step of every round. */
 export type IteratedTaken = Omit<Adjusted, 'y' | 'frame'> & {
   readonly by: 'iterated'
   readonly frame: Pick<Adjusted['frame'], 'start' | 'seasons'>
+  /** Values behind the last that every step worked with; none where nothing was carried on. */
+  readonly extension: readonly number[]
+  /** null where yearly sums are left as they come. */
+  readonly yearly: YearlySums | null
 }
 
 /**
@@ -17,6 +26,7 @@ export type IteratedTaken = Omit<Adjusted, 'y' | 'frame'> & {
  *
  * The season may change over the years; what a forecast takes is the factor of the year ahead.
  *
+ * @param carryOn asked where a year of forecast is wanted behind the values
  * @throws Refusal below three years, for a period without a value, for a value not above 0 in a multiplicative model, and for
  *   other seasons than months or quarters
  * @see adjust
@@ -24,28 +34,45 @@ export type IteratedTaken = Omit<Adjusted, 'y' | 'frame'> & {
 export function decomposeIterated(
   stretch: Stretch,
   options: IteratedOptions,
+  carryOn: CarryOn,
 ): Decomposed<IteratedTaken> {
   const { values, calendar } = stretch
   const { model } = options
   const start = parsePeriod(stretch.periodOf(0).code, calendar)!
-  const {
-    y: _y,
-    frame,
-    ...adjusted
-  } = adjust(
-    { seasons: calendar.seasons, start, values, nameOf: stretch.periodOf },
-    model,
-    choicesOf(options),
+  const { seasons } = calendar
+  const series = { seasons, start, values, nameOf: stretch.periodOf }
+  const choices = choicesOf(options)
+  const extension = extensionOf(series, choices, options, (by) =>
+    carryOn(stretch, by, model, seasons),
   )
+  const { y, frame, ...adjusted } = adjust({ ...series, extension }, model, choices)
   const { round3 } = adjusted.rounds
   const season = {
-    seasonalIrregular: round3.siUnmodified,
+    seasonalIrregular: round3.siUnmodified.slice(0, values.length),
     ...indicesOf(stretch, adjusted),
   }
+  const parts = partsOf(values, model, {
+    trendCycle: round3.trend.slice(0, values.length),
+    index: round3.season2.slice(0, values.length),
+    season,
+  })
+  const yearly = options.yearlySums ? keepYearlySums(frame, y, round3.adjusted) : null
   return {
-    ...partsOf(values, model, { trendCycle: round3.trend, index: round3.season2, season }),
-    taken: { by: 'iterated', frame: { start, seasons: frame.seasons }, ...adjusted },
+    ...parts,
+    taken: { by: 'iterated', frame: { start, seasons }, extension, yearly, ...adjusted },
   }
+}
+
+/** The year behind the last value, where one is asked for. @throws Refusal of the series itself first, then of its forecast */
+function extensionOf(
+  series: Adjustable,
+  choices: Choices,
+  { extend, model }: IteratedOptions,
+  carryOn: (by: Carrier) => readonly number[],
+): readonly number[] {
+  if (!extend) return []
+  requireAdjustable(series, model, choices)
+  return refusedAt('decompose.extend', 'A year carried on', () => carryOn(extend))
 }
 
 /** One index a season: that of the year ahead; raw, the mean over the years. */

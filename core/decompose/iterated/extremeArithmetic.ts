@@ -1,6 +1,6 @@
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Value } from '../../series/series'
-import type { IteratedRun } from './arithmetic'
+import type { IteratedRun } from './appended'
 import { neighboursOf } from './extremes'
 import { yearAt } from './frame'
 import { seasonsOf } from './seasonalStep'
@@ -20,13 +20,14 @@ export function extremeWeight(
   const [lower, upper] = options.extremes
   return (t) => {
     const own = weight[t - firstT]!
+    if (t > run.lastT) return figureOf('what is carried on is believed', own)
     if (run.value(column, t) === null) return figureOf('there is no irregular to weigh', own)
     if (own === 1) return figureOf(`no more than ${lower} σ away`, own)
     if (own === 0) return figureOf(`more than ${upper} σ away`, own)
     const year = yearAt(taken.frame, t - firstT)
     const away: Expression = {
       kind: 'absolute',
-      of: operation(run.cell(column, t), '−', plain(model.neutral)),
+      of: operation(run.stepAt(column, t), '−', plain(model.neutral)),
     }
     const r = operation(away, '÷', figureOf(`σ of ${year}`, sigma.get(year)!))
     const top = figureOf('upper limit', upper)
@@ -49,18 +50,18 @@ export function replacedValue(
   const groups = seasonsOf(taken.frame, si)
   return (t) => {
     const own = weight[t - firstT]!
-    if (own >= 1) return run.cell(column, t)
+    if (own >= 1) return run.stepAt(column, t)
     const group = groups[run.seasonOf(t) - 1]!
     const full = neighboursOf(group, weight, group.indexOf(t - firstT))
     const share = full.length === 0 ? 0 : own
     const cells = (full.length === 0 ? group : full).map((entry) =>
-      run.cell(column, firstT + entry),
+      run.stepAt(column, firstT + entry),
     )
     if (share === 0) return { kind: 'average', how: 'mean', terms: cells }
     const believed = figureOf('weight', share)
     const sum: Expression = {
       ...{ kind: 'average', how: 'sum' },
-      terms: [operation(believed, '×', run.cell(column, t)), ...cells],
+      terms: [operation(believed, '×', run.stepAt(column, t)), ...cells],
     }
     return operation(sum, '÷', operation(believed, '+', plain(cells.length)))
   }
@@ -69,7 +70,7 @@ export function replacedValue(
 /** What of an irregular is not believed. */
 export function correctionOf(run: IteratedRun, irregular: string, weight: string): ArithmeticAt {
   return (t) => {
-    const [own, believed] = [run.cell(irregular, t), run.cell(weight, t)]
+    const [own, believed] = [run.stepAt(irregular, t), run.stepAt(weight, t)]
     if (run.model.neutral === 0) return operation(own, '×', operation(plain(1), '−', believed))
     const kept = operation(believed, '×', operation(own, '−', plain(1)))
     return operation(own, '÷', operation(plain(1), '+', kept))

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Model } from '../../model'
+import { CARRIERS, type Carrier } from '../carryOn'
 import { modelOption, type Facts } from '../commonOptions'
 import { USUAL_LIMITS, type IteratedOptions as Choices } from './adjustable'
 import { requireFilter, requireLength, requireLimits } from './requirements'
@@ -19,6 +20,10 @@ export const iteratedDocument = z.strictObject({
     .tuple([z.number().min(0).max(100), z.number().min(0).max(100)])
     .readonly()
     .optional(),
+  /** A year of forecast behind the last value before anything is filtered; true takes the first there is. */
+  extend: z.union([z.boolean(), z.enum(CARRIERS)]).optional(),
+  /** Adjusted values of a full calendar year brought to the sum of the original. */
+  yearlySums: z.boolean().optional(),
 })
 export type IteratedDocument = z.infer<typeof iteratedDocument>
 
@@ -29,15 +34,18 @@ export interface IteratedOptions {
   readonly seasonalFilter: SeasonalFilterName | typeof CHOSEN
   readonly trendFilter: number | typeof CHOSEN
   readonly extremes: readonly [number, number]
+  /** false carries nothing on. */
+  readonly extend: Carrier | false
+  readonly yearlySums: boolean
 }
 
 /**
- * Fills in the defaults: filters chosen by what is found, extremes from 1.5 to 2.5 σ.
+ * Fills in the defaults: filters chosen by what is found, extremes from 1.5 to 2.5 σ, nothing carried on, yearly sums as they come.
  *
  * @throws Refusal for limits that leave nothing between them, and for a length that no trend filter has
  */
 export function completeIterated(
-  { by, seasonalFilter, trendFilter, extremes, ...document }: IteratedDocument,
+  { by, seasonalFilter, trendFilter, extremes, extend, yearlySums, ...document }: IteratedDocument,
   { model, seasons }: Facts,
 ): IteratedOptions {
   const { lower, upper } = USUAL_LIMITS
@@ -46,6 +54,8 @@ export function completeIterated(
     seasonalFilter: seasonalFilter ?? CHOSEN,
     trendFilter: trendFilter ?? CHOSEN,
     extremes: extremes ?? [lower, upper],
+    extend: extend === true ? CARRIERS[0] : (extend ?? false),
+    yearlySums: yearlySums ?? false,
   }
   const { limits, henderson, seasonal } = choicesOf(options)
   requireLimits(limits)

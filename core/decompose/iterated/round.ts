@@ -8,7 +8,8 @@ import {
 } from '../../column/column'
 import { operation, type Expression } from '../../column/expression'
 import type { Value } from '../../series/series'
-import { seasonFactor, seasonRaw, trendFiltered, type IteratedRun } from './arithmetic'
+import { inLedger, type IteratedRun } from './appended'
+import { seasonFactor, seasonRaw, trendFiltered } from './arithmetic'
 import type { IteratedTaken } from './calculate'
 import { rawFactors } from './seasonalStep'
 import type { SeasonalFilterName } from './seasonalFilters'
@@ -64,6 +65,7 @@ export class Round {
     const [component, mark] = DRAWN[kind]
     const measure: Measure =
       kind === 'level' ? 'level' : kind === 'share' ? 'share' : run.model.measure
+    run.tell(this.column(step), values)
     this.columns.push(
       declare(run.unit, {
         name: this.column(step),
@@ -71,7 +73,7 @@ export class Round {
         symbol: `${label.toLowerCase()} of round ${this.name.slice(-1)}`,
         group: this.#group,
         stages: ['season'],
-        actual: values,
+        ...inLedger(run, values),
         whyUndefined: () =>
           `An average of a year has no value here: it needs half a year on either side.`,
       }),
@@ -83,7 +85,7 @@ export class Round {
   }
 
   cell(step: string, t: number): Expression {
-    return this.run.cell(this.column(step), t)
+    return this.run.stepAt(this.column(step), t)
   }
 
   /** One step less another. */

@@ -2,7 +2,8 @@ import type { Column } from '../../column/column'
 import { operation } from '../../column/expression'
 import { capitalized } from '../../series/noun'
 import type { Value } from '../../series/series'
-import { yearAverage, type IteratedRun } from './arithmetic'
+import type { IteratedRun } from './appended'
+import { yearAverage } from './arithmetic'
 import type { IteratedTaken } from './calculate'
 import { correctionOf, extremeWeight, replacedValue } from './extremeArithmetic'
 import { Round } from './round'
@@ -35,7 +36,7 @@ function begin(
       kind: 'season',
       values: si1,
     },
-    arithmetic: round.less((t) => run.cell(input, t), round.at('trend1')),
+    arithmetic: round.less((t) => run.stepAt(input, t), round.at('trend1')),
   })
 }
 
@@ -44,7 +45,7 @@ export function firstRound(run: IteratedRun): Column[] {
   const { rounds, used } = run.taken
   const own = rounds.round1
   const round = new Round(run, 'round1')
-  const y = (t: number) => run.cell(run.input.column, t)
+  const y = (t: number) => run.stepAt(run.input.column, t)
   /** What a provisional season leaves, and how far each of it is believed. */
   const weighed = (
     label: string,
@@ -140,7 +141,7 @@ function lessEach({ model }: IteratedRun, a: readonly Value[], b: readonly Value
 
 /** The last steps of a round that takes extremes back. */
 function end(round: Round, own: IteratedTaken['rounds']['round2'], run: IteratedRun): void {
-  const y = (t: number) => run.cell(run.input.column, t)
+  const y = (t: number) => run.stepAt(run.input.column, t)
   round.add('adjusted2', {
     ...{
       label: 'Adjusted',
@@ -212,7 +213,7 @@ function middle(
       kind: 'level',
       values: own.adjusted1,
     },
-    arithmetic: round.less((t) => run.cell(input, t), round.at('season1')),
+    arithmetic: round.less((t) => run.stepAt(input, t), round.at('season1')),
   })
   round.trend(round.name, 'adjusted1', own.trend2)
   round.add('si2', {
@@ -222,7 +223,7 @@ function middle(
       kind: 'season',
       values: own.si2,
     },
-    arithmetic: round.less((t) => run.cell(input, t), round.at('trend2')),
+    arithmetic: round.less((t) => run.stepAt(input, t), round.at('trend2')),
   })
 }
 
@@ -258,7 +259,7 @@ export function thirdRound(run: IteratedRun): Column[] {
       values: rounds.round3.adjustedModified,
     },
     arithmetic: (t) =>
-      operation(run.cell('round2:modified', t), run.model.remove, run.cell('index', t)),
+      operation(run.stepAt('round2:modified', t), run.model.remove, run.stepAt('index', t)),
   })
   return round.columns
 }

@@ -25,14 +25,15 @@ export const iterated: DecompositionWay<IteratedDocument, IteratedOptions, Itera
   takes: ({ seasons }) => canBeIterated(seasons),
   steps: (_, { periods }) => A_PERIOD * periods,
   complete: completeIterated,
-  decompose: decomposeIterated,
+  decompose: (stretch, options, _leftOut, carryOn) => decomposeIterated(stretch, options, carryOn),
+  carriedOnBy: ({ extend }) => extend || null,
   weights: ({ rounds }) => rounds.round2.weight,
-  stability: (stretch, options, leftOut) =>
+  stability: (stretch, options, leftOut, _decomposed, carryOn) =>
     stabilityByRefit(
       stretch,
       leftOut,
       FEWEST_YEARS,
-      (shorter) => decomposeIterated(shorter, options).season!.indices,
+      (shorter) => decomposeIterated(shorter, options, carryOn).season!.indices,
     ),
   columns: columnsOfIterated,
   findings: findingsOfIterated,

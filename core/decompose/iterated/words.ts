@@ -3,6 +3,7 @@ import { onePeriod } from '../../calendar/labels'
 import type { Choice, Piece } from '../../word'
 import { figure } from '../../words/figure'
 import { hendersonLengths } from './hendersonFilter'
+import { CARRIERS, type Carrier } from '../carryOn'
 import { CHOSEN, type IteratedOptions } from './options'
 import { SEASONAL_FILTERS, type SeasonalFilterName } from './seasonalFilters'
 
@@ -37,7 +38,57 @@ export function wordsOfIterated(options: IteratedOptions, calendar: Calendar): P
       text: `beyond ${figure(extremes[1])} σ taken back`,
       ask: { kind: 'pick', choices: limitChoices(options) },
     },
+    ', ',
+    {
+      id: 'extend',
+      text: carriedWords(options.extend),
+      ask: { kind: 'pick', choices: carryChoices(options) },
+    },
+    ', ',
+    {
+      id: 'yearly-sums',
+      text: yearlyWords(options.yearlySums),
+      ask: { kind: 'pick', choices: yearlyChoices(options) },
+    },
   ]
+}
+
+const CARRIER_NAME: Readonly<Record<Carrier, string>> = { smoothing: 'smoothing', arima: 'ARIMA' }
+
+/** What carries a series on, as it is called. */
+export function carrierName(by: Carrier): string {
+  return CARRIER_NAME[by]
+}
+
+function carriedWords(by: Carrier | false): string {
+  return by === false ? 'not carried on' : `carried on a year by ${carrierName(by)}`
+}
+
+function carryChoices({ extend }: IteratedOptions): Choice[] {
+  return ([false, ...CARRIERS] as const).map((by): Choice => ({
+    text: carriedWords(by),
+    means:
+      by === false
+        ? 'At the ends the averages are one-sided.'
+        : 'The averages at the end see a year of forecast; it serves them, and decides nothing.',
+    chosen: by === extend,
+    change: { decompose: { extend: by || undefined } },
+  }))
+}
+
+function yearlyWords(isKept: boolean): string {
+  return isKept ? 'yearly sums kept' : 'yearly sums as they come'
+}
+
+function yearlyChoices({ yearlySums }: IteratedOptions): Choice[] {
+  return [false, true].map((isKept): Choice => ({
+    text: yearlyWords(isKept),
+    means: isKept
+      ? 'A row beside the deseasonalized one, with the sum of the original in every full calendar year.'
+      : 'A year of deseasonalized values adds up to nearly what the year came to.',
+    chosen: isKept === yearlySums,
+    change: { decompose: { yearlySums: isKept ? true : undefined } },
+  }))
 }
 
 /** `3×5`, `the same every year` */

@@ -50,6 +50,11 @@ export const arima = {
   words: wordsOfArima,
   findings: findingsOfArima,
   label: labelOfArima,
+  // The orders that hold for most series with a season: to look for others takes as long as everything else together.
+  carriesOn: (model) => ({
+    ...{ by: 'arima', orders: [0, 1, 1], seasonalOrders: [0, 1, 1] },
+    transform: model === 'multiplicative' ? 'ln' : 'none',
+  }),
   candidates: ({ decompositions: [usual = {}], model }) => [
     { ...usual, forecast: { by: 'arima', transform: model === 'multiplicative' ? 'ln' : 'none' } },
   ],

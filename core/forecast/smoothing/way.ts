@@ -52,6 +52,7 @@ export const smoothing = {
   words: wordsOfSmoothing,
   findings: findingsOfSmoothing,
   label: labelOfSmoothing,
+  carriesOn: () => ({ by: 'smoothing' }),
   candidates: ({ decompositions }) => [
     { ...decompositions[0], forecast: { by: 'smoothing', trend: 'damped' } },
     {
