@@ -4,7 +4,7 @@
  */
 const CORE_LAYERS = [
   ['picture'],
-  ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside', 'kept'],
+  ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside', 'kept', 'revisions'],
   ['begin.ts', 'offers.ts'],
   ['sentence'],
   ['ledger'],

@@ -8,6 +8,7 @@ import { residualWords } from '../core/regression/residualWords'
 import { beginnings } from './beginnings'
 import { calendarEffects } from './calendar'
 import { checks } from './checks'
+import { iterated } from './iterated'
 import { levels } from './levels'
 import { offers } from './offers'
 import { makeSeries, randomFrom, type Recipe } from './series'
@@ -426,6 +427,7 @@ levels(say, SERIES)
 calendarEffects(say, SERIES)
 beginnings(say, Math.ceil(SERIES / 2))
 offers(say, SERIES)
+iterated(say, SERIES)
 contradictions()
 process.exitCode = rates.some(
   ({ rate, least = -Infinity, most = Infinity }) => rate < least || rate > most,

@@ -12,6 +12,7 @@ import { exclusionsOf, METHOD_FORMAT, type Method, type MethodDocument } from '.
 import { methodName } from './methodName'
 import { MODEL, type Model } from './model'
 import { columnsBeside } from './prepare/beside'
+import type { PreparationBasis } from './prepare/preparation'
 import { errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
@@ -55,21 +56,21 @@ export interface Inside {
   readonly limits: Ahead['limits']
 }
 
+/** What a method comes to before anything is forecast. */
+export type TakenApart = Pick<
+  Figures,
+  'series' | 'method' | 'prepared' | 'firstT' | 'lastT' | 'leftOut' | 'decomposed'
+>
+
 /**
- * Runs a method on a series, numbers alone: what is checked and compared in thousands pays for nothing else.
+ * Makes the values of a series ready and takes them apart: the first half of a method, for whoever needs no forecast.
  *
- * @param series values in units of `series.unit`, one a period
- * @param document the method; what it leaves out takes its default ({@link completeMethod})
- * @param hear is told how far a long choice has come
- * @returns limits are the model's, whatever the method asks; those from past errors need the check, which
- *   calculates many times ({@link withPastErrors})
  * @throws Refusal when the method cannot be carried out on this series, with the reason
  */
-export function calculate(series: Series, document: MethodDocument, hear?: Hear): Figures {
+export function takeApart(series: Series, document: MethodDocument, hear?: Hear): TakenApart {
   const method = completeMethod(document, series)
   const { calendar, start } = series
   const { decompose } = method
-  const { seasons } = calendar
   const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
   const firstT = timeCode(method.span.from)
   const lastT = timeCode(method.span.to)
@@ -85,8 +86,27 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     ...{ leftOut, hear },
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut, carryOn).index,
   })
+  const decomposed = wayOf(decompose.by).decompose(prepared.input, decompose, leftOut, carryOn)
+  return { series, method, prepared, firstT, lastT, leftOut, decomposed }
+}
+
+/**
+ * Runs a method on a series, numbers alone: what is checked and compared in thousands pays for nothing else.
+ *
+ * @param series values in units of `series.unit`, one a period
+ * @param document the method; what it leaves out takes its default ({@link completeMethod})
+ * @param hear is told how far a long choice has come
+ * @returns limits are the model's, whatever the method asks; those from past errors need the check, which
+ *   calculates many times ({@link withPastErrors})
+ * @throws Refusal when the method cannot be carried out on this series, with the reason
+ */
+export function calculate(series: Series, document: MethodDocument, hear?: Hear): Figures {
+  const apart = takeApart(series, document, hear)
+  const { method, prepared, firstT, lastT, decomposed } = apart
+  const { calendar, start } = series
+  const { decompose } = method
+  const { seasons } = calendar
   const stretch = prepared.input
-  const decomposed = wayOf(decompose.by).decompose(stretch, decompose, leftOut, carryOn)
   const trend = trendWayOf(method.trend.form).fit(
     decomposed.deseasonalized,
     method.trend,
@@ -122,13 +142,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const { ahead, fitted, inside } = whole(made, prepared, firstT)
   let reported: ReturnType<typeof report> = null
   return {
-    series,
-    method,
-    prepared,
-    firstT,
-    lastT,
-    leftOut,
-    decomposed,
+    ...apart,
     trend,
     ahead,
     inside,
@@ -174,6 +188,17 @@ function whole(
     },
     fitted: fitted.map((value, i) => putBack(takenOut, value, firstT + i)),
     inside: { fitted, forecast, limits },
+  }
+}
+
+/** What an effect of the calendar is looked for in once the preparations are done. */
+export function basisAfter(apart: TakenApart): PreparationBasis {
+  const { series, prepared, method, firstT, lastT, leftOut } = apart
+  const { values } = prepared.original
+  return {
+    ...{ series, leftOut, stretch: prepared.input, model: method.decompose.model, endT: lastT },
+    beside: columnsBeside(method.trend, { ...series, firstT, values }),
+    indexOf: () => null,
   }
 }
 

@@ -1,12 +1,11 @@
 import { seasonLabel } from './calendar/labels'
 import { periodAt } from './calendar/period'
-import { carryOn, type Figures } from './calculate'
+import { basisAfter, carryOn, type Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
 import { defaultWay, wayOf } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
 import { examineTrend, straightTrendOf, type ExaminedTrend } from './examineTrend'
-import { columnsBeside } from './prepare/beside'
 import { calendarLeft, type EffectLeft } from './prepare/calendar/left'
 import { examineLeftover, type Leftover } from './leftover/leftover'
 import { orNull } from './refusal'
@@ -146,19 +145,8 @@ export function examine(figures: Figures, straight = straightTrendOf(figures)): 
   }
 }
 
-function leftOfCalendar(
-  { series, prepared, method, firstT, lastT, leftOut }: Figures,
-  { outliers }: OutOfTheOrdinary,
-): readonly EffectLeft[] {
-  const { values } = prepared.original
-  return calendarLeft(
-    {
-      ...{ series, leftOut, stretch: prepared.input, model: method.decompose.model, endT: lastT },
-      beside: columnsBeside(method.trend, { ...series, firstT, values }),
-      indexOf: () => null,
-    },
-    new Set(outliers.map(({ at }) => firstT + at)),
-  )
+function leftOfCalendar(figures: Figures, { outliers }: OutOfTheOrdinary): readonly EffectLeft[] {
+  return calendarLeft(basisAfter(figures), new Set(outliers.map(({ at }) => figures.firstT + at)))
 }
 
 /** Whether the other model, where it is advised, leaves no wave: only then is the wave the model's. */

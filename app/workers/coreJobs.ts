@@ -11,6 +11,8 @@ import { apart, type Apart } from '~~/core/kept/apart'
 import type { KeptForecast } from '~~/core/kept/kept'
 import type { MethodDocument } from '~~/core/method'
 import { offerName, offersName, type Offer } from '~~/core/offers'
+import { calendarAfter, type CalendarAfter } from '~~/core/revisions/calendarAfter'
+import { historyOf, revisionsOf, type History, type Revisions } from '~~/core/revisions/revisions'
 import type { Series } from '~~/core/series/series'
 import type { Steps } from '~~/core/work/steps'
 import type { Telling } from './job'
@@ -51,6 +53,18 @@ export const CORE_JOBS = {
   /** What lies between two kept forecasts; null where they have no period in common. */
   apart(_: Telling<never>, before: KeptForecast, after: KeptForecast): Apart | null {
     return apart(before, after)
+  },
+  /** How first figures were revised as years came. */
+  revisions(_: Telling<never>, series: Series, document: MethodDocument): Steps<Revisions> {
+    return revisionsOf(series, document)
+  },
+  /** How the adjusted value of one period moved as the series grew. */
+  history(_: Telling<never>, series: Series, document: MethodDocument, t: number): Steps<History> {
+    return historyOf(series, document, t)
+  },
+  /** What of the calendar is left once a method has made the values ready. */
+  calendarAfter(_: Telling<never>, series: Series, document: MethodDocument): CalendarAfter {
+    return calendarAfter(series, document)
   },
   /** Has a method make its forecasts for a contest, and where it is asked for forecast the hidden end of the series too. */
   *enter(

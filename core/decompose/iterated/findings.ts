@@ -1,21 +1,69 @@
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
 import type { Decomposed } from '../parts'
-import { figure } from '../../words/figure'
+import { figure, probability } from '../../words/figure'
 import type { IteratedTaken } from './calculate'
+import { diagnose } from './diagnosis'
+import { isLeft, LATELY_YEARS } from './left'
 import { CHOSEN, type IteratedOptions } from './options'
+import type { SeasonalFilterName } from './seasonalFilters'
 import { filterName } from './words'
 
 /** More periods than this are counted, not named. */
 const MOST_NAMED = 6
 
-/** What iterated averages found out: the filters that were chosen and why, and the extremes that were taken back. */
+/** What iterated averages found out: the filters that were chosen and why, the extremes that were taken back, and a season that it does not follow. */
 export function findingsOfIterated(
   stretch: Stretch,
   options: IteratedOptions,
   { taken }: Decomposed<IteratedTaken>,
 ): Finding[] {
-  return [...chosen(options, taken), ...takenBack(stretch, taken)]
+  return [
+    ...chosen(options, taken),
+    ...takenBack(stretch, taken),
+    ...leftLately(stretch, options, taken),
+  ]
+}
+
+/** A season that the last years have otherwise than the filter says, although over all years nothing is left of it. */
+function leftLately(
+  { values }: Stretch,
+  { model }: IteratedOptions,
+  taken: IteratedTaken,
+): Finding[] {
+  const { whole, lately } = diagnose(taken, values as readonly number[], model).seasonLeft
+  if (!isLeft(lately)) return []
+  const used = taken.used['round3.2']
+  const shorter = SHORTER[used]
+  const where = isLeft(whole)
+    ? 'The adjusted values still hold a season'
+    : `In the last ${LATELY_YEARS} years the adjusted values still hold a season`
+  return [
+    {
+      ...{ code: 'season-left-lately', severity: 'caution', stage: 'season', period: null },
+      text: `${where} (changes from one to the next, F(${lately.df.join(', ')}) = ${figure(lately.f)}, p ${probability(lately.p)}): it moved faster than a filter ${used === 'stable' ? 'of all years alike' : filterName(used)} follows.`,
+      figure: lately.p,
+      ...(shorter
+        ? {
+            actions: [
+              {
+                label: `Take a season filter ${filterName(shorter)}`,
+                change: { decompose: { seasonalFilter: shorter } },
+              },
+            ],
+          }
+        : {}),
+    },
+  ]
+}
+
+/** The filter that follows a season faster, where there is one. */
+const SHORTER: Readonly<Partial<Record<SeasonalFilterName, SeasonalFilterName>>> = {
+  stable: '3x3',
+  '3x15': '3x3',
+  '3x9': '3x3',
+  '3x5': '3x3',
+  '3x3': '3x1',
 }
 
 function chosen(

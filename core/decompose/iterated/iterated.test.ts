@@ -316,6 +316,6 @@ describe('what is said of an adjustment', () => {
     expect(revisions.map(({ yearsDropped }) => yearsDropped)).toEqual([1, 2, 3, 4])
     expect(revisions[0]!.periods.map(({ t }) => t)).toEqual([21, 22, 23, 24])
     const [one] = revisions[0]!.periods
-    expect(one!.revision).toBeCloseTo(one!.last - one!.first, 12)
+    expect(one!.revision).toBeCloseTo(one!.last! - one!.first!, 12)
   })
 })

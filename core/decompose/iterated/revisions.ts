@@ -1,28 +1,17 @@
 import type { Model } from '../../model'
 import { orNull } from '../../refusal'
+import type { Value } from '../../series/series'
 import type { Steps } from '../../work/steps'
+import { meanMoved, revisedAt, type Revised } from '../revised'
 import { adjust, type Adjusted } from './adjust'
 import type { Adjustable, IteratedOptions } from './adjustable'
-
-/** How the figures of a period moved from when it was among the last to now. */
-export interface Revised {
-  /** Entry, counted from 1. */
-  readonly t: number
-  readonly first: number
-  readonly last: number
-  /** In per cent, or of an additive model in units. */
-  readonly revision: number
-  readonly trendFirst: number
-  readonly trendLast: number
-  readonly trendRevision: number
-}
 
 export interface RevisionsOfYear {
   readonly yearsDropped: number
   /** The last year of the shorter series. */
   readonly periods: readonly Revised[]
-  readonly meanAbsoluteRevision: number
-  readonly meanAbsoluteTrendRevision: number
+  readonly meanAbsoluteRevision: Value
+  readonly meanAbsoluteTrendRevision: Value
 }
 
 /**
@@ -53,23 +42,17 @@ export function* revisionSteps(
 
 function revised(then: Adjusted, now: Adjusted): Omit<RevisionsOfYear, 'yearsDropped'> {
   const { n, seasons, model } = then.frame
-  const moved = (first: number, last: number) =>
-    model === 'multiplicative' ? 100 * (last / first - 1) : last - first
-  const [before, after] = [then.rounds.round3, now.rounds.round3]
-  const periods = Array.from({ length: seasons }, (_, k): Revised => {
-    const i = n - seasons + k
-    const [first, last] = [before.adjusted[i]!, after.adjusted[i]!]
-    const [trendFirst, trendLast] = [before.trend[i]!, after.trend[i]!]
-    return {
-      ...{ t: i + 1, first, last, revision: moved(first, last) },
-      ...{ trendFirst, trendLast, trendRevision: moved(trendFirst, trendLast) },
-    }
+  const at = ({ rounds: { round3 } }: Adjusted, i: number) => ({
+    adjusted: round3.adjusted[i]!,
+    trend: round3.trend[i]!,
   })
-  const meanOf = (of: (one: Revised) => number) =>
-    periods.reduce((sum, one) => sum + Math.abs(of(one)), 0) / periods.length
+  const periods = Array.from({ length: seasons }, (_, k) => {
+    const i = n - seasons + k
+    return revisedAt(i + 1, at(then, i), at(now, i), model)
+  })
   return {
     periods,
-    meanAbsoluteRevision: meanOf(({ revision }) => revision),
-    meanAbsoluteTrendRevision: meanOf(({ trendRevision }) => trendRevision),
+    meanAbsoluteRevision: meanMoved(periods.map(({ revision }) => revision)),
+    meanAbsoluteTrendRevision: meanMoved(periods.map(({ trendRevision }) => trendRevision)),
   }
 }

@@ -75,6 +75,16 @@ export function calendarLeft(
   })
 }
 
+/** The test of one effect of the calendar. */
+export type EffectTested = Pick<GroupReport, 'name' | 'says' | 'joint'>
+
+/** Every effect that is looked for, tested beside the others, found or not; none of a series without days, or one that is too short. */
+export function testedEffects(basis: PreparationBasis): readonly EffectTested[] {
+  if (!hasCalendarEffects(basis.series)) return []
+  const { groups = [] } = estimated(basis) ?? {}
+  return groups.map(({ name, says, joint }) => ({ name, says, joint }))
+}
+
 /** Everything that is looked for, estimated beside each other; null where it cannot be. */
 function estimated(basis: PreparationBasis): CalendarTaken | null {
   return orNull(() =>
