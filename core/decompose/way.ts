@@ -46,8 +46,12 @@ export interface IndicesSaid {
   readonly raw: string
   /** Whether they rest on the years, so that one may be left out of them. */
   readonly restOnYears: boolean
-  /** Whether they are averages, which have a standard error; else the index is that of the last year. */
+  /** Whether they are averages, which have a standard error. */
   readonly areAverages: boolean
+  /** Which year's index a forecast takes, where it may change: `of the last year`; empty where all years have the same. */
+  readonly ofYear: string
+  /** What becomes of an index that may change, in a sentence; empty likewise. */
+  readonly ahead: string
 }
 
 /** Keys of a result document that belong to one way. */
@@ -102,6 +106,8 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   carriedOnBy?(options: Options): Carrier | null
   /** How far each period is believed, 0 for not at all; null when all are. */
   weights(taken: Taken): readonly number[] | null
+  /** What stands in for a seasonal-irregular that is not believed in full; left out by a way that only weighs it less. */
+  inPlace?(taken: Taken): readonly Value[]
   stability(
     stretch: Stretch,
     options: Options,

@@ -114,6 +114,34 @@ export const GLOSSARY = {
     means: 'The same asked of ranks, so that one freak value decides nothing.',
     by: 'Kruskal & Wallis 1952',
   },
+  combinedSeason: {
+    term: 'identifiable season',
+    means:
+      'Whether a season can be told from chance and stays enough of what it is to be taken out.',
+    by: 'T = √((7 ÷ F(stable) + 3·F(moving) ÷ F(stable)) ÷ 2), with both tests and ranks; Lothian & Morry 1978',
+  },
+  irregularToTrend: {
+    term: 'irregular to trend',
+    means:
+      'How far chance moves the adjusted series from one period to the next, beside how far its trend does: the more, the longer the trend filter.',
+    by: 'mean |change| of the irregular ÷ mean |change| of the trend',
+  },
+  movingRatio: {
+    term: 'ratio of moving seasonality',
+    means:
+      'How far chance moves a season from year to year, beside how far the season itself moves: the more, the longer the season filter.',
+    by: 'mean |change| of the irregular ÷ mean |change| of the season, a year apart; Lothian 1984',
+  },
+  dominance: {
+    term: 'span at which the trend leads',
+    means: 'The shortest span from which on the trend moves more than the irregular does.',
+    by: 'mean |change| over d periods, of both',
+  },
+  revision: {
+    term: 'revision',
+    means: 'By how much a figure of the past moves when later periods come.',
+    by: 'last ÷ first − 1, or last − first',
+  },
   movingSeason: {
     term: 'F of a moving season',
     means: 'Whether the size of the season changes over the years.',

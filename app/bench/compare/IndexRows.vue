@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { formatChange, formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { seasonOrder } from '~~/core/calendar/tableYear'
-import { traitsOf } from '~~/core/decompose/ways'
+import { wayOf } from '~~/core/decompose/ways'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../study/benchStore'
@@ -44,7 +44,7 @@ const apart = (season: number) => {
         <span class="muted range">share of the level; points apart</span>
       </th>
       <td v-for="(result, i) in results" :key="i" class="muted small">
-        {{ traitsOf(result.method.decompose).seasonMayChange ? 'of the last year' : '' }}
+        {{ wayOf(result.method.decompose.by).indices(result.method.decompose)?.ofYear }}
       </td>
     </tr>
     <tr v-for="season in seasons" :key="season">

@@ -14,6 +14,7 @@ const DRAWN: Readonly<Record<SmallLine['kind'], readonly [string, Component, Mar
   trendCycle: ['trend-cycle', 'trendCycle', 'line-thick'],
   season: ['season', 'season', 'line-thin'],
   irregular: ['left over', 'irregular', 'line-thin'],
+  deseasonalized: ['deseasonalized', 'deseasonalized', 'line-thin'],
   fit: ['fit', 'trendCycle', 'line-dashed'],
   forecast: ['forecast', 'forecast', 'line-dashed'],
   limit: ['limits', 'forecast', 'line-thin'],

@@ -162,6 +162,7 @@ const READ: Readonly<Record<Exclude<SmallLine['kind'], 'sales'>, string>> = {
   trendCycle: 'trend-cycle',
   season: 'season',
   irregular: 'left over',
+  deseasonalized: 'deseasonalized',
   fit: 'fit',
   forecast: 'forecast',
   limit: 'limit',

@@ -10,6 +10,7 @@ export interface SmallLine {
     | 'trendCycle'
     | 'season'
     | 'irregular'
+    | 'deseasonalized'
     | 'fit'
     | 'forecast'
     | 'limit'
@@ -117,6 +118,11 @@ path {
 .irregular {
   stroke: var(--irregular);
   stroke-width: 1.3;
+}
+
+.deseasonalized {
+  stroke: var(--deseasonalized);
+  stroke-width: 1.5;
 }
 
 .fit,

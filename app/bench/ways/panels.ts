@@ -10,7 +10,15 @@ import { regression } from './regression/panels'
 /** The parts of the working that are a way's own, in the order in which they stand; most ways need none. */
 type WayPanels<Name extends string> = Readonly<Partial<Record<Name, readonly Panel[]>>>
 
-const DECOMPOSITIONS: WayPanels<DecompositionName> = {}
+const DECOMPOSITIONS: WayPanels<DecompositionName> = {
+  iterated: [
+    {
+      needs: 'result',
+      component: later(() => import('./iterated/RoundsDiagnosis.vue')),
+      shows: ({ stage }) => stage === 'season',
+    },
+  ],
+}
 
 const FORECASTS: WayPanels<ForecastName> = {
   regression,

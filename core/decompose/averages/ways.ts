@@ -13,6 +13,8 @@ import {
 import { stabilityOfAverages } from './stability'
 import { indexStepsOfAverages, wordsOfAverages, yearAverage } from './words'
 
+const ALWAYS_THE_SAME = { ofYear: '', ahead: '' } as const
+
 type AveragesWay = DecompositionWay<AveragesDocument, AveragesOptions, AveragesTaken>
 
 /** An average of a year around each period, once over the periods and once over each season, and what is made of them. */
@@ -36,8 +38,11 @@ const COMMON = {
   words: wordsOfAverages,
   indices: (options) =>
     areGiven(options)
-      ? { raw: 'given', restOnYears: false, areAverages: false }
-      : { raw: options.average.replace('-', ' '), restOnYears: true, areAverages: true },
+      ? { raw: 'given', restOnYears: false, areAverages: false, ...ALWAYS_THE_SAME }
+      : {
+          ...{ raw: options.average.replace('-', ' '), restOnYears: true, areAverages: true },
+          ...ALWAYS_THE_SAME,
+        },
   adjusted: (options, { rawIndexMean }) =>
     areGiven(options) ? null : { mean: rawIndexMean, isAdjusted: options.adjust },
   ownKeys: (taken) => ({

@@ -1,4 +1,4 @@
-import type { Model } from '../../model'
+import { MODEL, type Model } from '../../model'
 import type { Adjusted } from './adjust'
 import type { IteratedTaken } from './calculate'
 import { frameOf, yearAt } from './frame'
@@ -26,13 +26,9 @@ export interface ExtremesOfYear {
   readonly none: number
 }
 
-/**
- * Tests, shares and extremes of an adjustment.
- *
- * @param values that were adjusted, one a period
- */
-export function diagnose(taken: IteratedTaken, values: readonly number[], model: Model): Diagnosis {
-  const adjusted = adjustedOf(taken, values, model)
+/** Tests, shares and extremes of an adjustment. */
+export function diagnose(taken: IteratedTaken, model: Model): Diagnosis {
+  const adjusted = adjustedOf(taken, model)
   const shares = sharesBySpan(adjusted)
   return {
     tests: testAdjusted(adjusted.frame, adjusted.rounds.round3.siUnmodified),
@@ -43,13 +39,12 @@ export function diagnose(taken: IteratedTaken, values: readonly number[], model:
   }
 }
 
-/** The procedure as it was, with the values that are not told twice. */
-function adjustedOf(taken: IteratedTaken, values: readonly number[], model: Model): Adjusted {
-  return {
-    ...taken,
-    y: [...values, ...taken.extension],
-    frame: frameOf(model, { ...taken.frame, values }),
-  }
+/** The procedure as it was, with the values that are not told twice: what adjusted and season come to together. */
+function adjustedOf(taken: IteratedTaken, model: Model): Adjusted {
+  const { adjusted, season2 } = taken.rounds.round3
+  const y = adjusted.map((value, i) => MODEL[model].putBack(value, season2[i]!))
+  const values = y.slice(0, y.length - taken.extension.length)
+  return { ...taken, y, frame: frameOf(model, { ...taken.frame, values }) }
 }
 
 function dominanceOf(shares: readonly SpanShare[]): number | null {

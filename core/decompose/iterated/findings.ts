@@ -18,20 +18,12 @@ export function findingsOfIterated(
   options: IteratedOptions,
   { taken }: Decomposed<IteratedTaken>,
 ): Finding[] {
-  return [
-    ...chosen(options, taken),
-    ...takenBack(stretch, taken),
-    ...leftLately(stretch, options, taken),
-  ]
+  return [...chosen(options, taken), ...takenBack(stretch, taken), ...leftLately(options, taken)]
 }
 
 /** A season that the last years have otherwise than the filter says, although over all years nothing is left of it. */
-function leftLately(
-  { values }: Stretch,
-  { model }: IteratedOptions,
-  taken: IteratedTaken,
-): Finding[] {
-  const { whole, lately } = diagnose(taken, values as readonly number[], model).seasonLeft
+function leftLately({ model }: IteratedOptions, taken: IteratedTaken): Finding[] {
+  const { whole, lately } = diagnose(taken, model).seasonLeft
   if (!isLeft(lately)) return []
   const used = taken.used['round3.2']
   const shorter = SHORTER[used]

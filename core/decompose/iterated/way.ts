@@ -28,6 +28,7 @@ export const iterated: DecompositionWay<IteratedDocument, IteratedOptions, Itera
   decompose: (stretch, options, _leftOut, carryOn) => decomposeIterated(stretch, options, carryOn),
   carriedOnBy: ({ extend }) => extend || null,
   weights: ({ rounds }) => rounds.round2.weight,
+  inPlace: ({ rounds }) => rounds.round3.si2,
   stability: (stretch, options, leftOut, _decomposed, carryOn) =>
     stabilityByRefit(
       stretch,
@@ -48,7 +49,11 @@ export const iterated: DecompositionWay<IteratedDocument, IteratedOptions, Itera
   }),
   whyNoSeason: () => null,
   words: wordsOfIterated,
-  indices: () => ({ raw: 'mean of the years', restOnYears: true, areAverages: false }),
+  indices: ({ extend }) => ({
+    ...{ raw: 'mean of the years', restOnYears: true, areAverages: false },
+    ofYear: 'of the year ahead',
+    ahead: `The season may change from year to year; the forecast takes ${extend ? 'the factors of the year carried on' : 'those of the last year, moved on by half of what they last changed'}.`,
+  }),
   ownKeys: () => ({}),
   smooths: ({ trendFilter }) =>
     typeof trendFilter === 'number'

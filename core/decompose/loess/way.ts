@@ -30,7 +30,11 @@ export const loess: DecompositionWay<LoessDocument, LoessOptions, LoessTaken> = 
   }),
   whyNoSeason: () => null,
   words: wordsOfLoess,
-  indices: () => ({ raw: 'mean of the years', restOnYears: true, areAverages: false }),
+  indices: () => ({
+    ...{ raw: 'mean of the years', restOnYears: true, areAverages: false },
+    ofYear: 'of the last year',
+    ahead: 'The season may change from year to year; the forecast repeats that of the last year.',
+  }),
   ownKeys: ({ lastPass }) => ({ lastPass }),
   smooths: ({ trendWindow }) => `loess over ${trendWindow}, ends kept`,
   average: () => null,

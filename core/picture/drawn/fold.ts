@@ -4,6 +4,8 @@ import { capitalized } from '../../series/noun'
 import { displayScale } from '../../words/displayScale'
 import { foldedOf, rowOfSeason } from '../../ledger/foldGrid'
 import { historiesStrip, yearsStrip } from '../fold/foldedStrips'
+import { movesStrip } from '../fold/movesStrip'
+import { overSeason } from '../fold/overSeason'
 import { namesAcross } from './across'
 import type { Drawn } from './drawn'
 
@@ -25,8 +27,15 @@ export function foldPicture(result: Result, name?: string, yearStart?: number): 
   const grid = foldedOf(result, row.name, calendar)
   const strips = [
     yearsStrip(foldedOf(result, 'value', calendar), capitalized(noun), scale.unit),
-    historiesStrip(grid, row, row.unit === unit ? scale.unit : row.unit),
+    historiesStrip(
+      grid,
+      row,
+      row.unit === unit ? scale.unit : row.unit,
+      overSeason(result, row.name, (other) => foldedOf(result, other, calendar)),
+    ),
   ]
+  const moves = movesStrip(result, (other) => foldedOf(result, other, calendar), scale.unit)
+  if (moves) strips.push(moves)
   const subtitle = `${capitalized(noun)} folded by year`
   return {
     strips,

@@ -5,7 +5,7 @@ import type { FoldGrid } from '../../ledger/foldGrid'
 /** The latest years are read at the pointer; more would not fit. */
 const YEARS_READ = 6
 /** Share of a season's column that its own history takes up. */
-const HISTORY_WIDTH = 0.8
+export const HISTORY_WIDTH = 0.8
 
 /** The years laid over each other, the newest strongest. Column k stands at x = k + 1. */
 export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
@@ -29,30 +29,38 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
   }
 }
 
-/**
- * Each season's own history from year to year, with its mean.
- *
- * @param smooth the same row smoothed along each season, drawn over its history
- */
+/** What is drawn over the history of each season. */
+export interface OverHistory {
+  /** A row of the same periods: what it comes to smoothed, or the season that was made of it. */
+  readonly line: { readonly label: string; readonly grid: FoldGrid } | null
+  /** Whether a period is ringed. */
+  isRinged(t: number): boolean
+}
+const NOTHING_OVER: OverHistory = { line: null, isRinged: () => false }
+
+/** Each season's own history from year to year, with its mean. */
 export function historiesStrip(
   grid: FoldGrid,
   row: Column,
   unit: string,
-  smooth: FoldGrid | null = null,
+  { line, isRinged }: OverHistory = NOTHING_OVER,
 ): Strip {
   const step = HISTORY_WIDTH / Math.max(1, grid.years.length)
   const history: Point[] = []
   const means: Point[] = []
-  const smoothed: Point[] = []
+  const over: Point[] = []
+  const ringed: Point[] = []
   grid.seasons.forEach(({ mean }, column) => {
     const left = column + 1 - HISTORY_WIDTH / 2
     grid.years.forEach(({ cells }, year) => {
       const x = left + (year + 0.5) * step
-      history.push({ x, y: cells[column]!.value })
-      if (smooth) smoothed.push({ x, y: smooth.years[year]!.cells[column]!.value })
+      const { t, value } = cells[column]!
+      history.push({ x, y: value })
+      if (line) over.push({ x, y: line.grid.years[year]!.cells[column]!.value })
+      if (t !== null && isRinged(t)) ringed.push({ x, y: value })
     })
     history.push({ x: left + HISTORY_WIDTH, y: null })
-    smoothed.push({ x: left + HISTORY_WIDTH, y: null })
+    over.push({ x: left + HISTORY_WIDTH, y: null })
     means.push(
       { x: left, y: mean },
       { x: column + 1, y: mean },
@@ -75,16 +83,27 @@ export function historiesStrip(
         component: row.component,
         mark: 'line-points',
         points: history,
-        ...(smooth ? { opacity: 0.4 } : {}),
+        ...(line ? { opacity: 0.4 } : {}),
       },
-      ...(smooth
+      ...(line
         ? [
             {
               kind: 'series' as const,
-              label: 'smoothed along the season',
+              label: line.label,
               component: row.component,
               mark: 'line-thick' as const,
-              points: smoothed,
+              points: over,
+            },
+          ]
+        : []),
+      ...(ringed.length > 0
+        ? [
+            {
+              kind: 'series' as const,
+              label: 'not believed in full',
+              component: 'irregular' as const,
+              mark: 'rings' as const,
+              points: ringed,
             },
           ]
         : []),

@@ -1,5 +1,5 @@
 import { later } from '~/shell/later'
-import type { Parts } from '../../stage/panel'
+import { hasSeason, type Parts } from '../../stage/panel'
 
 export const deseasonalize: Parts = {
   bar: later(() => import('./GrowthBar.vue')),
@@ -8,6 +8,11 @@ export const deseasonalize: Parts = {
       needs: 'result',
       component: later(() => import('./FurthestPeriods.vue')),
       shows: ({ stage }) => stage === 'deseasonalize',
+    },
+    {
+      needs: 'result',
+      component: later(() => import('./RevisionsPart.vue')),
+      shows: ({ stage }, result) => stage === 'deseasonalize' && hasSeason(result),
     },
   ],
 }

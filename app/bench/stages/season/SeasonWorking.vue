@@ -64,7 +64,9 @@ const steps = computed(() => {
 function isTelling(error: Value): boolean {
   return error !== null && error > 1e-9 * Math.abs(row.value.index)
 }
-const indexName = computed(() => (way.value.traits.seasonMayChange ? 'last year’s index' : 'index'))
+const indexName = computed(() =>
+  `index ${way.value.indices(props.result.method.decompose)?.ofYear ?? ''}`.trim(),
+)
 </script>
 
 <template>

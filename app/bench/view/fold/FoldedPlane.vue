@@ -16,13 +16,18 @@ import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
 import { foldGrid } from '~~/core/ledger/foldGrid'
-import { historiesStrip, yearsStrip } from '~~/core/picture/fold/foldedStrips'
+import { historiesStrip, yearsStrip, type OverHistory } from '~~/core/picture/fold/foldedStrips'
+import { movesStrip } from '~~/core/picture/fold/movesStrip'
+import { overSeason } from '~~/core/picture/fold/overSeason'
 import SeasonGrid from './SeasonGrid.vue'
 
 defineProps<{
   /** Pixels that the strips take up together. */
   height: number
 }>()
+/** Rows that are about the season. */
+const SEASON_ROWS: readonly string[] = ['seasonalIrregular', 'index']
+
 const bench = useBench()
 const time = useWindow()
 const ledger = useLedger()
@@ -87,8 +92,25 @@ const seasonNames = computed(() =>
 const folded = computed(() => grid(row.value.name))
 const strips = computed(() => [
   yearsStrip(grid('value'), capitalized(nounOf(bench.series!)), ledger.scale.unit),
-  historiesStrip(folded.value, row.value, unitOf(row.value), smoothed.value),
+  historiesStrip(folded.value, row.value, unitOf(row.value), over.value),
+  ...(moves.value ? [moves.value] : []),
 ])
+/** A season that may change moves by little beside its size: around its own mean it can be seen. */
+const moves = computed(() =>
+  bench.result && SEASON_ROWS.includes(row.value.name)
+    ? movesStrip(bench.result, grid, ledger.scale.unit)
+    : null,
+)
+
+/** What the analyst has smoothed along the seasons, else what the season was made into. */
+const over = computed<OverHistory>(() => {
+  const own = bench.result
+    ? overSeason(bench.result, row.value.name, grid)
+    : { line: null, isRinged: () => false }
+  return smoothed.value
+    ? { ...own, line: { label: 'smoothed along the season', grid: smoothed.value } }
+    : own
+})
 
 function unitOf(shown: Column): string {
   if (shown.measure === 'factor') return 'factor'

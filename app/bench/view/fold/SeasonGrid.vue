@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useTheme } from '~/theme/themeStore'
+import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
 import type { SeasonRow } from '~~/core/examine'
 import type { Value } from '~~/core/series/series'
@@ -10,6 +11,7 @@ import { cssShade, rangeOf, shadeOf } from '../ledger/shade'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
+import { believedInPart, type BelievedInPart } from '~~/core/ledger/believed'
 import type { FoldCell, FoldGrid } from '~~/core/ledger/foldGrid'
 import { shortLabel } from './shortLabel'
 import { seasonSummary, summaryText, summaryWords, type SummaryLine } from './seasonSummary'
@@ -51,6 +53,23 @@ function shade(value: Value): string | undefined {
 function isExcluded({ t }: FoldCell): boolean {
   return props.row.name === 'seasonalIrregular' && t !== null && ledger.leftOut.has(t)
 }
+
+/** What is not believed in full of the row that the season is made of. */
+const inPart = computed(() =>
+  props.row.name === 'seasonalIrregular' && bench.result ? believedInPart(bench.result) : null,
+)
+function ringOf({ t }: FoldCell): BelievedInPart | undefined {
+  return t === null ? undefined : inPart.value?.get(t)
+}
+/** How far a ringed value is believed, and what stands in its place. */
+function ringWords(cell: FoldCell): string | undefined {
+  const own = ringOf(cell)
+  if (!own) return undefined
+  const { weight, inPlace } = own
+  const far = weight === 0 ? 'not believed' : `believed to ${formatDecimals(100 * weight, 0)}%`
+  return inPlace === null ? far : `${far}; ${figureText(inPlace, format.value)} stands in its place`
+}
+const ringsDrawn = computed(() => (inPart.value?.size ?? 0) > 0)
 
 function isSelected({ t }: FoldCell): boolean {
   return selection.selected?.t === t && selection.selected?.column === props.row.name
@@ -107,11 +126,15 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
               excluded: isExcluded(cell),
               selected: isSelected(cell),
               source: cell.t !== null && selection.sources.get(row.name)?.has(cell.t),
+              ringed: ringOf(cell),
+              faint: ringOf(cell)?.weight === 0,
             }"
+            :data-tip="ringWords(cell)"
             :style="{ background: shade(cell.value) }"
             @click="cell.t !== null && selection.select({ column: row.name, t: cell.t })"
           >
             {{ cell.value === null ? (cell.t === null ? '' : '·') : text(cell.value) }}
+            <span v-if="ringOf(cell)" class="visually-hidden">{{ ringWords(cell) }}</span>
           </td>
         </tr>
       </tbody>
@@ -140,6 +163,10 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
       :seasons="seasonRows"
       :text-of="textOf"
     />
+    <p v-if="ringsDrawn" class="muted adjustment">
+      <span class="ring" aria-hidden="true" /> ringed: not believed in full; how far, and what
+      stands in its place, is said at the cell.
+    </p>
     <p v-if="summary" class="muted adjustment">{{ words }}</p>
   </div>
 </template>
@@ -205,6 +232,33 @@ tbody tr {
 .index {
   color: var(--season-text);
   font-weight: 700;
+}
+
+/* An oval within the cell, so that neighbours do not touch; broken where nothing of the value is believed. */
+.ringed::after {
+  position: absolute;
+  inset: 1.5px 3px;
+  border: 1.4px solid var(--irregular);
+  border-radius: 999px;
+  content: '';
+  pointer-events: none;
+}
+
+.faint {
+  color: var(--muted);
+}
+
+.faint::after {
+  border-style: dashed;
+}
+
+.ring {
+  display: inline-block;
+  width: 18px;
+  height: 10px;
+  border: 1.4px solid var(--irregular);
+  border-radius: 999px;
+  vertical-align: -1px;
 }
 
 .excluded {

@@ -43,12 +43,12 @@ export function seasonSummary(result: Result, { name }: Column): readonly Summar
   const rawOf = (row: SeasonRow) => row.raw
   const said = wayOf(decompose.by).indices(decompose)
   if (!said) return null
-  const { raw, restOnYears, areAverages } = said
+  const { raw, restOnYears, areAverages, ofYear } = said
   return [
     { name: raw, kind: 'plain', of: rawOf },
     ...(areAverages ? [STANDARD_ERROR] : []),
     {
-      name: restOnYears && !areAverages ? 'last year’s index' : 'index',
+      name: `index ${ofYear}`.trim(),
       kind: 'index',
       of: indexOf,
     },
@@ -77,9 +77,10 @@ export function summaryWords(
   { measure }: Column,
   scale: DisplayScale,
 ): string {
-  if (traitsOf(decompose).seasonMayChange)
-    return 'The season may change from year to year; the forecast repeats that of the last year.'
-  const adjusted = wayOf(decompose.by).adjusted?.(decompose, decomposition)
+  const way = wayOf(decompose.by)
+  const ahead = way.indices(decompose)?.ahead
+  if (ahead) return ahead
+  const adjusted = way.adjusted?.(decompose, decomposition)
   if (!adjusted) return ''
   const { mean: raw, isAdjusted } = adjusted
   const isFactor = measure === 'factor'
