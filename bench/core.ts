@@ -6,6 +6,8 @@ import { check } from '../core/check/check'
 import { checkTask, roll } from '../core/check/rolling'
 import { completeMethod } from '../core/completeMethod'
 import { contest } from '../core/contest/contest'
+import { adjust } from '../core/decompose/iterated/adjust'
+import { USUAL_LIMITS } from '../core/decompose/iterated/adjustable'
 import { examine } from '../core/examine'
 import { forecastByRegression } from '../core/forecast/regression/calculate'
 import { designOfRegression } from '../core/forecast/regression/design'
@@ -58,6 +60,15 @@ measure('judgements, 120 months', 400, () => examine(figures))
 for (const count of [60, 120, 480, 2400, 6000]) {
   const series = months(count)
   measure(`analyse ${count} months`, count > 1000 ? 5 : 100, () => analyse(series, METHOD))
+}
+
+/** Three rounds of averages on numbers alone: linear in the periods. */
+for (const count of [120, 240, 480, 960]) {
+  const { values, start } = months(count)
+  const options = { seasonal: null, henderson: null, limits: USUAL_LIMITS }
+  measure(`iterated averages, three rounds, ${count} months`, 60, () =>
+    adjust({ seasons: 12, start, values }, 'multiplicative', options),
+  )
 }
 
 /** Every cell of the ledger explained, on a result that was not asked before. */

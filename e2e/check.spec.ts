@@ -54,7 +54,7 @@ test('masonry paint: the verdict on its straight line, the contest, and the prop
     await verdict.getByRole('button', { name: 'Contest of methods' }).click()
     const contest = page.getByRole('region', { name: 'Contest of methods' })
     await expect(contest.getByText(/^Nearest[:,] /)).toBeVisible({ timeout: 60_000 })
-    await expect(contest.locator('tbody tr')).toHaveCount(20)
+    await expect(contest.locator('tbody tr')).toHaveCount(24)
     await expect(contest.locator('tbody tr').first()).toContainText('nearest')
     const shorter = contest
       .locator('tbody tr')

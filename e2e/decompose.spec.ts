@@ -6,7 +6,8 @@ import { begin } from '../core/begin'
 import { actualOf } from '../core/ledger/ledger'
 import { changed, type MethodDocument } from '../core/method'
 import { readFile } from '../intake/readFile'
-import { bringIn, choose, chooseWord, expectSaved } from './support'
+import { expectNoSeriousViolation } from './axe'
+import { bringIn, choose, chooseWord, expectSaved, rowFigures } from './support'
 
 const JUNE_2019 = 42
 
@@ -227,10 +228,80 @@ test('iterated averages open round by round, down to sales', async ({ page }) =>
   // The rounds are folded away until one is opened; every step of it explains itself.
   await expect(page.locator('[data-row="round3:raw2"]')).toHaveCount(0)
   await page.getByRole('button', { name: /of round 3/ }).click()
-  await page.locator('[data-row="round3:raw2"] .cell').first().click()
-  await expect(working.locator('.symbols')).toContainText('of round 3 (')
-  await chooseWord(page, 'seasonal-filter', '3×3')
-  await expect(page.locator('[data-word=seasonal-filter]')).toHaveText('season 3×3')
+  const symbols = working.locator('.symbols')
+  const follow = async (row: string, to: string) => {
+    await page.locator(`[data-row="${row}"] .cell`).first().click()
+    await expect(symbols).toContainText(to)
+  }
+  await follow('round3:raw2', 'ratio of round 3 (')
+  // Its weights are drawn under the values that they weigh.
+  await expect(working.getByRole('img', { name: /values and their weights/ })).toBeVisible()
+  await follow('round3:si2', 'extremes taken back of round 2 (')
+  await page.getByRole('button', { name: /of round 2/ }).click()
+  await follow('round2:modified', 'values (')
+
+  await test.step('the diagnosis is read, and extremes are ringed in the grid', async () => {
+    await expect(working.getByText('A season is there that can be identified.')).toBeVisible()
+    await expect(working.getByText(/^No season is left in the adjusted values/)).toBeVisible()
+    await expect(working.getByRole('row', { name: /^trading day/ })).toBeVisible()
+    await working.getByRole('button', { name: 'What moves the series, by span' }).click()
+    const shares = working.getByRole('list', { name: 'Shares by span' })
+    await expect(shares.getByRole('listitem')).toHaveCount(12)
+    await working.getByRole('button', { name: 'How the filters were chosen' }).click()
+    await expect(working.getByText(/It comes to 3×9; used: 3×9/)).toBeVisible()
+    await working.getByRole('button', { name: 'Extremes by year' }).click()
+    await expect(working.getByText('14 periods are not believed in full.')).toBeVisible()
+    await page.getByRole('button', { name: 'fold by year' }).click()
+    await choose(page, 'row', 'Ratio (values ÷ trend of round 3)')
+    await expect(page.locator('.season-grid td.ringed')).toHaveCount(14)
+    await expect(page.locator('.season-grid td.ringed.faint').first()).toContainText(
+      'not believed; ',
+    )
+    await expectNoSeriousViolation(page)
+    await page.getByRole('button', { name: 'folded by year' }).click()
+  })
+
+  await test.step('revisions, and how one month moved', async () => {
+    await page.keyboard.press('4')
+    await working.getByRole('button', { name: 'Work out the revisions' }).click()
+    await expect(working.getByText(/First figures moved by .*% on average/)).toBeVisible()
+    await page.locator('[data-row=deseasonalized] .cell').first().click()
+    await working.getByRole('button', { name: /^Show how .* moved$/ }).click()
+    await expect(working.getByText(/the last period, .* with/)).toBeVisible()
+    await expectNoSeriousViolation(page)
+  })
+
+  await test.step('carried on a year, with yearly sums kept', async () => {
+    await chooseWord(page, 'yearly-sums', 'yearly sums kept')
+    await expect(page.locator('[data-row=yearlyKept]')).toBeVisible()
+    await chooseWord(page, 'extend', 'carried on a year by smoothing')
+    await expect(page.locator('[data-word=extend]')).toHaveText('carried on a year by smoothing')
+    // What was worked out is of another method now.
+    await expect(working.getByRole('button', { name: 'Work out the revisions' })).toBeVisible()
+  })
+
+  await test.step('a filter is changed on one of two live studies', async () => {
+    await page.getByRole('button', { name: '+ study' }).click()
+    const tabs = page.getByRole('navigation', { name: 'Studies of this series' })
+    await tabs.getByRole('button', { name: /^show .* beside$/ }).click()
+    await chooseWord(page, 'seasonal-filter', '3×3')
+    await page.keyboard.press('3')
+    await page.getByRole('button', { name: 'latest periods' }).click()
+    const beside = page.locator('[data-row="pinned index"]')
+    await expect(beside).toBeVisible()
+    const other = await rowFigures(page, 'pinned index')
+    const own = await rowFigures(page, 'index')
+    expect(own).not.toEqual(other)
+    // Of the other nothing moves when another filter is taken here; with the same one both say the same.
+    await chooseWord(page, 'seasonal-filter', '3×15')
+    await expect(async () => {
+      expect(await rowFigures(page, 'index')).not.toEqual(own)
+    }).toPass()
+    expect(await rowFigures(page, 'pinned index')).toEqual(other)
+    await chooseWord(page, 'seasonal-filter', 'chosen')
+    await expect(beside).toHaveCount(0)
+    expect(await rowFigures(page, 'index')).toEqual(other)
+  })
   await expectSaved(page)
 })
 

@@ -62,6 +62,10 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     trendCycle: drawn('trendCycle'),
     recomposed: drawn('recomposed').map((one) => ({ ...one, component: 'season' as const })),
     deseasonalized: drawn('deseasonalized'),
+    /** What a way lays beside the deseasonalized values. */
+    besideDeseasonalized: ledger.columns.flatMap(({ name, strip }) =>
+      strip?.id === 'deseasonalized' ? drawn(name, strip.label) : [],
+    ),
     trend: drawn('trend'),
     fitted: drawn('fitted'),
     limits: [...method.forecast.levels].reverse().map((wanted, i): Layer => ({

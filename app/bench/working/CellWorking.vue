@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
 import { termOfColumn } from '~~/core/glossary/glossary'
+import { weightedCells } from '~~/core/ledger/weighted'
 import { canBeSeries } from '~~/core/ledger/rowAsSeries'
 import { later } from '~/shell/later'
 import TermWord from '~/shell/TermWord.vue'
@@ -15,6 +16,7 @@ import ValueCare from './ValueCare.vue'
 
 const IndexCare = later(() => import('./IndexCare.vue'))
 const RowTaker = later(() => import('./RowTaker.vue'))
+const WeightsChart = later(() => import('../figures/WeightsChart.vue'))
 const LocalFitChart = later(() => import('../figures/LocalFitChart.vue'))
 
 /** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
@@ -63,6 +65,11 @@ const canLeaveOut = computed(
     canLeaveOutOfIndex(bench.result) &&
     ledger.valueAt('seasonalIrregular', t.value) !== null,
 )
+/** The cells of a weighted average, which are drawn under their weights. */
+const weighted = computed(() => {
+  const { explanation } = props
+  return explanation.defined ? weightedCells(explanation.expression) : null
+})
 const source = computed(() => {
   const { file, column: from } = bench.study!.source
   return from === undefined ? file : `${file}, column ${from}`
@@ -91,6 +98,13 @@ const source = computed(() => {
         v-if="explanation.localFit"
         :fit="explanation.localFit"
         :result="bench.result!"
+      />
+      <WeightsChart
+        v-if="weighted"
+        :cells="weighted"
+        :at="t"
+        :value="explanation.value"
+        :label="ledger.labelAt"
       />
     </template>
     <p v-else class="because">{{ inReadersFigures(explanation.because) }}</p>

@@ -91,7 +91,11 @@ function yearlyColumns(run: IteratedRun): Column[] {
   const isFactor = run.model.measure === 'factor'
   return [
     declare(run.unit, {
-      ...{ name: 'yearlyStep', label: 'Yearly sums', symbol: 'for the yearly sums' },
+      ...{
+        name: 'yearlyStep',
+        label: 'Yearly sums',
+        symbol: `${isFactor ? 'factor' : 'amount'} of the yearly sums`,
+      },
       means: `${isFactor ? 'factor' : 'amount'} that keeps them, changing least`,
       ...{ measure: run.model.measure, component: 'deseasonalized', mark: 'line-thin' },
       stages: ['deseasonalize'],
@@ -105,9 +109,10 @@ function yearlyColumns(run: IteratedRun): Column[] {
         label: 'Yearly sums kept',
         symbol: 'deseasonalized, yearly sums kept',
       },
-      means: `deseasonalized ${run.model.restore} that`,
-      ...{ measure: 'level', component: 'deseasonalized', mark: 'line-dashed' },
+      means: `deseasonalized ${run.model.restore} ${isFactor ? 'factor' : 'amount'} of the yearly sums`,
+      ...{ measure: 'level', component: 'deseasonalized', mark: 'line-dotted' },
       stages: ['deseasonalize'],
+      strip: { id: 'deseasonalized', title: 'Deseasonalized', share: 1, label: 'yearly sums kept' },
       actual: yearly.adjusted,
       arithmetic: (t) =>
         operation(run.stepAt('deseasonalized', t), run.model.restore, run.stepAt('yearlyStep', t)),

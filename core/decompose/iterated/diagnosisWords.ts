@@ -49,6 +49,6 @@ export function seasonLeftWords({ whole, lately }: LeftAfter): string {
       ? 'cannot be told'
       : `F(${test.df.join(', ')}) = ${figure(test.f)}, p ${probability(test.p)}`
   const said = [`over all years ${of(whole)}`]
-  if (lately) said.push(`in the last ${LATELY_YEARS} ${of(lately)}`)
+  if (lately) said.push(`in the last ${LATELY_YEARS} years ${of(lately)}`)
   return `${found ? 'A season is left in the adjusted values' : 'No season is left in the adjusted values'}: ${said.join('; ')}.`
 }

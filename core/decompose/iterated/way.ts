@@ -40,7 +40,7 @@ export const iterated: DecompositionWay<IteratedDocument, IteratedOptions, Itera
   findings: findingsOfIterated,
   advice: (waves) =>
     waves === 'slowly' ? 'Try a shorter trend filter.' : 'Try a shorter season filter.',
-  entersContest: () => false,
+  entersContest: ({ seasons }) => canBeIterated(seasons),
   says: () => ({
     lead: ', by ',
     text: 'iterated averages',

@@ -22,6 +22,7 @@ export function deseasonalizeStrips(result: Result, sources: StripSources): Stri
       ...parts.pinned.deseasonalized,
       ...salesLayers(result, sources),
       ...parts.deseasonalized,
+      ...parts.besideDeseasonalized,
       ...parts.smoothedLevel,
       ...parts.trend,
     ]),

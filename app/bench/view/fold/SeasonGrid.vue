@@ -244,10 +244,6 @@ tbody tr {
   pointer-events: none;
 }
 
-.faint {
-  color: var(--muted);
-}
-
 .faint::after {
   border-style: dashed;
 }
