@@ -52,7 +52,7 @@ const APP_LAYERS = [
   ],
   ['bench/view'],
   ['bench/beside'],
-  ['bench/check', 'bench/pins', 'bench/controls', 'bench/kept'],
+  ['bench/check', 'bench/pins', 'bench/controls', 'bench/kept', 'bench/parts'],
   ['bench/studies'],
   ['bench/study'],
   ['intake', 'bench/figures'],

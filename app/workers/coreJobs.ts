@@ -1,4 +1,5 @@
 import { mendingOffers, mendingTogether, type Numbers } from '~~/core/analyse'
+import { partsOfWhole, type LaidParts } from '~~/core/beside/parts'
 import { accuracyOf } from '~~/core/check/accuracy'
 import { checkSteps, hideLast, type Checked } from '~~/core/check/check'
 import type { CheckTask } from '~~/core/check/rolling'
@@ -10,7 +11,7 @@ import type { Contestant } from '~~/core/contest/contestant'
 import { apart, type Apart } from '~~/core/kept/apart'
 import type { KeptForecast } from '~~/core/kept/kept'
 import type { MethodDocument } from '~~/core/method'
-import { offerName, offersName, type Offer } from '~~/core/offers'
+import { offerName, offersName, type MethodOnSeries, type Offer } from '~~/core/offers'
 import { calendarAfter, type CalendarAfter } from '~~/core/revisions/calendarAfter'
 import { historyOf, revisionsOf, type History, type Revisions } from '~~/core/revisions/revisions'
 import type { Series } from '~~/core/series/series'
@@ -61,6 +62,10 @@ export const CORE_JOBS = {
   /** How the adjusted value of one period moved as the series grew. */
   history(_: Telling<never>, series: Series, document: MethodDocument, t: number): Steps<History> {
     return historyOf(series, document, t)
+  },
+  /** Lays an adjusted whole beside the sum of its adjusted parts. */
+  parts(_: Telling<never>, own: MethodOnSeries, others: readonly MethodOnSeries[]): LaidParts {
+    return partsOfWhole(own, others)
   },
   /** What of the calendar is left once a method has made the values ready. */
   calendarAfter(_: Telling<never>, series: Series, document: MethodDocument): CalendarAfter {

@@ -1,6 +1,7 @@
 import type { AverageKind } from '../smoothing/averageKinds'
 import type { Value } from '../series/series'
 import type { Difference } from '../stationarity/difference'
+import type { LaidParts } from './parts'
 import type { Rest } from './rest'
 import type { Tried } from './tried'
 import { TREND_FORMS } from '../trend/forms'
@@ -43,6 +44,8 @@ export type Beside =
   | { readonly kind: 'tried' | 'tried-error'; readonly tried: Tried }
   /** What came after a span that ends early, one entry a forecast period, or by how much the forecast was off. */
   | { readonly kind: 'came' | 'came-error'; readonly came: readonly Value[] }
+  /** A whole without its season, the sum of its parts without theirs, and what lies between. */
+  | { readonly kind: 'whole' | 'parts' | 'parts-difference'; readonly laid: LaidParts }
   /** A forecast that was kept, or by how much it was off. */
   | { readonly kind: 'kept' | 'kept-error'; readonly kept: LaidForecast }
 
@@ -53,7 +56,7 @@ export const TRIED_COLUMNS: readonly string[] = ['beside:tried', 'beside:tried-e
 export function besideName({ kind, ...more }: Beside): string {
   if ('kept' in more) return `beside:${kind} ${more.kept.id}`
   // Whatever its origin: moved to another one, the row stays where it is.
-  if ('tried' in more || 'came' in more) return `beside:${kind}`
+  if ('tried' in more || 'came' in more || 'laid' in more) return `beside:${kind}`
   return `beside:${kind}${JSON.stringify(Object.values(more)).replace(/[^\w.-]+/g, '_')}`
 }
 

@@ -9,8 +9,10 @@ import { averageName, smoothBy, type AverageKind } from '../smoothing/averageKin
 import { triedOverSpan } from './tried'
 import { growthOf, weightedCells } from './arithmetic'
 import { figure } from '../words/figure'
+import { listed } from '../words/listed'
 import { besideName, growthWords, type Beside, type LaidForecast } from './beside'
 import type { Own } from './own'
+import type { LaidParts } from './parts'
 import { restColumn, rollingColumn, takenOutColumn } from './restColumns'
 
 /**
@@ -36,6 +38,7 @@ export function besideColumn(result: Looked | Result, beside: Beside): Column {
 function whyUndefined(run: SeriesRun, beside: Beside, t: number): string {
   if ('tried' in beside) return whyNotTried(run, beside.tried.origin, t)
   if ('kept' in beside) return whyNotKept(beside, run.label(t))
+  if ('laid' in beside) return `Not all of the parts have ${run.label(t)}.`
   if ('came' in beside) return `Nothing came in ${run.label(t)}, or it is not known yet.`
   return 'A value that this needs is missing, not above 0, or lies outside the series.'
 }
@@ -170,6 +173,50 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
           ),
       }
     }
+    case 'whole':
+      return {
+        label: 'Whole, adjusted',
+        symbol: 'whole, adjusted',
+        means: 'sum of the parts, its own season out',
+        ...{ measure: 'level', component: 'deseasonalized', mark: 'line-thick' },
+        values: partsOver(run, beside.laid, ({ whole }) => whole),
+        arithmetic: (t) =>
+          figureOf(
+            'sum of the parts, its own season out',
+            beside.laid.whole[t - beside.laid.from]!,
+          ),
+      }
+    case 'parts':
+      return {
+        label: 'Parts, adjusted',
+        symbol: 'adjusted parts together',
+        means: `sum of ${beside.laid.names.length}, each without its own season`,
+        ...{ measure: 'level', component: 'deseasonalized', mark: 'line-dotted' },
+        values: partsOver(run, beside.laid, ({ parts }) => parts),
+        arithmetic: (t) =>
+          figureOf(listed(beside.laid.names), beside.laid.parts[t - beside.laid.from]!),
+      }
+    case 'parts-difference': {
+      const { laid } = beside
+      return {
+        label: 'Whole less parts',
+        symbol: 'whole less parts',
+        means: 'adjusted whole − adjusted parts',
+        ...{ measure: 'difference', component: 'irregular', mark: 'stems' },
+        values: partsOver(run, laid, ({ whole, parts }) =>
+          whole.map((value, i) => {
+            const sum = parts[i]!
+            return value === null || sum === null ? null : value - sum
+          }),
+        ),
+        arithmetic: (t) =>
+          operation(
+            figureOf('adjusted whole', laid.whole[t - laid.from]!),
+            '−',
+            figureOf('adjusted parts together', laid.parts[t - laid.from]!),
+          ),
+      }
+    }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {
@@ -184,6 +231,19 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
       }
     }
   }
+}
+
+/** Figures of a whole and its parts over the analysed span. */
+function partsOver(
+  { firstT, lastT }: SeriesRun,
+  laid: LaidParts,
+  of: (laid: LaidParts) => readonly Value[],
+): Value[] {
+  const values = of(laid)
+  return Array.from(
+    { length: lastT - firstT + 1 },
+    (_, i) => values[firstT + i - laid.from] ?? null,
+  )
 }
 
 /** Figures over span and forecast. */

@@ -8,6 +8,7 @@ import { Refusal } from '~~/core/refusal'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
 import type { Stage } from '~~/core/stage'
 import { MOST_AVERAGES } from '~~/shared/api/desk'
+import { useParts } from '../parts/partsStore'
 import { useKept } from '../kept/keptStore'
 import { useCheck } from '../check/checkStore'
 import { stageOf } from '../stage/stages'
@@ -26,6 +27,7 @@ export const useBeside = defineStore('beside', () => {
   const bench = useBench()
   const check = useCheck()
   const kept = useKept()
+  const parts = useParts()
   const seasons = computed(() => bench.series?.calendar.seasons ?? 1)
 
   const ownRolling = ref<number | null>(null)
@@ -112,6 +114,7 @@ export const useBeside = defineStore('beside', () => {
     tried: check.shows === 'tries' ? check.tried : null,
     came: came.value,
     kept: kept.laid,
+    parts: parts.laid,
   }))
 
   /** The columns beside the ledger at a stage; what cannot be calculated says why. */

@@ -1,5 +1,6 @@
 import type { Rest } from '~~/core/beside/rest'
 import type { Tried } from '~~/core/beside/tried'
+import type { LaidParts } from '~~/core/beside/parts'
 import type { GrowthKind, LaidForecast } from '~~/core/beside/beside'
 import type { Value } from '~~/core/series/series'
 import type { AverageKind } from '~~/core/smoothing/averageKinds'
@@ -20,6 +21,8 @@ export interface BesideChoices {
   readonly came: readonly Value[] | null
   /** Kept forecasts that are laid on the series. */
   readonly kept: readonly LaidForecast[]
+  /** At Deseasonalize: a whole and its parts; null where none are laid beside. */
+  readonly parts: LaidParts | null
   /** Whose growth. */
   readonly growthOf: readonly ('value' | 'deseasonalized')[]
 }

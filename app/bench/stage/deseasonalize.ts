@@ -1,6 +1,8 @@
 import { displayScale, withUnit } from '~~/core/words/displayScale'
 import { formatChange, formatSigned } from '~/figures/format'
 import { furthestFromTrend } from '~~/core/beside/furthest'
+import type { Beside } from '~~/core/beside/beside'
+import type { LaidParts } from '~~/core/beside/parts'
 import type { Result } from '~~/core/result'
 import type { ResultStage } from './stage'
 
@@ -10,9 +12,20 @@ export const deseasonalize: ResultStage = {
   label: 'Deseasonalize',
   focus: ['deseasonalized', 'value'],
   barHeight: 34,
-  beside: ({ growthRates, growthOf }) =>
-    growthRates.flatMap((rate) => growthOf.map((on) => ({ kind: 'growth' as const, rate, on }))),
+  beside: ({ growthRates, growthOf, parts }) => [
+    ...(parts ? partsBeside(parts) : []),
+    ...growthRates.flatMap((rate) => growthOf.map((on) => ({ kind: 'growth' as const, rate, on }))),
+  ],
   line: furthestLine,
+}
+
+/** A whole that is the series itself stands in the ledger already. */
+function partsBeside(laid: LaidParts): Beside[] {
+  return [
+    ...(laid.isWhole ? [] : [{ kind: 'whole' as const, laid }]),
+    { kind: 'parts', laid },
+    { kind: 'parts-difference', laid },
+  ]
 }
 
 /** The period that stands furthest from the trend once the season is out. */

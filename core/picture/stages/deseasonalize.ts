@@ -26,8 +26,31 @@ export function deseasonalizeStrips(result: Result, sources: StripSources): Stri
       ...parts.smoothedLevel,
       ...parts.trend,
     ]),
+    ...partsStrip(result, sources),
     growthStrip(result, sources),
   ]
+}
+
+/** What lies between an adjusted whole and its adjusted parts, where they are laid beside. */
+function partsStrip(result: Result, { inspected, scale }: StripSources): Strip[] {
+  return inspected.flatMap(({ beside, column }): Strip[] =>
+    column && beside.kind === 'parts-difference'
+      ? [
+          {
+            ...{ id: 'parts', title: 'Whole less parts', share: 1.4, unit: scale.unit },
+            ...{ baseline: 0, measure: 'difference' },
+            layers: [
+              layer(
+                'whole less parts',
+                column.component,
+                column.mark,
+                pointsOf(result, column.actual!),
+              ),
+            ],
+          },
+        ]
+      : [],
+  )
 }
 
 /**

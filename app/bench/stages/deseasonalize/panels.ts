@@ -11,6 +11,11 @@ export const deseasonalize: Parts = {
     },
     {
       needs: 'result',
+      component: later(() => import('./PartsOfWhole.vue')),
+      shows: ({ stage }, result) => stage === 'deseasonalize' && hasSeason(result),
+    },
+    {
+      needs: 'result',
       component: later(() => import('./RevisionsPart.vue')),
       shows: ({ stage }, result) => stage === 'deseasonalize' && hasSeason(result),
     },
