@@ -84,7 +84,7 @@ function boundsOf(all: readonly SmallLine[]) {
         <p>
           First figures moved by {{ moved(revisions.adjusted) }} on average as later years came,
           over {{ years }} {{ years === 1 ? 'year' : 'years'
-          }}<template v-if="revisions.trend !== null"
+          }}<template v-if="revisions.trend"
             >; those of the trend-cycle by {{ moved(revisions.trend) }}</template
           >.
         </p>

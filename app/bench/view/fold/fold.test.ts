@@ -61,7 +61,7 @@ describe('the summary of the season folded', () => {
 
   it('is that of the index where the season may change, and none of a fixed index', () => {
     expect(summed({ by: 'stl' }, 'index').said?.map(([name]) => name)).toContain(
-      'last year’s index',
+      'index of the last year',
     )
     expect(summed({}, 'index').said).toBeUndefined()
   })
