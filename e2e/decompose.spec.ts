@@ -7,7 +7,7 @@ import { actualOf } from '../core/ledger/ledger'
 import { changed, type MethodDocument } from '../core/method'
 import { readFile } from '../intake/readFile'
 import { expectNoSeriousViolation } from './axe'
-import { bringIn, choose, chooseWord, expectSaved, rowFigures } from './support'
+import { bringIn, choose, chooseWord, expectSaved, openSeries, rowFigures } from './support'
 
 const JUNE_2019 = 42
 
@@ -303,6 +303,29 @@ test('iterated averages open round by round, down to sales', async ({ page }) =>
     expect(await rowFigures(page, 'index')).toEqual(other)
   })
   await expectSaved(page)
+})
+
+test('adjusted regions are laid beside their adjusted whole', async ({ page }) => {
+  await openSeries(page, 'North')
+  await page.keyboard.press('4')
+  const working = page.getByRole('complementary', { name: 'Working' })
+  await working.getByRole('combobox', { name: 'Series that belong to it' }).click()
+  for (const name of ['South', 'Coast', 'Online']) {
+    await page.getByRole('option', { name, exact: true }).click()
+  }
+  await page.keyboard.press('Escape')
+  await expect(working.getByText(/The whole is the sum of 4 series/)).toContainText(
+    'apart on average',
+  )
+  await expect(page.locator('[data-row="beside:parts-difference"]')).toBeVisible()
+  await expectNoSeriousViolation(page)
+  // The furthest apart is a click away, and says what it is made of.
+  await working
+    .getByText(/The whole is the sum/)
+    .getByRole('button')
+    .click()
+  await expect(working.getByRole('heading', { name: /^Whole less parts, / })).toBeVisible()
+  await expect(working.locator('.symbols')).toHaveText('adjusted whole − adjusted parts together')
 })
 
 test('wood stain by robust loess shows the season drift', async ({ page }) => {
