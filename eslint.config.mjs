@@ -107,6 +107,25 @@ export default ts.config(
     },
   },
   {
+    // Time is counted in one place, so that other rhythms than months need no change elsewhere.
+    files: ['**/*.ts', '**/*.vue'],
+    ignores: ['core/calendar/**', 'fuzz/**', '**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: 'calendar/period$',
+              importNames: ['addPeriods', 'periodsBetween'],
+              message: 'Nobody but the axis adds to periods: ask axisOf(series).',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     // Kinds, marks and the like are closed sets: a switch over one names every case, so that a new one does not pass through.
     files: ['{bin,core,handover,intake,shared}/**/*.ts'],
     ignores: ['**/*.test.ts'],

@@ -1,6 +1,6 @@
 import { analyse } from '../core/analyse'
 import type { MethodDocument } from '../core/method'
-import { civilAxis } from '../core/prepare/calendar/effects'
+import { axisOf } from '../core/calendar/axis'
 import { tradingDays } from '../core/regression/regressors/calendar/days'
 import { easterColumn } from '../core/regression/regressors/calendar/easter'
 import type { Series } from '../core/series/series'
@@ -70,7 +70,7 @@ export function calendarEffects(say: Say, count: number): void {
 
 /** Saturdays sell most, Fridays more than usual, Mondays least; together they double the spread of the noise. */
 function withTradingDays(series: Series): Series {
-  const six = tradingDays(civilAxis(series.calendar.seasons, series.start))
+  const six = tradingDays(axisOf(series))
   return carrying(
     series,
     (t) => 1.5 * six[5]!.at(t) + 0.5 * six[4]!.at(t) - six[0]!.at(t),
@@ -80,7 +80,7 @@ function withTradingDays(series: Series): Series {
 
 /** The same of the eight days before Easter, in the months that they can fall into. */
 function withEaster(series: Series): Series {
-  const { at } = easterColumn(civilAxis(series.calendar.seasons, series.start), 8)
+  const { at } = easterColumn(axisOf(series), 8)
   return carrying(series, at, (effect) => effect !== 0)
 }
 

@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt } from './calendar/period'
+import { axisOf } from './calendar/axis'
 import { calculate, type Figures } from './calculate'
 import { assume, type Assumed } from './assume'
 import { check } from './check/check'
@@ -192,8 +192,7 @@ function withoutLimits(figures: Figures): Figures {
 
 function numbersOf(figures: Figures): Numbers {
   const { series, method, prepared, columns, decomposed, ahead, inside, level } = figures
-  const { calendar, start } = series
-  const period = ahead.t.map((t) => periodAt(start, t, calendar.seasons))
+  const { codeAt, seasonOf } = axisOf(series)
   const byHand = assume(figures)
   return {
     format: RESULT_FORMAT,
@@ -212,8 +211,8 @@ function numbersOf(figures: Figures): Numbers {
     forecast: {
       ...ahead,
       ...(byHand.assumed ? bentAhead(byHand.assumed) : {}),
-      period: period.map((one) => formatPeriod(one, calendar)),
-      season: period.map(({ season }) => season),
+      period: ahead.t.map(codeAt),
+      season: ahead.t.map(seasonOf),
     },
   }
 }

@@ -1,5 +1,4 @@
-import { periodAt, timeCodeOfCode } from './calendar/period'
-import { periodLabel } from './calendar/labels'
+import { axisOf } from './calendar/axis'
 import type { Figures } from './calculate'
 import { bend, type Bent, type ToBend } from './forecast/assumptions/bend'
 import type { CommonAhead } from './forecast/way'
@@ -56,15 +55,15 @@ export function assume(figures: Figures): ByHand {
 }
 
 function toBend({ series, prepared, ahead, inside, level }: Figures): ToBend {
-  const { calendar, start } = series
+  const { calendar, seasonOf, tOfCode, label } = axisOf(series)
   const { takenOut } = prepared
   const { t, forecast, limits } = ahead
   return {
     ...{ t, level, forecast, limits, seasons: calendar.seasons },
-    season: t.map((at) => periodAt(start, at, calendar.seasons).season),
+    season: t.map(seasonOf),
     inside: inside?.forecast ?? forecast,
     putBack: (value, at) => (takenOut ? putBack(takenOut, value, at)! : value),
-    timeCode: (code) => timeCodeOfCode(code, calendar, start),
-    labelOf: (at) => periodLabel(periodAt(start, at, calendar.seasons), calendar),
+    timeCode: (code) => tOfCode(code)!,
+    labelOf: label,
   }
 }

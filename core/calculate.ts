@@ -1,4 +1,5 @@
-import { formatPeriod, parsePeriod, periodAt, timeCodeOfCode } from './calendar/period'
+import { axisOf } from './calendar/axis'
+import { parsePeriod } from './calendar/period'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
 import type { Carrier, CarryOn } from './decompose/carryOn'
@@ -71,7 +72,8 @@ export function takeApart(series: Series, document: MethodDocument, hear?: Hear)
   const method = completeMethod(document, series)
   const { calendar, start } = series
   const { decompose } = method
-  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
+  const { tOfCode } = axisOf(series)
+  const timeCode = (code: string) => tOfCode(code)!
   const firstT = timeCode(method.span.from)
   const lastT = timeCode(method.span.to)
   const leftOut = new Set(exclusionsOf(method).map(({ period }) => timeCode(period)))
@@ -104,8 +106,8 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
   const apart = takeApart(series, document, hear)
   const { method, prepared, firstT, lastT, decomposed } = apart
   const { calendar, start } = series
+  const { seasonOf } = axisOf(series)
   const { decompose } = method
-  const { seasons } = calendar
   const stretch = prepared.input
   const trend = trendWayOf(method.trend.form).fit(
     decomposed.deseasonalized,
@@ -129,11 +131,8 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       hasSeason: season !== null,
       seasonCost: season?.cost ?? 0,
       indexAt: (t) =>
-        season
-          ? season.indices[periodAt(start, t, seasons).season - 1]!.index
-          : MODEL[decompose.model].neutral,
-      uncertaintyAt: (t) =>
-        season?.indices[periodAt(start, t, seasons).season - 1]!.uncertainty ?? 0,
+        season ? season.indices[seasonOf(t) - 1]!.index : MODEL[decompose.model].neutral,
+      uncertaintyAt: (t) => season?.indices[seasonOf(t) - 1]!.uncertainty ?? 0,
       calculateMember: (member) => memberFigures(member, method, series),
       hear,
     },
@@ -257,7 +256,7 @@ function columnsOf(
   const t = values.map((_, i) => firstT + i)
   const line = t.map((at): Value => (at < trend.from ? null : trend.at(at)))
   return {
-    period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
+    period: t.map(axisOf({ calendar, start }).codeAt),
     t,
     season: used.seasonOf,
     original: original.values,

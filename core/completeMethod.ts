@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt } from './calendar/period'
+import { axisOf } from './calendar/axis'
 import { completeCheck, type CheckDocument, type CheckPlan } from './checkPlan'
 import type { Exclusion } from './decompose/commonOptions'
 import { completeDecomposition, exclusionsIn } from './decompose/ways'
@@ -125,8 +125,8 @@ function planOf(check: CheckDocument, periods: number, seasons: number): CheckPl
  * @throws Refusal for a period that the series does not have, and for a span that ends before it begins
  */
 export function spanOf(document: Pick<MethodDocument, 'span'>, series: Series) {
-  const { calendar, start, values } = series
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const { values } = series
+  const code = axisOf(series).codeAt
   const span = { from: code(1), to: code(values.length), ...document.span }
   const firstT = timeCodeIn(series, span.from, 'span.from')
   const lastT = timeCodeIn(series, span.to, 'span.to')

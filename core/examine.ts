@@ -1,5 +1,5 @@
 import { seasonLabel } from './calendar/labels'
-import { periodAt } from './calendar/period'
+import { axisOf } from './calendar/axis'
 import { basisAfter, carryOn, type Figures } from './calculate'
 import { errorFigures, naiveScale, type ErrorFigures } from './check/errorFigures'
 import { without } from './decompose/parts'
@@ -241,7 +241,7 @@ function strengthOf(
 
 /** Which model fits; null where the comparison needs more full years than there are. */
 function compareModels({ prepared, series, firstT }: Figures): WhichModel | null {
-  const { start, calendar } = series
-  const first = periodAt(start, firstT, calendar.seasons)
-  return orNull(() => whichModel(prepared.input.values, first, calendar.seasons))
+  const { periodAt, calendar } = axisOf(series)
+  const axis = axisOf({ calendar, start: periodAt(firstT) })
+  return orNull(() => whichModel(prepared.input.values, axis))
 }

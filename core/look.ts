@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt } from './calendar/period'
+import { axisOf } from './calendar/axis'
 import { prepare } from './prepare/prepare'
 import { spanOf } from './completeMethod'
 import { careFindings, leftOutByHand } from './findings/careFindings'
@@ -12,8 +12,8 @@ import type { Series } from './series/series'
 
 /** What a result says of its series. */
 export function seriesFacts(series: Series): SeriesFacts {
-  const { name, noun, unit, quantity = 'flow', calendar, start, values } = series
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const { name, noun, unit, quantity = 'flow', calendar, values } = series
+  const code = axisOf(series).codeAt
   return {
     name,
     unit,
@@ -38,7 +38,6 @@ export function seriesFacts(series: Series): SeriesFacts {
  * @throws Refusal for values that nothing can be calculated with
  */
 export function lookAt(series: Series, document: MethodDocument): Looked {
-  const { calendar, start } = series
   const { span, firstT, lastT } = possibleSpan(series, document)
   // Gaps filled with their season need a decomposition; here they stay.
   const missing = document.missing === 'seasonal' ? 'leave' : (document.missing ?? 'leave')
@@ -53,7 +52,7 @@ export function lookAt(series: Series, document: MethodDocument): Looked {
     adjustments: series.adjustments ?? [],
     filled,
     columns: {
-      period: t.map((at) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)),
+      period: t.map(axisOf(series).codeAt),
       t,
       season: used.seasonOf,
       original: original.values,

@@ -1,3 +1,5 @@
+import { axisOf } from '../core/calendar/axis'
+import { calendarOf } from '../core/calendar/calendar'
 import { daysOf, weekdayCounts } from '../core/calendar/civil'
 import { easterShare } from '../core/regression/regressors/calendar/easter'
 import { randomFrom, type Random } from './random'
@@ -174,5 +176,9 @@ function saturdays(year: number, month: number): number {
 
 /** Share of the two weeks before Easter that falls into a month. */
 function beforeEaster(year: number, month: number): number {
-  return easterShare({ seasons: 12, periodAt: () => ({ year, season: month }) }, 14, 1)
+  return easterShare(
+    axisOf({ calendar: calendarOf('monthly'), start: { year, season: month } }),
+    14,
+    1,
+  )
 }

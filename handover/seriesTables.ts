@@ -1,5 +1,6 @@
 import { FREQUENCIES, type Frequency } from '../core/calendar/calendar'
-import { addPeriods, formatPeriod, periodsBetween, type Period } from '../core/calendar/period'
+import { axisOf } from '../core/calendar/axis'
+import { formatPeriod, type Period } from '../core/calendar/period'
 import { adjustedValues } from '../core/series/adjusted'
 import { Refusal } from '../core/refusal'
 import type { FigureTable } from '../core/ledger/table'
@@ -37,12 +38,11 @@ export function adjustmentTable(series: readonly Series[]): FigureTable {
   return {
     header: ['series', 'period', 'came in', 'used', 'reason'],
     rows: series.flatMap((own) => {
-      const { calendar, start, values, adjustments = [] } = own
+      const { values, adjustments = [] } = own
+      const { tOfCode } = axisOf(own)
       return adjustments.map(({ period, value, reason }) => {
-        const at = values.findIndex(
-          (_, i) => formatPeriod(addPeriods(start, i, calendar.seasons), calendar) === period,
-        )
-        return [own.name, period, values[at] ?? null, value, reason]
+        const t = tOfCode(period) ?? 0
+        return [own.name, period, values[t - 1] ?? null, value, reason]
       })
     }),
   }
@@ -62,7 +62,6 @@ const MOST_CELLS = 5_000_000
 /** @throws Refusal for a table that would be too large, before it is made */
 function sideBySide(series: readonly Series[]): FigureTable {
   const { calendar } = series[0]!
-  const { seasons } = calendar
   const columns = series.flatMap(
     (own): { heading: string; start: Period; values: readonly Value[] }[] => {
       const { name, unit } = own
@@ -74,11 +73,11 @@ function sideBySide(series: readonly Series[]): FigureTable {
       ]
     },
   )
-  const first = columns.reduce(
-    (earliest, { start }) => (periodsBetween(start, earliest, seasons) > 0 ? start : earliest),
-    columns[0]!.start,
-  )
-  const shifts = columns.map(({ start }) => periodsBetween(first, start, seasons))
+  const { tOf, periodAt } = axisOf({ calendar, start: columns[0]!.start })
+  const earliest = Math.min(...columns.map(({ start }) => tOf(start)))
+  const first = periodAt(earliest)
+  const { codeAt } = axisOf({ calendar, start: first })
+  const shifts = columns.map(({ start }) => tOf(start) - earliest)
   const length = Math.max(...columns.map(({ values }, i) => shifts[i]! + values.length))
   if (length * columns.length > MOST_CELLS) {
     throw new Refusal(
@@ -89,7 +88,7 @@ function sideBySide(series: readonly Series[]): FigureTable {
   return {
     header: ['period', ...columns.map(({ heading }) => heading)],
     rows: Array.from({ length }, (_, t) => [
-      formatPeriod(addPeriods(first, t, seasons), calendar),
+      codeAt(t + 1),
       ...columns.map(({ values }, i) => values[t - shifts[i]!] ?? null),
     ]),
   }

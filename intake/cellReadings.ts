@@ -1,6 +1,6 @@
 import type { Calendar } from '../core/calendar/calendar'
 import { periodLabel } from '../core/calendar/labels'
-import { periodsBetween } from '../core/calendar/period'
+import { axisOf } from '../core/calendar/axis'
 import type { Value } from '../core/series/series'
 import { periodOf } from './assemble/commonCalendar'
 import type { ValuedSeries } from './numbers/readValues'
@@ -44,6 +44,7 @@ export function cellReadings(
   const kept = new Map(axis?.kept.map((one) => [one.series.name, one.series]))
   return series.flatMap(({ name, unit, entries }) => {
     const own = kept.get(name || 'Series')
+    const ownAxis = own && axisOf(own)
     return entries.flatMap(({ at, value }): CellReading[] => {
       if (at.line < from || at.line > to) return []
       const period = axis && periodOf(at.period, axis.calendar)
@@ -53,7 +54,7 @@ export function cellReadings(
         at.period.kind === 'day' ||
         at.period.kind === 'week' ||
         (at.period.kind === 'month' && axis?.calendar.frequency !== 'monthly')
-      const t = period && own ? periodsBetween(own.start, period, own.calendar.seasons) : 0
+      const t = (period && ownAxis?.tOf(period)) ?? 1
       return [
         {
           line: at.line,
@@ -62,7 +63,7 @@ export function cellReadings(
           unit: own?.unit ?? unit,
           period: label && !isFiner ? label : words,
           within: isFiner ? label : null,
-          isOutside: axis !== null && (!own || t < 0 || t >= own.values.length),
+          isOutside: axis !== null && (!own || t < 1 || t > own.values.length),
           value,
         },
       ]

@@ -1,5 +1,5 @@
-import { countPeriods, periodLabel } from '../core/calendar/labels'
-import { addPeriods, periodAt, periodsBetween } from '../core/calendar/period'
+import { countPeriods } from '../core/calendar/labels'
+import { axisOf } from '../core/calendar/axis'
 import type { Value } from '../core/series/series'
 import { yearStatedAbove } from './layouts/statedAbove'
 import type { ReadSeries } from './reading'
@@ -48,21 +48,20 @@ export function joinSheets(sheets: readonly SheetSeries[]): JoinedSheets | null 
 /** The sheets in the order of time, where none overlaps another. */
 function inARow(sheets: readonly SheetSeries[]): JoinedSheets | null {
   const [{ series }] = sheets as [SheetSeries]
-  const { seasons } = series[0]!.series.calendar
-  const place = (of: SheetSeries) => of.series[0]!.series.start
-  const sorted = [...sheets].sort((a, b) => periodsBetween(place(b), place(a), seasons))
+  const { tOf } = axisOf(series[0]!.series)
+  const place = (of: SheetSeries) => tOf(of.series[0]!.series.start)
+  const sorted = [...sheets].sort((a, b) => place(a) - place(b))
   const gaps = sorted.slice(1).flatMap((of, i) =>
     of.series.map((own, k) => {
       const before = sorted[i]!.series[k]!.series
-      const end = addPeriods(before.start, before.values.length, seasons)
-      return periodsBetween(end, own.series.start, seasons)
+      return axisOf(before).tOf(own.series.start) - before.values.length - 1
     }),
   )
   const areNamed = new Set(sheets.map((of) => of.series[0]!.series.name)).size === 1
   if (gaps.some((gap) => gap < 0) || !areNamed) return null
   const joined = series.map((_, k) => joinedSeries(sorted.map((of) => of.series[k]!)))
   const [{ series: whole }] = joined as [ReadSeries]
-  const label = (t: number) => periodLabel(periodAt(whole.start, t, seasons), whole.calendar)
+  const { label } = axisOf(whole)
   return {
     series: joined,
     goOn: gaps.every((gap) => gap === 0),
@@ -72,10 +71,10 @@ function inARow(sheets: readonly SheetSeries[]): JoinedSheets | null {
 
 function joinedSeries(parts: readonly ReadSeries[]): ReadSeries {
   const [first] = parts as [ReadSeries]
-  const { start, calendar } = first.series
+  const { tOf } = axisOf(first.series)
   const values: Value[] = []
   for (const { series } of parts) {
-    const from = periodsBetween(start, series.start, calendar.seasons)
+    const from = tOf(series.start) - 1
     while (values.length < from) values.push(null)
     values.push(...series.values)
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countPeriods, periodLabel } from '~~/core/calendar/labels'
-import { periodAt } from '~~/core/calendar/period'
+import { countPeriods } from '~~/core/calendar/labels'
+import { axisOf } from '~~/core/calendar/axis'
 import type { Series } from '~~/core/series/series'
 import RevisionView from './RevisionView.vue'
 import SmallChart from '~/shelf/SmallChart.vue'
@@ -10,9 +10,9 @@ import { QUANTITY_CHOICES } from './quantityChoices'
 
 const intake = useIntake()
 
-function span({ calendar, start, values }: Series): string {
-  const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
-  return `${label(1)} – ${label(values.length)}`
+function span(series: Series): string {
+  const { label } = axisOf(series)
+  return `${label(1)} – ${label(series.values.length)}`
 }
 
 function count({ series: { calendar, values }, missing, duplicates }: Candidate): string {

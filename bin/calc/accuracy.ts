@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { accuracyOf, forecastOf } from '../../core/check/accuracy'
 import { coverageOfModel, type Held } from '../../core/check/coverage'
 import {
@@ -187,7 +187,7 @@ function documentOf(
   if (model.columns.length > 0 || model.time || model.trend.form === 'polynomial') {
     throw new Refusal('Given columns, times and degrees belong to the kind regression.', 'model')
   }
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const code = axisOf({ calendar, start }).codeAt
   const ofLog = model.response === 'log'
   const { form, breaks } = model.trend
   const { season } = model

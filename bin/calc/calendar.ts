@@ -1,9 +1,8 @@
 import { z } from 'zod'
-import { daysOf, weekdayCounts, type Day } from '../../core/calendar/civil'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { weekdayCounts, type Day } from '../../core/calendar/civil'
+import { axisOf } from '../../core/calendar/axis'
 import { MODEL, MODELS } from '../../core/model'
 import {
-  civilAxis,
   dayOfText,
   groupOf,
   type Effect,
@@ -68,9 +67,9 @@ const axisInput = z.object({ m, start, n: z.int().min(1).max(5000) })
 /** Every column of the calendar over the periods asked for. */
 export function calcRegressors(input: unknown): unknown {
   const { m, start, n } = readInput(axisInput, input)
-  const axis = civilAxis(m, start)
+  const axis = axisOf(seriesOf({ unit: '', m, start, y: [] }))
   const over = <T>(at: (t: number) => T) => Array.from({ length: n }, (_, i) => at(i + 1))
-  const days = (t: number) => daysOf(axis.periodAt(t), m)
+  const days = (t: number) => axis.days(t)!
   const six = tradingDays(axis)
   return {
     days: over((t) => lengthOf(days(t))),
@@ -124,7 +123,7 @@ export function calcEasterMeans(input: unknown): unknown {
 /** Easter columns by window. */
 export function calcEasterRegressors(input: unknown): unknown {
   const { m, start, n, windows } = readInput(axisInput.extend({ windows: z.array(window) }), input)
-  const axis = civilAxis(m, start)
+  const axis = axisOf(seriesOf({ unit: '', m, start, y: [] }))
   return {
     easter: Object.fromEntries(
       windows.map((w) => {
@@ -140,7 +139,7 @@ export function calcHoliday(input: unknown): unknown {
   const { m, start, n, meanYears, ...own } = readInput(axisInput.extend(holidayInput.shape), input)
   requireDaysAround(own)
   const holiday = { name: 'holiday', ...own }
-  const { at } = holidayColumn(civilAxis(m, start), holiday, meanYears)
+  const { at } = holidayColumn(axisOf(seriesOf({ unit: '', m, start, y: [] })), holiday, meanYears)
   return {
     seasonMeans: holidayMeans(m, holiday, meanYears),
     regressor: Array.from({ length: n }, (_, i) => at(i + 1)),
@@ -179,7 +178,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
   }
   const { model, divideByLength: divides } = read
   const groups = read.effects.map((one) => groupOf(one as Effect, facts, 'effects'))
-  const axis = civilAxis(calendar.seasons, read.start)
+  const axis = axisOf({ calendar, start: read.start })
   const season = seasonColumns({ form: 'dummies', base: 1 }, designCalendar(calendar, read.start))
   const { fit, figures, judged, aicc } = estimateCalendar(
     {
@@ -191,7 +190,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
         divides,
         beside: [...season, ...powersOfTime(1, TIME_CODE)],
       },
-      nameOf: (t) => formatPeriod(periodAt(read.start, t, calendar.seasons), calendar),
+      nameOf: axisOf({ calendar, start: read.start }).codeAt,
     },
     groups,
     'effects',
@@ -261,7 +260,7 @@ function namesOf({ names, where }: Refusal, input: unknown): string[] {
   if (names.t !== undefined) {
     const { start, m } = input as { start: { year: number; season: number }; m: number }
     const series = seriesOf({ unit: '', m, start, y: [] })
-    return [formatPeriod(periodAt(start, names.t, m), series.calendar)]
+    return [axisOf(series).codeAt(names.t)]
   }
   return where ? [where] : []
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { seasonColumn, seasonOrder, tableYear } from '../../core/calendar/tableYear'
 import { decomposeByAverages, type AveragesTaken } from '../../core/decompose/averages/calculate'
 import { AVERAGES_WAYS } from '../../core/decompose/averages/options'
@@ -63,7 +63,7 @@ export function describe(
   return {
     t: values.map((_, i) => firstT + i),
     season: seasonOf,
-    year: values.map((_, i) => periodAt(series.start, firstT + i, series.calendar.seasons).year),
+    year: values.map((_, i) => axisOf(series).yearOf(firstT + i)),
     before_centring:
       'offCentre' in taken && taken.offCentre
         ? beforeCentring(values, series.calendar.seasons, firstT)
@@ -114,10 +114,8 @@ function rSquared(line: TrendLine): Value {
 
 /** Values and seasonal-irregulars laid out by fiscal year, seasons in the order of that year. */
 function fiscalTable(series: Series, stretch: Stretch, seasonalIrregular: readonly Value[]) {
-  const { calendar, start } = series
-  const periods = stretch.values.map((_, i) =>
-    periodAt(start, stretch.firstT + i, calendar.seasons),
-  )
+  const { calendar, periodAt } = axisOf(series)
+  const periods = stretch.values.map((_, i) => periodAt(stretch.firstT + i))
   const years = periods.map((period) => tableYear(period, calendar))
   const first = years[0]!
   const rows = years.at(-1)! - first + 1

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { forecastByDecomposition } from '../../core/forecast/byDecomposition/calculate'
 import { BACK_TRANSFORMS } from '../../core/forecast/commonOptions'
 import { MODEL } from '../../core/model'
@@ -27,7 +27,7 @@ const schema = seriesInput.extend({
 export function calcForecast(input: unknown): unknown {
   const read = readInput(schema, input)
   const series = seriesOf(read)
-  const m = series.calendar.seasons
+  const axis = axisOf(series)
   const decomposition = decompose(series, read.decomposition)
   const firstT = read.decomposition.span?.first ?? 1
   const lastT = firstT + decomposition.deseasonalized.length - 1
@@ -36,17 +36,14 @@ export function calcForecast(input: unknown): unknown {
   const calendar = designCalendar(series.calendar, series.start)
   const columns = designOfTrend({ form, time: TIME_CODE, breaks }, calendar)
   const through = { columns, ofLog, last: last ?? undefined }
-  const trend = fitTrend(decomposition.deseasonalized, firstT, through, (t) =>
-    formatPeriod(periodAt(series.start, t, m), series.calendar),
-  )
-  const seasonAt = (t: number) => periodAt(series.start, t, m).season
+  const trend = fitTrend(decomposition.deseasonalized, firstT, through, axis.codeAt)
   const { model } = read.decomposition
   const { indices, cost } = decomposition.season!
   const { ahead: forecast } = forecastByDecomposition(
     {
       ...{ model, trend, lastT, hasSeason: true, seasonCost: cost, index: decomposition.index },
-      indexAt: (t) => indices[seasonAt(t) - 1]!.index,
-      uncertaintyAt: (t) => indices[seasonAt(t) - 1]!.uncertainty,
+      indexAt: (t) => indices[axis.seasonOf(t) - 1]!.index,
+      uncertaintyAt: (t) => indices[axis.seasonOf(t) - 1]!.uncertainty,
     },
     { horizon: read.horizon, levels: read.levels, backTransform: read.trend.point },
   )
@@ -56,8 +53,8 @@ export function calcForecast(input: unknown): unknown {
     )
   return {
     t: forecast.t,
-    season: forecast.t.map(seasonAt),
-    year: forecast.t.map((t) => periodAt(series.start, t, m).year),
+    season: forecast.t.map(axis.seasonOf),
+    year: forecast.t.map(axis.yearOf),
     index: indices.map(({ index }) => index),
     trend: {
       scale: ofLog ? 'ln y' : 'y',
@@ -68,7 +65,7 @@ export function calcForecast(input: unknown): unknown {
       s: forecast.interval.s,
       s_relative: forecast.interval.sRelative,
     },
-    values_behind_index: forecast.t.map((t) => indices[seasonAt(t) - 1]!.count),
+    values_behind_index: forecast.t.map((t) => indices[axis.seasonOf(t) - 1]!.count),
     deseasonalized_forecast: forecast.deseasonalized,
     forecast: forecast.forecast,
     intervals: read.levels.map((level) => {

@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import { periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import type { Value } from '../../core/series/series'
 import { smoothBy, type AverageKind } from '../../core/smoothing/averageKinds'
 import { offCentreAverages, offCentrePosition } from '../../core/smoothing/movingAverage'
 import { rollingDeviation, withinSeasonMean } from '../../core/smoothing/rolling'
-import { readInput, seriesInput } from './input'
+import { readInput, seriesInput, seriesOf } from './input'
 
 const order = z.int().min(1)
 const choices = z.discriminatedUnion('method', [
@@ -35,7 +35,7 @@ export function calcMovingAverage(input: unknown): unknown {
       return { value: rollingDeviation(y, read.order) }
     case 'within-season':
       return {
-        season: y.map((_, i) => periodAt(read.start, i + 1, m).season),
+        season: y.map((_, i) => axisOf(seriesOf(read)).seasonOf(i + 1)),
         value: withinSeasonMean(y, m, read.order, read.alignment),
       }
     default: {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { axisOf } from '../../core/calendar/axis'
 import { calculate } from '../../core/calculate'
 import { without } from '../../core/decompose/parts'
 import { METHOD_FORMAT } from '../../core/method'
@@ -16,8 +17,8 @@ import { readInput, seriesInput, seriesOf } from './input'
 
 /** How even the yearly swing is as an amount and as a share. */
 export function calcWhichModel(input: unknown): unknown {
-  const { y, start, m } = readInput(seriesInput, input)
-  const got = whichModel(y, start, m)
+  const read = readInput(seriesInput, input)
+  const got = whichModel(read.y, axisOf(seriesOf(read)))
   return {
     years: got.years,
     range_of_differences: got.differences,
@@ -31,8 +32,11 @@ export function calcWhichModel(input: unknown): unknown {
 
 /** The same in the shape of the topic of regression and tests. */
 export function calcWhichModelTest(input: unknown): unknown {
-  const { y, start, m } = readInput(seriesInput, input)
-  const { years, differences, ratios, variation, better, close } = whichModel(y, start, m)
+  const read = readInput(seriesInput, input)
+  const { years, differences, ratios, variation, better, close } = whichModel(
+    read.y,
+    axisOf(seriesOf(read)),
+  )
   return {
     years,
     additive: { ranges: differences, cv: variation.additive },
@@ -116,7 +120,7 @@ const seasonalitySchema = z.object({
 /** Stable and moving seasonality of seasonal-irregulars. */
 export function calcSeasonality(input: unknown): unknown {
   const { decomposition, m, start, si } = readInput(seasonalitySchema, input)
-  const years = byYear(si, start, m)
+  const years = byYear(si, axisOf(seriesOf({ unit: '', m, start, y: si })))
   const groups = Array.from({ length: m }, (_, k) =>
     years.flatMap(({ values }) => (values[k] === null ? [] : [values[k]!])),
   )

@@ -1,4 +1,5 @@
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import { formatPeriod } from '../../core/calendar/period'
 import { Refusal } from '../../core/refusal'
 import { readFile } from '../../intake/readFile'
 import { placeOf, type Answers, type Question, type Reading } from '../../intake/reading'
@@ -62,12 +63,12 @@ function readingDocument({ frequency, shape, series, notes }: Complete) {
     series: series.map(
       ({ series: { name, unit, calendar, start, values }, missing, duplicates }) => {
         const present = values.filter((value): value is number => value !== null)
-        const end = periodAt(start, values.length, calendar.seasons)
+        const { codeAt } = axisOf({ calendar, start })
         return {
           name,
           unit,
           start: formatPeriod(start, calendar),
-          end: formatPeriod(end, calendar),
+          end: codeAt(values.length),
           periods: values.length,
           missing,
           duplicates,

@@ -1,4 +1,5 @@
-import { periodAt, timeCodeOf, type Period } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
+import type { Period } from '../calendar/period'
 import { takeApart } from '../calculate'
 import type { MethodOnSeries } from '../offers'
 import { Refusal } from '../refusal'
@@ -41,7 +42,7 @@ export function partsOfWhole(own: MethodOnSeries, others: readonly MethodOnSerie
   const parts = isWhole ? others : all
   return {
     ...{ names: parts.map(({ series }) => series.name), isWhole },
-    from: timeCodeOf(own.series.start, span.start, span.seasons),
+    from: axisOf(own.series).tOf(span.start),
     whole: isWhole ? adjustedOf(own, span) : adjustedOf(wholeOf(own, values, span), span),
     parts: summed(parts.map((part) => adjustedOf(part, span))),
   }
@@ -51,19 +52,17 @@ export function partsOfWhole(own: MethodOnSeries, others: readonly MethodOnSerie
 interface Span {
   readonly start: Period
   readonly periods: number
-  readonly seasons: number
 }
 
 function commonSpan(all: readonly Series[]): Span {
-  const { seasons } = all[0]!.calendar
-  const origin = all[0]!.start
-  const starts = all.map(({ start }) => timeCodeOf(origin, start, seasons))
+  const { tOf, periodAt } = axisOf(all[0]!)
+  const starts = all.map(({ start }) => tOf(start))
   const from = Math.max(...starts)
   const to = Math.min(...all.map(({ values }, i) => starts[i]! + values.length - 1))
   if (to < from) {
     throw new Refusal('The series have no period in common, so nothing adds up.', 'parts')
   }
-  return { start: periodAt(origin, from, seasons), periods: to - from + 1, seasons }
+  return { start: periodAt(from), periods: to - from + 1 }
 }
 
 /** @throws Refusal for a series that cannot be added to another */
@@ -86,8 +85,8 @@ function requireAlike(own: Series, other: Series): void {
 }
 
 /** A list of a series over the span that all have. */
-function cut({ start }: Series, list: readonly Value[], span: Span): Value[] {
-  const skipped = timeCodeOf(start, span.start, span.seasons) - 1
+function cut(series: Series, list: readonly Value[], span: Span): Value[] {
+  const skipped = axisOf(series).tOf(span.start) - 1
   return Array.from({ length: span.periods }, (_, i) => list[skipped + i] ?? null)
 }
 

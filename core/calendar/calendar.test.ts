@@ -2,15 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { calendarOf, type Frequency } from './calendar'
 import { countPeriods, onePeriod, periodLabel, seasonLabel } from './labels'
-import {
-  addPeriods,
-  exampleCode,
-  formatPeriod,
-  parsePeriod,
-  periodAt,
-  periodsBetween,
-  timeCodeOf,
-} from './period'
+import { addPeriods, exampleCode, formatPeriod, parsePeriod, periodsBetween } from './period'
 import { seasonColumn, seasonOrder, tableYear } from './tableYear'
 
 const frequencies: Frequency[] = ['monthly', 'quarterly', 'half-yearly', 'yearly', 'seasons']
@@ -70,14 +62,6 @@ describe('period arithmetic', () => {
         },
       ),
     )
-  })
-
-  it('gives the first period time code 1', () => {
-    const start = { year: 2018, season: 9 }
-    expect(timeCodeOf(start, start, 12)).toBe(1)
-    expect(timeCodeOf(start, { year: 2019, season: 1 }, 12)).toBe(5)
-    expect(timeCodeOf(start, { year: 2018, season: 8 }, 12)).toBe(0)
-    expect(periodAt(start, 5, 12)).toEqual({ year: 2019, season: 1 })
   })
 })
 

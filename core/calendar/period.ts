@@ -34,16 +34,6 @@ export function periodsBetween(from: Period, to: Period, seasons: number): numbe
   return ordinal(to, seasons) - ordinal(from, seasons)
 }
 
-/** The period of time code `t`, where time code 1 is `start`. */
-export function periodAt(start: Period, t: number, seasons: number): Period {
-  return addPeriods(start, t - 1, seasons)
-}
-
-/** The time code of a period, where `start` has time code 1; below 1 when it lies before. */
-export function timeCodeOf(start: Period, period: Period, seasons: number): number {
-  return periodsBetween(start, period, seasons) + 1
-}
-
 const CODE: Record<Calendar['frequency'], RegExp> = {
   monthly: /^(-?\d{1,6})-(\d{2})$/,
   quarterly: /^(-?\d{1,6})-Q(\d)$/,
@@ -96,14 +86,4 @@ export function formatPeriod(period: Period, calendar: Calendar): string {
     case 'seasons':
       return `${period.year}-S${period.season}`
   }
-}
-
-/**
- * The time code of a period that is known to be one of the series, by its code.
- *
- * @param start the period of time code 1
- * @example timeCodeOfCode('2019-03', calendarOf('monthly'), { year: 2019, season: 1 }) // 3
- */
-export function timeCodeOfCode(code: string, calendar: Calendar, start: Period): number {
-  return timeCodeOf(start, parsePeriod(code, calendar)!, calendar.seasons)
 }

@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt, timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { exclusionsIn, type DecompositionDocument } from '../decompose/ways'
 import type { MemberDocument } from '../forecast/member'
 import {
@@ -24,14 +24,14 @@ import { trendWithin } from '../trend/options'
  */
 export function trainingDocument(
   document: MethodDocument,
-  { calendar, start }: Series,
+  series: Series,
   firstT: number,
   origin: number,
   horizon: number,
 ): MethodDocument {
   const { format } = document
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  const timeCode = (period: string) => timeCodeOfCode(period, calendar, start)
+  const { codeAt: code, tOfCode } = axisOf(series)
+  const timeCode = (period: string) => tOfCode(period)!
   /** What of a method, or of one within it, lies inside the span. */
   const within = ({ decompose, trend, forecast = {} }: MemberDocument): MemberDocument => {
     const from = Math.max(firstT, origin - (trend?.last ?? Infinity) + 1)

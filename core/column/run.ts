@@ -1,6 +1,7 @@
 import type { Calendar } from '../calendar/calendar'
-import { onePeriod, periodLabel } from '../calendar/labels'
-import { periodAt, type Period } from '../calendar/period'
+import { onePeriod } from '../calendar/labels'
+import { axisOf } from '../calendar/axis'
+import type { Period } from '../calendar/period'
 import type { ModelTerms } from '../model'
 import type { DesignColumn } from '../regression/design'
 import type { Value } from '../series/series'
@@ -90,13 +91,14 @@ export type Stand = Pick<
  * @param find looks a column up by its name, once they are all there
  */
 export function seriesRun(stand: Stand, find: (name: string) => Column | undefined): SeriesRun {
-  const { calendar, start, firstT, lastT } = stand
+  const { calendar, firstT, lastT } = stand
+  const axis = axisOf(stand)
   // Labels stand in every formula; one is made once.
   const labels = new Map<number, string>()
   const label = (t: number) => {
     const known = labels.get(t)
     if (known !== undefined) return known
-    const made = periodLabel(periodAt(start, t, calendar.seasons), calendar)
+    const made = axis.label(t)
     labels.set(t, made)
     return made
   }
@@ -109,7 +111,7 @@ export function seriesRun(stand: Stand, find: (name: string) => Column | undefin
     ...stand,
     per: onePeriod(calendar),
     label,
-    seasonOf: (t) => periodAt(start, t, calendar.seasons).season,
+    seasonOf: axis.seasonOf,
     value,
     arithmetic: (name, t) => find(name)!.arithmetic(t),
     whyUndefined: (name, t) => find(name)?.whyUndefined(t) ?? 'This period has no value.',

@@ -4,7 +4,7 @@ import { completeMethod } from '../completeMethod'
 import { canExclude } from '../decompose/ways'
 import { check } from '../check/check'
 import type { MethodDocument } from '../method'
-import { civilAxis } from '../prepare/calendar/effects'
+import { axisOf } from '../calendar/axis'
 import { tradingDays } from '../regression/regressors/calendar/days'
 import type { Series } from '../series/series'
 import { candidate, candidatesFor } from './candidates'
@@ -70,7 +70,7 @@ describe('candidates', () => {
   it('have the method begun with also with its calendar the other way, where that is more than chance', () => {
     const calendar = calendarOf('monthly')
     const start = { year: 2014, season: 1 }
-    const [monday, , , , , saturday] = tradingDays(civilAxis(12, start))
+    const [monday, , , , , saturday] = tradingDays(axisOf({ calendar, start }))
     const made = (effect: number): Series => ({
       ...{ name: 'Paint', unit: 'litres', calendar, start },
       values: Array.from({ length: 96 }, (_, t) => {

@@ -1,7 +1,7 @@
 import { calculate } from '../calculate'
 import { completeCheck, type CheckDocument, type CheckPlan } from '../checkPlan'
 import { spanOf } from '../completeMethod'
-import { formatPeriod, periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { accuracyOf } from '../check/accuracy'
 import { coverageOfModel, coverageOfPastErrors, scaleOfErrors } from '../check/coverage'
 import { checkTask, rollSteps, type CheckTask, type Try } from '../check/rolling'
@@ -167,10 +167,7 @@ export function concludeContest(
   const refused = judged
     .filter(({ tries }) => !tries)
     .map(({ one }) => ({ ...emptyRow(one), refused: whyRefused(one) }))
-  const code = (t: number) => {
-    const { start, calendar } = series
-    return formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-  }
+  const code = axisOf(series).codeAt
   const origins = [...shared].sort((a, b) => a - b)
   return {
     format: CONTEST_FORMAT,

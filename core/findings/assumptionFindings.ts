@@ -1,6 +1,5 @@
 import type { Figures } from '../calculate'
-import { periodLabel } from '../calendar/labels'
-import { periodAt, timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Finding } from '../finding'
 import { assumptionsAt } from '../forecast/assumptions/bend'
 import type { Assumption } from '../forecast/assumptions/options'
@@ -8,14 +7,11 @@ import { listed } from '../words/listed'
 
 /** Assumptions that move nothing any more, or not yet: kept, and said. */
 export function assumptionFindings({ method, series, ahead }: Figures): Finding[] {
-  const { calendar, start } = series
+  const { seasonOf, tOfCode, label } = axisOf(series)
   const { assumptions = [] } = method.forecast
-  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
-  const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  const timeCode = (code: string) => tOfCode(code)!
   const moving = new Set(
-    ahead.t.flatMap((t) =>
-      assumptionsAt(assumptions, t, periodAt(start, t, calendar.seasons).season, timeCode),
-    ),
+    ahead.t.flatMap((t) => assumptionsAt(assumptions, t, seasonOf(t), timeCode)),
   )
   const isIdle = (one: Assumption) => !moving.has(one)
   const idle = assumptions.filter(isIdle)

@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../analyse'
 import { calendarOf } from '../calendar/calendar'
 import { changed, type MethodDocument } from '../method'
-import { civilAxis } from '../prepare/calendar/effects'
+import { axisOf } from '../calendar/axis'
 import type { CalendarDocument } from '../prepare/calendar/options'
 import { easterColumn } from '../regression/regressors/calendar/easter'
 import { tradingDays } from '../regression/regressors/calendar/days'
 import type { Series } from '../series/series'
 
 const START = { year: 2014, season: 1 }
-const AXIS = civilAxis(12, START)
+const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SIX = tradingDays(AXIS)
 const EASTER = easterColumn(AXIS, 8)
 const noise = (t: number) => Math.sin(t * t * 1.7)

@@ -1,4 +1,4 @@
-import { timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { countPeriods } from '../calendar/labels'
 import type { Examined } from '../examine'
 import type { Finding, MethodChange } from '../finding'
@@ -132,8 +132,8 @@ function withoutEffects(keys: readonly string[], asked: CalendarDocument): Metho
 
 /** Effects that are taken out where they help, of which the span cannot tell that. */
 function tooShort(asked: CalendarDocument, { span }: Method, series: Series): Finding[] {
-  const { calendar, start } = series
-  const [first, last] = [span.from, span.to].map((code) => timeCodeOfCode(code, calendar, start))
+  const { calendar, tOfCode } = axisOf(series)
+  const [first, last] = [span.from, span.to].map(tOfCode)
   const there = last! - first! + 1
   const short = effectsAsked(asked).filter(
     ({ effect, isOpen }) => isOpen && there < periodsNeeded(effect, calendar),

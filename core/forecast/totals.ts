@@ -1,6 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
-import { periodLabel } from '../calendar/labels'
-import { periodAt, type Period } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
+import type { Period } from '../calendar/period'
 import { seasonColumn, tableYear } from '../calendar/tableYear'
 import type { Quantity } from '../series/quantity'
 import type { Value } from '../series/series'
@@ -48,9 +48,9 @@ const QUARTERS = 4
  * @example twelve months of forecast after a calendar year: one row, twelve months against twelve
  */
 export function totalsByYear(of: Totalled): Total[] {
-  const { calendar, start } = of
+  const { calendar, periodAt } = axisOf(of)
   if (calendar.seasons < 2) return []
-  const year = (t: number) => tableYear(periodAt(start, t, calendar.seasons), calendar)
+  const year = (t: number) => tableYear(periodAt(t), calendar)
   return totals(of, calendar.seasons, year, (key) => String(key))
 }
 
@@ -60,11 +60,11 @@ export function totalsByYear(of: Totalled): Total[] {
  * @returns none where a year has no whole periods in a quarter, or one alone
  */
 export function totalsByQuarter(of: Totalled): Total[] {
-  const { calendar, start } = of
+  const { calendar, periodAt } = axisOf(of)
   const each = calendar.seasons / QUARTERS
   if (!Number.isInteger(each) || each < 2) return []
   const quarter = (t: number) => {
-    const period = periodAt(start, t, calendar.seasons)
+    const period = periodAt(t)
     return (
       tableYear(period, calendar) * QUARTERS +
       Math.floor(seasonColumn(period.season, calendar) / each)
@@ -84,7 +84,8 @@ function totals(
   groupOf: (t: number) => number,
   labelOf: (key: number) => string,
 ): Total[] {
-  const { calendar, start, firstT, values, forecast, quantity } = of
+  const { calendar, firstT, values, forecast, quantity } = of
+  const { label } = axisOf(of)
   const totalOf = quantity === 'level' ? meanOf : sumOf
   const { seasons } = calendar
   const lastT = firstT + values.length - 1
@@ -105,7 +106,6 @@ function totals(
       at,
     )
     const gap = members.find((t) => at(t) === null)
-    const label = (t: number) => periodLabel(periodAt(start, t, seasons), calendar)
     const isWhole = members.length === size
     return [
       {

@@ -1,5 +1,5 @@
 import { calculate } from '../calculate'
-import { formatPeriod, periodAt, timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { spanOf } from '../completeMethod'
 import { changed, type MethodDocument } from '../method'
 import { Refusal } from '../refusal'
@@ -55,10 +55,10 @@ function oldMethodOnNewValues(
   now: Series,
   codes: readonly string[],
 ): number[] {
-  const { calendar, start } = now
+  const { tOfCode } = axisOf(now)
   const document = throughTheEnd(method, old)
   const { lastT } = spanOf(document, now)
-  const last = timeCodeOfCode(codes.at(-1)!, calendar, start)
+  const last = tOfCode(codes.at(-1)!)!
   const horizon = last - lastT
   if (horizon < 1) {
     throw new Refusal(
@@ -71,7 +71,7 @@ function oldMethodOnNewValues(
     changed(document, { forecast: { horizon, assumptions: undefined } }),
   )
   return codes.map((code) => {
-    const i = ahead.t.indexOf(timeCodeOfCode(code, calendar, start))
+    const i = ahead.t.indexOf(tOfCode(code)!)
     if (i >= 0) return ahead.forecast[i]!
     throw new Refusal(
       `With the old method ${code} would lie within the values and not ahead of them.`,
@@ -81,11 +81,8 @@ function oldMethodOnNewValues(
 }
 
 /** A method whose span ended with the values of then goes to the end of those of now. */
-function throughTheEnd(
-  method: MethodDocument,
-  { calendar, start, values }: Series,
-): MethodDocument {
-  const end = formatPeriod(periodAt(start, values.length, calendar.seasons), calendar)
+function throughTheEnd(method: MethodDocument, series: Series): MethodDocument {
+  const end = axisOf(series).codeAt(series.values.length)
   const { from, to } = method.span ?? {}
   if (to !== end) return method
   return { ...method, span: from === undefined ? {} : { from } }

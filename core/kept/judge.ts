@@ -1,4 +1,4 @@
-import { timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { errorFigures } from '../check/errorFigures'
 import { offFrom, type Off } from '../check/verdict'
 import { benchmarkForecast, benchmarksFor, type Benchmark } from '../forecast/benchmarks'
@@ -74,15 +74,15 @@ export interface Need {
  * @example forecast 10, 10, 10 and 12, 9 came: off by 14.3% (1.5 of 10.5), cumulative error 1, one period to come
  */
 export function judge({ series, forecast }: KeptForecast, now: Series): Judged {
-  const { calendar, start } = series
+  const { calendar, tOfCode } = axisOf(series)
   const { period: codes } = forecast
-  const origin = timeCodeOfCode(codes[0]!, calendar, start) - 1
+  const origin = tOfCode(codes[0]!)! - 1
   const [which] = calendar.seasons < 2 ? benchmarksFor(1) : (['lastYear'] as const)
   const known = adjustedValues(series).slice(0, origin)
   const repeated = benchmarkForecast(which!, known, calendar.seasons, codes.length)
   const used = adjustedValues(now)
   const periods = codes.map((period, i): JudgedPeriod => {
-    const t = timeCodeOfCode(period, now.calendar, now.start)
+    const t = axisOf(now).tOfCode(period)!
     const actual = now.values[t - 1] ?? null
     const instead = used[t - 1] ?? null
     return {

@@ -1,6 +1,6 @@
 import { seasonColumn, seasonOrder, tableYear } from '../calendar/tableYear'
 import { seasonLabel } from '../calendar/labels'
-import { periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Calendar } from '../calendar/calendar'
 import type { Column } from '../column/column'
 import type { Result } from '../result'
@@ -36,9 +36,10 @@ export function foldGrid(
   valueAt: (t: number) => Value,
   span: { readonly first: number; readonly last: number },
 ): FoldGrid {
+  const { periodAt } = axisOf({ calendar, start })
   const years = new Map<number, FoldCell[]>()
   for (let t = span.first; t <= span.last; t++) {
-    const period = periodAt(start, t, calendar.seasons)
+    const period = periodAt(t)
     const year = tableYear(period, calendar)
     const cells =
       years.get(year) ?? Array<FoldCell>(calendar.seasons).fill({ t: null, value: null })

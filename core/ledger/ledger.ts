@@ -1,4 +1,4 @@
-import { timeCodeOfCode } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { listed } from '../words/listed'
 import type { Cell } from '../column/cell'
 import type { Expression } from '../column/expression'
@@ -149,7 +149,7 @@ function forecastColumns(
   const common = {
     ...{ run, statistical },
     inside: takenOut ? FORECAST_INSIDE : statistical,
-    timeCode: (code: string) => timeCodeOfCode(code, run.calendar, run.start),
+    timeCode: (code: string) => axisOf(run).tOfCode(code)!,
     levelAtOrigin: way.levelAtOrigin && (() => way.levelAtOrigin!(run, parts)),
     putBack: (value: Expression, t: number) =>
       takenOut ? putBackArithmetic(run, takenOut.found, value, t) : value,
@@ -178,11 +178,8 @@ export function isResult(result: Looked | Result): result is Result {
 
 /** Time codes that are left out of the season. */
 export function leftOutOf(result: Result): ReadonlySet<number> {
-  const calendar = calendarOfResult(result)
-  const start = startOfResult(result)
-  return new Set(
-    exclusionsOf(result.method).map(({ period }) => timeCodeOfCode(period, calendar, start)),
-  )
+  const { tOfCode } = axisOf({ calendar: calendarOfResult(result), start: startOfResult(result) })
+  return new Set(exclusionsOf(result.method).map(({ period }) => tOfCode(period)!))
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Column } from '../column/column'
 import { Refusal } from '../refusal'
-import { periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Result } from '../result'
 import type { Series } from '../series/series'
 import { ledgerOf } from './ledger'
@@ -52,7 +52,7 @@ export function rowAsSeries(result: Result, column: Column, called = column.labe
     // A factor or a share does not add up over time.
     quantity: isCounted ? series.quantity : 'level',
     calendar: run.calendar,
-    start: periodAt(run.start, run.firstT + first, run.calendar.seasons),
+    start: axisOf(run).periodAt(run.firstT + first),
     values: actual!.slice(first, last + 1),
   }
 }

@@ -1,6 +1,6 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
-import { periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Value } from '../series/series'
 import { stableSeason } from '../seasonality/stableSeason'
 import { mean, median } from '../statistics/average'
@@ -91,8 +91,8 @@ export function examineLeftover(
   const counted = irregular.map((value, i) => (counts(i) ? value : null))
   const { calendar, seasonOf, periodOf } = stretch
   const { names } = periodOf(0)
-  const start = { year: names.year!, season: names.season! }
-  const yearOf = irregular.map((_, i) => periodAt(start, i + 1, calendar.seasons).year)
+  const axis = axisOf({ calendar, start: { year: names.year!, season: names.season! } })
+  const yearOf = irregular.map((_, i) => axis.yearOf(i + 1))
   const { inner, skipped } = withoutEnds(irregular)
   // A flood of two months is no wave: what does not count is taken as no departure at all.
   const usual = mean(present(counted)) ?? 0

@@ -1,6 +1,7 @@
 import type { Calendar } from '../calendar/calendar'
-import { periodLabel, seasonLabel } from '../calendar/labels'
-import { periodAt, type Period } from '../calendar/period'
+import { seasonLabel } from '../calendar/labels'
+import { axisOf } from '../calendar/axis'
+import type { Period } from '../calendar/period'
 import type { DesignCalendar } from './design'
 
 /**
@@ -15,6 +16,6 @@ export function designCalendar(calendar: Calendar, start: Period): DesignCalenda
     // Asked for every column at every period, so it makes no object.
     seasonOf: (t) => ((((start.season - 2 + t) % seasons) + seasons) % seasons) + 1,
     seasonLabel: (season) => seasonLabel(season, calendar),
-    periodLabel: (t) => periodLabel(periodAt(start, t, seasons), calendar),
+    periodLabel: axisOf({ calendar, start }).label,
   }
 }

@@ -1,6 +1,7 @@
 import type { Calendar } from '../calendar/calendar'
 import { dayOf } from '../calendar/civil'
-import { periodAt, type Period } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
+import type { Period } from '../calendar/period'
 import { Refusal } from '../refusal'
 
 /** What stands for time in trends and regressions. */
@@ -52,8 +53,9 @@ export function timeInDays(calendar: Calendar, start: Period): TimeVariable {
     )
   }
   const { seasons } = calendar
+  const { periodAt } = axisOf({ calendar, start })
   const firstDay = (t: number) => {
-    const { year, season } = periodAt(start, t, seasons)
+    const { year, season } = periodAt(t)
     return dayOf(year, ((season - 1) * MONTHS) / seasons + 1, 1)
   }
   const origin = firstDay(1)

@@ -6,7 +6,7 @@ import { USUAL_LIMITS } from '../decompose/iterated/adjustable'
 import { revisionSteps } from '../decompose/iterated/revisions'
 import type { MethodDocument } from '../method'
 import { tradingDays } from '../regression/regressors/calendar/days'
-import { periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Series } from '../series/series'
 import { seededUniform } from '../statistics/random'
 import { finish } from '../work/steps'
@@ -14,7 +14,7 @@ import { calendarAfter } from './calendarAfter'
 import { historyOf, revisionsOf } from './revisions'
 
 const START = { year: 2012, season: 1 }
-const AXIS = { seasons: 12, periodAt: (t: number) => periodAt(START, t, 12) }
+const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SUNDAYS_LESS = tradingDays(AXIS)[5]!
 
 /** Growth, a season that moves unless the days of the week are what is looked at, and noise. */

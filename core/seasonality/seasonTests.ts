@@ -1,3 +1,4 @@
+import { axisOf } from '../calendar/axis'
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
 import { MODEL, type Model } from '../model'
@@ -47,9 +48,9 @@ export function testSeason(
   model: Model,
 ): SeasonTests {
   const { names } = periodOf(0)
-  const first = { year: names.year!, season: names.season! }
+  const axis = axisOf({ calendar, start: { year: names.year!, season: names.season! } })
   const counted = seasonalIrregular.map((value, i) => (counts(i) ? value : null))
-  const years = byYear(counted, first, calendar.seasons)
+  const years = byYear(counted, axis)
   const groups = Array.from({ length: calendar.seasons }, (_, k) =>
     years.flatMap(({ values }) => (values[k] === null ? [] : [values[k]!])),
   )

@@ -1,3 +1,5 @@
+import { axisOf } from '../calendar/axis'
+import { calendarOf } from '../calendar/calendar'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Value } from '../series/series'
@@ -57,9 +59,12 @@ describe('stable season', () => {
   })
 })
 
+const axisFrom = (frequency: 'half-yearly' | 'quarterly') =>
+  axisOf({ calendar: calendarOf(frequency), start: START })
+
 describe('moving season', () => {
   it('uses complete calendar years only, and needs two', () => {
-    const years = byYear([1.1, 0.9, 1.2, 0.8, 1.4], START, 2)
+    const years = byYear([1.1, 0.9, 1.2, 0.8, 1.4], axisFrom('half-yearly'))
     expect(years.map(({ year }) => year)).toEqual([2020, 2021, 2022])
     expect(movingSeason(years, 1)).toMatchObject({ years: [2020, 2021], df: [1, 1] })
     expect(movingSeason(years.slice(0, 1), 1).f).toBeNull()
@@ -70,7 +75,7 @@ describe('moving season', () => {
       const year = Math.floor(i / 4)
       return 1 + (0.1 + 0.05 * year) * [1, -1, 0.9, -0.9][i % 4]! + 0.001 * ((i * 7) % 3)
     })
-    expect(movingSeason(byYear(values, START, 4), 1).p).toBeLessThan(1e-6)
+    expect(movingSeason(byYear(values, axisFrom('quarterly')), 1).p).toBeLessThan(1e-6)
   })
 })
 
@@ -81,17 +86,28 @@ describe('which model', () => {
   it('is multiplicative for a swing that is a share, additive for one that is an amount', () => {
     const share = Array.from({ length: 24 }, (_, t) => level(t) * (1 + pattern[t % 4]!))
     const amount = Array.from({ length: 24 }, (_, t) => level(t) + 60 * pattern[t % 4]!)
-    expect(whichModel(share, START, 4)).toMatchObject({ better: 'multiplicative', close: false })
-    expect(whichModel(amount, START, 4)).toMatchObject({ better: 'additive', close: false })
+    expect(whichModel(share, axisFrom('quarterly'))).toMatchObject({
+      better: 'multiplicative',
+      close: false,
+    })
+    expect(whichModel(amount, axisFrom('quarterly'))).toMatchObject({
+      better: 'additive',
+      close: false,
+    })
   })
 
   it('keeps to amounts with a value that is not above 0', () => {
     const values = Array.from({ length: 24 }, (_, t) => 50 * pattern[t % 4]! + (t % 5))
-    expect(whichModel(values, START, 4)).toMatchObject({ better: 'additive', ratios: null })
+    expect(whichModel(values, axisFrom('quarterly'))).toMatchObject({
+      better: 'additive',
+      ratios: null,
+    })
   })
 
   it('is refused below three full years, saying how many there are', () => {
-    expect(() => whichModel(Array(14).fill(5), START, 4)).toThrow(/three full years.*there are 2/)
+    expect(() => whichModel(Array(14).fill(5), axisFrom('quarterly'))).toThrow(
+      /three full years.*there are 2/,
+    )
   })
 })
 

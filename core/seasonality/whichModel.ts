@@ -1,4 +1,4 @@
-import type { Period } from '../calendar/period'
+import type { Axis } from '../calendar/axis'
 import type { Model } from '../model'
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
@@ -34,21 +34,19 @@ const CLOSE = 1.1
  * taken each year; the model whose range varies less from year to year fits better.
  *
  * @param values one a period, null = missing
- * @param first the period of the first entry
- * @param seasons m
+ * @param axis whose time code 1 is that of the first entry
  * @throws Refusal with fewer than three such years
  * @example swings of 305, 372, 421, 471 litres against 0.766, 0.796, 0.781, 0.762: multiplicative
  */
-export function whichModel(values: readonly Value[], first: Period, seasons: number): WhichModel {
-  const average = centredAverage(values, seasons)
+export function whichModel(values: readonly Value[], axis: Axis): WhichModel {
+  const average = centredAverage(values, axis.calendar.seasons)
   const isPositive = values.every((value) => value === null || value > 0)
   const ranges = (departure: (value: number, level: number) => number) =>
     byYear(
       values.map((value, i) =>
         value === null || average[i] === null ? null : departure(value, average[i]!),
       ),
-      first,
-      seasons,
+      axis,
     ).flatMap(({ year, values: own }) => {
       if (own.includes(null)) return []
       const full = own as readonly number[]

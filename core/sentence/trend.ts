@@ -1,6 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import { countPeriods, onePeriod } from '../calendar/labels'
-import { formatPeriod, periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { spanOf } from '../completeMethod'
 import { forecastWayOf } from '../forecast/ways'
 import type { Method } from '../method'
@@ -30,13 +30,9 @@ export function trendPieces(method: Method, series: Series): Piece[] {
 
 function trendChoices(method: Method, series: Series): Choice[] {
   const { trend } = method
-  const { calendar, start } = series
   const { firstT, lastT } = spanOf(method, series)
   const from = Math.max(firstT, lastT - (trend.last ?? Infinity) + 1)
-  const middle = formatPeriod(
-    periodAt(start, Math.round((from + lastT) / 2), calendar.seasons),
-    calendar,
-  )
+  const middle = axisOf(series).codeAt(Math.round((from + lastT) / 2))
   const { fitsTrend } = forecastWayOf(method.forecast.by)
   const offered = fitsTrend ? FITTED_FORM_NAMES : TREND_FORM_NAMES
   return offered.map((form) => ({

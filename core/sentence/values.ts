@@ -1,17 +1,13 @@
-import { countPeriods, periodLabel } from '../calendar/labels'
-import { formatPeriod, parsePeriod, periodAt, periodsBetween } from '../calendar/period'
+import { countPeriods } from '../calendar/labels'
+import { axisOf } from '../calendar/axis'
 import { exclusionsOf, type Method, type Span } from '../method'
 import type { Series } from '../series/series'
 import type { Piece, Word } from '../word'
 
 /** The stretch that is analysed: all of it, or from one period to another. */
 export function spanWord({ span }: Method, series: Series): Word {
-  const { calendar, start, values } = series
-  const periods = values.map((_, i) => periodAt(start, i + 1, calendar.seasons))
-  const options = periods.map((period) => ({
-    value: formatPeriod(period, calendar),
-    text: periodLabel(period, calendar),
-  }))
+  const { codeAt, label } = axisOf(series)
+  const options = series.values.map((_, i) => ({ value: codeAt(i + 1), text: label(i + 1) }))
   return {
     id: 'span',
     text: spanWords(span, series),
@@ -28,14 +24,13 @@ export function spanWord({ span }: Method, series: Series): Word {
 }
 
 /** `all 120 months`, `84 months from Jan 2018 to Dec 2024` */
-function spanWords(span: Span, { calendar, start, values }: Series): string {
-  const period = (code: string) => parsePeriod(code, calendar)!
-  const count = periodsBetween(period(span.from), period(span.to), calendar.seasons) + 1
-  const isWhole = count === values.length && span.from === formatPeriod(start, calendar)
-  const label = (code: string) => periodLabel(period(code), calendar)
-  return isWhole
+function spanWords(span: Span, series: Series): string {
+  const { calendar, tOfCode, label } = axisOf(series)
+  const [from, to] = [tOfCode(span.from)!, tOfCode(span.to)!]
+  const count = to - from + 1
+  return count === series.values.length && from === 1
     ? `all ${countPeriods(count, calendar)}`
-    : `${countPeriods(count, calendar)} from ${label(span.from)} to ${label(span.to)}`
+    : `${countPeriods(count, calendar)} from ${label(from)} to ${label(to)}`
 }
 
 /** `, 2 values left out`; nothing where none is. */

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import { parsePeriod, timeCodeOf } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Adjustment, Series, Value } from './series'
 import { timeCodeIn } from './timeCodeIn'
 
@@ -41,12 +41,12 @@ export function withAdjustments(
  * @example adjustmentsWithin(a series from 2020-01, [{ period: '2019-12', … }]) // []
  */
 export function adjustmentsWithin(
-  { calendar, start, values }: Series,
+  series: Series,
   adjustments: readonly Adjustment[],
 ): Adjustment[] {
+  const { tOfCode } = axisOf(series)
   return adjustments.filter(({ period }) => {
-    const read = parsePeriod(period, calendar)
-    const t = read ? timeCodeOf(start, read, calendar.seasons) : 0
-    return t >= 1 && t <= values.length
+    const t = tOfCode(period) ?? 0
+    return t >= 1 && t <= series.values.length
   })
 }

@@ -1,4 +1,4 @@
-import { addPeriods, periodsBetween } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import type { Series, Value } from './series'
 
 /** What a newer file no longer has: kept as it was, or dropped. */
@@ -22,8 +22,8 @@ export function broughtUpToDate(
   before: Pick<Series, 'calendar' | 'start' | 'values'>,
   now: Pick<Series, 'start' | 'values'>,
 ): BroughtUpToDate {
-  const { seasons } = before.calendar
-  const shift = periodsBetween(before.start, now.start, seasons)
+  const { tOf, periodAt } = axisOf(before)
+  const shift = tOf(now.start) - 1
   const first = Math.min(0, shift)
   const end = Math.max(before.values.length, shift + now.values.length)
   let carriedOver = 0
@@ -34,5 +34,5 @@ export function broughtUpToDate(
     if (newer === null && older !== null) carriedOver++
     return newer ?? older
   })
-  return { start: addPeriods(before.start, first, seasons), values, carriedOver }
+  return { start: periodAt(first + 1), values, carriedOver }
 }

@@ -1,6 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
-import { periodLabel, seasonLabel } from '../calendar/labels'
-import { formatPeriod, periodAt } from '../calendar/period'
+import { seasonLabel } from '../calendar/labels'
+import { axisOf } from '../calendar/axis'
 import type { RefusalNames } from '../refusal'
 import type { Series, Value } from './series'
 
@@ -22,22 +22,17 @@ export interface Stretch {
  * outside is seen by what works on the stretch.
  */
 export function stretchOf(series: Series, firstT: number, lastT: number): Stretch {
-  const { calendar, start } = series
-  const at = (entry: number) => periodAt(start, firstT + entry, calendar.seasons)
+  const { calendar, periodAt, seasonOf, codeAt, label } = axisOf(series)
   const values = series.values.slice(firstT - 1, lastT)
   return {
     calendar,
     firstT,
     values,
-    seasonOf: values.map((_, i) => at(i).season),
+    seasonOf: values.map((_, i) => seasonOf(firstT + i)),
     seasonName: (season) => seasonLabel(season, calendar),
     periodOf: (entry) => {
-      const period = at(entry)
-      return {
-        code: formatPeriod(period, calendar),
-        label: periodLabel(period, calendar),
-        names: { t: firstT + entry, ...period },
-      }
+      const t = firstT + entry
+      return { code: codeAt(t), label: label(t), names: { t, ...periodAt(t) } }
     },
   }
 }

@@ -1,5 +1,5 @@
-import { periodLabel } from '../calendar/labels'
-import { exampleCode, parsePeriod, periodAt, timeCodeOf } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
+import { exampleCode } from '../calendar/period'
 import { Refusal } from '../refusal'
 import type { Series } from './series'
 
@@ -22,23 +22,22 @@ export function timeCodeIn(series: Series, code: string, where: string): number 
  * @throws Refusal for a code of another calendar, and for a period before the series
  */
 export function timeCodeFrom(series: Series, code: string, where: string): number {
-  const { calendar, start } = series
-  const period = parsePeriod(code, calendar)
-  if (!period) {
+  const { calendar } = series
+  const t = axisOf(series).tOfCode(code)
+  if (t === null) {
     throw new Refusal(
       `"${code}" is not a period of this series; periods are written ${exampleCode(calendar)}.`,
       where,
     )
   }
-  const t = timeCodeOf(start, period, calendar.seasons)
   if (t < 1) throw outside(series, code, where)
   return t
 }
 
-function outside({ calendar, start, values }: Series, code: string, where: string): Refusal {
-  const label = (at: number) => periodLabel(periodAt(start, at, calendar.seasons), calendar)
+function outside(series: Series, code: string, where: string): Refusal {
+  const { label, tOfCode } = axisOf(series)
   return new Refusal(
-    `${periodLabel(parsePeriod(code, calendar)!, calendar)} lies outside the series, which runs from ${label(1)} to ${label(values.length)}.`,
+    `${label(tOfCode(code)!)} lies outside the series, which runs from ${label(1)} to ${label(series.values.length)}.`,
     where,
   )
 }

@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt } from '../calendar/period'
+import { axisOf } from '../calendar/axis'
 import { Refusal } from '../refusal'
 import type { Series } from './series'
 
@@ -14,13 +14,13 @@ const SMALLEST = 1e-100
 export function requireUsable(series: Series): void {
   const at = series.values.findIndex((value) => value !== null && !isUsable(value))
   if (at < 0) return
-  const period = periodAt(series.start, at + 1, series.calendar.seasons)
+  const { periodAt, codeAt } = axisOf(series)
   throw new Refusal(
     Math.abs(series.values[at]!) < 1
       ? `The value ${series.values[at]} is too small to calculate with (less than 1e-100 in size, and not 0).`
       : `The value ${series.values[at]} is too large to calculate with (more than 1e100 in size).`,
-    formatPeriod(period, series.calendar),
-    { t: at + 1, ...period },
+    codeAt(at + 1),
+    { t: at + 1, ...periodAt(at + 1) },
   )
 }
 

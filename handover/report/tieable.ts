@@ -1,5 +1,5 @@
 import type { Cell } from '../../core/column/cell'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { ledgerOf } from '../../core/ledger/ledger'
 import { decimalsOfRows } from '../../core/ledger/table'
 import type { Result } from '../../core/result'
@@ -69,8 +69,7 @@ function tieOfCell(result: Result, says: ReadersFigures, { column, t }: Cell): T
   const own = find(column)
   const value = run.value(column, t)
   if (!own || value === null) return []
-  const { seasons } = run.calendar
-  const at = formatPeriod(periodAt(run.start, t, seasons), run.calendar)
+  const at = axisOf(run).codeAt(t)
   const text = says.decimals(value, decimalsOfRows(result)(own))
   return [{ label: `${own.label}, ${run.label(t)}`, tie: { text, of: column, at } }]
 }

@@ -1,5 +1,5 @@
 import type { Cell } from '../../core/column/cell'
-import { parsePeriod, timeCodeOf } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { ledgerOf } from '../../core/ledger/ledger'
 import { decimalsOfRows } from '../../core/ledger/table'
 import type { Result } from '../../core/result'
@@ -76,8 +76,7 @@ function tiedTo(result: Result, says: ReadersFigures, { of, at }: Tie): Tied | n
   }
   const { find, run } = ledgerOf(result)
   const column = find(of)
-  const period = parsePeriod(at, run.calendar)
-  const t = period && timeCodeOf(run.start, period, run.calendar.seasons)
+  const t = axisOf(run).tOfCode(at)
   const value = column && t !== null ? run.value(of, t) : null
   if (!column || t === null || value === null) return null
   const now = says.decimals(value, decimalsOfRows(result)(column))

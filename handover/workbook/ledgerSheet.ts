@@ -1,4 +1,4 @@
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import type { Progress } from '../../core/work/steps'
 import { decimalsOfRows } from '../../core/ledger/table'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'
@@ -9,7 +9,8 @@ import { SheetDraft, type Sheet } from './sheet'
 /** The steps of the calculation, a column each, and the periods, one a row, forecast ones last. */
 export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   const { run, columns } = places.ledger
-  const { calendar, start, firstT, lastT, endT } = run
+  const { firstT, lastT, endT } = run
+  const { codeAt } = axisOf(run)
   const sheet = new SheetDraft()
   const decimals = decimalsOfRows(places.result)
   sheet.line(0, [...OWN_WORKBOOK.head, ...columns.map(({ label }) => label)], 'heading')
@@ -22,7 +23,7 @@ export function* ledgerSheet(places: Places): Generator<Progress, Sheet, void> {
   for (let t = firstT; t <= endT; t++) {
     const isForecast = t > lastT
     const row = places.cells.rowOf(t)
-    const value = formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+    const value = codeAt(t)
     sheet.put(row, 0, { value, look: 'text', isForecast })
     sheet.put(row, 1, { value: t, look: 'text', isForecast })
   }

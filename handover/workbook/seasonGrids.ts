@@ -1,6 +1,6 @@
 import type { Cell } from '../../core/column/cell'
 import type { SeriesRun } from '../../core/column/run'
-import { periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import { seasonColumn, tableYear } from '../../core/calendar/tableYear'
 import { columnLetters } from './sheet'
 
@@ -31,8 +31,9 @@ export class SeasonGrids {
 
   constructor(run: SeriesRun) {
     this.#run = run
-    const { calendar, start, firstT, lastT } = run
-    const year = (t: number) => tableYear(periodAt(start, t, calendar.seasons), calendar)
+    const { calendar, firstT, lastT } = run
+    const { periodAt } = axisOf(run)
+    const year = (t: number) => tableYear(periodAt(t), calendar)
     this.#firstYear = year(firstT)
     this.years = year(lastT) - this.#firstYear + 1
   }
@@ -55,8 +56,8 @@ export class SeasonGrids {
   }
 
   placeOf(t: number): GridPlace {
-    const { calendar, start } = this.#run
-    const period = periodAt(start, t, calendar.seasons)
+    const { calendar, periodAt } = axisOf(this.#run)
+    const period = periodAt(t)
     return {
       year: tableYear(period, calendar) - this.#firstYear,
       season: seasonColumn(period.season, calendar),

@@ -1,6 +1,7 @@
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { periodLabel } from '../../core/calendar/labels'
-import { periodsBetween, type Period } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import type { Period } from '../../core/calendar/period'
 import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
@@ -205,7 +206,8 @@ function layOut(
       .map(([, found]) => ({ ...found, value: valueOf(found.entries) })),
   )
   const start = filled[0]!.period
-  const length = periodsBetween(start, filled.at(-1)!.period, calendar.seasons) + 1
+  const { tOf } = axisOf({ calendar, start })
+  const length = tOf(filled.at(-1)!.period)
   if (length > LIMITS.periods) {
     throw new Unreadable([
       {
@@ -216,8 +218,7 @@ function layOut(
     ])
   }
   const values = Array<Value>(length).fill(null)
-  for (const { period, value } of filled)
-    values[periodsBetween(start, period, calendar.seasons)] = value
+  for (const { period, value } of filled) values[tOf(period) - 1] = value
   const columns = new Set(own.entries.map(({ at }) => at.column))
   return {
     series: {

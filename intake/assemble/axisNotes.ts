@@ -1,5 +1,5 @@
-import { countPeriods, periodLabel } from '../../core/calendar/labels'
-import { formatPeriod, periodAt } from '../../core/calendar/period'
+import { countPeriods } from '../../core/calendar/labels'
+import { axisOf } from '../../core/calendar/axis'
 import type { Inquiry } from '../inquiry'
 import type { ValuedSeries } from '../numbers/readValues'
 import type { ReadSeries } from '../reading'
@@ -40,11 +40,11 @@ export function noteGaps(series: readonly ReadSeries[], inquiry: Inquiry): void 
   const withGaps = series.filter(({ missing }) => missing > 0)
   for (const { series: own, missing } of withGaps.slice(0, 10)) {
     const at = own.values.indexOf(null) + 1
-    const period = periodAt(own.start, at, own.calendar.seasons)
+    const { label, codeAt } = axisOf(own)
     inquiry.note(
       'missing',
-      `"${own.name.slice(0, 80)}" has ${countPeriods(missing, own.calendar)} without a value, the first is ${periodLabel(period, own.calendar)}; ${missing === 1 ? 'it is' : 'they are'} kept as missing.`,
-      formatPeriod(period, own.calendar),
+      `"${own.name.slice(0, 80)}" has ${countPeriods(missing, own.calendar)} without a value, the first is ${label(at)}; ${missing === 1 ? 'it is' : 'they are'} kept as missing.`,
+      codeAt(at),
     )
   }
   if (withGaps.length > 10) inquiry.note('missing', `So have ${withGaps.length - 10} other series.`)

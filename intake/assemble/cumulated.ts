@@ -1,6 +1,6 @@
 import type { Calendar } from '../../core/calendar/calendar'
-import { periodLabel, seasonLabel } from '../../core/calendar/labels'
-import { addPeriods } from '../../core/calendar/period'
+import { seasonLabel } from '../../core/calendar/labels'
+import { axisOf } from '../../core/calendar/axis'
 import type { Series, Value } from '../../core/series/series'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { SO_FAR } from '../layouts/words'
@@ -44,7 +44,7 @@ export function withoutCumulation(
     names.length > 3
       ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more`
       : names.join(', ')
-  const apart = differences(example, season, calendar)
+  const apart = differences(example, season)
   const answer = inquiry.ask({
     id: 'cumulated',
     ask: `${said}: ${SO_FAR.test(example.series.name) ? 'by the heading' : 'since each year only rises and begins anew'}, the year so far from ${seasonLabel(season, calendar)} on. Is it?`,
@@ -61,7 +61,7 @@ export function withoutCumulation(
   })
   if (answer === 'keep') return all
   inquiry.note('cumulated', `${said}: of the year so far the differences were read.`)
-  return all.map((own) => (begins.has(own) ? differences(own, begins.get(own)!, calendar) : own))
+  return all.map((own) => (begins.has(own) ? differences(own, begins.get(own)!) : own))
 }
 
 /**
@@ -141,9 +141,10 @@ function mostlyFallsIn({ start, values }: Series, { seasons }: Calendar): number
 }
 
 /** What values rise by within each year; a first one in the middle of a year is left out, since nothing is known before. */
-function differences(own: ReadSeries, season: number, { seasons }: Calendar): ReadSeries {
-  const { start, values } = own.series
-  const isFirst = (i: number) => (start.season - 1 + i) % seasons === season - 1
+function differences(own: ReadSeries, season: number): ReadSeries {
+  const { values } = own.series
+  const { seasonOf, periodAt } = axisOf(own.series)
+  const isFirst = (i: number) => seasonOf(i + 1) === season
   const risen = values.map((value, i): Value => {
     if (isFirst(i)) return value
     const before = values[i - 1] ?? null
@@ -154,17 +155,15 @@ function differences(own: ReadSeries, season: number, { seasons }: Calendar): Re
   const kept = risen.slice(from)
   return {
     ...own,
-    series: { ...own.series, start: addPeriods(start, from, seasons), values: kept },
+    series: { ...own.series, start: periodAt(from + 1), values: kept },
     missing: kept.filter((value) => value === null).length,
   }
 }
 
-function exampleOf({ series: { start, values } }: ReadSeries, calendar: Calendar): string {
+function exampleOf({ series: { values, start } }: ReadSeries, calendar: Calendar): string {
+  const { label } = axisOf({ calendar, start })
   return values
     .slice(0, 2)
-    .map(
-      (value, i) =>
-        `${periodLabel(addPeriods(start, i, calendar.seasons), calendar)} ${value === null ? '–' : value.toLocaleString('en')}`,
-    )
+    .map((value, i) => `${label(i + 1)} ${value === null ? '–' : value.toLocaleString('en')}`)
     .join(', ')
 }

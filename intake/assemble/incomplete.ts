@@ -1,5 +1,6 @@
 import type { Calendar } from '../../core/calendar/calendar'
-import { addPeriods, type Period } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import type { Period } from '../../core/calendar/period'
 import type { ValuedSeries } from '../numbers/readValues'
 import { dayOf, periodOf, type RowFrequency } from './commonCalendar'
 import { distinct } from './grouped'
@@ -81,7 +82,8 @@ function heldBy(series: readonly ValuedSeries[], calendar: Calendar): Held[] {
     .map(([, { period, days }]) => ({
       period,
       before: Math.min(...days) - startOf(period, calendar),
-      after: startOf(addPeriods(period, 1, calendar.seasons), calendar) - 1 - Math.max(...days),
+      after:
+        startOf(axisOf({ calendar, start: period }).periodAt(2), calendar) - 1 - Math.max(...days),
       days: days.size,
     }))
 }

@@ -1,5 +1,5 @@
 import type { Calendar } from '../../core/calendar/calendar'
-import { periodsBetween } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
 import type { Series, Value } from '../../core/series/series'
 import type { ReadSeries } from '../reading'
 
@@ -49,7 +49,7 @@ function isStraight(values: readonly Value[]): boolean {
 
 /** @param rounded half a unit of the last decimal that the series is written with, as means are */
 function howMade(own: Series, source: Series, rounded: number, calendar: Calendar): string | null {
-  const shift = periodsBetween(source.start, own.start, calendar.seasons)
+  const shift = axisOf(source).tOf(own.start) - 1
   const at = (i: number): Value => source.values[i + shift] ?? null
   if (isSoFar(own, at, calendar)) return 'all so far'
   const { values } = own

@@ -4,7 +4,8 @@ import {
   type Calendar,
   type Frequency,
 } from '../../core/calendar/calendar'
-import { addPeriods, exampleCode, parsePeriod, type Period } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import { exampleCode, parsePeriod, type Period } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { findCycle, startOfCycle } from './cycles'
@@ -64,8 +65,9 @@ export function extractUndated(
         start: startOfCycle(cycle, above ?? yearStatedAbove(rows.slice(0, first)), inquiry),
       }
     : statedStart(data.length, inquiry)
+  const { periodAt } = axisOf({ calendar, start })
   const periods = data.map((_, i) => {
-    const { year, season } = addPeriods(start, i, calendar.seasons)
+    const { year, season } = periodAt(i + 1)
     return readingOf(calendar, year, season)
   })
   return {

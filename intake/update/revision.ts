@@ -1,4 +1,5 @@
-import { periodAt, periodsBetween, type Period } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import type { Period } from '../../core/calendar/period'
 import type { Series, Value } from '../../core/series/series'
 
 /** A value that a newer file says otherwise. */
@@ -25,8 +26,8 @@ export interface Revision {
  * @example [10, 11] from Jan against [10, 12, 13] from Jan: Feb revised from 11 to 12, Mar added
  */
 export function revisionOf(before: Series, now: Series): Revision {
-  const { seasons } = before.calendar
-  const shift = periodsBetween(before.start, now.start, seasons)
+  const { tOf, periodAt } = axisOf(before)
+  const shift = tOf(now.start) - 1
   const first = Math.min(0, shift)
   const last = Math.max(before.values.length, shift + now.values.length)
   const added: Revised[] = []
@@ -34,7 +35,7 @@ export function revisionOf(before: Series, now: Series): Revision {
   const vanished: Revised[] = []
   for (let i = first; i < last; i++) {
     const change: Revised = {
-      period: periodAt(before.start, i + 1, seasons),
+      period: periodAt(i + 1),
       before: before.values[i] ?? null,
       now: now.values[i - shift] ?? null,
     }

@@ -1,5 +1,6 @@
 import { and, asc, count, eq, gt, isNull, sql } from 'drizzle-orm'
-import { formatPeriod, parsePeriod, periodAt } from '../../core/calendar/period'
+import { axisOf } from '../../core/calendar/axis'
+import { parsePeriod } from '../../core/calendar/period'
 import type { ShelfPage, ShelfRow } from '../../shared/api/series'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
@@ -122,8 +123,7 @@ function rowOf({
   summary: { periods, missing, last },
 }: ReturnType<ReturnType<typeof selectRows>['all']>[number]): Alone {
   const calendar = calendarOfRow(stored)
-  const start = parsePeriod(from, calendar)!
-  const code = (t: number) => formatPeriod(periodAt(start, t, calendar.seasons), calendar)
+  const code = axisOf({ calendar, start: parsePeriod(from, calendar)! }).codeAt
   const { id, name, unit, group, notes, frequency, seasons, seasonNames } = stored
   return {
     ...{ id, studyId, name, unit, group, notes, frequency, seasons },

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { periodLabel } from '~~/core/calendar/labels'
-import { formatPeriod, periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { useBench } from '../study/benchStore'
 
 /** A period of the series, or one of those forecast where it may lie ahead, chosen from the list or typed. */
@@ -15,11 +14,12 @@ const props = defineProps<{
 const model = defineModel<string | null>({ required: true })
 const bench = useBench()
 const periods = computed(() => {
-  const { start, calendar, values } = bench.series!
-  return Array.from({ length: values.length + (props.ahead ?? 0) }, (_, i) => {
-    const period = periodAt(start, i + 1, calendar.seasons)
-    return { value: formatPeriod(period, calendar), title: periodLabel(period, calendar) }
-  })
+  const series = bench.series!
+  const { codeAt, label } = axisOf(series)
+  return Array.from({ length: series.values.length + (props.ahead ?? 0) }, (_, i) => ({
+    value: codeAt(i + 1),
+    title: label(i + 1),
+  }))
 })
 </script>
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { agreeOn, fetchKept, keepForecast } from '~/kept/keptApi'
-import { timeCodeOfCode } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import type { LaidForecast } from '~~/core/beside/beside'
 import type { KeptRow } from '~~/shared/api/kept'
 import { useBench } from '../study/benchStore'
@@ -82,7 +82,7 @@ export const useKept = defineStore('bench-kept', () => {
       .filter(({ id }) => shown.value.has(id))
       .map(({ id, name, from, judged: { periods } }) => ({
         ...{ id, name },
-        from: timeCodeOfCode(from, series.calendar, series.start),
+        from: axisOf(series).tOfCode(from)!,
         forecast: periods.map(({ forecast }) => forecast),
         actual: periods.map(({ actual }) => actual),
       }))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { formatPeriod, parsePeriod, periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
+import { parsePeriod } from '~~/core/calendar/period'
 import { nounOf } from '~~/core/series/noun'
 import { headingOf } from '~~/handover/heading'
 import { tableAsCsv } from '~~/handover/tableText'
@@ -46,15 +47,12 @@ async function loadVintages() {
 /** The values of a vintage as they came in, for a spreadsheet. */
 function saveVintage(vintage: Vintage) {
   const { calendar } = bench.series!
-  const start = parsePeriod(vintage.start, calendar)!
+  const { codeAt } = axisOf({ calendar, start: parsePeriod(vintage.start, calendar)! })
   const { name, unit } = bench.content.about
   saveText(
     tableAsCsv({
       header: ['period', headingOf(name, unit)],
-      rows: vintage.values.map((value, i) => [
-        formatPeriod(periodAt(start, i + 1, calendar.seasons), calendar),
-        value,
-      ]),
+      rows: vintage.values.map((value, i) => [codeAt(i + 1), value]),
     }),
     `${fileName(name)}, as of ${vintage.createdAt.slice(0, 10)}.csv`,
   )

@@ -2,8 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { displayScale, type DisplayScale } from '~~/core/words/displayScale'
 import { formatDecimals } from '~/figures/format'
-import { periodLabel } from '~~/core/calendar/labels'
-import { periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import type { Column } from '~~/core/column/column'
 import { traitsOf } from '~~/core/decompose/ways'
 import { columnValues, ledgerOf, leftOutOf } from '~~/core/ledger/ledger'
@@ -148,10 +147,7 @@ export const useLedger = defineStore('bench-ledger', () => {
   }
 
   /** A period as the trade writes it: `Jun 2019`. */
-  const labelAt = computed(() => {
-    const { calendar, start } = bench.series!
-    return (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
-  })
+  const labelAt = computed(() => axisOf(bench.series!).label)
 
   /** Time codes whose value is left out of its season. */
   const leftOut = computed<ReadonlySet<number>>(() =>

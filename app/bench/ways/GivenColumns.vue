@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { formatPeriodCode, inReadersFigures } from '~/figures/format'
 import { figuresIn } from '~/figures/typedFigures'
 import { onePeriod } from '~~/core/calendar/labels'
-import { formatPeriod, periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { spanOf } from '~~/core/completeMethod'
 import type { Method } from '~~/core/method'
 import type { GivenColumn } from '~~/core/regression/regressors/givenOptions'
@@ -22,8 +22,7 @@ const figures = computed(() => figuresIn(text.value))
 const asked = computed(() => {
   const series = bench.series!
   const { firstT, lastT } = spanOf(props.method, series)
-  const { start, calendar } = series
-  const code = formatPeriod(periodAt(start, firstT, calendar.seasons), calendar)
+  const code = axisOf(series).codeAt(firstT)
   const { horizon } = props.method.forecast
   return { code, span: lastT - firstT + 1, horizon, count: lastT - firstT + 1 + horizon }
 })

@@ -19,8 +19,8 @@ import { useSelection } from '~/bench/view/selectionStore'
 import WorkingPanel from '~/bench/working/WorkingPanel.vue'
 import PageHead from '~/shell/PageHead.vue'
 import { exclusionsOf } from '~~/core/method'
-import { countPeriods, periodLabel } from '~~/core/calendar/labels'
-import { periodAt } from '~~/core/calendar/period'
+import { countPeriods } from '~~/core/calendar/labels'
+import { axisOf } from '~~/core/calendar/axis'
 
 // Loaded when they are first wanted.
 const BenchTour = later(() => import('~/bench/tour/BenchTour.vue'))
@@ -66,8 +66,8 @@ watch(
 const about = computed(() => {
   const { series } = bench
   if (!series) return ''
-  const { calendar, start, values } = series
-  const label = (t: number) => periodLabel(periodAt(start, t, calendar.seasons), calendar)
+  const { values } = series
+  const { calendar, label } = axisOf(series)
   const missing = values.filter((value) => value === null).length
   const leftOut = [
     (series.adjustments ?? []).filter(({ value }) => value === null).length,

@@ -1,6 +1,6 @@
 import type { GivenModel } from '../../arima/orderOptions'
 import { figuresOf, findModel, requireBoundedModel, type ArimaFigures } from '../../arima/model'
-import { timeCodeOfCode } from '../../calendar/period'
+import { axisOf } from '../../calendar/axis'
 import { refusedUnder, Refusal } from '../../refusal'
 import { eventColumns } from '../../regression/regressors/events'
 import { givenColumns } from '../../regression/regressors/givenOptions'
@@ -153,7 +153,8 @@ function knownOf(
   horizon: number,
 ): KnownColumn[] {
   const { values, firstT, calendar } = stretch
-  const timeCode = (code: string) => timeCodeOfCode(code, calendar, start)
+  const { tOfCode } = axisOf({ calendar, start })
+  const timeCode = (code: string) => tOfCode(code)!
   const columns = [...eventColumns(known, timeCode), ...givenColumns(known.given, timeCode)]
   return columns.map(({ name, at }) => ({
     name,

@@ -1,4 +1,5 @@
-import { timeCodeOfCode, type Period } from '../../calendar/period'
+import { axisOf } from '../../calendar/axis'
+import type { Period } from '../../calendar/period'
 import type { Calendar } from '../../calendar/calendar'
 import type { DesignColumn } from '../../regression/design'
 import { designCalendar } from '../../regression/designCalendar'
@@ -38,7 +39,7 @@ export function designOfRegression(
   const parts = {
     trend: trendDesign(requireFitted(trend), calendar, start),
     season: seasonColumns(form, own, time),
-    events: eventColumns(options, (code) => timeCodeOfCode(code, calendar, start)),
+    events: eventColumns(options, (code) => axisOf({ calendar, start }).tOfCode(code)!),
   }
   return {
     ...parts,

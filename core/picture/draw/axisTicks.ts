@@ -1,5 +1,5 @@
 import { seasonLabel } from '../../calendar/labels'
-import { periodAt } from '../../calendar/period'
+import { axisOf } from '../../calendar/axis'
 import type { Series } from '../../series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
 
@@ -28,9 +28,10 @@ const YEARS_EVERY_PX = 38
  */
 export function axisTicks(
   axis: TimeAxis,
-  { calendar, start }: Pick<Series, 'calendar' | 'start'>,
+  series: Pick<Series, 'calendar' | 'start'>,
   lastActual: number,
 ): AxisTick[] {
+  const { calendar, periodAt } = axisOf(series)
   const width = columnWidth(axis)
   // A yearly series has years, and no seasons to name.
   const everySeason = calendar.seasons > 1 && width >= SEASONS_FROM_PX
@@ -38,7 +39,7 @@ export function axisTicks(
     [1, 2, 5, 10, 20, 50, 100].find((n) => n * calendar.seasons * width >= YEARS_EVERY_PX) ?? 200
   const inside = periodsInside(axis)
   return inside.flatMap((t, i) => {
-    const period = periodAt(start, t, calendar.seasons)
+    const period = periodAt(t)
     const isYearStart = period.season === 1
     const namesYear = isYearStart
       ? period.year % years === 0

@@ -1,7 +1,7 @@
+import { axisOf } from '../../calendar/axis'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
 import { calculate } from '../../calculate'
-import { addPeriods } from '../../calendar/period'
 import { calendarOf } from '../../calendar/calendar'
 import { settledAt } from '../../check/settle'
 import { evaluate } from '../../column/kinds/kinds'
@@ -17,7 +17,7 @@ import type { CalendarTaken } from './taken'
 import { calendarWords } from './words'
 
 const START = { year: 2014, season: 1 }
-const AXIS = { seasons: 12, periodAt: (t: number) => addPeriods(START, t - 1, 12) }
+const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SATURDAY = 0.012
 const EASTER = 0.05
 /** Months whose level is a walk, with a season; with effects Saturdays sell more than Mondays, and the days before Easter. */

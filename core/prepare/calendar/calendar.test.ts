@@ -1,3 +1,4 @@
+import { axisOf } from '../../calendar/axis'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
 import { calculate } from '../../calculate'
@@ -10,16 +11,15 @@ import { columnValues, ledgerOf } from '../../ledger/ledger'
 import type { MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
 import { easterColumn } from '../../regression/regressors/calendar/easter'
-import { tradingDays, type CivilAxis } from '../../regression/regressors/calendar/days'
+import { tradingDays } from '../../regression/regressors/calendar/days'
 import type { Series, Value } from '../../series/series'
-import { addPeriods } from '../../calendar/period'
 import { methodSchema } from '../../../shared/methodSchema'
 import type { CalendarDocument } from './options'
 import type { CalendarTaken } from './taken'
 import { calendarWords } from './words'
 
 const START = { year: 2014, season: 1 }
-const AXIS: CivilAxis = { seasons: 12, periodAt: (t) => addPeriods(START, t - 1, 12) }
+const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SATURDAY = 0.013
 const EASTER = 0.045
 const EFFECTS: CalendarDocument = { tradingDay: 'six', easter: 8 }

@@ -1,3 +1,4 @@
+import { axisOf } from '../../calendar/axis'
 import { stepsOfModel } from '../../arima/model'
 import { asDocument } from '../../arima/orderOptions'
 import { MODEL } from '../../model'
@@ -7,7 +8,7 @@ import { mostBends } from '../beside'
 import type { Preparation, PreparationBasis } from '../preparation'
 import { estimatorByArima, ordersAsked, type EstimatedByArima } from './arimaErrors'
 import { calendarColumns, componentArithmetic, errorArithmetic } from './columns'
-import { civilAxis, groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
+import { groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
 import {
   estimateCalendar,
   onlyWhatHelps,
@@ -96,7 +97,7 @@ function estimated(
     values: values.map((value, i) => (leftOut.has(firstT + i) ? null : value)),
     ...{
       firstT,
-      axis: civilAxis(facts.calendar.seasons, facts.start),
+      axis: axisOf(facts),
       model,
       beside,
       divides: dividesByLength(choice),

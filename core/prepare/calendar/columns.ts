@@ -1,3 +1,4 @@
+import { axisOf } from '../../calendar/axis'
 import { daysShared, WEEKDAYS, weekdayCounts } from '../../calendar/civil'
 import { declare, type Column } from '../../column/column'
 import {
@@ -23,7 +24,7 @@ import { easterOf } from '../../regression/regressors/calendar/easter'
 import { holidayShare } from '../../regression/regressors/calendar/ownHolidays'
 import { capitalized } from '../../series/noun'
 import type { Stage } from '../../stage'
-import { civilAxis, groupOf, type Effect } from './effects'
+import { groupOf, type Effect } from './effects'
 import { columnsOfTaken, componentAt, errorAt, type CalendarTaken } from './taken'
 
 const COMPONENT = 'calendar'
@@ -110,7 +111,7 @@ type Over = (at: (t: number) => number) => {
 
 /** A row for every column that the effects were estimated by. */
 function effectColumns(run: SeriesRun, taken: CalendarTaken, over: Over): Column[] {
-  const axis = civilAxis(run.calendar.seasons, run.start)
+  const axis = axisOf(run)
   return taken.effects.flatMap((effect) =>
     groupOf(effect, taken.facts, 'calendar').columns.map((column, k) =>
       declare(run.unit, {
@@ -160,7 +161,7 @@ function countArithmetic(
       return operation(
         figureOf('days', lengthOf(days)),
         '−',
-        figureOf('mean days of the season', meanDays(axis.seasons)[season - 1]!),
+        figureOf('mean days of the season', meanDays(axis.calendar.seasons)[season - 1]!),
       )
     case 'leapYear':
       return figureOf('leap day', column.at(t))
@@ -186,7 +187,7 @@ function countArithmetic(
 
 /** The length of each period against the mean of its season, and the values divided by it. */
 function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
-  const axis = civilAxis(run.calendar.seasons, run.start)
+  const axis = axisOf(run)
   const factor = (t: number) => divisionFactor(axis, t)
   return [
     declare(run.unit, {
@@ -202,7 +203,10 @@ function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
         operation(
           figureOf('days', lengthOf(daysAt(axis, t))),
           '÷',
-          figureOf('mean days of the season', meanDays(axis.seasons)[axis.periodAt(t).season - 1]!),
+          figureOf(
+            'mean days of the season',
+            meanDays(axis.calendar.seasons)[axis.periodAt(t).season - 1]!,
+          ),
         ),
     }),
     declare(run.unit, {

@@ -1,7 +1,8 @@
 import { isOfMonths, yearOf, type Day } from '../../calendar/civil'
 import { countPeriods } from '../../calendar/labels'
 import type { Calendar } from '../../calendar/calendar'
-import { periodAt, type Period } from '../../calendar/period'
+import { axisOf } from '../../calendar/axis'
+import type { Period } from '../../calendar/period'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
 import {
@@ -9,7 +10,6 @@ import {
   leapYear,
   tradingDays,
   weekdays,
-  type CivilAxis,
 } from '../../regression/regressors/calendar/days'
 import {
   easterColumn,
@@ -62,11 +62,6 @@ export function saysOf(effect: Effect): string {
   return effect.effect === 'holiday' ? effect.name : NEEDS[effect.effect].says
 }
 
-/** How the columns of a series find the days of its periods. @param start the period of time code 1 */
-export function civilAxis(seasons: number, start: Period): CivilAxis {
-  return { seasons, periodAt: (t) => periodAt(start, t, seasons) }
-}
-
 /**
  * The columns of an effect.
  *
@@ -77,7 +72,7 @@ export function civilAxis(seasons: number, start: Period): CivilAxis {
 export function groupOf(effect: Effect, facts: EffectFacts, where: string): EffectGroup {
   requireDays(facts.calendar, where)
   requireYears(effect, facts, where)
-  const axis = civilAxis(facts.calendar.seasons, facts.start)
+  const axis = axisOf(facts)
   const says = saysOf(effect)
   const alone = (column: DesignColumn): EffectGroup => ({
     name: column.name,
@@ -161,7 +156,7 @@ function yearsOf(
   }
   if (dates.length === 0) throw new Refusal(`${name} has no date.`, where, names)
   const listed = { first: yearOf(Math.min(...dates)), last: yearOf(Math.max(...dates)) }
-  const yearAt = (t: number) => periodAt(start, t, calendar.seasons).year
+  const yearAt = axisOf({ calendar, start }).yearOf
   if (listed.first > yearAt(firstT) || listed.last < yearAt(endT)) {
     throw new Refusal(
       `The dates of ${name} go from ${listed.first} to ${listed.last}; they must cover ${yearAt(firstT)} to ${yearAt(endT)}, all that is analysed and forecast. Add the missing years.`,

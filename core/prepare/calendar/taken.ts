@@ -1,9 +1,10 @@
+import { axisOf } from '../../calendar/axis'
 import type { ArimaFigures } from '../../arima/model'
 import { MODEL, type Model } from '../../model'
 import type { DesignColumn } from '../../regression/design'
 import { divisionFactor } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
-import { civilAxis, groupOf, type Effect, type EffectFacts } from './effects'
+import { groupOf, type Effect, type EffectFacts } from './effects'
 
 /** A group of effects as it was judged beside the others. */
 export interface GroupReport {
@@ -63,10 +64,7 @@ export function columnsOfTaken(taken: CalendarTaken): readonly DesignColumn[] {
 export function componentAt(taken: CalendarTaken, t: number): number {
   const { coefficients, model, divides, facts } = taken
   const sum = columnsOfTaken(taken).reduce((all, { at }, j) => all + coefficients[j]! * at(t), 0)
-  return (
-    MODEL[model].fromSum(sum) *
-    (divides ? divisionFactor(civilAxis(facts.calendar.seasons, facts.start), t) : 1)
-  )
+  return MODEL[model].fromSum(sum) * (divides ? divisionFactor(axisOf(facts), t) : 1)
 }
 
 /** Standard error of that: a share of it, or an amount. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Calendar } from '../../calendar/calendar'
-import { timeCodeOfCode, type Period } from '../../calendar/period'
+import { axisOf } from '../../calendar/axis'
+import type { Period } from '../../calendar/period'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
 import { designCalendar } from '../../regression/designCalendar'
@@ -112,7 +113,7 @@ export function trendDesign(
       form,
       time: timeOf(time, calendar, start),
       breaks: breaks.map(({ period, level }) => ({
-        t: timeCodeOfCode(period, calendar, start),
+        t: axisOf({ calendar, start }).tOfCode(period)!,
         level,
       })),
     },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
-import { periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { tableYear } from '~~/core/calendar/tableYear'
 import { wayOf } from '~~/core/decompose/ways'
 import { actualOf } from '~~/core/ledger/ledger'
@@ -24,23 +24,23 @@ const calendar = computed(() => {
   const own = calendarOfResult(props.result)
   return { ...own, yearStart: beside.yearStart ?? own.yearStart }
 })
-const season = computed(
-  () => periodAt(startOfResult(props.result), t.value, calendar.value.seasons).season,
+const axis = computed(() =>
+  axisOf({ calendar: calendar.value, start: startOfResult(props.result) }),
 )
+const season = computed(() => axis.value.seasonOf(t.value))
 const row = computed(() => props.result.seasons[season.value - 1]!)
 const multiplicative = computed(() => props.result.method.decompose.model === 'multiplicative')
 
 /** Every value of the season over the years, as bars of comparable length. */
 const years = computed(() => {
   const { columns, method } = props.result
-  const start = startOfResult(props.result)
   const irregulars = actualOf(props.result, 'seasonalIrregular')
   const own = columns.t.flatMap((t, i) =>
     columns.season[i] === season.value
       ? [
           {
             t,
-            year: tableYear(periodAt(start, t, calendar.value.seasons), calendar.value),
+            year: tableYear(axis.value.periodAt(t), calendar.value),
             value: irregulars[i]!,
             excluded: ledger.leftOut.has(t),
           },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatPeriod, periodAt, timeCodeOfCode } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { forecastWayOf } from '~~/core/forecast/ways'
 import { breakChange } from '~~/core/trend/formChange'
 import { useBench } from '../../study/benchStore'
@@ -33,17 +33,14 @@ const FEWEST = 4
 /** A break by its place in the list, or where the fit begins. */
 type Handle = number | 'from'
 const breaks = computed(() => {
-  const { calendar, start } = bench.series!
+  const { tOfCode } = axisOf(bench.series!)
   return (bench.result?.method.trend.breaks ?? []).map((one) => ({
     ...one,
-    t: timeCodeOfCode(one.period, calendar, start),
+    t: tOfCode(one.period)!,
   }))
 })
 const from = computed(() => bench.result?.trendFit.from ?? ledger.firstT)
-const codeAt = (t: number) => {
-  const { calendar, start } = bench.series!
-  return formatPeriod(periodAt(start, t, calendar.seasons), calendar)
-}
+const codeAt = (t: number) => axisOf(bench.series!).codeAt(t)
 
 const hand = useAxisHandles<Handle>({
   axis: () => time.axis,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formatPeriod, periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { useBench } from '../../study/benchStore'
 import { useLedger } from '../ledgerStore'
 import AxisHandle from './AxisHandle.vue'
@@ -35,8 +35,7 @@ const handles = computed(() => [
 ])
 
 function take(end: End, t: number) {
-  const { start, calendar } = bench.series!
-  const code = (at: number) => formatPeriod(periodAt(start, at, calendar.seasons), calendar)
+  const code = axisOf(bench.series!).codeAt
   const next = { from: endAt('from'), to: endAt('to'), [end]: t }
   const isWhole = next.from === 1 && next.to === lastT.value
   void bench.changePart({

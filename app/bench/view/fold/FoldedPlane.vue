@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { periodAt } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { seasonColumn } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
 import type { Column } from '~~/core/column/column'
@@ -118,9 +118,7 @@ function unitOf(shown: Column): string {
 }
 
 const cursorSeason = computed(() =>
-  selection.cursor === null
-    ? null
-    : periodAt(series.value.start, selection.cursor, series.value.calendar.seasons).season,
+  selection.cursor === null ? null : axisOf(series.value).seasonOf(selection.cursor),
 )
 const cursorLeft = computed(() =>
   cursorSeason.value === null
@@ -139,7 +137,7 @@ function point(event: PointerEvent) {
   if (season === undefined) return leave()
   pointed.value = column
   const m = series.value.calendar.seasons
-  const { season: last } = periodAt(series.value.start, ledger.lastActual, m)
+  const last = axisOf(series.value).seasonOf(ledger.lastActual)
   selection.cursor = ledger.lastActual - ((last - season + m) % m)
 }
 function leave() {

@@ -4,7 +4,7 @@ import { formatPeriodCode, inReadersFigures } from '~/figures/format'
 import type { Method } from '~~/core/method'
 import { againChange, stretchesOf, withoutStretch } from '~~/core/forecast/regression/eventChange'
 import type { IndicatorAt, StepFrom, StretchAt } from '~~/core/regression/regressors/eventOptions'
-import { timeCodeOfCode } from '~~/core/calendar/period'
+import { axisOf } from '~~/core/calendar/axis'
 import { useBench } from '../../study/benchStore'
 import type { GivenColumn } from '~~/core/regression/regressors/givenOptions'
 import GivenColumns from '../GivenColumns.vue'
@@ -39,8 +39,8 @@ function label(code: string): string {
 /** A stretch, and that it is still to come where it lies ahead. */
 function stretchWords({ from, to }: StretchAt): string {
   const words = from === to ? label(from) : `${label(from)} to ${label(to)}`
-  const { start, calendar, values } = bench.series!
-  return timeCodeOfCode(from, calendar, start) > values.length ? `${words}, to come` : words
+  const series = bench.series!
+  return axisOf(series).tOfCode(from)! > series.values.length ? `${words}, to come` : words
 }
 
 function take(events: { indicators?: readonly IndicatorAt[]; steps?: readonly StepFrom[] }) {

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dayOf, weekdayOf } from '../../../calendar/civil'
-import { addPeriods } from '../../../calendar/period'
+import { axisOf } from '../../../calendar/axis'
+import { calendarOf } from '../../../calendar/calendar'
 import {
   divisionFactor,
   leapYear,
@@ -9,16 +10,16 @@ import {
   tradingDays,
   weekdays,
   WEEKEND_DAY,
-  type CivilAxis,
 } from './days'
 import { EASTER_COUNTS, easterAfter, easterColumn, easterOf, easterShare } from './easter'
 import { holidayColumn, holidayMeans, holidayShare } from './ownHolidays'
 
 /** A series whose first period is the first of a year. */
-const axisFrom = (year: number, seasons: number): CivilAxis => ({
-  seasons,
-  periodAt: (t) => addPeriods({ year, season: 1 }, t - 1, seasons),
-})
+const axisFrom = (year: number, seasons: 12 | 4) =>
+  axisOf({
+    calendar: calendarOf(seasons === 12 ? 'monthly' : 'quarterly'),
+    start: { year, season: 1 },
+  })
 const eachOf = (count: number) => Array.from({ length: count }, (_, i) => i + 1)
 
 describe('trading days', () => {

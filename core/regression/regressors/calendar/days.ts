@@ -1,18 +1,14 @@
 import { daysOf, isLeapYear, WEEKDAYS, weekdayCounts, type DaySpan } from '../../../calendar/civil'
-import type { Period } from '../../../calendar/period'
+import type { Axis } from '../../../calendar/axis'
 import { mean } from '../../../statistics/average'
 import type { DesignColumn } from '../../design'
 
-/** How a column of the calendar finds the period of a time code. */
-export interface CivilAxis {
-  /** m, 12 or 4 */
-  readonly seasons: number
-  periodAt(t: number): Period
-}
+/** How a column of the calendar finds the days of a time code; only of a calendar that has days. */
+export type CivilAxis = Pick<Axis, 'calendar' | 'periodAt' | 'days'>
 
 /** The days of a time code. */
-export function daysAt({ seasons, periodAt }: CivilAxis, t: number): DaySpan {
-  return daysOf(periodAt(t), seasons)
+export function daysAt({ days }: CivilAxis, t: number): DaySpan {
+  return days(t)!
 }
 
 /** Weekdays from Monday to Friday, and what one day of the weekend stands against. */
@@ -100,13 +96,14 @@ export function lengthOfPeriod(axis: CivilAxis): DesignColumn {
     name: 'lengthOfPeriod',
     label: 'length of period',
     means: 'days − mean days of the season',
-    at: (t) => lengthOf(daysAt(axis, t)) - meanDaysOf(axis.seasons)[axis.periodAt(t).season - 1]!,
+    at: (t) =>
+      lengthOf(daysAt(axis, t)) - meanDaysOf(axis.calendar.seasons)[axis.periodAt(t).season - 1]!,
   }
 }
 
 /** 0.75 where a February has 29 days, −0.25 where it has 28, 0 in every other period. */
 export function leapYear(axis: CivilAxis): DesignColumn {
-  const season = axis.seasons === 12 ? 2 : 1
+  const season = axis.calendar.seasons === 12 ? 2 : 1
   return {
     name: 'leapYear',
     label: 'leap day',
@@ -121,5 +118,5 @@ export function leapYear(axis: CivilAxis): DesignColumn {
 
 /** Days of the period as a multiple of the mean length of its season. @example of a February with 29 days: 1.0268… */
 export function divisionFactor(axis: CivilAxis, t: number): number {
-  return lengthOf(daysAt(axis, t)) / meanDaysOf(axis.seasons)[axis.periodAt(t).season - 1]!
+  return lengthOf(daysAt(axis, t)) / meanDaysOf(axis.calendar.seasons)[axis.periodAt(t).season - 1]!
 }

@@ -55,10 +55,10 @@ function windowBefore(easter: Day, window: number): DaySpan {
 }
 
 /** Share of the days before Easter that fall into a period. */
-export function easterShare({ seasons, periodAt }: CivilAxis, window: number, t: number): number {
+export function easterShare({ periodAt, days }: CivilAxis, window: number, t: number): number {
   const period = periodAt(t)
   const before = windowBefore(easterOf(period.year), window)
-  return daysShared(before, daysOf(period, seasons)) / window
+  return daysShared(before, days(t)!) / window
 }
 
 /**
@@ -86,7 +86,7 @@ export function easterMeans(
 
 /** Share of the days before Easter that fall into the period, less the long-run mean of its season. */
 export function easterColumn(axis: CivilAxis, window: number): DesignColumn {
-  const means = easterMeans(axis.seasons, window)
+  const means = easterMeans(axis.calendar.seasons, window)
   return {
     name: `easter${window}`,
     label: 'Easter',

@@ -27,12 +27,8 @@ function windowOf({ before, after }: OwnHoliday): number {
  *
  * @example three days around 1 May: May has 2 of them, April 1
  */
-export function holidayShare(
-  { seasons, periodAt }: CivilAxis,
-  holiday: OwnHoliday,
-  t: number,
-): number {
-  return shareOf(holiday, (around) => daysShared(around, daysOf(periodAt(t), seasons)))
+export function holidayShare({ days }: CivilAxis, holiday: OwnHoliday, t: number): number {
+  return shareOf(holiday, (around) => daysShared(around, days(t)!))
 }
 
 function shareOf(
@@ -68,7 +64,7 @@ export function holidayMeans(
 
 /** Share of the days around the dates that fall into the period, less the mean share of its season. */
 export function holidayColumn(axis: CivilAxis, holiday: OwnHoliday, years: Years): DesignColumn {
-  const means = holidayMeans(axis.seasons, holiday, years)
+  const means = holidayMeans(axis.calendar.seasons, holiday, years)
   return {
     name: holiday.name,
     label: holiday.name,
