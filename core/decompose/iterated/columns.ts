@@ -14,6 +14,8 @@ import { aheadFactor, seasonFactor, trendFiltered } from './arithmetic'
 import { extremeWeight } from './extremeArithmetic'
 import type { IteratedTaken } from './calculate'
 import type { IteratedOptions } from './options'
+import { figure, percent } from '../../words/figure'
+import { readDeparture } from '../../words/reading'
 import { firstRound, secondRound, thirdRound } from './rounds'
 import { carrierName } from './words'
 
@@ -38,10 +40,13 @@ export function columnsOfIterated(
       means: `Henderson’s average of ${length} terms`,
       arithmetic: trendFiltered(run, 'round3:adjustedModified', length),
     }),
-    seasonalIrregularColumn(run, round3.siUnmodified.slice(0, count), {
-      name: 'trend of round 3',
-      at: (t) => run.stepAt('round3:trend2', t),
-    }),
+    {
+      ...seasonalIrregularColumn(run, round3.siUnmodified.slice(0, count), {
+        name: 'trend of round 3',
+        at: (t) => run.stepAt('round3:trend2', t),
+      }),
+      reading: (t) => believedWords(run, t - run.firstT),
+    },
     indexColumn(run, {
       means: filter === 'stable' ? 'the same every year' : `${filter} over the years`,
       arithmetic: (t) =>
@@ -63,6 +68,17 @@ export function columnsOfIterated(
       arithmetic: extremeWeight(run, 'round2:irregular', taken.rounds.round2),
     }),
   ]
+}
+
+/** How a ratio stands beside the baseline, and where it is not believed in full how far it is, and what stands in its place. */
+function believedWords({ taken, model, unit }: IteratedRun, entry: number): string {
+  const { siUnmodified, si2 } = taken.rounds.round3
+  const baseline = model.measure === 'factor' ? 1 : 0
+  const departs = readDeparture(siUnmodified[entry]!, baseline, unit)
+  const weight = taken.rounds.round2.weight[entry]!
+  if (weight === 1) return departs
+  const far = weight === 0 ? 'not believed' : `believed to ${percent(weight)}`
+  return `${departs}; ${far}: the season is made of ${figure(si2[entry]!)} in its place`
 }
 
 /** What the series was carried on by before anything was filtered. */

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
 import { calendarOf } from '../../calendar/calendar'
 import { believedInPart } from '../../ledger/believed'
+import { explain } from '../../ledger/explain'
 import { foldedOf } from '../../ledger/foldGrid'
 import { movesStrip } from '../../picture/fold/movesStrip'
 import { overSeason } from '../../picture/fold/overSeason'
@@ -87,6 +88,11 @@ describe('the season in the fold', () => {
   it('has its extremes ringed, each with what stands in its place', () => {
     const own = believedInPart(result).get(FREAK + 1)!
     expect(own.weight).toBe(0)
+    expect(explain(result, 'seasonalIrregular', FREAK + 1)).toMatchObject({
+      reading: expect.stringMatching(
+        /below the baseline; not believed: the season is made of [\d.]+ in its place$/,
+      ),
+    })
     const around = folded('index').years[4]!.cells[FREAK % 12]!.value!
     expect(Math.abs(own.inPlace! - around)).toBeLessThan(0.05)
     const { line, isRinged } = overSeason(result, 'seasonalIrregular', folded)

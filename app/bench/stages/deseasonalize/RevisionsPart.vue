@@ -6,6 +6,7 @@ import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
+import NamedBars from '../../figures/NamedBars.vue'
 import SmallPicture, { type SmallLine } from '../../figures/SmallPicture.vue'
 import { useAfterwards } from '../../study/afterwardsStore'
 import { useLedger } from '../../view/ledgerStore'
@@ -47,7 +48,6 @@ const seasons = computed(() => {
   return rows.map(({ adjusted }, k) => {
     const label = seasonLabel(k + 1, calendar.value)
     return {
-      label,
       name: label.replace('season ', '').slice(0, 3),
       height: adjusted === null || most === 0 ? 0 : (100 * adjusted) / most,
       words: `${label}: ${moved(adjusted)} on average`,
@@ -100,13 +100,7 @@ function boundsOf(all: readonly SmallLine[]) {
         </p>
         <figure>
           <figcaption class="small muted">mean revision by season</figcaption>
-          <ol class="season-bars" aria-label="Mean revision by season">
-            <li v-for="bar in seasons" :key="bar.label" :data-tip="bar.words">
-              <span class="bar" :style="{ height: `${bar.height}%` }" />
-              <span class="name muted" aria-hidden="true">{{ bar.name }}</span>
-              <span class="visually-hidden">{{ bar.words }}</span>
-            </li>
-          </ol>
+          <NamedBars :bars="seasons" label="Mean revision by season" of="deseasonalized" />
         </figure>
       </template>
     </template>
@@ -155,40 +149,5 @@ h4 {
 
 figure {
   margin: 0;
-}
-
-.season-bars {
-  display: flex;
-  gap: 2px;
-  height: 60px;
-  margin: 2px 0 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  position: relative;
-  display: flex;
-  flex: 1;
-  flex-direction: column;
-  justify-content: flex-end;
-  min-width: 0;
-  padding-bottom: 13px;
-}
-
-.bar {
-  background: var(--deseasonalized);
-  opacity: 0.8;
-}
-
-.name {
-  position: absolute;
-  right: 0;
-  bottom: 0;
-  left: 0;
-  overflow: hidden;
-  font-size: 11px;
-  line-height: 13px;
-  text-align: center;
 }
 </style>

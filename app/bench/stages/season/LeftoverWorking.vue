@@ -7,6 +7,7 @@ import type { SpreadOf } from '~~/core/leftover/leftover'
 import type { Result } from '~~/core/result'
 import TermWord from '~/shell/TermWord.vue'
 import CorrelationBars from '../../figures/CorrelationBars.vue'
+import NamedBars from '../../figures/NamedBars.vue'
 
 /** The leftover looked at for a pattern: against itself, by year and by season. */
 const props = defineProps<{ result: Result }>()
@@ -52,13 +53,11 @@ const groups = computed(() => [
       <figcaption>
         Spread {{ group.title }} <span class="muted small">standard deviation</span>
       </figcaption>
-      <ol class="bars" :aria-label="`Spread of the leftover ${group.title}`">
-        <li v-for="bar in group.bars" :key="bar.name" :data-tip="bar.words">
-          <span class="bar" :style="{ height: `${bar.height}%` }" />
-          <span class="name muted">{{ bar.name }}</span>
-          <span class="visually-hidden">{{ bar.words }}</span>
-        </li>
-      </ol>
+      <NamedBars
+        :bars="group.bars"
+        :label="`Spread of the leftover ${group.title}`"
+        of="irregular"
+      />
     </figure>
   </section>
 </template>
@@ -70,39 +69,5 @@ figure {
 
 figcaption {
   font-size: 12px;
-}
-
-.bars {
-  display: flex;
-  gap: 2px;
-  height: 52px;
-  margin: 2px 0 0;
-  padding: 0;
-  list-style: none;
-}
-
-li {
-  position: relative;
-  display: flex;
-  flex: 1;
-  flex-direction: column;
-  justify-content: flex-end;
-  min-width: 0;
-  padding-bottom: 13px;
-}
-
-.bar {
-  background: var(--irregular);
-  opacity: 0.8;
-}
-
-.name {
-  position: absolute;
-  bottom: 0;
-  left: 0;
-  right: 0;
-  overflow: hidden;
-  font-size: 11px;
-  text-align: center;
 }
 </style>

@@ -19,6 +19,9 @@ const rows = computed(() =>
   })),
 )
 
+/** A series of no more years than that has no last ones by themselves. */
+const hasLately = computed(() => rows.value.some(({ lately }) => lately !== null))
+
 function words(tested: EffectTested | null): string {
   if (!tested || tested.joint.f === null || tested.joint.p === null) return '–'
   return `${formatDecimals(tested.joint.f, 2)}, p ${formatP(tested.joint.p)}`
@@ -34,14 +37,14 @@ function words(tested: EffectTested | null): string {
       <tr class="head">
         <th scope="col">effect</th>
         <th scope="col" class="number">all years</th>
-        <th scope="col" class="number">last {{ LATELY_YEARS }}</th>
+        <th v-if="hasLately" scope="col" class="number">last {{ LATELY_YEARS }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="{ whole, lately } in rows" :key="whole.name">
         <th scope="row">{{ whole.says }}</th>
         <td class="number">{{ words(whole) }}</td>
-        <td class="number">{{ words(lately) }}</td>
+        <td v-if="hasLately" class="number">{{ words(lately) }}</td>
       </tr>
     </tbody>
   </v-table>
