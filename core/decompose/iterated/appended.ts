@@ -32,7 +32,8 @@ export function withAppended(run: DecompositionRun<IteratedOptions, IteratedTake
       if (t <= lastT || taken.extension.length === 0) return run.cell(column, t)
       const name = column === run.input.column ? CARRIED_ON : column
       if (run.value(name, t) !== null) return run.cell(name, t)
-      return figureOf(`${run.cell(name, lastT).symbol} carried on`, steps.get(name)![t - firstT]!)
+      const symbol = run.cell(name, lastT).symbol.replace(run.label(lastT), run.label(t))
+      return figureOf(symbol, steps.get(name)![t - firstT]!)
     },
   }
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
 import { calendarOf } from '../../calendar/calendar'
+import { write } from '../../column/kinds/kinds'
 import { believedInPart } from '../../ledger/believed'
 import { explain } from '../../ledger/explain'
 import { foldedOf } from '../../ledger/foldGrid'
@@ -79,6 +80,20 @@ describe('the diagnosis', () => {
     expect(on.extremes.map(({ year }) => year)).toEqual(diagnosis.extremes.map(({ year }) => year))
     expect(on.tests.stable.df).toEqual(diagnosis.tests.stable.df)
   })
+})
+
+it('a step beyond the forecast stands as a figure, called by its own period', () => {
+  const { result } = run(series(0.2), {
+    ...by({ extend: true }),
+    forecast: { horizon: 2 },
+  })
+  // The trend of the last month reaches six months on, four of which the forecast does not have.
+  const explained = explain(result, 'trendCycle', 120)
+  if (!explained.defined) throw new Error(explained.because)
+  const words = write(explained.expression)
+  expect(words).toContain('Feb 2025)')
+  expect(words).toContain('Jun 2025)')
+  expect(explained.sources.every(({ t }) => t <= 122)).toBe(true)
 })
 
 describe('the season in the fold', () => {
