@@ -70,8 +70,9 @@ export const useLedger = defineStore('bench-ledger', () => {
   /** The groups of this stage, each with how many columns it folds away until they are asked for. */
   const groups = computed(() => {
     const all = new Map<string, { name: string; label: string; count: number; isOpen: boolean }>()
-    for (const { group } of ofStage.value) {
-      if (!group) continue
+    for (const { group, pinned } of ofStage.value) {
+      // The second line of a row is no column more.
+      if (!group || pinned) continue
       const { count } = all.get(group.name) ?? { count: 0 }
       all.set(group.name, {
         ...group,
