@@ -1,5 +1,4 @@
 import { axisOf } from './calendar/axis'
-import { parsePeriod } from './calendar/period'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
 import type { Carrier, CarryOn } from './decompose/carryOn'
@@ -17,6 +16,7 @@ import type { PreparationBasis } from './prepare/preparation'
 import { errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
+import { axisOfStretch } from './series/stretch'
 import type { Forecasted } from './forecast/way'
 import { normalQuantile } from './statistics/distributions'
 import { trendWayOf, type Trend } from './trend/ways'
@@ -203,8 +203,8 @@ export function basisAfter(apart: TakenApart): PreparationBasis {
 
 /** Carries a stretch on by the usual method of a way of forecasting, as if it were a series by itself. */
 export const carryOn: CarryOn = (stretch, by, model, periods) => {
-  const { calendar, values } = stretch
-  const start = parsePeriod(stretch.periodOf(0).code, calendar)!
+  const { calendar, start } = axisOfStretch(stretch)
+  const { values } = stretch
   const series: Series = { name: '', unit: '', calendar, start, values }
   return calculate(series, carryingMethod(by, model, periods)).ahead.forecast
 }

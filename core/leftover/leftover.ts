@@ -1,11 +1,10 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
-import { axisOf } from '../calendar/axis'
 import type { Value } from '../series/series'
 import { stableSeason } from '../seasonality/stableSeason'
 import { mean, median } from '../statistics/average'
 import { standardDeviation } from '../statistics/spread'
-import type { Stretch } from '../series/stretch'
+import { axisOfStretch, type Stretch } from '../series/stretch'
 
 /** Spread of the leftover in one year or one season. */
 export interface SpreadOf {
@@ -89,9 +88,8 @@ export function examineLeftover(
   size = 1,
 ): Leftover {
   const counted = irregular.map((value, i) => (counts(i) ? value : null))
-  const { calendar, seasonOf, periodOf } = stretch
-  const { names } = periodOf(0)
-  const axis = axisOf({ calendar, start: { year: names.year!, season: names.season! } })
+  const { calendar, seasonOf } = stretch
+  const axis = axisOfStretch(stretch)
   const yearOf = irregular.map((_, i) => axis.yearOf(i + 1))
   const { inner, skipped } = withoutEnds(irregular)
   // A flood of two months is no wave: what does not count is taken as no departure at all.

@@ -1,9 +1,8 @@
-import { axisOf } from '../calendar/axis'
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import { withoutEnds } from '../autocorrelation/withoutGap'
 import { MODEL, type Model } from '../model'
 import type { Value } from '../series/series'
-import type { Stretch } from '../series/stretch'
+import { axisOfStretch, type Stretch } from '../series/stretch'
 import { mean } from '../statistics/average'
 import { byYear } from './byYear'
 import { driftingSeason, type DriftingSeason } from './driftingSeason'
@@ -47,10 +46,8 @@ export function testSeason(
   counts: (entry: number) => boolean,
   model: Model,
 ): SeasonTests {
-  const { names } = periodOf(0)
-  const axis = axisOf({ calendar, start: { year: names.year!, season: names.season! } })
   const counted = seasonalIrregular.map((value, i) => (counts(i) ? value : null))
-  const years = byYear(counted, axis)
+  const years = byYear(counted, axisOfStretch({ calendar, periodOf }))
   const groups = Array.from({ length: calendar.seasons }, (_, k) =>
     years.flatMap(({ values }) => (values[k] === null ? [] : [values[k]!])),
   )

@@ -1,6 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import { seasonLabel } from '../calendar/labels'
-import { axisOf } from '../calendar/axis'
+import { axisOf, type Axis } from '../calendar/axis'
 import type { RefusalNames } from '../refusal'
 import type { Series, Value } from './series'
 
@@ -35,4 +35,13 @@ export function stretchOf(series: Series, firstT: number, lastT: number): Stretc
       return { code: codeAt(t), label: label(t), names: { t, ...periodAt(t) } }
     },
   }
+}
+
+/** The axis of a stretch by itself: time code 1 is its first entry. */
+export function axisOfStretch({
+  calendar,
+  periodOf,
+}: Pick<Stretch, 'calendar' | 'periodOf'>): Axis {
+  const { names } = periodOf(0)
+  return axisOf({ calendar, start: { year: names.year!, season: names.season! } })
 }

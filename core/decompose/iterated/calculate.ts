@@ -1,5 +1,4 @@
-import { parsePeriod } from '../../calendar/period'
-import type { Stretch } from '../../series/stretch'
+import { axisOfStretch, type Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
 import { partsOf, type Decomposed, type SeasonalIndex } from '../parts'
 import { refusedAt } from '../../refusal'
@@ -38,7 +37,7 @@ export function decomposeIterated(
 ): Decomposed<IteratedTaken> {
   const { values, calendar } = stretch
   const { model } = options
-  const start = parsePeriod(stretch.periodOf(0).code, calendar)!
+  const { start } = axisOfStretch(stretch)
   const { seasons } = calendar
   const series = { seasons, start, values, nameOf: stretch.periodOf }
   const choices = choicesOf(options)

@@ -40,7 +40,7 @@ export function diagnose(taken: IteratedTaken, model: Model): Diagnosis {
 }
 
 /** The procedure as it was, with the values that are not told twice: what adjusted and season come to together. */
-function adjustedOf(taken: IteratedTaken, model: Model): Adjusted {
+export function adjustedOf(taken: IteratedTaken, model: Model): Adjusted {
   const { adjusted, season2 } = taken.rounds.round3
   const y = adjusted.map((value, i) => MODEL[model].putBack(value, season2[i]!))
   const values = y.slice(0, y.length - taken.extension.length)

@@ -3,8 +3,8 @@ import type { Stretch } from '../../series/stretch'
 import type { Decomposed } from '../parts'
 import { figure, probability } from '../../words/figure'
 import type { IteratedTaken } from './calculate'
-import { diagnose } from './diagnosis'
-import { isLeft, LATELY_YEARS } from './left'
+import { adjustedOf } from './diagnosis'
+import { isLeft, LATELY_YEARS, seasonLeft } from './left'
 import { CHOSEN, type IteratedOptions } from './options'
 import type { SeasonalFilterName } from './seasonalFilters'
 import { filterName } from './words'
@@ -23,7 +23,7 @@ export function findingsOfIterated(
 
 /** A season that the last years have otherwise than the filter says, although over all years nothing is left of it. */
 function leftLately({ model }: IteratedOptions, taken: IteratedTaken): Finding[] {
-  const { whole, lately } = diagnose(taken, model).seasonLeft
+  const { whole, lately } = seasonLeft(adjustedOf(taken, model))
   if (!isLeft(lately)) return []
   const used = taken.used['round3.2']
   const shorter = SHORTER[used]
