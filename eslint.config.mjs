@@ -116,7 +116,7 @@ export default ts.config(
         {
           patterns: [
             {
-              regex: 'calendar/period$',
+              regex: 'calendar/counting$',
               importNames: ['addPeriods', 'periodsBetween'],
               message: 'Nobody but the axis adds to periods: ask axisOf(series).',
             },

@@ -23,7 +23,7 @@ function made(level: LevelOf, seasons: 12 | 4, years: number, yearsLate: number,
   const { normal } = randomFrom(seed)
   const count = seasons * years
   const series: Series = {
-    ...{ name: 'Made', unit: 'units', start: { year: 2005, season: 1 } },
+    ...{ name: 'Made', unit: 'units', start: { cycle: 2005, season: 1 } },
     calendar: calendarOf(seasons === 12 ? 'monthly' : 'quarterly'),
     values: Array.from({ length: count }, (_, i) => {
       const late = i >= count - yearsLate * seasons ? seasons / 4 : 0

@@ -67,5 +67,5 @@ export function makeKind(
     const factor = 1 + (season * (shape[t % m]! - centre)) / largest
     return 1000 * before * factor * (1 + noise * error)
   })
-  return { name: 'Made', unit: 'units', calendar, start: { year: 2000, season: 1 }, values }
+  return { name: 'Made', unit: 'units', calendar, start: { cycle: 2000, season: 1 }, values }
 }

@@ -79,7 +79,7 @@ export function makeSeries(recipe: Recipe): { series: Series; freaks: number[] }
       name: 'Made',
       unit: 'units',
       calendar: calendarOf('monthly'),
-      start: { year: 2010, season: 1 },
+      start: { cycle: 2010, season: 1 },
       values,
     },
   }

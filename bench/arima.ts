@@ -18,7 +18,7 @@ function months(count: number): Series {
     return Math.exp(level + 0.3 * Math.sin((Math.PI * t) / 6) + 0.01 * normal())
   })
   const calendar = calendarOf('monthly')
-  return { name: 'Bench', unit: 'litres', calendar, start: { year: 1980, season: 1 }, values }
+  return { name: 'Bench', unit: 'litres', calendar, start: { cycle: 1980, season: 1 }, values }
 }
 const by = (forecast: object, check?: MethodDocument['check']): MethodDocument => ({
   ...{ format: 'elvant-method/1', ...(check ? { check } : {}) },

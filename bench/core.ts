@@ -25,7 +25,7 @@ function months(count: number): Series {
     name: 'Bench',
     unit: 'litres',
     calendar: calendarOf('monthly'),
-    start: { year: 1980, season: 1 },
+    start: { cycle: 1980, season: 1 },
     values: Array.from(
       { length: count },
       (_, i) =>

@@ -14,7 +14,7 @@ const values = Array.from(
 const result = analyse(
   {
     ...{ name: 'Bench', unit: 'litres', calendar: calendarOf('monthly') },
-    ...{ start: { year: 1970, season: 1 }, values },
+    ...{ start: { cycle: 1970, season: 1 }, values },
   },
   {
     format: 'elvant-method/1',

@@ -58,7 +58,7 @@ describe('run', () => {
       name: 'Contract work',
       unit: 'jobs',
       calendar: calendarOf('quarterly'),
-      start: { year: 2020, season: 1 },
+      start: { cycle: 2020, season: 1 },
       values: quarters,
     }
     expect(JSON.parse(stdout)).toEqual(documentOf(analyse(series, { format: 'elvant-method/1' })))

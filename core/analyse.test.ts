@@ -16,7 +16,7 @@ function series(values: readonly Value[], more: Partial<Series> = {}): Series {
     name: 'Contract work',
     unit: 'jobs',
     calendar: calendarOf('quarterly'),
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
     ...more,
   }
@@ -321,7 +321,7 @@ describe('robust loess', () => {
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf('monthly'),
-    start: { year: 2016, season: 1 },
+    start: { cycle: 2016, season: 1 },
     values: Array.from({ length: 96 }, (_, i) => {
       const season = 1 + 0.3 * Math.cos((2 * Math.PI * (i - (i % 12) * 0.01 - i / 48)) / 12)
       return (5000 + 20 * i) * season * (i === 40 ? 0.4 : 1 + 0.01 * Math.sin(i * 7))

@@ -54,7 +54,7 @@ const anySeries: fc.Arbitrary<Series> = fc
           : m === 1
             ? calendarOf('yearly')
             : calendarOf('seasons', { seasons: m }),
-      start: { year: 2000, season: 1 + Math.floor(season * m) },
+      start: { cycle: 2000, season: 1 + Math.floor(season * m) },
       values: Array.from({ length: Math.ceil(years * m) }, (_, i): Value =>
         next() < gaps ? null : SHAPES[shape]!(i, m, next()),
       ),

@@ -13,7 +13,7 @@ function made(value: (t: number) => Value, length = 84, frequency: Frequency = '
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf(frequency),
-    start: { year: 2016, season: 1 },
+    start: { cycle: 2016, season: 1 },
     values: Array.from({ length }, (_, t) => value(t)),
   }
 }

@@ -8,7 +8,7 @@ const months = (periods: number): Series => ({
   name: 'Primer',
   unit: 'litres',
   calendar: calendarOf('monthly'),
-  start: { year: 1980, season: 1 },
+  start: { cycle: 1980, season: 1 },
   values: Array.from({ length: periods }, (_, t) => 100 + t + 20 * Math.sin((Math.PI * t) / 6)),
 })
 const by = (method: Partial<MethodDocument>): MethodDocument => ({

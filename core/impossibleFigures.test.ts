@@ -19,7 +19,7 @@ function made(values: readonly Value[], frequency: Frequency = 'monthly', year =
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf(frequency),
-    start: { year, season: 1 },
+    start: { cycle: year, season: 1 },
     values,
   }
 }

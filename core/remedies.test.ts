@@ -14,7 +14,7 @@ function series(values: readonly Value[]): Series {
     name: 'Jobs',
     unit: 'jobs',
     calendar: calendarOf('quarterly'),
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
   }
 }
@@ -81,7 +81,7 @@ describe('changing a method', () => {
 
 it('a forecast that cannot be bent as it is assumed is offered unbent', () => {
   const monthly: Series = {
-    ...{ name: 'Glaze', unit: 'litres', start: { year: 2020, season: 1 } },
+    ...{ name: 'Glaze', unit: 'litres', start: { cycle: 2020, season: 1 } },
     calendar: calendarOf('monthly'),
     values: Array.from({ length: 48 }, (_, i) => 100 + 10 * (i % 12) + i),
   }

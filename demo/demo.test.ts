@@ -181,7 +181,7 @@ describe('what was put in is found again', () => {
   it('contract work: the quarters as they were written down', () => {
     expect(seriesOf(TRUTH.contract.file)).toMatchObject({
       values: TRUTH.contract.values,
-      start: { year: 2021, season: 1 },
+      start: { cycle: 2021, season: 1 },
     })
   })
 
@@ -194,7 +194,7 @@ describe('what was put in is found again', () => {
 
   it('daily takings become months', () => {
     const { calendar, values, start } = seriesOf(TRUTH.takings.file)
-    expect([calendar.frequency, start]).toEqual(['monthly', { year: 2023, season: 1 }])
+    expect([calendar.frequency, start]).toEqual(['monthly', { cycle: 2023, season: 1 }])
     const days = read(TRUTH.takings.file)
       .split('\n')
       .filter((line) => line.startsWith('2023-02'))

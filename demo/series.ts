@@ -171,13 +171,13 @@ function paintByYear(random: Random): DemoFile {
 }
 
 function saturdays(year: number, month: number): number {
-  return weekdayCounts(daysOf({ year, season: month }, 12))[5]!
+  return weekdayCounts(daysOf({ cycle: year, season: month }, 12))[5]!
 }
 
 /** Share of the two weeks before Easter that falls into a month. */
 function beforeEaster(year: number, month: number): number {
   return easterShare(
-    axisOf({ calendar: calendarOf('monthly'), start: { year, season: month } }),
+    axisOf({ calendar: calendarOf('monthly'), start: { cycle: year, season: month } }),
     14,
     1,
   )

@@ -211,7 +211,7 @@ test('a yearly file goes from intake to forecast without a word of a season', as
   const yearly = {
     ...{ name: 'Paint', unit: 'thousand litres', values: sold },
     calendar: calendarOf('yearly'),
-    start: { year: 2010, season: 1 },
+    start: { cycle: 2010, season: 1 },
   }
   const result = analyse(yearly, { format: 'elvant-method/1' })
   const path = page.getByRole('navigation', { name: 'Path' })

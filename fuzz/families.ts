@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { formatPeriod } from '../core/calendar/period'
+import { formatPeriod } from '../core/calendar/codes'
 import { readFile } from '../intake/readFile'
 import type { Answers, Reading } from '../intake/reading'
 import { randomFrom } from '../demo/random'

@@ -1,5 +1,4 @@
-import { addPeriods } from '../core/calendar/period'
-import { MONTH_NAMES, PERIOD_STYLES } from './familyPeriods'
+import { periodAfter, MONTH_NAMES, PERIOD_STYLES } from './familyPeriods'
 import { receipts, splitNumbers } from './familySpecials'
 import type { FamilyFile, Random, Truth } from './familyTruth'
 
@@ -44,7 +43,7 @@ export function familyFile(random: Random): FamilyFile {
   if (special < 0.08) return splitNumbers(random, pick)
   const truth = truthBy(random, pick)
   const { seasons, start, series } = truth
-  const periods = series[0]!.values.map((_, i) => addPeriods(start, i, seasons))
+  const periods = series[0]!.values.map((_, i) => periodAfter(start, i, seasons))
   const style = pick(Object.keys(PERIOD_STYLES[seasons]))
   const numbers = pick(Object.keys(NUMBERS))
   const needsQuotes = ['comma', 'thousands', 'german', 'indian'].includes(numbers)
@@ -101,7 +100,7 @@ export function familyFile(random: Random): FamilyFile {
         ...periods.map((period, i) => [
           ...(withIndex ? [String(i + 1)] : []),
           say(period),
-          ...(withYear ? [String(period.year)] : []),
+          ...(withYear ? [String(period.cycle)] : []),
           ...series.map((_, k) => at(k, i)),
           ...(withTotal ? [total(i)] : []),
           ...(withRemark ? [pick(['', '', 'flood', 'new shop'])] : []),
@@ -169,7 +168,7 @@ export function familyFile(random: Random): FamilyFile {
       break
     }
     case 'plan': {
-      const coming = [1, 2, 3].map((i) => addPeriods(periods.at(-1)!, i, seasons))
+      const coming = [1, 2, 3].map((i) => periodAfter(periods.at(-1)!, i, seasons))
       rows = [
         ['period', 'kind', ...series.map(({ name }) => name), 'unit'],
         ...periods.map((period, i) => [
@@ -202,7 +201,7 @@ export function familyFile(random: Random): FamilyFile {
           bare ? 'b' : seasons === 12 ? 'month' : 'quarter',
           ...series.map(({ name }) => name),
         ],
-        ...periods.map(({ year, season }, i) => [
+        ...periods.map(({ cycle: year, season }, i) => [
           String(year),
           String(season),
           ...series.map((_, k) => at(k, i)),
@@ -260,7 +259,7 @@ function truthBy(random: Random, pick: <T>(all: readonly T[]) => T): Truth {
   const count =
     seasons === 1 ? 8 + Math.floor(random() * 10) : seasons * 3 + Math.floor(random() * seasons)
   const start = {
-    year: 2005 + Math.floor(random() * 12),
+    cycle: 2005 + Math.floor(random() * 12),
     season: 1 + Math.floor(random() * seasons),
   }
   const names = [...NAMES].sort(() => random() - 0.5).slice(0, 1 + Math.floor(random() * 3))
@@ -299,11 +298,11 @@ function matrixOf(
   isTurned: boolean,
 ): string[][] {
   const { values } = series[own]!
-  const last = addPeriods(start, values.length - 1, seasons)
-  const years = Array.from({ length: last.year - start.year + 1 }, (_, i) => start.year + i)
+  const last = periodAfter(start, values.length - 1, seasons)
+  const years = Array.from({ length: last.cycle - start.cycle + 1 }, (_, i) => start.cycle + i)
   const names = seasons === 12 ? MONTH_NAMES : ['Q1', 'Q2', 'Q3', 'Q4']
   const cell = (year: number, season: number) => {
-    const at = (year - start.year) * seasons + season - start.season
+    const at = (year - start.cycle) * seasons + season - start.season
     return at < 0 || at >= values.length ? '' : write(values[at]!)
   }
   return isTurned

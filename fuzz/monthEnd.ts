@@ -1,4 +1,5 @@
-import { addPeriods, type Period } from '../core/calendar/period'
+import { periodAfter } from './familyPeriods'
+import type { Period } from '../core/calendar/period'
 import type { FamilyFile, Random } from './familyTruth'
 import { FURTHER } from './monthEndFurther'
 import {
@@ -61,7 +62,7 @@ function monthsBesideTotals({ random, pick }: Making): FamilyFile {
   })
   const year = yearOf(random)
   return {
-    truth: monthly('Sales', { year, season: 1 }, values),
+    truth: monthly('Sales', { cycle: year, season: 1 }, values),
     text: text([['Month', 'Sales'], ...rows], ';'),
     answers: { start: String(year) },
     made: [language.locale, `${years} years`],
@@ -91,7 +92,7 @@ function matrixWithTotals({ random, pick }: Making): FamilyFile {
       : []),
   ])
   return {
-    truth: monthly('Series', { year: first, season: 1 }, values),
+    truth: monthly('Series', { cycle: first, season: 1 }, values),
     text: text(
       [
         ['Month', ...of(0).map((_, y) => first + y), ...(withTotal ? [language.total] : [])],
@@ -126,7 +127,7 @@ function monthsAcross({ random, pick }: Making): FamilyFile {
   return {
     truth: {
       seasons: 12,
-      start: { year, season: 1 },
+      start: { cycle: year, season: 1 },
       series: products.map((name, k) => ({ name, values: values[k]! })),
     },
     text: text(
@@ -149,7 +150,7 @@ function yearInTitle({ random, pick }: Making): FamilyFile {
   const year = yearOf(random)
   const values = sales(random, 12)
   return {
-    truth: monthly('Litres', { year, season: 1 }, values),
+    truth: monthly('Litres', { cycle: year, season: 1 }, values),
     text: text(
       [
         [pick([`Sales ${year}`, `Quillfield Paints: sales of ${year}`, String(year)])],
@@ -178,7 +179,7 @@ function tablesOfYears({ random, pick }: Making): FamilyFile {
     ),
   )
   return {
-    truth: monthly('Litres', { year: first, season: 1 }, values),
+    truth: monthly('Litres', { cycle: first, season: 1 }, values),
     text: tables.join('\n\n'),
     answers: {},
     made: [language.locale],
@@ -191,7 +192,7 @@ function yearsInHeadings({ random, pick }: Making): FamilyFile {
   const values = sales(random, 12 * years)
   const heading = pick(['Sales {}', '{} sales', 'Umsatz {}'])
   return {
-    truth: monthly('any', { year: first, season: 1 }, values),
+    truth: monthly('any', { cycle: first, season: 1 }, values),
     text: text(
       [
         [
@@ -211,7 +212,7 @@ function yearsInHeadings({ random, pick }: Making): FamilyFile {
 }
 
 function codesBeside({ random }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 + Math.floor(random() * 12) }
+  const start = { cycle: yearOf(random), season: 1 + Math.floor(random() * 12) }
   const values = sales(random, 36)
   const codes: Readonly<Record<string, (i: number) => string>> = {
     Account: () => '8400',
@@ -244,7 +245,7 @@ function codesBeside({ random }: Making): FamilyFile {
 }
 
 function forecastBelowLine({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 30)
   const months = written(start, 36)
   const word = pick(['Forecast', 'Prognose', 'Budget', 'Outlook', 'Prévision', '--- Forecast ---'])
@@ -262,16 +263,16 @@ function forecastBelowLine({ random, pick }: Making): FamilyFile {
 }
 
 function forecastMarked({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 24)
   const mark = pick(['E', 'F', ' (F)', ' (e)', '*', ' *'])
   const names = monthNames(LANGUAGES[0]).map((name) => name.slice(0, 3))
   const write = pick([
-    ({ year, season }: Period) => `${names[season - 1]} ${year}`,
-    ({ year, season }: Period) => `${names[season - 1]}-${String(year).slice(2)}`,
+    ({ cycle: year, season }: Period) => `${names[season - 1]} ${year}`,
+    ({ cycle: year, season }: Period) => `${names[season - 1]}-${String(year).slice(2)}`,
   ])
   const rows = [...values, ...sales(random, 6)].map((value, i) => [
-    `${write(addPeriods(start, i, 12))}${i >= 24 ? mark : ''}`,
+    `${write(periodAfter(start, i, 12))}${i >= 24 ? mark : ''}`,
     value,
   ])
   return {
@@ -283,7 +284,7 @@ function forecastMarked({ random, pick }: Making): FamilyFile {
 }
 
 function yearSoFar({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 36 + Math.floor(random() * 12))
   const soFar = values.map((_, i) => sum(values.slice(12 * Math.floor(i / 12), i + 1)))
   return {
@@ -301,7 +302,7 @@ function counterFirst({ random, pick }: Making): FamilyFile {
   const isMonthly = random() < 0.5
   const seasons = isMonthly ? 12 : 4
   const year = pick([1, yearOf(random)])
-  const start = { year, season: 1 }
+  const start = { cycle: year, season: 1 }
   const values = sales(random, seasons * (3 + Math.floor(random() * 3)))
   return {
     truth: { seasons, start, series: [{ name: 'Sales', values }] },
@@ -313,8 +314,8 @@ function counterFirst({ random, pick }: Making): FamilyFile {
         'Sales',
       ],
       ...values.map((value, i) => {
-        const at = addPeriods(start, i, seasons)
-        return [i + 1, at.year, at.season, value]
+        const at = periodAfter(start, i, seasons)
+        return [i + 1, at.cycle, at.season, value]
       }),
     ]),
     answers: {},
@@ -330,7 +331,7 @@ function daysUnderMonths({ random, pick }: Making): FamilyFile {
   )
   const days = lengths.map((length) => Array.from({ length }, () => Math.floor(20 + 60 * random())))
   return {
-    truth: monthly('any', { year, season: 1 }, days.map(sum)),
+    truth: monthly('any', { cycle: year, season: 1 }, days.map(sum)),
     text: text(
       [
         [pick(['Day', 'Tag', '']), ...monthNames(language)],
@@ -357,7 +358,7 @@ function pivot({ random, pick }: Making): FamilyFile {
     ]
   })
   return {
-    truth: monthly('Sales', { year: first, season: 1 }, values),
+    truth: monthly('Sales', { cycle: first, season: 1 }, values),
     text: text([
       ['Year', 'Quarter', 'Month', 'Sales'],
       ...rows,
@@ -369,7 +370,7 @@ function pivot({ random, pick }: Making): FamilyFile {
 }
 
 function oneUnitTwoWays({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 24)
   const [one, other] = pick([
     ['€', 'EUR'],

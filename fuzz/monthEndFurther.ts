@@ -1,4 +1,4 @@
-import { addPeriods } from '../core/calendar/period'
+import { periodAfter } from './familyPeriods'
 import type { FamilyFile } from './familyTruth'
 import {
   LANGUAGES,
@@ -35,7 +35,7 @@ function sideBySide({ random, pick }: Making): FamilyFile {
   const repeated = (of: (y: number) => readonly (string | number)[]) =>
     Array.from({ length: years }, (_, y) => [...(y > 0 ? gap : []), ...of(y)]).flat()
   return {
-    truth: monthly('Sales', { year: first, season: 1 }, values),
+    truth: monthly('Sales', { cycle: first, season: 1 }, values),
     text: text(
       [
         ...(withYears ? [] : [repeated((y) => [first + y, ''])]),
@@ -52,7 +52,7 @@ function sideBySide({ random, pick }: Making): FamilyFile {
 }
 
 function namedTables({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 + Math.floor(random() * 12) }
+  const start = { cycle: yearOf(random), season: 1 + Math.floor(random() * 12) }
   const count = pick([24, 36])
   const names = ['Interior', 'Exterior', 'Trade'].slice(0, pick([2, 3]))
   const all = names.map((name) => ({ name, values: sales(random, count) }))
@@ -82,7 +82,7 @@ function otherTotals({ random, pick }: Making): FamilyFile {
     ...(i % 12 === 11 ? [[whole, sum(values.slice(i - 11, i + 1))]] : []),
   ])
   return {
-    truth: monthly('Sales', { year, season: 1 }, values),
+    truth: monthly('Sales', { cycle: year, season: 1 }, values),
     text: text([['Month', 'Sales'], ...rows], ';'),
     answers: { start: String(year) },
     made: [language.locale, part, whole],
@@ -90,7 +90,7 @@ function otherTotals({ random, pick }: Making): FamilyFile {
 }
 
 function madeOfAnother({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 48)
   const count = pick([3, 6, 12])
   const how = pick(['sum', 'mean', 'running'])
@@ -112,7 +112,7 @@ function madeOfAnother({ random, pick }: Making): FamilyFile {
 }
 
 function codesByFigures({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const from = 1000 + Math.floor(random() * 90_000)
   const kind = pick(['constant', 'running', 'key'] as const)
   const months = written(start, 36)
@@ -146,7 +146,7 @@ function daysWithoutYear({ random, pick }: Making): FamilyFile {
   )
   const two = (n: number) => String(n).padStart(2, '0')
   return {
-    truth: monthly('Sales', { year, season: 1 }, values),
+    truth: monthly('Sales', { cycle: year, season: 1 }, values),
     text: text(
       [
         ['Day', 'Sales'],
@@ -165,7 +165,7 @@ function daysWithoutYear({ random, pick }: Making): FamilyFile {
 }
 
 function printedTightly({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const names = ['North', 'South', 'Trade'].slice(0, pick([2, 3]))
   const all = names.map((name) => ({
     name,
@@ -192,11 +192,11 @@ function printedTightly({ random, pick }: Making): FamilyFile {
 }
 
 function yearsBeside({ random }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 48)
   const rows = written(start, 48).map((month, i) => [
     ...[month, values[i]!, ''],
-    ...(i < 4 ? [start.year + i, sum(values.slice(12 * i, 12 * i + 12))] : ['', '']),
+    ...(i < 4 ? [start.cycle + i, sum(values.slice(12 * i, 12 * i + 12))] : ['', '']),
   ])
   return {
     truth: monthly('Sales', start, values),
@@ -207,11 +207,11 @@ function yearsBeside({ random }: Making): FamilyFile {
 }
 
 function shortYears({ random, pick }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 36)
   const heading = pick(['Year', 'Jahr', 'Rok'])
   const rows = values.map((value, i) => {
-    const { year, season } = addPeriods(start, i, 12)
+    const { cycle: year, season } = periodAfter(start, i, 12)
     return [String(year % 100).padStart(2, '0'), season, value]
   })
   return {
@@ -223,7 +223,7 @@ function shortYears({ random, pick }: Making): FamilyFile {
 }
 
 function changingMarks({ random }: Making): FamilyFile {
-  const start = { year: yearOf(random), season: 1 }
+  const start = { cycle: yearOf(random), season: 1 }
   const values = sales(random, 36).map((value) => value + 0.5)
   const turn = 6 + Math.floor(20 * random())
   const rows = written(start, 36).map((month, i) => {

@@ -1,4 +1,5 @@
-import { addPeriods, type Period } from '../core/calendar/period'
+import { periodAfter } from './familyPeriods'
+import type { Period } from '../core/calendar/period'
 import type { FamilyFile, Random } from './familyTruth'
 
 /** What the families of a month's end are made of: sales, months in many languages, texts. */
@@ -55,7 +56,7 @@ export function yearOf(random: Random): number {
 /** Months of a series as they are mostly written. */
 export function written(start: Period, count: number): string[] {
   return Array.from({ length: count }, (_, i) => {
-    const { year, season } = addPeriods(start, i, 12)
+    const { cycle: year, season } = periodAfter(start, i, 12)
     return `${year}-${String(season).padStart(2, '0')}`
   })
 }

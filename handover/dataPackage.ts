@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate'
 import type { FigureTable } from '../core/ledger/table'
-import { formatPeriod } from '../core/calendar/period'
+import { formatPeriod } from '../core/calendar/codes'
 import type { Series } from '../core/series/series'
 import { adjustmentTable, seriesTables } from './seriesTables'
 import { tableAsCsv } from './tableText'

@@ -1,5 +1,5 @@
 import { periodLabel } from '../core/calendar/labels'
-import { parsePeriod } from '../core/calendar/period'
+import { parsePeriod } from '../core/calendar/codes'
 import type { Assumption } from '../core/forecast/assumptions/options'
 import { assumptionWords } from '../core/forecast/assumptions/words'
 import { calendarOfResult } from '../core/ledger/calendarOfResult'

@@ -12,7 +12,7 @@ const monthly = (name: string, month: number, values: readonly Value[]): Series 
   name,
   unit: 'litres',
   calendar: calendarOf('monthly'),
-  start: { year: 2021, season: month },
+  start: { cycle: 2021, season: month },
   values,
 })
 const adjusted: Series = {
@@ -22,7 +22,7 @@ const adjusted: Series = {
 
 describe('series side by side', () => {
   it('that lie too far apart for any file are refused before a table is made', () => {
-    const far = { ...monthly('Z', 1, [1]), start: { year: 2_000_000, season: 1 } }
+    const far = { ...monthly('Z', 1, [1]), start: { cycle: 2_000_000, season: 1 } }
     expect(() => seriesTables([monthly('A', 1, [1]), far])).toThrow(
       /a table of 23,975,749 rows and 3 columns/,
     )

@@ -1,6 +1,7 @@
 import { FREQUENCIES, type Frequency } from '../core/calendar/calendar'
 import { axisOf } from '../core/calendar/axis'
-import { formatPeriod, type Period } from '../core/calendar/period'
+import { formatPeriod } from '../core/calendar/codes'
+import type { Period } from '../core/calendar/period'
 import { adjustedValues } from '../core/series/adjusted'
 import { Refusal } from '../core/refusal'
 import type { FigureTable } from '../core/ledger/table'

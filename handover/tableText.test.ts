@@ -67,7 +67,7 @@ describe('a table with a heading', () => {
     name: 'Sales',
     unit: 'litres',
     calendar: calendarOf('monthly'),
-    start: { year: 2020, season: 4 },
+    start: { cycle: 2020, season: 4 },
     values: Array.from({ length: 48 }, (_, i) => 100 + Math.sin(i) * 17 + i / 3),
   }
   const result = analyse(series, { format: 'elvant-method/1', check: {} })
@@ -103,7 +103,7 @@ describe('the ledger as CSV', () => {
       name: 'Sales',
       unit: 'litres',
       calendar: calendarOf('monthly'),
-      start: { year: 2020, season: 4 },
+      start: { cycle: 2020, season: 4 },
       values,
     }
     const result = analyse(series, { format: 'elvant-method/1' })

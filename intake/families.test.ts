@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { formatPeriod } from '../core/calendar/period'
+import { formatPeriod } from '../core/calendar/codes'
 import { readFile } from './readFile'
 import type { Answers } from './reading'
 

@@ -215,7 +215,7 @@ function describeAxis(readings: readonly PeriodReading[]): { rank: number; conse
   const label = (place: number) => {
     if (isByDay) return new Date(place * 86_400_000).toISOString().slice(0, 10)
     return periodLabel(
-      { year: Math.floor(place / 12), season: (place % 12) + 1 },
+      { cycle: Math.floor(place / 12), season: (place % 12) + 1 },
       calendarOf('monthly'),
     )
   }

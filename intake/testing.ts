@@ -1,4 +1,4 @@
-import { formatPeriod } from '../core/calendar/period'
+import { formatPeriod } from '../core/calendar/codes'
 import { readFile } from './readFile'
 import type { Answers, Reading } from './reading'
 

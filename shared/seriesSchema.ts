@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { calendarOf, FREQUENCIES } from '../core/calendar/calendar'
+import { calendarOf, FREQUENCIES, seasonsOf } from '../core/calendar/calendar'
 import { adjustedValues } from '../core/series/adjusted'
-import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/period'
+import { exampleCode, formatPeriod, parsePeriod } from '../core/calendar/codes'
 import { Refusal } from '../core/refusal'
 import { QUANTITIES } from '../core/series/quantity'
 import type { Series } from '../core/series/series'
@@ -27,7 +27,8 @@ export const adjustmentsSchema = z.array(adjustmentSchema).max(MOST_PERIODS)
 
 /**
  * A series as a document: `{"name","unit","frequency":"monthly","start":"2019-01","values":[…]}`,
- * with `"frequency":"seasons","seasons":7` for any other number of seasons.
+ * with `"frequency":"seasons","seasons":7` for any other number of seasons; `daily` has 7 or, with
+ * `"seasons":365`, the days of the year, and `hourly` 24 or 168.
  */
 export const seriesDocumentSchema = z.strictObject({
   name: nameSchema.default('series'),
@@ -56,14 +57,14 @@ export function seriesFromDocument(document: SeriesDocument): Series {
   const { name, unit, noun, quantity, frequency, seasons, yearStart, seasonNames, values } =
     document
   const { adjustments = [] } = document
-  if (frequency !== 'seasons' && seasons !== undefined) {
-    const own = calendarOf(frequency).seasons
-    if (own !== seasons) {
-      throw new Refusal(
-        `A ${frequency} series has ${own} seasons a year, not ${seasons}.`,
-        'seasons',
-      )
-    }
+  const own = seasonsOf(frequency)
+  if (own && seasons !== undefined && !own.includes(seasons)) {
+    throw new Refusal(
+      own.length > 1
+        ? `A ${frequency} series has ${own.join(' or ')} seasons, not ${seasons}.`
+        : `A ${frequency} series has ${own[0]} seasons a year, not ${seasons}.`,
+      'seasons',
+    )
   }
   let calendar
   try {
@@ -104,7 +105,9 @@ export function documentFromSeries({
     ...(noun ? { noun } : {}),
     ...(quantity === 'level' ? { quantity } : {}),
     frequency: calendar.frequency,
-    ...(calendar.frequency === 'seasons' ? { seasons: calendar.seasons } : {}),
+    ...(calendar.seasons === seasonsOf(calendar.frequency)?.[0]
+      ? {}
+      : { seasons: calendar.seasons }),
     ...(calendar.yearStart === 1 ? {} : { yearStart: calendar.yearStart }),
     ...(calendar.seasonNames ? { seasonNames: [...calendar.seasonNames] } : {}),
     start: formatPeriod(start, calendar),

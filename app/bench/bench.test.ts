@@ -42,7 +42,7 @@ const series: Series = {
   unit: 'jobs',
   noun: 'sales',
   calendar: calendarOf('quarterly'),
-  start: { year: 2020, season: 1 },
+  start: { cycle: 2020, season: 1 },
   values: quarters,
 }
 const FORMAT = { format: 'elvant-method/1' } as const
@@ -122,7 +122,7 @@ describe('the shared axis', () => {
 })
 
 describe('labels of the axis', () => {
-  const months = { calendar: calendarOf('monthly'), start: { year: 2016, season: 1 } }
+  const months = { calendar: calendarOf('monthly'), start: { cycle: 2016, season: 1 } }
 
   it('are seasons and years when there is room', () => {
     const ticks = axisTicks({ from: 10.5, to: 34.5, width: 648 }, months, 20)
@@ -144,7 +144,7 @@ describe('the fold', () => {
   it('lays a fiscal year out from its first season and keeps holes as holes', () => {
     const july = {
       calendar: calendarOf('quarterly', { yearStart: 3 }),
-      start: { year: 2020, season: 2 },
+      start: { cycle: 2020, season: 2 },
     }
     const grid = foldGrid(july, (t) => (t === 3 ? null : t * 10), { first: 1, last: 6 })
     expect(grid.seasons.map(({ label }) => label)).toEqual(['Q3', 'Q4', 'Q1', 'Q2'])

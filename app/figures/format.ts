@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { Calendar } from '~~/core/calendar/calendar'
 import { periodLabel } from '~~/core/calendar/labels'
-import { parsePeriod } from '~~/core/calendar/period'
+import { parsePeriod } from '~~/core/calendar/codes'
 import { formattersIn, readersFigures, type ReadersFigures } from '~~/core/words/readersFigures'
 import { locale } from './locale'
 

@@ -202,7 +202,7 @@ function tableRow({ name, order, constant, fit, because }: TriedModel) {
 
 function differencesOf(read: z.infer<typeof dataInput>, isSeasonal: boolean): ChosenDifferences {
   const y = onScale(read)
-  const series = seriesOf({ unit: '', m: read.m, start: { year: 1, season: 1 }, y: [...y] })
+  const series = seriesOf({ unit: '', m: read.m, start: { cycle: 1, season: 1 }, y: [...y] })
   return chooseDifferences(series, [], isSeasonal)
 }
 

@@ -35,10 +35,9 @@ import { holidayColumn, holidayMeans } from '../../core/regression/regressors/ca
 import { seasonColumns } from '../../core/regression/regressors/seasonForms'
 import { termsOf } from '../../core/regression/report'
 import { TIME_CODE } from '../../core/regression/timeVariable'
-import { readInput, seriesInput, seriesOf } from './input'
+import { readInput, seriesInput, seriesOf, startInput as start } from './input'
 
 const m = z.union([z.literal(12), z.literal(4)])
-const start = seriesInput.shape.start
 const window = z.int().min(LEAST_WINDOW).max(MOST_WINDOW)
 const day = z.string().transform((text, context): Day => {
   const read = dayOfText(text)
@@ -258,9 +257,8 @@ function namesOf({ names, where }: Refusal, input: unknown): string[] {
   if (names.effect) return [names.effect]
   if (names.column) return [names.column]
   if (names.t !== undefined) {
-    const { start, m } = input as { start: { year: number; season: number }; m: number }
-    const series = seriesOf({ unit: '', m, start, y: [] })
-    return [axisOf(series).codeAt(names.t)]
+    const read = readInput(z.looseObject({ m: seriesInput.shape.m, start }), input)
+    return [axisOf(seriesOf({ unit: '', m: read.m, start: read.start, y: [] })).codeAt(names.t)]
   }
   return where ? [where] : []
 }

@@ -1,13 +1,19 @@
 import { z } from 'zod'
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
+import type { Period } from '../../core/calendar/period'
 import { Refusal } from '../../core/refusal'
 import type { Series } from '../../core/series/series'
+
+/** The first period, by its calendar year. */
+export const startInput = z
+  .object({ year: z.int(), season: z.int().min(1) })
+  .transform(({ year, season }): Period => ({ cycle: year, season }))
 
 /** The part of every `calc` input that describes its series. */
 export const seriesInput = z.object({
   unit: z.string().default('units'),
   m: z.int().min(1).max(1000),
-  start: z.object({ year: z.int(), season: z.int().min(1) }),
+  start: startInput,
   y: z.array(z.number().nullable()),
 })
 export type SeriesInput = z.infer<typeof seriesInput>

@@ -24,13 +24,13 @@ import { Refusal } from '../../core/refusal'
 import type { Value } from '../../core/series/series'
 import { centredWeights, seasonalGain } from '../../core/smoothing/seasonalGain'
 import { finish } from '../../core/work/steps'
-import { readInput } from './input'
+import { readInput, startInput } from './input'
 
 const values = z.array(z.number().nullable()).min(1)
 const common = {
   m: z.int().min(1),
   model: z.enum(MODELS),
-  start: z.object({ year: z.int(), season: z.int().min(1) }).default({ year: 1, season: 1 }),
+  start: startInput.prefault({ year: 1, season: 1 }),
 }
 const optionsSchema = z
   .object({

@@ -13,7 +13,7 @@ import { testSeason } from '../../core/seasonality/seasonTests'
 import { stretchOf } from '../../core/series/stretch'
 import { centredAverage } from '../../core/smoothing/movingAverage'
 import { mean } from '../../core/statistics/average'
-import { readInput, seriesInput, seriesOf } from './input'
+import { readInput, seriesInput, seriesOf, startInput } from './input'
 
 /** How even the yearly swing is as an amount and as a share. */
 export function calcWhichModel(input: unknown): unknown {
@@ -113,7 +113,7 @@ export function calcSeason(input: unknown): unknown {
 const seasonalitySchema = z.object({
   decomposition: z.enum(MODELS),
   m: z.int().min(2).max(1000),
-  start: z.object({ year: z.int(), season: z.int().min(1) }),
+  start: startInput,
   si: z.array(z.number().nullable()),
 })
 

@@ -68,7 +68,7 @@ export function calcStl(input: unknown): unknown {
     read.y.length,
     read.m,
   )
-  const series = seriesOf({ unit: 'units', m: read.m, start: { year: 1, season: 1 }, y: read.y })
+  const series = seriesOf({ unit: 'units', m: read.m, start: { cycle: 1, season: 1 }, y: read.y })
   const stretch = stretchOf(series, 1, read.y.length)
   const { trendCycle, index, irregular, taken } = decomposeByLoess(stretch, read.model, parameters)
   const strength = strengthsOf(read.model, {

@@ -1,5 +1,5 @@
 import { axisOf } from '../../core/calendar/axis'
-import { formatPeriod } from '../../core/calendar/period'
+import { formatPeriod } from '../../core/calendar/codes'
 import { Refusal } from '../../core/refusal'
 import { readFile } from '../../intake/readFile'
 import { placeOf, type Answers, type Question, type Reading } from '../../intake/reading'

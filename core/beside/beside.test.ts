@@ -17,7 +17,7 @@ const series: Series = {
   name: 'Contract work',
   unit: 'jobs',
   calendar: calendarOf('quarterly'),
-  start: { year: 2020, season: 1 },
+  start: { cycle: 2020, season: 1 },
   values,
 }
 const result = analyse(series, { format: 'elvant-method/1' })

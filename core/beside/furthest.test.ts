@@ -14,7 +14,7 @@ const result = (model: 'multiplicative' | 'additive') =>
       name: 'Varnish',
       unit: 'litres',
       calendar: calendarOf('quarterly'),
-      start: { year: 2016, season: 1 },
+      start: { cycle: 2016, season: 1 },
       values,
     },
     { format: 'elvant-method/1', decompose: { model } },
@@ -42,7 +42,7 @@ describe('what was really good and bad', () => {
     })
     const series = {
       ...{ name: 'Varnish', unit: 'litres', calendar: calendarOf('monthly') },
-      ...{ start: { year: 2016, season: 1 }, values: turning },
+      ...{ start: { cycle: 2016, season: 1 }, values: turning },
     }
     const told = furthestFromTrend(analyse(series, { format: 'elvant-method/1' }), 2)
     expect(told.from).toBe('trend-cycle')

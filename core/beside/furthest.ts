@@ -1,5 +1,5 @@
 import { periodLabel } from '../calendar/labels'
-import { parsePeriod } from '../calendar/period'
+import { parsePeriod } from '../calendar/codes'
 import { traitsOf, wayOf } from '../decompose/ways'
 import { MODEL } from '../model'
 import { calendarOfResult } from '../ledger/calendarOfResult'

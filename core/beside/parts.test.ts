@@ -20,7 +20,7 @@ function part(
 ): MethodOnSeries {
   const series: Series = {
     ...{ name, unit: 'jobs', calendar: calendarOf('quarterly') },
-    start: { year: 2018 + Math.floor(late / 4), season: 1 + (late % 4) },
+    start: { cycle: 2018 + Math.floor(late / 4), season: 1 + (late % 4) },
     values: Array.from({ length: 24 - late }, (_, k) => {
       const i = k + late
       return 100 + 2 * i + season[i % 4]! + Math.sin(i * i)
@@ -82,7 +82,7 @@ describe('parts of a whole', () => {
     ],
     [
       'no period in common',
-      [part('Later', [1, 2, 3, -6], 0, { start: { year: 2040, season: 1 } })],
+      [part('Later', [1, 2, 3, -6], 0, { start: { cycle: 2040, season: 1 } })],
       /no period in common/,
     ],
   ] as const)('are refused in words: %s', (_, others, words) => {

@@ -1,7 +1,7 @@
 import type { Calendar } from './calendar'
-import { daysOf, isOfMonths, type DaySpan } from './civil'
-import { periodLabel } from './labels'
-import { addPeriods, formatPeriod, parsePeriod, periodsBetween, type Period } from './period'
+import type { Day, DaySpan } from './civil'
+import type { Period } from './period'
+import { rhythmOf } from './rhythms'
 
 /** The time of a series: what each time code stands for. Nobody else adds to periods. */
 export interface Axis {
@@ -21,14 +21,16 @@ export interface Axis {
   tOf(period: Period): number
   /** The same of a code; null for one of another calendar. */
   tOfCode(code: string): number | null
-  /** Its days; null of a calendar whose periods have none that are known. */
+  /** The day that it begins on; null where they have no dates. */
+  firstDay(t: number): Day | null
+  /** Its days; null where they have no dates, and of hours. */
   days(t: number): DaySpan | null
 }
 
 /**
  * The axis of a series, or of anything else that begins at a period of a calendar.
  *
- * @example axisOf({ calendar: calendarOf('monthly'), start: { year: 2019, season: 11 } }).codeAt(3) // '2020-01'
+ * @example axisOf({ calendar: calendarOf('monthly'), start: { cycle: 2019, season: 11 } }).codeAt(3) // '2020-01'
  */
 export function axisOf({
   calendar,
@@ -37,19 +39,21 @@ export function axisOf({
   readonly calendar: Calendar
   readonly start: Period
 }): Axis {
-  const { seasons } = calendar
-  const periodAt = (t: number) => addPeriods(start, t - 1, seasons)
-  const tOf = (period: Period) => periodsBetween(start, period, seasons) + 1
+  const { countOf, periodOf, yearOf, code, read, label, firstDay, days } = rhythmOf(calendar)
+  const first = countOf(start)
+  const periodAt = (t: number) => periodOf(first + t - 1)
+  const tOf = (period: Period) => countOf(period) - first + 1
   return {
     ...{ calendar, start, periodAt, tOf },
     seasonOf: (t) => periodAt(t).season,
-    yearOf: (t) => periodAt(t).year,
-    codeAt: (t) => formatPeriod(periodAt(t), calendar),
-    label: (t) => periodLabel(periodAt(t), calendar),
-    tOfCode(code) {
-      const period = parsePeriod(code, calendar)
+    yearOf: (t) => yearOf(periodAt(t)),
+    codeAt: (t) => code(periodAt(t)),
+    label: (t) => label(periodAt(t)),
+    tOfCode(text) {
+      const period = read(text)
       return period && tOf(period)
     },
-    days: (t) => (isOfMonths(calendar) ? daysOf(periodAt(t), seasons) : null),
+    firstDay: (t) => firstDay(periodAt(t)),
+    days: (t) => days(periodAt(t)),
   }
 }

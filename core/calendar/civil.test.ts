@@ -28,11 +28,11 @@ describe('days of the civil calendar', () => {
   })
 
   it('of a month and a quarter are those between its first and its last', () => {
-    expect(daysOf({ year: 2024, season: 2 }, 12)).toEqual({
+    expect(daysOf({ cycle: 2024, season: 2 }, 12)).toEqual({
       first: dayOf(2024, 2, 1),
       last: dayOf(2024, 2, 29),
     })
-    expect(daysOf({ year: 2023, season: 4 }, 4)).toEqual({
+    expect(daysOf({ cycle: 2023, season: 4 }, 4)).toEqual({
       first: dayOf(2023, 10, 1),
       last: dayOf(2023, 12, 31),
     })
@@ -45,10 +45,10 @@ describe('days of the civil calendar', () => {
 
   it('of the week are counted as they come', () => {
     // January 2019 began on a Tuesday and has 31 days.
-    expect(weekdayCounts(daysOf({ year: 2019, season: 1 }, 12))).toEqual([4, 5, 5, 5, 4, 4, 4])
+    expect(weekdayCounts(daysOf({ cycle: 2019, season: 1 }, 12))).toEqual([4, 5, 5, 5, 4, 4, 4])
     fc.assert(
       fc.property(anyYear, fc.integer({ min: 1, max: 12 }), (year, season) => {
-        const { first, last } = daysOf({ year, season }, 12)
+        const { first, last } = daysOf({ cycle: year, season }, 12)
         const one = [0, 0, 0, 0, 0, 0, 0]
         for (let day = first; day <= last; day++) one[weekdayOf(day)]!++
         expect(weekdayCounts({ first, last })).toEqual(one)

@@ -45,10 +45,25 @@ export function weekdayOf(day: Day): number {
   return (((day + 3) % 7) + 7) % 7
 }
 
+/** The Monday of the week that a day lies in. */
+export function mondayOf(day: Day): Day {
+  return day - weekdayOf(day)
+}
+
 /** The calendar year that a day lies in. */
 export function yearOf(day: Day): number {
+  return dateOf(day).year
+}
+
+/** The date of a day, month 1..12. */
+export function dateOf(day: Day): { year: number; month: number; date: number } {
   const cycles = Math.floor(day / CYCLE_DAYS)
-  return new Date((day - cycles * CYCLE_DAYS) * DAY_MS).getUTCFullYear() + cycles * CYCLE_YEARS
+  const inReach = new Date((day - cycles * CYCLE_DAYS) * DAY_MS)
+  return {
+    year: inReach.getUTCFullYear() + cycles * CYCLE_YEARS,
+    month: inReach.getUTCMonth() + 1,
+    date: inReach.getUTCDate(),
+  }
 }
 
 export function isLeapYear(year: number): boolean {
@@ -64,9 +79,9 @@ export function isOfMonths({ frequency }: Pick<Calendar, 'frequency'>): boolean 
  * The days of a month or a quarter.
  *
  * @param seasons m, 12 or 4
- * @example daysOf({ year: 2024, season: 1 }, 4) // 1 January to 31 March 2024
+ * @example daysOf({ cycle: 2024, season: 1 }, 4) // 1 January to 31 March 2024
  */
-export function daysOf({ year, season }: Period, seasons: number): DaySpan {
+export function daysOf({ cycle: year, season }: Period, seasons: number): DaySpan {
   const months = MONTHS / seasons
   return {
     first: dayOf(year, (season - 1) * months + 1, 1),

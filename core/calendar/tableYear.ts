@@ -1,14 +1,15 @@
 import type { Calendar } from './calendar'
 import type { Period } from './period'
+import { rhythmOf } from './rhythms'
 
 /**
- * The year whose table row a period stands in: the calendar year in which that year ends, so
+ * The cycle whose table row a period stands in: the calendar year in which that year ends, so
  * that with a year starting in July, September 2018 belongs to 2019.
  */
 export function tableYear(period: Period, calendar: Calendar): number {
   return calendar.yearStart > 1 && period.season >= calendar.yearStart
-    ? period.year + 1
-    : period.year
+    ? period.cycle + 1
+    : period.cycle
 }
 
 /**
@@ -26,4 +27,22 @@ export function seasonOrder(calendar: Calendar): number[] {
 /** Where a season stands in the table's columns, from 0. */
 export function seasonColumn(season: number, calendar: Calendar): number {
   return (season - calendar.yearStart + calendar.seasons) % calendar.seasons
+}
+
+/** A column of a table with a cycle a row. */
+export interface TableColumn {
+  readonly season: number
+  readonly label: string
+}
+
+/** The columns of a table: the seasons in their order, and last the one that comes twice in a long year. */
+export function tableColumns(calendar: Calendar): TableColumn[] {
+  const { seasonLabel, again } = rhythmOf(calendar)
+  const columns = seasonOrder(calendar).map((season) => ({ season, label: seasonLabel(season) }))
+  return again ? [...columns, again] : columns
+}
+
+/** Where a period stands among those columns, from 0. */
+export function tableColumn({ season, again }: Period, calendar: Calendar): number {
+  return again ? calendar.seasons : seasonColumn(season, calendar)
 }

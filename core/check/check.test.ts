@@ -18,7 +18,7 @@ function monthly(values: readonly Value[], more: Partial<Series> = {}): Series {
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf('monthly'),
-    start: { year: 2016, season: 1 },
+    start: { cycle: 2016, season: 1 },
     values,
     ...more,
   }

@@ -69,7 +69,7 @@ describe('a value of robust loess explained', () => {
         name: 'Varnish',
         unit: 'litres',
         calendar: calendarOf('monthly'),
-        start: { year: 2016, season: 1 },
+        start: { cycle: 2016, season: 1 },
         values,
       },
       { format: 'elvant-method/1', decompose: { by: 'stl', ...decompose } },

@@ -15,7 +15,7 @@ const turning: Series = {
   name: 'Varnish',
   unit: 'litres',
   calendar: calendarOf('quarterly'),
-  start: { year: 2010, season: 1 },
+  start: { cycle: 2010, season: 1 },
   values: Array.from(
     { length: 60 },
     (_, t) =>
@@ -69,7 +69,7 @@ describe('candidates', () => {
 
   it('have the method begun with also with its calendar the other way, where that is more than chance', () => {
     const calendar = calendarOf('monthly')
-    const start = { year: 2014, season: 1 }
+    const start = { cycle: 2014, season: 1 }
     const [monday, , , , , saturday] = tradingDays(axisOf({ calendar, start }))
     const made = (effect: number): Series => ({
       ...{ name: 'Paint', unit: 'litres', calendar, start },

@@ -8,7 +8,7 @@ import { easterColumn } from '../regression/regressors/calendar/easter'
 import { tradingDays } from '../regression/regressors/calendar/days'
 import type { Series } from '../series/series'
 
-const START = { year: 2014, season: 1 }
+const START = { cycle: 2014, season: 1 }
 const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SIX = tradingDays(AXIS)
 const EASTER = easterColumn(AXIS, 8)

@@ -16,7 +16,7 @@ function findings(
       name: 'Varnish',
       unit: 'litres',
       calendar: calendarOf('monthly'),
-      start: { year: 2016, season: 1 },
+      start: { cycle: 2016, season: 1 },
       values: Array.from({ length: months }, (_, t) => value(t)),
     },
     { format: 'elvant-method/1', decompose },

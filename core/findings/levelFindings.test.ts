@@ -7,7 +7,7 @@ import type { Series } from '../series/series'
 /** Eight years that rise and then stay. */
 const turning: Series = {
   ...{ name: 'Varnish', unit: 'litres', calendar: calendarOf('monthly') },
-  start: { year: 2016, season: 1 },
+  start: { cycle: 2016, season: 1 },
   values: Array.from({ length: 96 }, (_, t) => {
     const level = 1000 + 6 * Math.min(t, 48)
     return level * (1 + 0.06 * Math.cos((t * Math.PI) / 6)) + 4 * Math.sin(t * t * 1.7)

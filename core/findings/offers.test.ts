@@ -22,7 +22,7 @@ describe('an offer that has been taken', () => {
   })
   const series: Series = {
     ...{ name: 'Varnish', unit: 'litres', calendar: calendarOf('monthly') },
-    ...{ start: { year: 2016, season: 1 }, values },
+    ...{ start: { cycle: 2016, season: 1 }, values },
   }
   const phases = (method: MethodDocument) =>
     analyse(series, method).findings.find(({ code }) => code === 'trend-phases')!
@@ -47,7 +47,7 @@ describe('a step of figures that are per cent', () => {
     )
     const series: Series = {
       ...{ name: 'Share', unit: '%', calendar: calendarOf('monthly') },
-      ...{ start: { year: 2016, season: 1 }, values },
+      ...{ start: { cycle: 2016, season: 1 }, values },
     }
     const { findings } = analyse(series, { format: 'elvant-method/1' })
     expect(findings.find(({ code }) => code === 'level-step')!.text).toMatch(

@@ -1,5 +1,5 @@
 import { countPeriods, periodLabel } from '../calendar/labels'
-import { formatPeriod, parsePeriod } from '../calendar/period'
+import { formatPeriod, parsePeriod } from '../calendar/codes'
 import type { Calendar } from '../calendar/calendar'
 import type { Exclusion } from '../decompose/commonOptions'
 import type { Finding } from '../finding'

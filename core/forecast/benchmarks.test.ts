@@ -30,7 +30,7 @@ describe('a benchmark as the method', () => {
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf('half-yearly'),
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
   }
   const run = (which: Benchmark, horizon = 4) =>

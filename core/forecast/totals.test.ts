@@ -4,7 +4,7 @@ import { totalsByQuarter, totalsByYear } from './totals'
 
 const months = {
   calendar: calendarOf('monthly'),
-  start: { year: 2024, season: 1 },
+  start: { cycle: 2024, season: 1 },
   firstT: 1,
   quantity: 'flow' as const,
 }
@@ -54,14 +54,14 @@ describe('totals of a forecast', () => {
   it('is none where a year is one period, or a quarter', () => {
     const yearly = {
       calendar: calendarOf('yearly'),
-      start: { year: 2010, season: 1 },
+      start: { cycle: 2010, season: 1 },
       firstT: 1,
       quantity: 'flow' as const,
     }
     expect(totalsByYear({ ...yearly, values: [1, 2, 3], forecast: [4] })).toEqual([])
     const quarters = {
       calendar: calendarOf('quarterly'),
-      start: { year: 2010, season: 1 },
+      start: { cycle: 2010, season: 1 },
       firstT: 1,
       quantity: 'flow' as const,
     }

@@ -1,4 +1,5 @@
 import type { Calendar } from '../calendar/calendar'
+import { cycleLabel } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
 import type { Period } from '../calendar/period'
 import { seasonColumn, tableYear } from '../calendar/tableYear'
@@ -51,7 +52,7 @@ export function totalsByYear(of: Totalled): Total[] {
   const { calendar, periodAt } = axisOf(of)
   if (calendar.seasons < 2) return []
   const year = (t: number) => tableYear(periodAt(t), calendar)
-  return totals(of, calendar.seasons, year, (key) => String(key))
+  return totals(of, year, (key) => cycleLabel(key, calendar))
 }
 
 /**
@@ -70,17 +71,11 @@ export function totalsByQuarter(of: Totalled): Total[] {
       Math.floor(seasonColumn(period.season, calendar) / each)
     )
   }
-  return totals(
-    of,
-    each,
-    quarter,
-    (key) => `${Math.floor(key / QUARTERS)} Q${(key % QUARTERS) + 1}`,
-  )
+  return totals(of, quarter, (key) => `${Math.floor(key / QUARTERS)} Q${(key % QUARTERS) + 1}`)
 }
 
 function totals(
   of: Totalled,
-  size: number,
   groupOf: (t: number) => number,
   labelOf: (key: number) => string,
 ): Total[] {
@@ -106,7 +101,7 @@ function totals(
       at,
     )
     const gap = members.find((t) => at(t) === null)
-    const isWhole = members.length === size
+    const isWhole = groupOf(from - 1) !== key && groupOf(to + 1) !== key
     return [
       {
         label: isWhole

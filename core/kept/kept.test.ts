@@ -12,7 +12,7 @@ import { leaningWords, needWords, recordLine } from './words'
 
 const TOLD = { calendar: calendarOf('monthly'), unit: 'litres' }
 const series = (values: readonly Value[], adjustments: Series['adjustments'] = []): Series => ({
-  ...{ name: 'Glaze', unit: 'litres', calendar: TOLD.calendar, start: { year: 2024, season: 1 } },
+  ...{ name: 'Glaze', unit: 'litres', calendar: TOLD.calendar, start: { cycle: 2024, season: 1 } },
   ...{ values, adjustments },
 })
 
@@ -62,7 +62,7 @@ describe('the record of a kept forecast', () => {
   })
 
   it('finds the periods in a series that begins elsewhere now', () => {
-    const now = { ...series([...KNOWN.slice(12), 106]), start: { year: 2025, season: 1 } }
+    const now = { ...series([...KNOWN.slice(12), 106]), start: { cycle: 2025, season: 1 } }
     expect(judge(KEPT, now).periods[0]).toMatchObject({ actual: 106, error: 6 })
   })
 

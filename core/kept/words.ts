@@ -1,6 +1,6 @@
 import type { Calendar } from '../calendar/calendar'
 import { periodLabel } from '../calendar/labels'
-import { parsePeriod } from '../calendar/period'
+import { parsePeriod } from '../calendar/codes'
 import { offWords } from '../check/words'
 import { BENCHMARK_SAYS } from '../forecast/benchmarks'
 import { figure } from '../words/figure'

@@ -1,5 +1,6 @@
 import { calendarOf, type Calendar } from '../calendar/calendar'
-import { parsePeriod, type Period } from '../calendar/period'
+import { parsePeriod } from '../calendar/codes'
+import type { Period } from '../calendar/period'
 import type { Looked } from '../result'
 
 /** The calendar that a result document was made with. */

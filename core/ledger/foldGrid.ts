@@ -1,5 +1,5 @@
-import { seasonColumn, seasonOrder, tableYear } from '../calendar/tableYear'
-import { seasonLabel } from '../calendar/labels'
+import { tableColumn, tableColumns, tableYear } from '../calendar/tableYear'
+import { cycleLabel } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
 import type { Calendar } from '../calendar/calendar'
 import type { Column } from '../column/column'
@@ -8,7 +8,7 @@ import type { Series, Value } from '../series/series'
 import { ledgerOf } from './ledger'
 import { mean } from '../statistics/average'
 
-/** A row of the ledger folded by year: years down, seasons across. */
+/** A row of the ledger folded by cycle: years down, months across; weeks down, days across. */
 export interface FoldGrid {
   /** In the order of the columns. */
   readonly seasons: readonly {
@@ -16,7 +16,15 @@ export interface FoldGrid {
     readonly label: string
     readonly mean: Value
   }[]
-  readonly years: readonly { readonly year: number; readonly cells: readonly FoldCell[] }[]
+  readonly years: readonly FoldYear[]
+}
+
+/** A year of the grid, or a week of days. */
+export interface FoldYear {
+  readonly year: number
+  /** As it is called: `2024`, `2024 W05`. */
+  readonly label: string
+  readonly cells: readonly FoldCell[]
 }
 
 /** One period in the grid; `t` is null where the series does not reach. */
@@ -26,7 +34,7 @@ export interface FoldCell {
 }
 
 /**
- * Folds a row by year. A year begins in the series' own first month.
+ * Folds a row by cycle. A year begins in the series' own first month.
  *
  * @param valueAt the row's value at a time code
  * @param span first and last time code to fold
@@ -37,21 +45,22 @@ export function foldGrid(
   span: { readonly first: number; readonly last: number },
 ): FoldGrid {
   const { periodAt } = axisOf({ calendar, start })
+  const columns = tableColumns(calendar)
   const years = new Map<number, FoldCell[]>()
   for (let t = span.first; t <= span.last; t++) {
     const period = periodAt(t)
     const year = tableYear(period, calendar)
-    const cells =
-      years.get(year) ?? Array<FoldCell>(calendar.seasons).fill({ t: null, value: null })
-    cells[seasonColumn(period.season, calendar)] = { t, value: valueAt(t) }
+    const cells = years.get(year) ?? Array<FoldCell>(columns.length).fill({ t: null, value: null })
+    cells[tableColumn(period, calendar)] = { t, value: valueAt(t) }
     years.set(year, cells)
   }
-  const rows = [...years].map(([year, cells]) => ({ year, cells }))
+  const rows = [...years].map(([year, cells]) => ({
+    ...{ year, label: cycleLabel(year, calendar), cells },
+  }))
   return {
     years: rows,
-    seasons: seasonOrder(calendar).map((season, column) => ({
-      season,
-      label: seasonLabel(season, calendar),
+    seasons: columns.map(({ season, label }, column) => ({
+      ...{ season, label },
       mean: mean(
         rows.flatMap(({ cells }) => (cells[column]!.value === null ? [] : [cells[column]!.value!])),
       ),

@@ -12,7 +12,7 @@ it('is what the row says, from its first figure to its last', () => {
     name: 'Centred average of Contract work',
     unit: 'jobs',
     quantity: 'flow',
-    start: { year: 2020, season: 3 },
+    start: { cycle: 2020, season: 3 },
   })
   expect(own.values).toEqual(result.columns.trendCycle.slice(2, -2))
 })
@@ -36,7 +36,7 @@ it.each([
 it('a row beside the method can be one too', () => {
   const by = { kind: 'centred', order: 3 } as const
   const own = rowAsSeries(result, besideColumn(result, { kind: 'average', by }))
-  expect(own).toMatchObject({ unit: 'jobs', start: { year: 2020, season: 2 } })
+  expect(own).toMatchObject({ unit: 'jobs', start: { cycle: 2020, season: 2 } })
   expect(own.values[0]).toBeCloseTo((quarters[0]! + quarters[1]! + quarters[2]!) / 3, 10)
   const growth = besideColumn(result, { kind: 'growth', rate: 'yearOnYear', on: 'value' })
   expect(rowAsSeries(result, growth)).toMatchObject({ unit: '%', quantity: 'level' })

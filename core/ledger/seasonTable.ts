@@ -18,7 +18,7 @@ export function seasonTable(result: Result, name?: string): FigureTable {
   return {
     header: [inBrackets(column.label, column.unit), ...seasons.map(({ label }) => label)],
     rows: [
-      ...years.map(({ year, cells }) => [String(year), ...cells.map(({ value }) => value)]),
+      ...years.map(({ label, cells }) => [label, ...cells.map(({ value }) => value)]),
       ...indexRows(
         result,
         find('index'),

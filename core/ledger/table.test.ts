@@ -12,7 +12,7 @@ import { forecastTable, headingOfRow, ledgerTable, rounded, rowsTable } from './
 const QUARTERS = [42, 68, 75, 39, 46, 74, 83, 41, 50, 79, 88, 45, 55, 86, 95, 48]
 const series: Series = {
   ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('quarterly'), values: QUARTERS },
-  start: { year: 2020, season: 1 },
+  start: { cycle: 2020, season: 1 },
 }
 const forecastOf = (forecast: MethodDocument['forecast']) =>
   forecastTable(analyse(series, { format: 'elvant-method/1', forecast }))

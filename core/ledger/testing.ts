@@ -12,7 +12,7 @@ export function series(values: readonly Value[], more: Partial<Series> = {}): Se
     name: 'Contract work',
     unit: 'jobs',
     calendar: calendarOf('quarterly'),
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
     ...more,
   }
@@ -20,7 +20,7 @@ export function series(values: readonly Value[], more: Partial<Series> = {}): Se
 
 const five: Series = series(
   [90, 120, 60, 80, 110, 95, 130, 66, 84, 118, 99, 137, 70, 90, 121, 104, 140],
-  { calendar: calendarOf('seasons', { seasons: 5 }), start: { year: 12, season: 3 } },
+  { calendar: calendarOf('seasons', { seasons: 5 }), start: { cycle: 12, season: 3 } },
 )
 
 const decompose = (

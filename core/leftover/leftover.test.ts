@@ -12,7 +12,7 @@ function examine(values: readonly Value[], leftOut: readonly number[] = []) {
     name: 'jobs',
     unit: 'jobs',
     calendar: calendarOf('quarterly'),
-    start: { year: 2010, season: 3 },
+    start: { cycle: 2010, season: 3 },
     values,
   }
   return examineLeftover(stretchOf(series, 1, values.length), values, (i) => !leftOut.includes(i))

@@ -76,7 +76,7 @@ function factorAt(taken: readonly number[], t: number): number {
 function months(values: readonly Value[]): Series {
   return {
     ...{ name: 'Litres', unit: 'litres', calendar: calendarOf('monthly') },
-    ...{ start: { year: 2018, season: 1 }, values },
+    ...{ start: { cycle: 2018, season: 1 }, values },
   }
 }
 

@@ -22,7 +22,7 @@ function quarters(values: readonly Value[], adjustments: readonly Adjustment[] =
     name: 'Jobs',
     unit: 'jobs',
     calendar,
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
     adjustments,
   }

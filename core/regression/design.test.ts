@@ -7,7 +7,7 @@ import { centredSeason, seasonColumns } from './regressors/seasonForms'
 import { TIME_CODE, timeInDays, timePerYear } from './timeVariable'
 
 describe('the columns by hand', () => {
-  const quarters = designCalendar(calendarOf('quarterly'), { year: 2020, season: 1 })
+  const quarters = designCalendar(calendarOf('quarterly'), { cycle: 2020, season: 1 })
   const rows = (columns: readonly DesignColumn[], ...periods: number[]) =>
     periods.map((t) => columns.map(({ at }) => Math.round(at(t) * 1e9) / 1e9 + 0))
 
@@ -71,7 +71,7 @@ describe('the columns by hand', () => {
 })
 
 describe('time in days', () => {
-  const days = timeInDays(calendarOf('monthly'), { year: 2019, season: 1 })
+  const days = timeInDays(calendarOf('monthly'), { cycle: 2019, season: 1 })
 
   it('counts from the first day of the first period, leap days included', () => {
     expect([1, 2, 3, 15].map(days.at)).toEqual([0, 31, 59, 425])
@@ -84,8 +84,8 @@ describe('time in days', () => {
   })
 
   it('is the quarter’s first day, and refused where periods have none', () => {
-    expect(timeInDays(calendarOf('quarterly'), { year: 2019, season: 2 }).at(3)).toBe(183)
+    expect(timeInDays(calendarOf('quarterly'), { cycle: 2019, season: 2 }).at(3)).toBe(183)
     const sevenths = calendarOf('seasons', { seasons: 7 })
-    expect(() => timeInDays(sevenths, { year: 2019, season: 1 })).toThrow(/no dates/)
+    expect(() => timeInDays(sevenths, { cycle: 2019, season: 1 })).toThrow(/no dates/)
   })
 })

@@ -10,12 +10,9 @@ import type { DesignCalendar } from './design'
  * @param start the period of time code 1
  */
 export function designCalendar(calendar: Calendar, start: Period): DesignCalendar {
-  const { seasons } = calendar
+  const { seasonOf, label } = axisOf({ calendar, start })
   return {
-    seasons,
-    // Asked for every column at every period, so it makes no object.
-    seasonOf: (t) => ((((start.season - 2 + t) % seasons) + seasons) % seasons) + 1,
+    ...{ seasons: calendar.seasons, seasonOf, periodLabel: label },
     seasonLabel: (season) => seasonLabel(season, calendar),
-    periodLabel: axisOf({ calendar, start }).label,
   }
 }

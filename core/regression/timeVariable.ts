@@ -1,5 +1,4 @@
 import type { Calendar } from '../calendar/calendar'
-import { dayOf } from '../calendar/civil'
 import { axisOf } from '../calendar/axis'
 import type { Period } from '../calendar/period'
 import { Refusal } from '../refusal'
@@ -19,7 +18,6 @@ export interface TimeVariable {
 export const TIME_KINDS = ['code', 'days'] as const
 export type TimeKind = (typeof TIME_KINDS)[number]
 
-const MONTHS = 12
 /** Of the average year. */
 export const DAYS_A_YEAR = 365.25
 
@@ -32,9 +30,9 @@ export const TIME_CODE: TimeVariable = {
   at: (t) => t,
 }
 
-/** Whether the periods of a calendar have days: a year cut into seven seasons has none. */
+/** Whether the periods of a calendar have days: a year cut into seven seasons has none, and an hour is less than one. */
 export function hasDays({ frequency }: Pick<Calendar, 'frequency'>): boolean {
-  return frequency !== 'seasons'
+  return frequency !== 'seasons' && frequency !== 'hourly'
 }
 
 /**
@@ -52,19 +50,14 @@ export function timeInDays(calendar: Calendar, start: Period): TimeVariable {
       'trend.time',
     )
   }
-  const { seasons } = calendar
-  const { periodAt } = axisOf({ calendar, start })
-  const firstDay = (t: number) => {
-    const { year, season } = periodAt(t)
-    return dayOf(year, ((season - 1) * MONTHS) / seasons + 1, 1)
-  }
-  const origin = firstDay(1)
+  const { firstDay } = axisOf({ calendar, start })
+  const origin = firstDay(1)!
   return {
     kind: 'days',
     name: 'days',
     label: 'days',
     means: 'days since the first period began',
-    at: (t) => firstDay(t) - origin,
+    at: (t) => firstDay(t)! - origin,
   }
 }
 

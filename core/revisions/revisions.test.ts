@@ -13,7 +13,7 @@ import { finish } from '../work/steps'
 import { calendarAfter } from './calendarAfter'
 import { historyOf, revisionsOf } from './revisions'
 
-const START = { year: 2012, season: 1 }
+const START = { cycle: 2012, season: 1 }
 const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SUNDAYS_LESS = tradingDays(AXIS)[5]!
 

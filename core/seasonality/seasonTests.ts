@@ -41,13 +41,14 @@ const ROUNDING = 1e-9
  * @param counts whether an entry counts in the comparison of seasons: it is neither left out nor distrusted
  */
 export function testSeason(
-  { calendar, periodOf }: Stretch,
+  stretch: Stretch,
   seasonalIrregular: readonly Value[],
   counts: (entry: number) => boolean,
   model: Model,
 ): SeasonTests {
   const counted = seasonalIrregular.map((value, i) => (counts(i) ? value : null))
-  const years = byYear(counted, axisOfStretch({ calendar, periodOf }))
+  const { calendar } = stretch
+  const years = byYear(counted, axisOfStretch(stretch))
   const groups = Array.from({ length: calendar.seasons }, (_, k) =>
     years.flatMap(({ values }) => (values[k] === null ? [] : [values[k]!])),
   )

@@ -9,7 +9,7 @@ import { peakSpacing } from './peakSpacing'
 import { kruskalWallis, stableSeason } from './stableSeason'
 import { whichModel } from './whichModel'
 
-const START = { year: 2020, season: 1 }
+const START = { cycle: 2020, season: 1 }
 
 describe('stable season', () => {
   it('is the analysis of variance, by hand', () => {

@@ -7,6 +7,8 @@ import type { Series, Value } from './series'
 /** The part of a series that is analysed; its time codes are those of the whole series. */
 export interface Stretch {
   readonly calendar: Calendar
+  /** Of the whole series. */
+  readonly axis: Axis
   /** Time code of the first entry. */
   readonly firstT: number
   readonly values: readonly Value[]
@@ -22,17 +24,20 @@ export interface Stretch {
  * outside is seen by what works on the stretch.
  */
 export function stretchOf(series: Series, firstT: number, lastT: number): Stretch {
-  const { calendar, periodAt, seasonOf, codeAt, label } = axisOf(series)
+  const axis = axisOf(series)
+  const { calendar, yearOf, seasonOf, codeAt, label } = axis
   const values = series.values.slice(firstT - 1, lastT)
   return {
     calendar,
+    axis,
     firstT,
     values,
     seasonOf: values.map((_, i) => seasonOf(firstT + i)),
     seasonName: (season) => seasonLabel(season, calendar),
     periodOf: (entry) => {
       const t = firstT + entry
-      return { code: codeAt(t), label: label(t), names: { t, ...periodAt(t) } }
+      const names = { t, year: yearOf(t), season: seasonOf(t) }
+      return { code: codeAt(t), label: label(t), names }
     },
   }
 }
@@ -40,8 +45,8 @@ export function stretchOf(series: Series, firstT: number, lastT: number): Stretc
 /** The axis of a stretch by itself: time code 1 is its first entry. */
 export function axisOfStretch({
   calendar,
-  periodOf,
-}: Pick<Stretch, 'calendar' | 'periodOf'>): Axis {
-  const { names } = periodOf(0)
-  return axisOf({ calendar, start: { year: names.year!, season: names.season! } })
+  axis,
+  firstT,
+}: Pick<Stretch, 'calendar' | 'axis' | 'firstT'>): Axis {
+  return axisOf({ calendar, start: axis.periodAt(firstT) })
 }

@@ -1,5 +1,5 @@
 import { axisOf } from '../calendar/axis'
-import { exampleCode } from '../calendar/period'
+import { exampleCode } from '../calendar/codes'
 import { Refusal } from '../refusal'
 import type { Series } from './series'
 

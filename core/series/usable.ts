@@ -14,13 +14,13 @@ const SMALLEST = 1e-100
 export function requireUsable(series: Series): void {
   const at = series.values.findIndex((value) => value !== null && !isUsable(value))
   if (at < 0) return
-  const { periodAt, codeAt } = axisOf(series)
+  const { yearOf, seasonOf, codeAt } = axisOf(series)
   throw new Refusal(
     Math.abs(series.values[at]!) < 1
       ? `The value ${series.values[at]} is too small to calculate with (less than 1e-100 in size, and not 0).`
       : `The value ${series.values[at]} is too large to calculate with (more than 1e100 in size).`,
     codeAt(at + 1),
-    { t: at + 1, ...periodAt(at + 1) },
+    { t: at + 1, year: yearOf(at + 1), season: seasonOf(at + 1) },
   )
 }
 

@@ -9,7 +9,7 @@ const long = (seasons: number): Series => ({
   name: 'Long',
   unit: '',
   calendar: seasons === 12 ? calendarOf('monthly') : calendarOf('seasons', { seasons }),
-  start: { year: 100, season: 1 },
+  start: { cycle: 100, season: 1 },
   values: Array.from(
     { length: 20_000 },
     (_, t) => 1000 + t / 10 + 50 * Math.sin((2 * Math.PI * t) / seasons) + ((t * 7919) % 97),

@@ -12,8 +12,8 @@ import type { PictureSaid } from './pictureOfResult'
 import { escaped, SvgPen, TYPES } from './svgPen'
 import { writeHead, writeLine } from './write'
 
-/** Room of the years at the left, in letters. */
-const YEAR_LETTERS = 4.5
+/** Room beside the names of the years at the left, in letters. */
+const BESIDE_YEARS = 0.5
 /** How strongly the furthest cell is laid on. */
 const STRENGTH = 0.42
 
@@ -34,7 +34,7 @@ export function gridAsSvg(
   const subtitle = [row.label, row.unit === result.series.unit ? scale.unit : row.unit]
   const head = { title, subtitle: subtitle.filter((text) => text !== '').join(', ') }
   const top = writeHead(pen, head, letters) + 0.6 * letters.line
-  const left = EDGE + YEAR_LETTERS * letters.small * 0.7
+  const left = EDGE + yearLetters(grid) * letters.small * 0.7
   const bottom = height - EDGE - (source === '' ? 0 : letters.line)
   const [cellWidth, cellHeight] = [
     (width - left - EDGE) / grid.seasons.length,
@@ -54,10 +54,10 @@ export function gridAsSvg(
     })
   })
   const furthest = furthestIn(grid, row)
-  grid.years.forEach(({ year, cells }, i) => {
+  grid.years.forEach(({ label, cells }, i) => {
     const above = top + letters.line + i * cellHeight
     const y = above + cellHeight / 2 + size * 0.35
-    writeLine(pen, { text: String(year), x: EDGE, y, colour: ink, size, isBold: true })
+    writeLine(pen, { text: label, x: EDGE, y, colour: ink, size, isBold: true })
     cells.forEach(({ value }, j) => {
       if (value === null) return
       const x = left + j * cellWidth
@@ -92,9 +92,13 @@ export function leastGrid(
   const { small, line, title } = lettersOf(look)
   const grid = foldedOf(result, row.name, calendarOfResult(result))
   return {
-    width: 2 * EDGE + small * (YEAR_LETTERS + 3 * grid.seasons.length),
+    width: 2 * EDGE + small * (yearLetters(grid) + 3 * grid.seasons.length),
     height: 2 * EDGE + title + (4 + 1.1 * grid.years.length) * line,
   }
+}
+
+function yearLetters({ years }: FoldGrid): number {
+  return Math.max(...years.map(({ label }) => label.length)) + BESIDE_YEARS
 }
 
 function writing(result: Result, row: Column, says: ReadersFigures) {

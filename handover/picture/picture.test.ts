@@ -20,7 +20,7 @@ import { SvgPen } from './svgPen'
 
 const months: Series = {
   ...{ name: 'Varnish <&"> "gloss"', unit: 'litres', calendar: calendarOf('monthly') },
-  start: { year: 2016, season: 3 },
+  start: { cycle: 2016, season: 3 },
   values: Array.from(
     { length: 96 },
     (_, i) => (1000 + 6 * i) * (1 + 0.2 * Math.cos(i / 1.91)) * (1 + 0.03 * Math.sin(i * i)),

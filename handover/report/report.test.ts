@@ -17,7 +17,7 @@ import { reportSteps } from './report'
 const NAME = '</script><img src=x onerror=alert(1)> & "Paint" {{1}}'
 const MONTHS = {
   ...{ name: NAME, unit: 'litres', calendar: EVERY_WAY[0]![1].calendar },
-  start: { year: 2016, season: 1 },
+  start: { cycle: 2016, season: 1 },
 }
 
 function reportOn(

@@ -1,6 +1,6 @@
 import { verdictLine } from '../../core/check/words'
 import { periodLabel } from '../../core/calendar/labels'
-import { parsePeriod } from '../../core/calendar/period'
+import { parsePeriod } from '../../core/calendar/codes'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
 import type { Result } from '../../core/result'
 import { OWN_WORKBOOK } from '../../intake/ownWorkbook'

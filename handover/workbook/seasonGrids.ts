@@ -1,7 +1,8 @@
 import type { Cell } from '../../core/column/cell'
 import type { SeriesRun } from '../../core/column/run'
 import { axisOf } from '../../core/calendar/axis'
-import { seasonColumn, tableYear } from '../../core/calendar/tableYear'
+import { cycleLabel } from '../../core/calendar/labels'
+import { tableColumn, tableColumns, tableYear } from '../../core/calendar/tableYear'
 import { columnLetters } from './sheet'
 
 export const SEASONS = 'Seasons'
@@ -42,8 +43,14 @@ export class SeasonGrids {
     return this.#grids
   }
 
-  get firstYear(): number {
-    return this.#firstYear
+  /** What a year is called. @param year from 0 */
+  yearLabel(year: number): string {
+    return cycleLabel(this.#firstYear + year, this.#run.calendar)
+  }
+
+  /** What stands over the columns of a grid. */
+  get seasonLabels(): string[] {
+    return tableColumns(this.#run.calendar).map(({ label }) => label)
   }
 
   /** The grid of a column, made when it is first asked for. */
@@ -60,7 +67,7 @@ export class SeasonGrids {
     const period = periodAt(t)
     return {
       year: tableYear(period, calendar) - this.#firstYear,
-      season: seasonColumn(period.season, calendar),
+      season: tableColumn(period, calendar),
     }
   }
 
@@ -71,7 +78,7 @@ export class SeasonGrids {
 
   /** Column of its mark. */
   markColumnOf(season: number): number {
-    return this.#run.calendar.seasons + 3 + season
+    return this.seasonLabels.length + 3 + season
   }
 
   /** Where the mark of a period stands: always beside the first grid. */
@@ -80,16 +87,19 @@ export class SeasonGrids {
     return { row: this.#grids[0]!.top + year, column: this.markColumnOf(season) }
   }
 
-  /** The range of a season whose cells are all in one column of the ledger; null for anything else. */
+  /** The ranges of a season whose cells are all in one column of the ledger; null for anything else. */
   ranges(cells: readonly Cell[]): string[] | null {
     const [first] = cells
     if (!first) return null
-    const { season } = this.placeOf(first.t)
-    const isOne = ({ column, t }: Cell) =>
-      column === first.column && this.placeOf(t).season === season
+    const { calendar, seasonOf } = axisOf(this.#run)
+    const season = seasonOf(first.t)
+    const isOne = ({ column, t }: Cell) => column === first.column && seasonOf(t) === season
     if (!cells.every(isOne)) return null
     const { top } = this.of(first.column)
-    const letters = columnLetters(this.columnOf(season))
-    return [`${SEASONS}!$${letters}$${top + 1}:$${letters}$${top + this.years}`]
+    return tableColumns(calendar).flatMap((own, place) => {
+      if (own.season !== season) return []
+      const letters = columnLetters(this.columnOf(place))
+      return [`${SEASONS}!$${letters}$${top + 1}:$${letters}$${top + this.years}`]
+    })
   }
 }

@@ -1,5 +1,4 @@
-import { seasonLabel } from '../../core/calendar/labels'
-import { seasonOrder } from '../../core/calendar/tableYear'
+import { oneCycle } from '../../core/calendar/labels'
 import { leftOutOf } from '../../core/ledger/ledger'
 import type { Places } from './places'
 import { SEASONS, type SeasonGrid } from './seasonGrids'
@@ -35,9 +34,9 @@ function writeGrid(places: Places, sheet: SheetDraft, grid: SeasonGrid, isAverag
   const { calendar, firstT, lastT } = ledger.run
   const title = `${column.label}, ${column.unit}${isAveraged ? '; what is marked on the right is left out' : ''}`
   sheet.put(grid.top - 2, 0, { value: title, look: 'title' })
-  sheet.line(grid.top - 1, ['year', ...seasonLabels(places)], 'heading')
+  sheet.line(grid.top - 1, [oneCycle(calendar), ...grids.seasonLabels], 'heading')
   for (let year = 0; year < grids.years; year++) {
-    sheet.put(grid.top + year, 0, { value: grids.firstYear + year, look: 'text' })
+    sheet.put(grid.top + year, 0, { value: grids.yearLabel(year), look: 'text' })
   }
   const leftOut = leftOutOf(result)
   for (let t = firstT; t <= lastT; t++) {
@@ -58,7 +57,7 @@ function writeGrid(places: Places, sheet: SheetDraft, grid: SeasonGrid, isAverag
   if (!isAveraged) return
   const below = grid.top + grids.years
   sheet.put(below, 0, { value: 'values that count', look: 'text' })
-  for (let season = 0; season < calendar.seasons; season++) {
+  for (let season = 0; season < grids.seasonLabels.length; season++) {
     const at = columnLetters(grids.columnOf(season))
     const counted = countIn(places, grid, season, leftOut)
     sheet.put(below, grids.columnOf(season), {
@@ -93,7 +92,7 @@ function writeMarks(places: Places, sheet: SheetDraft): void {
     value: `Left out: ${MARK} takes a value out of its season`,
     look: 'title',
   })
-  seasonLabels(places).forEach((label, i) => {
+  grids.seasonLabels.forEach((label, i) => {
     sheet.put(top - 1, left + i, { value: label, look: 'heading' })
   })
   const { firstT, lastT } = ledger.run
@@ -104,15 +103,15 @@ function writeMarks(places: Places, sheet: SheetDraft): void {
   }
 }
 
-/** The index of the last year of every season. */
+/** The index of the last year of every season; a later one of the same season stands over an earlier. */
 function writeIndices(places: Places, sheet: SheetDraft): void {
   const { grids, ledger } = places
   const index = ledger.find('index')
   if (!index) return
-  const { lastT, calendar, value, firstT } = ledger.run
+  const { lastT, value, firstT } = ledger.run
   const row = grids.all[0]!.top + grids.years + 1
   sheet.put(row, 0, { value: 'index', look: 'heading' })
-  for (let t = Math.max(firstT, lastT - calendar.seasons + 1); t <= lastT; t++) {
+  for (let t = Math.max(firstT, lastT - grids.seasonLabels.length + 1); t <= lastT; t++) {
     const own = value('index', t)
     const formula = places.cells.cell({ column: 'index', t })
     if (own === null || formula === null) continue
@@ -121,9 +120,4 @@ function writeIndices(places: Places, sheet: SheetDraft): void {
       decimals: index.measure === 'factor' ? DECIMALS : 1,
     })
   }
-}
-
-function seasonLabels({ ledger }: Places): string[] {
-  const { calendar } = ledger.run
-  return seasonOrder(calendar).map((season) => seasonLabel(season, calendar))
 }

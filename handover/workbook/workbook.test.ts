@@ -27,7 +27,7 @@ function monthly(values: readonly Value[] = months, more: Partial<Series> = {}):
     name: 'Varnish',
     unit: 'litres',
     calendar: calendarOf('monthly', { yearStart: 4 }),
-    start: { year: 2016, season: 3 },
+    start: { cycle: 2016, season: 3 },
     values,
     ...more,
   }
@@ -139,7 +139,7 @@ const MONTHLY: readonly (readonly [name: string, series: Series, method: MethodD
     'a yearly series',
     {
       ...{ name: 'Paint sold', unit: 'thousand litres', calendar: calendarOf('yearly') },
-      ...{ start: { year: 2004, season: 1 }, values: months.slice(0, 22) },
+      ...{ start: { cycle: 2004, season: 1 }, values: months.slice(0, 22) },
     },
     method({}),
   ],

@@ -55,10 +55,10 @@ const COUNTED_BELOW = 100
 
 /** Says where years are counted 1, 2, 3: nobody may have meant them as years. */
 export function noteCountedYears(series: readonly ReadSeries[], inquiry: Inquiry): void {
-  const counted = series.find(({ series: { start } }) => start.year < COUNTED_BELOW)
+  const counted = series.find(({ series: { start } }) => start.cycle < COUNTED_BELOW)
   if (!counted) return
   inquiry.note(
     'counted-years',
-    `Years are counted from ${counted.series.start.year} on, and not those of a calendar.`,
+    `Years are counted from ${counted.series.start.cycle} on, and not those of a calendar.`,
   )
 }

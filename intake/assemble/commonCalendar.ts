@@ -98,10 +98,10 @@ export function dayOf(reading: PeriodReading): number {
 
 /** The period of a calendar that a reading falls into. */
 export function periodOf(reading: PeriodReading, { seasons }: Calendar): Period {
-  if (reading.kind === 'season') return { year: reading.year, season: reading.season }
+  if (reading.kind === 'season') return { cycle: reading.year, season: reading.season }
   const months = monthsOf(reading)
   return {
-    year: Math.floor(months / 12),
+    cycle: Math.floor(months / 12),
     season: Math.floor((months % 12) / (12 / seasons)) + 1,
   }
 }

@@ -14,7 +14,7 @@ export function group({ entries }: ValuedSeries, calendar: Calendar): Map<number
   const byPeriod = new Map<number, Grouped>()
   for (const entry of entries) {
     const period = periodOf(entry.at.period, calendar)
-    const key = period.year * calendar.seasons + period.season
+    const key = period.cycle * calendar.seasons + period.season
     const known = byPeriod.get(key)
     if (known) known.entries.push(entry)
     else byPeriod.set(key, { period, entries: [entry] })

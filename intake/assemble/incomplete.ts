@@ -38,7 +38,7 @@ export function incompletePeriods(
   const [first, last] = [held[0]!, held.at(-1)!]
   const reach = usualStep(days, rows)
   const inOtherYears = ({ period }: Held) =>
-    held.filter((own) => own.period.season === period.season && own.period.year !== period.year)
+    held.filter((own) => own.period.season === period.season && own.period.cycle !== period.cycle)
   const beginsLate =
     first.before >= reach && inOtherYears(first).every(({ before }) => before < first.before)
   const endsEarly =
@@ -64,7 +64,7 @@ export function incompletePeriods(
 }
 
 export function isSame(a: Period, b: Period): boolean {
-  return a.year === b.year && a.season === b.season
+  return a.cycle === b.cycle && a.season === b.season
 }
 
 /** The periods that have rows, in the order of time. */
@@ -72,7 +72,7 @@ function heldBy(series: readonly ValuedSeries[], calendar: Calendar): Held[] {
   const byPeriod = new Map<number, { period: Period; days: Set<number> }>()
   for (const reading of distinct(series)) {
     const period = periodOf(reading, calendar)
-    const key = period.year * calendar.seasons + period.season
+    const key = period.cycle * calendar.seasons + period.season
     const known = byPeriod.get(key) ?? { period, days: new Set<number>() }
     known.days.add(dayOf(reading))
     byPeriod.set(key, known)
@@ -88,7 +88,7 @@ function heldBy(series: readonly ValuedSeries[], calendar: Calendar): Held[] {
     }))
 }
 
-function startOf({ year, season }: Period, { seasons }: Calendar): number {
+function startOf({ cycle: year, season }: Period, { seasons }: Calendar): number {
   return Date.UTC(year, (season - 1) * (12 / seasons), 1) / 86_400_000
 }
 
@@ -100,7 +100,7 @@ function periodsOfMissingWeeks(days: readonly number[], calendar: Calendar): Per
       const date = new Date(missing * 86_400_000)
       const months = date.getUTCFullYear() * 12 + date.getUTCMonth()
       found.push({
-        year: Math.floor(months / 12),
+        cycle: Math.floor(months / 12),
         season: Math.floor((months % 12) / (12 / calendar.seasons)) + 1,
       })
     }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import { describe, expect, it } from 'vitest'
-import { formatPeriod } from '../../core/calendar/period'
+import { formatPeriod } from '../../core/calendar/codes'
 import { readFile } from '../readFile'
 import type { Answers } from '../reading'
 import { spreadsheetDate } from './spreadsheetDate'

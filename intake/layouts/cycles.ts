@@ -1,7 +1,7 @@
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
 import { seasonLabel } from '../../core/calendar/labels'
 import type { Period } from '../../core/calendar/period'
-import { parsePeriod } from '../../core/calendar/period'
+import { parsePeriod } from '../../core/calendar/codes'
 import { countUp, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { readSeason, statedYear, type SeasonReading } from '../periods/seasonText'
@@ -95,7 +95,8 @@ export function startOfCycle(
       ...(above === null ? {} : { otherwise: String(above) }),
     })
     .trim()
-  if (/^\d{1,4}$/.test(stated) && Number(stated) > 0) return { year: Number(stated), season: first }
+  if (/^\d{1,4}$/.test(stated) && Number(stated) > 0)
+    return { cycle: Number(stated), season: first }
   const start = parsePeriod(stated, calendar)
   if (start?.season === first) return start
   throw new Unreadable([

@@ -34,7 +34,7 @@ export function yearsOf(
     row.cells.some((_, column) => statedYear(textAt(row, column))?.isFiscal),
   )
   const month = (at: number) =>
-    periodLabel({ year: 0, season: at }, calendarOf('monthly')).slice(0, 3)
+    periodLabel({ cycle: 0, season: at }, calendarOf('monthly')).slice(0, 3)
   const example = body
     .flatMap((row) => row.cells.map((_, column) => statedYear(textAt(row, column))?.year ?? 0))
     .find((year) => year > 0)

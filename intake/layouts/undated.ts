@@ -5,7 +5,8 @@ import {
   type Frequency,
 } from '../../core/calendar/calendar'
 import { axisOf } from '../../core/calendar/axis'
-import { exampleCode, parsePeriod, type Period } from '../../core/calendar/period'
+import { exampleCode, parsePeriod } from '../../core/calendar/codes'
+import type { Period } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
 import { findCycle, startOfCycle } from './cycles'
@@ -67,7 +68,7 @@ export function extractUndated(
     : statedStart(data.length, inquiry)
   const { periodAt } = axisOf({ calendar, start })
   const periods = data.map((_, i) => {
-    const { year, season } = periodAt(i + 1)
+    const { cycle: year, season } = periodAt(i + 1)
     return readingOf(calendar, year, season)
   })
   return {

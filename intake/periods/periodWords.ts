@@ -16,16 +16,16 @@ export function periodWords(reading: PeriodReading): string {
     case 'week':
       return `week ${reading.week} of ${year}`
     case 'month':
-      return periodLabel({ year, season: reading.month }, calendarOf('monthly'))
+      return periodLabel({ cycle: year, season: reading.month }, calendarOf('monthly'))
     case 'quarter':
-      return periodLabel({ year, season: reading.quarter }, calendarOf('quarterly'))
+      return periodLabel({ cycle: year, season: reading.quarter }, calendarOf('quarterly'))
     case 'half-year':
-      return periodLabel({ year, season: reading.half }, calendarOf('half-yearly'))
+      return periodLabel({ cycle: year, season: reading.half }, calendarOf('half-yearly'))
     case 'year':
-      return periodLabel({ year, season: 1 }, calendarOf('yearly'))
+      return periodLabel({ cycle: year, season: 1 }, calendarOf('yearly'))
     case 'season':
       return periodLabel(
-        { year, season: reading.season },
+        { cycle: year, season: reading.season },
         calendarOf('seasons', { seasons: reading.of }),
       )
     case 'named-season':

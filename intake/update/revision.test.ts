@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { calendarOf } from '../../core/calendar/calendar'
-import { formatPeriod } from '../../core/calendar/period'
+import { formatPeriod } from '../../core/calendar/codes'
+import type { Period } from '../../core/calendar/period'
 import type { Series, Value } from '../../core/series/series'
 import { revisionOf } from './revision'
 
@@ -9,10 +10,10 @@ const monthly = (month: number, values: readonly Value[]): Series => ({
   name: 'Sales',
   unit: 'litres',
   calendar: calendarOf('monthly'),
-  start: { year: 2021, season: month },
+  start: { cycle: 2021, season: month },
   values,
 })
-const codes = (found: readonly { period: { year: number; season: number } }[]) =>
+const codes = (found: readonly { period: Period }[]) =>
   found.map(({ period }) => formatPeriod(period, calendarOf('monthly')))
 
 describe('a newer file', () => {

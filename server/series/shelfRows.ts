@@ -1,6 +1,6 @@
 import { and, asc, count, eq, gt, isNull, sql } from 'drizzle-orm'
 import { axisOf } from '../../core/calendar/axis'
-import { parsePeriod } from '../../core/calendar/period'
+import { parsePeriod } from '../../core/calendar/codes'
 import type { ShelfPage, ShelfRow } from '../../shared/api/series'
 import { among } from '../database/among'
 import type { Database } from '../database/open'

@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import { calendarOf, type Calendar } from '../../core/calendar/calendar'
-import { parsePeriod } from '../../core/calendar/period'
+import { parsePeriod } from '../../core/calendar/codes'
 import { adjustmentsWithin } from '../../core/series/adjusted'
 import type { Adjustment, Series } from '../../core/series/series'
 import type { About } from '../../shared/api/series'

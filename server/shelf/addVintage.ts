@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import type { Calendar } from '../../core/calendar/calendar'
-import { formatPeriod } from '../../core/calendar/period'
+import { formatPeriod } from '../../core/calendar/codes'
 import { Refusal } from '../../core/refusal'
 import { broughtUpToDate, type BroughtUpToDate } from '../../core/series/broughtUpToDate'
 import type { NewSeries, SeriesUpdate } from '../../shared/api/series'

@@ -21,7 +21,7 @@ function told(findings: readonly Finding[], ofCheck: readonly Finding[] = []) {
   const bench = useBench()
   const series: Series = {
     ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('quarterly') },
-    ...{ start: { year: 2020, season: 1 }, values: [4, 6, 7, 3, 5, 7, 8, 4, 5, 8, 9, 5] },
+    ...{ start: { cycle: 2020, season: 1 }, values: [4, 6, 7, 3, 5, 7, 8, 4, 5, 8, 9, 5] },
   }
   const shown = { ...analyse(series, { format: 'elvant-method/1' }), findings }
   Object.defineProperty(bench, 'shown', { value: shown })

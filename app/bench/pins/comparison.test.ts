@@ -29,7 +29,7 @@ const series: Series = {
   name: 'Contract work',
   unit: 'jobs',
   calendar: calendarOf('quarterly'),
-  start: { year: 2020, season: 1 },
+  start: { cycle: 2020, season: 1 },
   values: quarters,
 }
 const FORMAT = { format: 'elvant-method/1' } as const

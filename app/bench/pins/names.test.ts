@@ -14,7 +14,7 @@ const series: Series = {
   name: 'Contract work',
   unit: 'jobs',
   calendar: calendarOf('quarterly'),
-  start: { year: 2020, season: 1 },
+  start: { cycle: 2020, season: 1 },
   values: quarters,
 }
 const run = (method: Omit<MethodDocument, 'format'>, own = series) =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { axisOf } from '~~/core/calendar/axis'
-import { parsePeriod } from '~~/core/calendar/period'
+import { parsePeriod } from '~~/core/calendar/codes'
 import { nounOf } from '~~/core/series/noun'
 import { headingOf } from '~~/handover/heading'
 import { tableAsCsv } from '~~/handover/tableText'

@@ -24,7 +24,7 @@ const worker = {
 
 const series: Series = {
   ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('monthly') },
-  start: { year: 1980, season: 1 },
+  start: { cycle: 1980, season: 1 },
   values: Array.from(
     { length: 480 },
     (_, t) => 500 + t + 40 * Math.sin((Math.PI * t) / 6) + ((t * 7919) % 31),

@@ -1,5 +1,5 @@
 import { api } from '~/api/client'
-import { parsePeriod } from '~~/core/calendar/period'
+import { parsePeriod } from '~~/core/calendar/codes'
 import type { Series } from '~~/core/series/series'
 import type { Vintage } from '~~/shared/api/series'
 

@@ -26,7 +26,7 @@ function decompose(
     name: 'jobs',
     unit: 'jobs',
     calendar: m === 4 ? calendarOf('quarterly') : calendarOf('seasons', { seasons: m }),
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values,
   }
   const stretch = stretchOf(series, 1, values.length)
@@ -177,7 +177,7 @@ describe('invariants', () => {
           unlessRefused(() =>
             decomposeByAverages(
               stretchOf(
-                { name: '', unit: '', calendar, start: { year: 1, season }, values },
+                { name: '', unit: '', calendar, start: { cycle: 1, season }, values },
                 1,
                 values.length,
               ),
@@ -276,7 +276,7 @@ describe('refusals', () => {
       name: '',
       unit: '',
       calendar: calendarOf('yearly'),
-      start: { year: 2000, season: 1 },
+      start: { cycle: 2000, season: 1 },
       values: eight,
     }
     expect(() => decomposeByAverages(stretchOf(yearly, 1, 8), choices)).toThrow(/no season/)

@@ -14,7 +14,7 @@ const GIVEN = { given: [0.8, 1.2, 1.4, 0.6], source: 'the group, 2025' }
 function series(values: readonly Value[]): Series {
   return {
     ...{ name: 'jobs', unit: 'jobs', calendar: calendarOf('quarterly'), values },
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
   }
 }
 

@@ -21,7 +21,7 @@ const FREAK = 53
 function series(season: number, noise = 0.02): Series {
   const uniform = seededUniform(3)
   return {
-    ...{ name: 'Varnish', unit: 'litres', calendar: MONTHLY, start: { year: 2015, season: 1 } },
+    ...{ name: 'Varnish', unit: 'litres', calendar: MONTHLY, start: { cycle: 2015, season: 1 } },
     values: Array.from({ length: 120 }, (_, i) => {
       const own = 1 + season * Math.cos((2 * Math.PI * i) / 12)
       const chance = 1 + noise * 2 * (uniform() - 0.5)

@@ -18,7 +18,7 @@ function series(
   const z = normalFrom(seed)
   return {
     ...{ name: 'Varnish', unit: 'litres', calendar: calendarOf('monthly') },
-    start: { year: 2005, season: 1 },
+    start: { cycle: 2005, season: 1 },
     values: Array.from({ length: count }, (_, i) => {
       const late = i >= shiftsAt ? MONTHS / 4 : 0
       return (

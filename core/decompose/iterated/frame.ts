@@ -43,7 +43,7 @@ export function yearAt(
   { start, seasons }: Pick<Frame, 'seasons' | 'start'>,
   entry: number,
 ): number {
-  return start.year + Math.floor((start.season - 1 + entry) / seasons)
+  return start.cycle + Math.floor((start.season - 1 + entry) / seasons)
 }
 
 const ROUNDING = 1e-12

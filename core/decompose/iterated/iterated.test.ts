@@ -19,7 +19,7 @@ import { sharesBySpan } from './shares'
 import { testAdjusted } from './tests'
 
 const USUAL: IteratedOptions = { seasonal: null, henderson: null, limits: USUAL_LIMITS }
-const START = { year: 2015, season: 3 }
+const START = { cycle: 2015, season: 3 }
 
 /** Values of a season of ±20%, growth and noise, with a freak value now and then. */
 function noisy(seasons: number, count: number, seed = 7, freaks = true): number[] {
@@ -84,7 +84,7 @@ describe('the filters', () => {
 })
 
 describe('a seasonal step', () => {
-  const frame = frameOf('additive', { seasons: 4, start: { year: 2020, season: 1 }, values: [1] })
+  const frame = frameOf('additive', { seasons: 4, start: { cycle: 2020, season: 1 }, values: [1] })
   it('filters each season by hand, and centres every year', () => {
     // Four years of a season 8, −2, −3, −3 that does not move: it stays, and sums to 0.
     const si = Array.from({ length: 16 }, (_, i) => [8, -2, -3, -3][i % 4]!)
@@ -102,7 +102,11 @@ describe('a seasonal step', () => {
 })
 
 describe('extremes', () => {
-  const frame = frameOf('additive', { seasons: 4, start: { year: 2020, season: 1 }, values: [100] })
+  const frame = frameOf('additive', {
+    seasons: 4,
+    start: { cycle: 2020, season: 1 },
+    values: [100],
+  })
   it('are weighed by a spread that is made without them', () => {
     // Fifteen deviations of 1 and one of 10: σ of the second pass is 1, and 10 has no weight.
     const irregular = Array.from({ length: 16 }, (_, i): number =>
@@ -181,7 +185,7 @@ describe.each(MODELS)('an adjustment, %s', (model) => {
 
   it('is the same read backwards over whole calendar years', () => {
     const values = noisy(12, 96, 3, false)
-    const start = { year: 2015, season: 1 }
+    const start = { cycle: 2015, season: 1 }
     const fixed = { ...USUAL, limits: { lower: 90, upper: 100 } }
     const there = adjust(series(12, values, start), model, fixed).rounds.round3
     const back = adjust(series(12, [...values].reverse(), start), model, fixed).rounds.round3

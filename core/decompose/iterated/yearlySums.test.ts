@@ -5,7 +5,7 @@ import { frameOf } from './frame'
 import { keepYearlySums } from './yearlySums'
 
 const frame = (model: 'additive' | 'multiplicative', season: number, values: readonly number[]) =>
-  frameOf(model, { seasons: 4, start: { year: 2020, season }, values })
+  frameOf(model, { seasons: 4, start: { cycle: 2020, season }, values })
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
 /** What is made least: the squared changes from period to period. */
 const roughness = (step: readonly number[]) =>

@@ -24,7 +24,7 @@ function decompose(
     name: 'jobs',
     unit: 'jobs',
     calendar: calendarOf('quarterly'),
-    start: { year: 2010, season: 1 },
+    start: { cycle: 2010, season: 1 },
     values,
   }
   const stretch = stretchOf(series, 1, values.length)

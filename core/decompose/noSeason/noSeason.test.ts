@@ -14,7 +14,7 @@ function yearly(values: readonly Value[]): Series {
     name: 'Paint sold',
     unit: 'litres',
     calendar: calendarOf('yearly'),
-    start: { year: 2004, season: 1 },
+    start: { cycle: 2004, season: 1 },
     values,
   }
 }

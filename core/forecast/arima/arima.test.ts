@@ -19,7 +19,7 @@ const noise = (t: number) => Math.sin(t * t * 1.7) + Math.cos(t * t * 0.9)
 function series(values: readonly Value[], frequency: Frequency = 'quarterly'): Series {
   return {
     ...{ name: 'Primer', unit: 'litres', calendar: calendarOf(frequency) },
-    ...{ start: { year: 2010, season: 1 }, values },
+    ...{ start: { cycle: 2010, season: 1 }, values },
   }
 }
 /** A level that wanders, with a season that stays. */

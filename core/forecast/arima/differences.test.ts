@@ -7,7 +7,7 @@ const noise = (t: number) => Math.sin(t * t * 1.7) + Math.cos(t * t * 0.9)
 function series(values: readonly Value[]): Series {
   return {
     ...{ name: 'Paint', unit: 'litres', calendar: calendarOf('monthly') },
-    ...{ start: { year: 2014, season: 1 }, values },
+    ...{ start: { cycle: 2014, season: 1 }, values },
   }
 }
 const months = (value: (t: number) => Value, length = 120) =>

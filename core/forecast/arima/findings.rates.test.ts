@@ -21,7 +21,7 @@ function made(kind: Made, seed: number, frequency: Frequency = 'monthly', count 
     return level + season + (kind.endsWith('noise') ? 5 * normal() : 0)
   })
   const calendar = calendarOf(frequency)
-  return { name: 'Paint', unit: 'litres', calendar, start: { year: 2014, season: 1 }, values }
+  return { name: 'Paint', unit: 'litres', calendar, start: { cycle: 2014, season: 1 }, values }
 }
 const TRIES = 40
 /** In how many of a hundred tries something is said. */

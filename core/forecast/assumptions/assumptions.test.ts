@@ -98,7 +98,7 @@ describe('a forecast bent by hand', () => {
 })
 
 const SERIES: Series = {
-  ...{ name: 'Glaze', unit: 'litres', start: { year: 2019, season: 1 } },
+  ...{ name: 'Glaze', unit: 'litres', start: { cycle: 2019, season: 1 } },
   calendar: { frequency: 'monthly', seasons: 12, yearStart: 1 },
   values: Array.from({ length: MONTHS }, (_, i) => {
     const season = [80, 85, 95, 110, 130, 125, 115, 110, 100, 90, 82, 78][i % 12]!

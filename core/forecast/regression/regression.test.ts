@@ -29,7 +29,7 @@ function months(
     noun: 'sales',
     unit: 'litres',
     calendar: calendarOf('monthly'),
-    start: { year: 2016, season: 1 },
+    start: { cycle: 2016, season: 1 },
     values: Array.from({ length: count }, (_, i) =>
       own(i + 1, 2000 + 11 * (i + 1) + WAVE[i % 12]! + 40 * noise()),
     ),

@@ -14,7 +14,7 @@ const series: Series = {
   name: 'Varnish',
   unit: 'litres',
   calendar: calendarOf('quarterly'),
-  start: { year: 2012, season: 1 },
+  start: { cycle: 2012, season: 1 },
   values: Array.from(
     { length: 48 },
     (_, t) =>

@@ -1,19 +1,9 @@
 import { seasonLabel } from '../../calendar/labels'
 import { axisOf } from '../../calendar/axis'
 import type { Series } from '../../series/series'
+import type { AxisTick } from './axisTick'
+import { fineTicks, isFine } from './fineTicks'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
-
-/** A label under the strips. */
-export interface AxisTick {
-  readonly t: number
-  /** Pixels from the left edge of the axis. */
-  readonly x: number
-  readonly season: string
-  /** Stated where a year begins and at the left edge. */
-  readonly year: string
-  readonly isYearStart: boolean
-  readonly isForecast: boolean
-}
 
 /** Narrower columns name their year only. */
 const SEASONS_FROM_PX = 22
@@ -24,7 +14,7 @@ const YEARS_EVERY_PX = 38
 
 /**
  * The labels of the periods in the window: seasons and years while there is room, then years, then
- * every second, fifth or tenth year.
+ * every second, fifth or tenth year; of weeks, days and hours months between the two.
  */
 export function axisTicks(
   axis: TimeAxis,
@@ -32,6 +22,7 @@ export function axisTicks(
   lastActual: number,
 ): AxisTick[] {
   const { calendar, periodAt } = axisOf(series)
+  if (isFine(calendar)) return fineTicks(axis, series, lastActual)
   const width = columnWidth(axis)
   // A yearly series has years, and no seasons to name.
   const everySeason = calendar.seasons > 1 && width >= SEASONS_FROM_PX
@@ -42,7 +33,7 @@ export function axisTicks(
     const period = periodAt(t)
     const isYearStart = period.season === 1
     const namesYear = isYearStart
-      ? period.year % years === 0
+      ? period.cycle % years === 0
       : everySeason && i === 0 && width * (calendar.seasons - period.season + 1) > YEARS_EVERY_PX
     if (!everySeason && !namesYear) return []
     return [
@@ -51,7 +42,7 @@ export function axisTicks(
         // A year at the left edge is moved in as far as it needs to be read.
         x: everySeason ? xOf(axis, t) : Math.max(xOf(axis, t), HALF_A_YEAR_PX),
         season: everySeason ? shortSeason(seasonLabel(period.season, calendar)) : '',
-        year: namesYear ? String(period.year) : '',
+        year: namesYear ? String(period.cycle) : '',
         isYearStart,
         isForecast: t > lastActual,
       },

@@ -1,4 +1,5 @@
-import { axisTicks, type AxisTick } from '../draw/axisTicks'
+import type { AxisTick } from '../draw/axisTick'
+import { axisTicks } from '../draw/axisTicks'
 import { columnWidth, xOf, type TimeAxis } from '../draw/timeAxis'
 import { valueMarks } from '../draw/valueMarks'
 import type { Series } from '../../series/series'

@@ -1,3 +1,4 @@
+import { oneCycle } from '../../calendar/labels'
 import { calendarOfResult } from '../../ledger/calendarOfResult'
 import type { Result } from '../../result'
 import { capitalized } from '../../series/noun'
@@ -36,7 +37,7 @@ export function foldPicture(result: Result, name?: string, yearStart?: number): 
   ]
   const moves = movesStrip(result, (other) => foldedOf(result, other, calendar), scale.unit)
   if (moves) strips.push(moves)
-  const subtitle = `${capitalized(noun)} folded by year`
+  const subtitle = `${capitalized(noun)} folded by ${oneCycle(calendar)}`
   return {
     strips,
     subtitle,

@@ -17,9 +17,9 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
     baseline: null,
     measure: 'level',
     legend: 'the newest year strongest',
-    layers: grid.years.map(({ year, cells }, i): Layer => ({
+    layers: grid.years.map(({ label, cells }, i): Layer => ({
       kind: 'series',
-      label: String(year),
+      label,
       component: 'original',
       mark: i === grid.years.length - 1 ? 'line-thick' : 'line-thin',
       unread: i < grid.years.length - YEARS_READ,

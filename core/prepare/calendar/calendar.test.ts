@@ -18,7 +18,7 @@ import type { CalendarDocument } from './options'
 import type { CalendarTaken } from './taken'
 import { calendarWords } from './words'
 
-const START = { year: 2014, season: 1 }
+const START = { cycle: 2014, season: 1 }
 const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SATURDAY = 0.013
 const EASTER = 0.045

@@ -166,7 +166,7 @@ function countArithmetic(
     case 'leapYear':
       return figureOf('leap day', column.at(t))
     case 'easter': {
-      const easter = easterOf(axis.periodAt(t).year)
+      const easter = easterOf(axis.periodAt(t).cycle)
       const shared = daysShared({ first: easter - effect.window, last: easter - 1 }, days)
       return operation(
         operation(figureOf('days before Easter', shared), '÷', plain(effect.window)),

@@ -6,7 +6,7 @@ import type { CalendarTaken } from './taken'
 const taken = (model: CalendarTaken['model']): CalendarTaken => ({
   effects: [{ effect: 'tradingDay6' }, { effect: 'easter', window: 8 }],
   facts: {
-    ...{ calendar: calendarOf('monthly'), start: { year: 2014, season: 1 } },
+    ...{ calendar: calendarOf('monthly'), start: { cycle: 2014, season: 1 } },
     ...{ firstT: 1, lastT: 120, endT: 132 },
   },
   ...{

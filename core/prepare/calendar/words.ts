@@ -80,7 +80,7 @@ export function calendarPieces(choice: CalendarDocument | null, series: Series):
 
 /** Whether the months or quarters of a series add up days that are known: there its calendar may have effects. */
 export function hasCalendarEffects({ calendar, start, quantity = 'flow' }: Series): boolean {
-  return isOfMonths(calendar) && start.year >= 100 && quantity === 'flow'
+  return isOfMonths(calendar) && start.cycle >= 100 && quantity === 'flow'
 }
 
 const LEFT_IN = 'calendar effects'

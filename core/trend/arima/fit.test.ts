@@ -19,7 +19,7 @@ const INDEX = [0.8, 1.1, 1.25, 0.85]
 const LEVEL = Array.from({ length: 48 }, (_, t) => 200 + 30 * Math.sin(t / 7) + 3 * noise(t))
 const series = (values: readonly Value[]): Series => ({
   ...{ name: 'Contract work', unit: 'jobs', calendar: calendarOf('quarterly') },
-  ...{ start: { year: 2014, season: 1 }, values },
+  ...{ start: { cycle: 2014, season: 1 }, values },
 })
 const JOBS = series(LEVEL.map((level, t) => level * INDEX[t % 4]!))
 const method = (

@@ -1,6 +1,6 @@
 import type { Calendar } from '../../calendar/calendar'
 import { countPeriods, periodLabel } from '../../calendar/labels'
-import { parsePeriod } from '../../calendar/period'
+import { parsePeriod } from '../../calendar/codes'
 import type { Piece } from '../../word'
 import type { BreakAt, FittedTrendOptions } from './options'
 

@@ -11,7 +11,7 @@ const series = (values: readonly Value[]): Series => ({
   name: 'Contract work',
   unit: 'jobs',
   calendar: calendarOf('quarterly'),
-  start: { year: 2018, season: 1 },
+  start: { cycle: 2018, season: 1 },
   values,
 })
 const method = (

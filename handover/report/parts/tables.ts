@@ -1,3 +1,4 @@
+import { oneCycle } from '../../../core/calendar/labels'
 import type { Column } from '../../../core/column/column'
 import { foldedOf, rowOfSeason, type FoldCell } from '../../../core/ledger/foldGrid'
 import { listed } from '../../../core/words/listed'
@@ -114,12 +115,14 @@ function seasonGrid(of: PartOf): Markup | null {
       ${value === null ? '' : says.decimals(value, decimals)}
     </td>`
   }
-  const title = [`${column.label} by year and season`, column.unit].filter((text) => text !== '')
+  const title = [`${column.label} by ${oneCycle(calendar)} and season`, column.unit].filter(
+    (text) => text !== '',
+  )
   const heads = seasons.map(({ label }) => html`<th scope="col">${label}</th>`)
   const rows = years.map(
-    ({ year, cells }) =>
+    ({ label, cells }) =>
       html`<tr>
-        <th scope="row">${year}</th>
+        <th scope="row">${label}</th>
         ${cells.map(cellOf)}
       </tr>`,
   )
@@ -127,7 +130,7 @@ function seasonGrid(of: PartOf): Markup | null {
     of,
     title.join(', '),
     'grid',
-    html`<th scope="col">year</th>
+    html`<th scope="col">${oneCycle(calendar)}</th>
       ${heads}`,
     rows,
   )

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import { axisOf } from '~~/core/calendar/axis'
+import { cycleLabel } from '~~/core/calendar/labels'
 import { tableYear } from '~~/core/calendar/tableYear'
 import { wayOf } from '~~/core/decompose/ways'
 import { actualOf } from '~~/core/ledger/ledger'
@@ -40,7 +41,7 @@ const years = computed(() => {
       ? [
           {
             t,
-            year: tableYear(axis.value.periodAt(t), calendar.value),
+            year: cycleLabel(tableYear(axis.value.periodAt(t), calendar.value), calendar.value),
             value: irregulars[i]!,
             excluded: ledger.leftOut.has(t),
           },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AxisTick } from '~~/core/picture/draw/axisTicks'
+import type { AxisTick } from '~~/core/picture/draw/axisTick'
 
 defineProps<{ ticks: readonly AxisTick[]; cursor: number | null }>()
 </script>

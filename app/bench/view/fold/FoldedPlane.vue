@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { axisOf } from '~~/core/calendar/axis'
-import { seasonColumn } from '~~/core/calendar/tableYear'
+import { tableColumn, tableColumns } from '~~/core/calendar/tableYear'
 import { seasonLabel } from '~~/core/calendar/labels'
 import type { Column } from '~~/core/column/column'
 import { capitalized, nounOf } from '~~/core/series/noun'
@@ -42,7 +42,7 @@ const series = computed(() => {
 })
 const axis = computed<TimeAxis>(() => ({
   from: 0.5,
-  to: series.value.calendar.seasons + 0.5,
+  to: tableColumns(series.value.calendar).length + 0.5,
   width: time.plotWidth,
 }))
 
@@ -120,12 +120,13 @@ function unitOf(shown: Column): string {
 const cursorSeason = computed(() =>
   selection.cursor === null ? null : axisOf(series.value).seasonOf(selection.cursor),
 )
-const cursorLeft = computed(() =>
-  cursorSeason.value === null
-    ? null
-    : xOf(axis.value, seasonColumn(cursorSeason.value, series.value.calendar) + 1) -
-      columnWidth(axis.value) / 2,
-)
+const cursorLeft = computed(() => {
+  if (selection.cursor === null) return null
+  const period = axisOf(series.value).periodAt(selection.cursor)
+  return (
+    xOf(axis.value, tableColumn(period, series.value.calendar) + 1) - columnWidth(axis.value) / 2
+  )
+})
 
 /** The column under the pointer on a strip, from 1; the cursor goes to the last actual period of its season. */
 const pointed = ref<number | null>(null)
@@ -133,12 +134,14 @@ function point(event: PointerEvent) {
   const strip = (event.target as HTMLElement).closest('.strip')
   const x = strip ? event.clientX - strip.getBoundingClientRect().left - time.gutter : -1
   const column = periodUnder(axis.value, x)
-  const season = x < 0 ? undefined : folded.value.seasons[column - 1]?.season
-  if (season === undefined) return leave()
+  const latest = x < 0 ? null : latestIn(column - 1)
+  if (latest === null) return leave()
   pointed.value = column
-  const m = series.value.calendar.seasons
-  const last = axisOf(series.value).seasonOf(ledger.lastActual)
-  selection.cursor = ledger.lastActual - ((last - season + m) % m)
+  selection.cursor = latest
+}
+function latestIn(column: number): number | null {
+  const cells = folded.value.years.map(({ cells }) => cells[column])
+  return cells.findLast((cell) => cell?.t != null)?.t ?? null
 }
 function leave() {
   pointed.value = null

@@ -99,14 +99,14 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
       </caption>
       <colgroup>
         <col :style="{ width: 'var(--gutter)' }" />
-        <col v-for="{ season } in grid.seasons" :key="season" />
+        <col v-for="{ label } in grid.seasons" :key="label" />
       </colgroup>
       <thead>
         <tr>
           <th scope="col" class="corner muted">{{ row.means }}</th>
           <th
             v-for="{ season, label } in grid.seasons"
-            :key="season"
+            :key="label"
             scope="col"
             :class="{ at: season === cursorSeason }"
             :aria-label="label"
@@ -117,8 +117,8 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ year, cells } in grid.years" :key="year">
-          <th scope="row">{{ year }}</th>
+        <tr v-for="{ year, label, cells } in grid.years" :key="year">
+          <th scope="row">{{ label }}</th>
           <td
             v-for="(cell, i) in cells"
             :key="i"

@@ -22,7 +22,7 @@ describe('what a season is headed by', () => {
 describe('the summary of the season folded', () => {
   const series: Series = {
     ...{ name: 'Sales', unit: 'tins', calendar: calendarOf('quarterly') },
-    start: { year: 2020, season: 1 },
+    start: { cycle: 2020, season: 1 },
     values: Array.from({ length: 24 }, (_, i) => 100 + [20, -10, 5, -15][i % 4]!),
   }
   const scale = displayScale(series.values, series.unit)

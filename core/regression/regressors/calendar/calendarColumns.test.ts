@@ -18,7 +18,7 @@ import { holidayColumn, holidayMeans, holidayShare } from './ownHolidays'
 const axisFrom = (year: number, seasons: 12 | 4) =>
   axisOf({
     calendar: calendarOf(seasons === 12 ? 'monthly' : 'quarterly'),
-    start: { year, season: 1 },
+    start: { cycle: year, season: 1 },
   })
 const eachOf = (count: number) => Array.from({ length: count }, (_, i) => i + 1)
 

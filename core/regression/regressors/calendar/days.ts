@@ -26,7 +26,7 @@ const CYCLE = 400
 export function meanDays(seasons: number): readonly number[] {
   return Array.from({ length: seasons }, (_, k) => {
     const lengths = Array.from({ length: CYCLE }, (_, year) =>
-      lengthOf(daysOf({ year: 2000 + year, season: k + 1 }, seasons)),
+      lengthOf(daysOf({ cycle: 2000 + year, season: k + 1 }, seasons)),
     )
     return mean(lengths)!
   })
@@ -111,7 +111,7 @@ export function leapYear(axis: CivilAxis): DesignColumn {
     at: (t) => {
       const period = axis.periodAt(t)
       if (period.season !== season) return 0
-      return isLeapYear(period.year) ? 0.75 : -0.25
+      return isLeapYear(period.cycle) ? 0.75 : -0.25
     },
   }
 }

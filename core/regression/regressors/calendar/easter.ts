@@ -57,7 +57,7 @@ function windowBefore(easter: Day, window: number): DaySpan {
 /** Share of the days before Easter that fall into a period. */
 export function easterShare({ periodAt, days }: CivilAxis, window: number, t: number): number {
   const period = periodAt(t)
-  const before = windowBefore(easterOf(period.year), window)
+  const before = windowBefore(easterOf(period.cycle), window)
   return daysShared(before, days(t)!) / window
 }
 
@@ -75,7 +75,7 @@ export function easterMeans(
   // February ends on the day before 1 March in every year, so any year has the same shares.
   const [year, all] = [2001, counts.reduce((sum, count) => sum + count, 0)]
   return Array.from({ length: seasons }, (_, k) => {
-    const days = daysOf({ year, season: k + 1 }, seasons)
+    const days = daysOf({ cycle: year, season: k + 1 }, seasons)
     const shared = counts.reduce((sum, count, after) => {
       const easter = dayOf(year, MARCH, EARLIEST) + after
       return sum + count * daysShared(windowBefore(easter, window), days)

@@ -55,7 +55,7 @@ export function holidayMeans(
   return Array.from({ length: seasons }, (_, k) => {
     let sum = 0
     for (let year = first; year <= last; year++) {
-      const days = daysOf({ year, season: k + 1 }, seasons)
+      const days = daysOf({ cycle: year, season: k + 1 }, seasons)
       sum += shareOf(holiday, (around) => daysShared(around, days))
     }
     return sum / count
