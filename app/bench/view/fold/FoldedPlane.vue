@@ -141,7 +141,7 @@ function point(event: PointerEvent) {
 }
 function latestIn(column: number): number | null {
   const cells = folded.value.years.map(({ cells }) => cells[column])
-  return cells.findLast((cell) => cell?.t != null)?.t ?? null
+  return cells.findLast((cell) => typeof cell?.t === 'number')?.t ?? null
 }
 function leave() {
   pointed.value = null
