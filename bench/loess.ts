@@ -3,8 +3,8 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { stl } from '../core/decompose/loess/stl/stl'
-import { stlParameters } from '../core/decompose/loess/stl/windows'
+import { stl } from '../core/decompose/stl/stl'
+import { stlParameters } from '../core/decompose/stl/windows'
 
 /** Robust loess on two sets of made series that every language makes alike, and its growth with length. */
 const SEASONS = 12

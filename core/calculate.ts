@@ -2,7 +2,7 @@ import { axisOf } from './calendar/axis'
 import type { CommonColumns } from './column/run'
 import { completeMethod } from './completeMethod'
 import type { Carrier, CarryOn } from './decompose/carryOn'
-import type { Decomposed } from './decompose/parts'
+import type { Decomposed, SeasonParts } from './decompose/parts'
 import { wayOf, type Taken } from './decompose/ways'
 import type { WeightSection } from './stateSpace/sections'
 import type { MemberFigures, MemberMethod } from './forecast/member'
@@ -117,6 +117,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
     hear,
   )
   const { season } = decomposed
+  const seasonAt = ({ at, indices }: SeasonParts, t: number) => at?.(t) ?? indices[seasonOf(t) - 1]!
   const { estimated, inProportion, level, report, sections, ...made } = forecastWayOf(
     method.forecast.by,
   ).forecast(
@@ -130,9 +131,8 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       index: decomposed.index,
       hasSeason: season !== null,
       seasonCost: season?.cost ?? 0,
-      indexAt: (t) =>
-        season ? season.indices[seasonOf(t) - 1]!.index : MODEL[decompose.model].neutral,
-      uncertaintyAt: (t) => season?.indices[seasonOf(t) - 1]!.uncertainty ?? 0,
+      indexAt: (t) => (season ? seasonAt(season, t).index : MODEL[decompose.model].neutral),
+      uncertaintyAt: (t) => (season ? seasonAt(season, t).uncertainty : 0),
       calculateMember: (member) => memberFigures(member, method, series),
       hear,
     },

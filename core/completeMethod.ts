@@ -36,6 +36,7 @@ export function completeMethod(document: MethodDocument, series: Series): Method
     model: inSpan.every(isPositive) ? 'multiplicative' : 'additive',
     periods: inSpan.length,
     seasons: calendar.seasons,
+    frequency: calendar.frequency,
   })
   const timeCode = (code: string, where: string) => timeCodeIn(series, code, where)
   const facts = { calendar, start: series.start, firstT, lastT, timeCode }

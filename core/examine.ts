@@ -172,12 +172,14 @@ const NO_STRENGTHS: Strengths = { trend: null, season: null, withoutDistrusted: 
 
 /** Tests of the season on the ratios to a moving average, outliers and what is left out aside. */
 function testsOf(
-  { prepared, method, firstT, leftOut }: Figures,
+  { prepared, method, decomposed, firstT, leftOut }: Figures,
   { replaced, isOutlier }: OutOfTheOrdinary,
 ): SeasonTests {
   const { input } = prepared
-  const { model } = method.decompose
-  const ratios = without(replaced, centredAverage(replaced, input.calendar.seasons), model)
+  const { model, by } = method.decompose
+  const { seasons } = input.calendar
+  const own = wayOf(by).withoutOther?.(replaced, decomposed.taken, model, seasons) ?? replaced
+  const ratios = without(own, centredAverage(own, seasons), model)
   return testSeason(input, ratios, (i) => !leftOut.has(firstT + i) && !isOutlier(i), model)
 }
 

@@ -153,7 +153,8 @@ function levelToJudge(
   const { calendar } = stretch
   const by = defaultWay(calendar)
   const usual = orNull(() => {
-    const facts = { model, periods: replaced.length, seasons: calendar.seasons }
+    const { seasons, frequency } = calendar
+    const facts = { model, periods: replaced.length, seasons, frequency }
     return wayOf(by).decompose(
       stretch,
       completeDecomposition({ by, model }, facts),

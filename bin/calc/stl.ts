@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { decomposeByLoess } from '../../core/decompose/loess/calculate'
-import { stlParameters } from '../../core/decompose/loess/stl/windows'
+import { stlParameters } from '../../core/decompose/stl/windows'
 import { strengthsOf } from '../../core/seasonality/strength'
 import { loess } from '../../core/smoothing/loess'
 import { Refusal } from '../../core/refusal'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Frequency } from '../calendar/calendar'
 import { MODELS, type Model } from '../model'
 
 /** A value that does not count towards its season, and why. */
@@ -39,6 +40,7 @@ export interface Facts {
   readonly model: Model
   /** Periods of the analysed span. */
   readonly periods: number
+  readonly frequency: Frequency
   /** m */
   readonly seasons: number
 }

@@ -22,6 +22,8 @@ export interface SeasonParts {
   readonly indices: readonly SeasonalIndex[]
   /** Degrees of freedom that the indices cost; by loess as many as its smoother takes, not a whole number. */
   readonly cost: number
+  /** What a forecast takes at a time code, where that is not the index of its season alone. */
+  readonly at?: (t: number) => Pick<SeasonalIndex, 'index' | 'uncertainty'>
 }
 
 /** A series taken apart, whichever way. Every list has one entry a period of the stretch. */

@@ -83,7 +83,7 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   readonly document: z.ZodObject & z.ZodType<Document>
   readonly traits: Traits
   /** Whether it takes series of a calendar apart; of every one when left out. */
-  takes?(calendar: Pick<Calendar, 'seasons'>): boolean
+  takes?(calendar: Pick<Calendar, 'seasons' | 'frequency'>): boolean
   /** About how many multiplications it takes. */
   steps(options: Options, extent: Extent): number
 
@@ -108,6 +108,12 @@ export interface DecompositionWay<Document, Options extends CommonOptions, Taken
   weights(taken: Taken): readonly number[] | null
   /** What stands in for a seasonal-irregular that is not believed in full; left out by a way that only weighs it less. */
   inPlace?(taken: Taken): readonly Value[]
+  /**
+   * The values without what it finds beside the season of the calendar; left out by a way that finds nothing else.
+   *
+   * @param own seasons of the calendar
+   */
+  withoutOther?(values: readonly Value[], taken: Taken, model: Model, own: number): Value[]
   stability(
     stretch: Stretch,
     options: Options,

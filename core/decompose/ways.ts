@@ -13,6 +13,9 @@ import type { LoessDocument, LoessOptions } from './loess/options'
 import type { NoSeasonTaken } from './noSeason/calculate'
 import type { NoSeasonDocument, NoSeasonOptions } from './noSeason/options'
 import { noSeason } from './noSeason/way'
+import type { TwoSeasonsTaken } from './twoSeasons/calculate'
+import type { TwoSeasonsDocument, TwoSeasonsOptions } from './twoSeasons/options'
+import { twoSeasons } from './twoSeasons/way'
 import type { DecompositionWay, Traits } from './way'
 
 /** Every way of taking a series apart, in the order in which they are offered. */
@@ -22,17 +25,19 @@ export const DECOMPOSITION_WAYS = [
   iterated,
   ratioToTrend,
   simpleAverages,
+  twoSeasons,
   noSeason,
 ] as const
 
 /** The options of a decomposition, complete; `by` names the way. */
 export type DecompositionOptions =
-  AveragesOptions | LoessOptions | IteratedOptions | NoSeasonOptions
+  AveragesOptions | LoessOptions | IteratedOptions | TwoSeasonsOptions | NoSeasonOptions
 export type DecompositionName = DecompositionOptions['by']
 /** What only one way finds. */
-export type Taken = AveragesTaken | LoessTaken | IteratedTaken | NoSeasonTaken
+export type Taken = AveragesTaken | LoessTaken | IteratedTaken | TwoSeasonsTaken | NoSeasonTaken
 
-type NamedDocument = AveragesDocument | LoessDocument | IteratedDocument | NoSeasonDocument
+type NamedDocument =
+  AveragesDocument | LoessDocument | IteratedDocument | TwoSeasonsDocument | NoSeasonDocument
 /** The choices of the ways that a document can mean without naming one. */
 type UnnamedDocument = { readonly by?: undefined } & Omit<AveragesDocument, 'by'> &
   Omit<NoSeasonDocument, 'by'>
@@ -71,7 +76,7 @@ export function defaultWay({ seasons }: Pick<Calendar, 'seasons'>): Decompositio
 }
 
 /** The ways that a series of this calendar can be taken apart by. */
-export function waysFor(calendar: Pick<Calendar, 'seasons'>): readonly AnyWay[] {
+export function waysFor(calendar: Pick<Calendar, 'seasons' | 'frequency'>): readonly AnyWay[] {
   return DECOMPOSITION_WAYS.map(({ name }) => wayOf(name)).filter(
     (way) => (calendar.seasons >= 2 || !way.traits.hasSeason) && (way.takes?.(calendar) ?? true),
   )

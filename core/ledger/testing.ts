@@ -35,6 +35,19 @@ const WITH_EXTREME = Array.from(
     (60 + i) * [0.8, 1.2, 1.3, 0.7][i % 4]! * (1 + 0.02 * Math.sin(i * i)) * (i === 17 ? 0.7 : 1),
 )
 
+/** Sixteen cycles of three, and four of twelve, at once. */
+const two: Series = series(
+  Array.from(
+    { length: 48 },
+    (_, i) =>
+      (80 + i) *
+      [0.9, 1.2, 0.9][i % 3]! *
+      (1 + 0.2 * Math.sin(i / 2)) *
+      (1 + 0.02 * Math.sin(i * i)),
+  ),
+  { calendar: calendarOf('seasons', { seasons: 3 }), start: { cycle: 1, season: 2 } },
+)
+
 /** Every way to calculate that this version has, on series with and without gaps. */
 export const EVERY_WAY: readonly (readonly [
   name: string,
@@ -57,6 +70,13 @@ export const EVERY_WAY: readonly (readonly [
     decompose({ indices: { given: [80, 120, 141, 61], source: 'the group' } }),
   ],
   ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
+  ['two seasons', two, decompose({ by: 'two-seasons', seasons: [3, 12] })],
+  [
+    'two seasons, additive, the longer smoothed',
+    two,
+    decompose({ by: 'two-seasons', seasons: [3, 11], width: 2, model: 'additive' }),
+  ],
+  ['two seasons by loess', two, decompose({ by: 'two-seasons', seasons: [3, 11], each: 'loess' })],
   ['no season', series(quarters), decompose({ by: 'none' })],
   [
     'no season, an odd average, a missing quarter',

@@ -6,7 +6,8 @@ import type { Series, Value } from '../../series/series'
 import { stretchOf } from '../../series/stretch'
 import { trendLine } from '../../trend/leastSquares/fit'
 import { decomposeByAverages } from './calculate'
-import { AVERAGES_WAYS, INDEX_AVERAGES, type AveragesOptions } from './options'
+import { INDEX_AVERAGES } from '../seasonalIndices'
+import { AVERAGES_WAYS, type AveragesOptions } from './options'
 
 const choices: AveragesOptions = {
   by: 'ratio-to-moving-average',

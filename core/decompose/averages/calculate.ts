@@ -5,7 +5,7 @@ import { partsOf, without, type Decomposed } from '../parts'
 import { requirePositive, requireSeasons, requireTwoYears } from '../requirements'
 import { departure, type OwnOfAverages } from './departure'
 import { areGiven, type AveragesOptions } from './options'
-import { adjustIndices, averageOfEverySeason } from './seasonalIndices'
+import { adjustIndices, averageOfEverySeason } from '../seasonalIndices'
 
 /** What a decomposition by averages finds beside the parts. */
 export type AveragesTaken = OwnOfAverages & {

@@ -6,7 +6,7 @@ import type { StraightLine } from '../../trend/leastSquares/columns'
 import { trendLine } from '../../trend/leastSquares/fit'
 import { requirePositiveLine } from '../requirements'
 import { areGiven, type AveragesOptions } from './options'
-import { averageOfEverySeason } from './seasonalIndices'
+import { averageOfEverySeason } from '../seasonalIndices'
 
 /** What each value is compared with to see its season, with what only one way finds on the way. */
 export interface Departure {

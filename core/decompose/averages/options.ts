@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
+import { INDEX_AVERAGES, type IndexAverage } from '../seasonalIndices'
 import { excludeOption, modelOption, type Exclusion, type Facts } from '../commonOptions'
 import { requireUsableGiven, type GivenIndices } from './given'
 
@@ -11,10 +12,6 @@ export const AVERAGES_WAYS = [
   'ratio-to-trend',
 ] as const
 export type AveragesName = (typeof AVERAGES_WAYS)[number]
-
-/** How one season's values over the years become one index. */
-export const INDEX_AVERAGES = ['mean', 'median', 'trimmed-mean'] as const
-export type IndexAverage = (typeof INDEX_AVERAGES)[number]
 
 /** More seasons than any calendar has. */
 const MOST_SEASONS = 1000

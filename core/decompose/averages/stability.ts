@@ -5,7 +5,7 @@ import type { Decomposed } from '../parts'
 import type { Stability } from '../way'
 import type { AveragesTaken } from './calculate'
 import { areGiven, type AveragesOptions } from './options'
-import { adjustIndices, AVERAGE, valuesOfSeasons } from './seasonalIndices'
+import { adjustIndices, AVERAGE, valuesOfSeasons } from '../seasonalIndices'
 
 /**
  * How much the indices hang on single years: each season's first (or last) value is left out and the indices

@@ -5,7 +5,8 @@ import type { SeasonalIndex } from '../parts'
 import type { IndexStep } from '../way'
 import type { AveragesTaken } from './calculate'
 import type { GivenIndices } from './given'
-import { areGiven, type AveragesOptions, type IndexAverage } from './options'
+import type { IndexAverage } from '../seasonalIndices'
+import { areGiven, type AveragesOptions } from './options'
 
 /** `2×12` or `7-term`, the average over one year of seasons. */
 export function yearAverage({ seasons }: Calendar): string {

@@ -9,9 +9,9 @@ import { figure } from '../../words/figure'
 import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
 import { requirePositive, requireTwoYears } from '../requirements'
 import type { LoessOptions } from './options'
-import { smootherCost, type SmootherCost } from './smootherCost'
-import { stl, type LastPass } from './stl/stl'
-import { stlParameters, type StlParameters } from './stl/windows'
+import { smootherCost, type SmootherCost } from '../stl/smootherCost'
+import { stl, type LastPass } from '../stl/stl'
+import { stlParameters, type StlParameters } from '../stl/windows'
 
 /** What a decomposition by loess finds beside the parts. One entry a period in every list. */
 export interface LoessTaken {

@@ -7,7 +7,7 @@ import { figure, percent } from '../../words/figure'
 import type { Decomposed } from '../parts'
 import { decomposeByLoess, type LoessTaken } from './calculate'
 import type { LoessOptions } from './options'
-import { stlParameters } from './stl/windows'
+import { stlParameters } from '../stl/windows'
 
 /** More periods than this are counted, not named. */
 const MOST_NAMED = 6

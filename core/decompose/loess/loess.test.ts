@@ -6,7 +6,7 @@ import { stretchOf } from '../../series/stretch'
 import { strengthsOf } from '../../seasonality/strength'
 import { decomposeByLoess } from './calculate'
 import type { Model } from '../../model'
-import { stlParameters, type StlParameters } from './stl/windows'
+import { stlParameters, type StlParameters } from '../stl/windows'
 
 const PATTERN = [5, -3, 8, -10]
 const quarters = (years: number, more: (t: number) => number = () => 0): number[] =>

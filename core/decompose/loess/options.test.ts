@@ -3,7 +3,7 @@ import { Refusal } from '../../refusal'
 import { completeDecomposition, type DecompositionDocument } from '../ways'
 import type { LoessOptions } from './options'
 
-const facts = { model: 'multiplicative', periods: 120, seasons: 12 } as const
+const facts = { model: 'multiplicative', periods: 120, seasons: 12, frequency: 'monthly' } as const
 const loess = (more: object = {}, of = facts as typeof facts | { periods: number }) =>
   completeDecomposition({ by: 'stl', ...more }, { ...facts, ...of }) as LoessOptions
 

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import { excludeOption, modelOption, type Exclusion, type Facts } from '../commonOptions'
-import { stlParameters, WINDOW_NAMES } from './stl/windows'
+import { stlParameters, WINDOW_NAMES } from '../stl/windows'
 
 const window = z.int().min(1).optional()
 const degree = z

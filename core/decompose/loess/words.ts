@@ -1,7 +1,7 @@
 import type { Calendar } from '../../calendar/calendar'
 import { countPeriods, onePeriod } from '../../calendar/labels'
 import type { Field, Piece } from '../../word'
-import { usualTrendWindow } from './stl/windows'
+import { usualTrendWindow } from '../stl/windows'
 import { MOST_PASSES, SEASONAL_WINDOW, type LoessOptions } from './options'
 
 /** `season free to change over 13 years, trend over 21 months, outliers distrusted` */

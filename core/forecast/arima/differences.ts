@@ -5,7 +5,7 @@ import {
 } from '../../arima/firstDifferences'
 import { MOST_DIFFERENCES } from '../../arima/orderOptions'
 import { decomposeByLoess } from '../../decompose/loess/calculate'
-import { stlParameters } from '../../decompose/loess/stl/windows'
+import { stlParameters } from '../../decompose/stl/windows'
 import { SEASONAL_WINDOW } from '../../decompose/loess/options'
 import { leastSquares } from '../../regression/leastSquares'
 import { orNull } from '../../refusal'

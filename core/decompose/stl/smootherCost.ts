@@ -1,6 +1,6 @@
 import { loess } from '../../smoothing/loess'
 import type { Value } from '../../series/series'
-import type { StlParameters } from './stl/windows'
+import type { StlParameters } from './windows'
 
 /** What a season's smoother takes from the data. */
 export interface SmootherCost {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { doubles } from './doubles'
 import { smooth, smoothInterleaved, spacedLoess } from './spacedLoess'
-import { loess } from '../../../smoothing/loess'
+import { loess } from '../../smoothing/loess'
 
 /** Whether two runs, interleaved with a third, are smoothed as each is alone. */
 function interleavedWith(geometry: ReturnType<typeof spacedLoess>, points: number[]) {

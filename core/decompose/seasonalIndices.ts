@@ -1,9 +1,12 @@
-import { MODEL, type Model } from '../../model'
-import { Refusal } from '../../refusal'
-import type { Value } from '../../series/series'
-import type { Stretch } from '../../series/stretch'
-import { mean, median, trimmedMean } from '../../statistics/average'
-import type { IndexAverage } from './options'
+import { MODEL, type Model } from '../model'
+import { Refusal } from '../refusal'
+import type { Value } from '../series/series'
+import type { Stretch } from '../series/stretch'
+import { mean, median, trimmedMean } from '../statistics/average'
+
+/** How one season's values over the years become one index. */
+export const INDEX_AVERAGES = ['mean', 'median', 'trimmed-mean'] as const
+export type IndexAverage = (typeof INDEX_AVERAGES)[number]
 
 /** The averaging behind each name. */
 export const AVERAGE: Record<IndexAverage, (values: readonly number[]) => number | null> = {

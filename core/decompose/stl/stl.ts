@@ -1,4 +1,4 @@
-import type { Value } from '../../../series/series'
+import type { Value } from '../../series/series'
 import { bisquareWeights } from './bisquare'
 import { copy, doubles } from './doubles'
 import { lowPass } from './lowPass'

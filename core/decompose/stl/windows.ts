@@ -1,4 +1,4 @@
-import { Refusal } from '../../../refusal'
+import { Refusal } from '../../refusal'
 
 /** The parameters of a robust loess decomposition as they are stated; what is left out takes its default. */
 export interface StlChoices {
