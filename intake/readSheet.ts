@@ -204,14 +204,13 @@ function tryOrder(rows: readonly Row[], order: DayOrder, answers: Answers): Trie
 function describeAxis(readings: readonly PeriodReading[]): { rank: number; consequence: string } {
   const frequency = rowFrequency(readings)
   if (frequency === null) return { rank: 3, consequence: 'Its periods do not go together.' }
-  const isByDay = frequency === 'daily' || frequency === 'weekly'
+  const isByDay = frequency === 'daily' || frequency === 'weekly' || frequency === 'hourly'
   const places = [...new Set(readings.map(isByDay ? dayOf : monthsOf))].sort((a, b) => a - b)
-  const step =
-    frequency === 'daily' ? 1 : frequency === 'weekly' ? 7 : 12 / calendarOf(frequency).seasons
+  const step = frequency === 'weekly' ? 7 : isByDay ? 1 : 12 / calendarOf(frequency).seasons
   // Shops rest on Sundays and holidays: four days without a row are no gap.
-  const longest = frequency === 'daily' ? 5 : step
+  const longest = isByDay && frequency !== 'weekly' ? 5 : step
   const gaps = places.filter((place, i) => i > 0 && place - places[i - 1]! > longest).length
-  const word = isByDay ? (frequency === 'daily' ? 'day' : 'week') : onePeriod(calendarOf(frequency))
+  const word = frequency === 'hourly' ? 'day' : onePeriod(calendarOf(frequency))
   const label = (place: number) => {
     if (isByDay) return new Date(place * 86_400_000).toISOString().slice(0, 10)
     return periodLabel(

@@ -63,8 +63,19 @@ export function assemble(
   askIfMostlyEmpty(kept, calendar, inquiry)
   noteGaps(kept, inquiry)
   noteCountedYears(kept, inquiry)
-  const asked = withoutCumulation(withoutRolling(kept, calendar, inquiry), calendar, inquiry)
+  // What adds up from the beginning of a year is told by months and quarters.
+  const asked = isFine(calendar)
+    ? kept
+    : withoutCumulation(withoutRolling(kept, calendar, inquiry), calendar, inquiry)
   return { calendar, series: [...asked], placed: series }
+}
+
+function isShort({ frequency }: Calendar): boolean {
+  return frequency === 'daily' || frequency === 'hourly'
+}
+
+function isFine(calendar: Calendar): boolean {
+  return calendar.frequency === 'weekly' || isShort(calendar)
 }
 
 /** The calendar with the names of its seasons, as long as it has those of the rows. */
@@ -110,7 +121,11 @@ function rollUp(
   how: (own: ValuedSeries) => Gathering,
   inquiry: Inquiry,
 ): ReadSeries[] {
-  const dropped = withoutIncomplete(series, calendar, rows, inquiry)
+  // A day or a week that the rows are themselves lacks none of them.
+  const dropped =
+    calendar.frequency === rows || isShort(calendar)
+      ? []
+      : withoutIncomplete(series, calendar, rows, inquiry)
   const isDropped = (period: Period) => dropped.some((own) => isSame(own, period))
   return series.flatMap((own): ReadSeries[] => {
     const byPeriod = group(own, calendar)

@@ -1,9 +1,11 @@
 import type { Calendar, Frequency } from '../../core/calendar/calendar'
 import type { Period } from '../../core/calendar/period'
+import { rhythmOf } from '../../core/calendar/rhythms'
+import { weekOf } from '../../core/calendar/rhythms/weeks'
 import { dayNumber, thursdayOf, type PeriodReading } from '../periods/periodReading'
 
 /** How often the rows of a file come, which need not be how often its series are counted. */
-export type RowFrequency = Frequency | 'weekly' | 'daily'
+export type RowFrequency = Frequency
 
 /**
  * Finds how often rows come, from their periods: the largest step that fits all distances between
@@ -43,12 +45,17 @@ function monthFrequency(months: readonly number[]): Frequency {
   return step % 3 === 0 ? 'quarterly' : 'monthly'
 }
 
-/** Days are months when no month has two of them, and weeks when they are sevens of days apart. */
+/** Rows of a day have hours of their own when there are so many of them a day. */
+const HOURS_A_DAY = 6
+
+/** Days are months when no month has two of them, weeks when they are sevens of days apart, and hours when a day has many. */
 function dayFrequency(readings: readonly PeriodReading[]): RowFrequency {
   const days = [...new Set(readings.map(dayOf))].sort((a, b) => a - b)
   const months = new Set(readings.map(monthsOf))
   if (months.size === days.length) return monthFrequency([...months])
-  return largestCommonStep(days) % 7 === 0 ? 'weekly' : 'daily'
+  if (largestCommonStep(days) % 7 === 0) return 'weekly'
+  const hours = new Set(readings.map(hourOf))
+  return hours.size >= HOURS_A_DAY * days.length ? 'hourly' : 'daily'
 }
 
 /** Greatest common divisor of the distances from the first; 0 when there are none. */
@@ -96,9 +103,19 @@ export function dayOf(reading: PeriodReading): number {
   return dayNumber(Math.floor(months / 12), (months % 12) + 1, 1)
 }
 
+/** Hours since 1970 of a reading. */
+export function hourOf(reading: PeriodReading): number {
+  return dayOf(reading) * HOURS + (reading.kind === 'day' ? (reading.hour ?? 0) : 0)
+}
+const HOURS = 24
+
 /** The period of a calendar that a reading falls into. */
-export function periodOf(reading: PeriodReading, { seasons }: Calendar): Period {
+export function periodOf(reading: PeriodReading, calendar: Calendar): Period {
+  const { frequency, seasons } = calendar
   if (reading.kind === 'season') return { cycle: reading.year, season: reading.season }
+  if (frequency === 'weekly') return weekOf(dayOf(reading))
+  if (frequency === 'daily') return rhythmOf(calendar).periodOf(dayOf(reading))
+  if (frequency === 'hourly') return rhythmOf(calendar).periodOf(hourOf(reading))
   const months = monthsOf(reading)
   return {
     cycle: Math.floor(months / 12),

@@ -1,9 +1,10 @@
 import type { Calendar } from '../../core/calendar/calendar'
 import type { Period } from '../../core/calendar/period'
+import { rhythmOf } from '../../core/calendar/rhythms'
 import type { Value } from '../../core/series/series'
 import type { ValuedSeries } from '../numbers/readValues'
 import type { PeriodReading } from '../periods/periodReading'
-import { dayOf, periodOf } from './commonCalendar'
+import { hourOf, periodOf } from './commonCalendar'
 
 export interface Grouped {
   readonly period: Period
@@ -11,10 +12,11 @@ export interface Grouped {
 }
 
 export function group({ entries }: ValuedSeries, calendar: Calendar): Map<number, Grouped> {
+  const { countOf } = rhythmOf(calendar)
   const byPeriod = new Map<number, Grouped>()
   for (const entry of entries) {
     const period = periodOf(entry.at.period, calendar)
-    const key = period.cycle * calendar.seasons + period.season
+    const key = countOf(period)
     const known = byPeriod.get(key)
     if (known) known.entries.push(entry)
     else byPeriod.set(key, { period, entries: [entry] })
@@ -25,7 +27,7 @@ export function group({ entries }: ValuedSeries, calendar: Calendar): Map<number
 /** The values of a period in the order of time. */
 export function inOrder(entries: Grouped['entries']): Value[] {
   return [...entries]
-    .sort((a, b) => dayOf(a.at.period) - dayOf(b.at.period))
+    .sort((a, b) => hourOf(a.at.period) - hourOf(b.at.period))
     .map(({ value }) => value)
 }
 

@@ -2,6 +2,8 @@ import type { Calendar } from '../../core/calendar/calendar'
 import { axisOf } from '../../core/calendar/axis'
 import type { Period } from '../../core/calendar/period'
 import type { ValuedSeries } from '../numbers/readValues'
+import { rhythmOf } from '../../core/calendar/rhythms'
+import { median } from '../../core/statistics/average'
 import { dayOf, periodOf, type RowFrequency } from './commonCalendar'
 import { distinct } from './grouped'
 
@@ -35,6 +37,7 @@ export function incompletePeriods(
 ): Period[] {
   const days = [...new Set(distinct(series).map(dayOf))].sort((a, b) => a - b)
   const held = heldBy(series, calendar)
+  if (calendar.frequency === 'weekly') return shortWeeks(held)
   const [first, last] = [held[0]!, held.at(-1)!]
   const reach = usualStep(days, rows)
   const inOtherYears = ({ period }: Held) =>
@@ -58,21 +61,31 @@ export function incompletePeriods(
       const others = inOtherYears(own)
       // Shops that close in the same weeks every year lack nothing.
       const isGap = hasGap(own) && !(others.length > 0 && others.every(hasGap))
-      return isGap || (isWithin && rows === 'daily' && lacksRows(own))
+      return isGap || (isWithin && rows !== 'weekly' && lacksRows(own))
     })
     .map(({ period }) => period)
 }
 
+/** Weeks with fewer days than there usually are: at either end any, within by more than a holiday or two. */
+function shortWeeks(held: readonly Held[]): Period[] {
+  const usual = median(held.map(({ days }) => days))!
+  const isEnd = (at: number) => at === 0 || at === held.length - 1
+  return held
+    .filter(({ days }, at) => days < (isEnd(at) ? usual : TOO_FEW * usual))
+    .map(({ period }) => period)
+}
+
 export function isSame(a: Period, b: Period): boolean {
-  return a.cycle === b.cycle && a.season === b.season
+  return a.cycle === b.cycle && a.season === b.season && a.again === b.again
 }
 
 /** The periods that have rows, in the order of time. */
 function heldBy(series: readonly ValuedSeries[], calendar: Calendar): Held[] {
+  const { countOf } = rhythmOf(calendar)
   const byPeriod = new Map<number, { period: Period; days: Set<number> }>()
   for (const reading of distinct(series)) {
     const period = periodOf(reading, calendar)
-    const key = period.cycle * calendar.seasons + period.season
+    const key = countOf(period)
     const known = byPeriod.get(key) ?? { period, days: new Set<number>() }
     known.days.add(dayOf(reading))
     byPeriod.set(key, known)
@@ -81,15 +94,10 @@ function heldBy(series: readonly ValuedSeries[], calendar: Calendar): Held[] {
     .sort(([a], [b]) => a - b)
     .map(([, { period, days }]) => ({
       period,
-      before: Math.min(...days) - startOf(period, calendar),
-      after:
-        startOf(axisOf({ calendar, start: period }).periodAt(2), calendar) - 1 - Math.max(...days),
+      before: Math.min(...days) - axisOf({ calendar, start: period }).firstDay(1)!,
+      after: axisOf({ calendar, start: period }).firstDay(2)! - 1 - Math.max(...days),
       days: days.size,
     }))
-}
-
-function startOf({ cycle: year, season }: Period, { seasons }: Calendar): number {
-  return Date.UTC(year, (season - 1) * (12 / seasons), 1) / 86_400_000
 }
 
 /** Periods of the weeks between the first and the last that have no row; a week belongs to that of its Thursday. */
@@ -116,5 +124,5 @@ function usualStep(days: readonly number[], rows: RowFrequency): number {
     .map((day, i) => day - days[i]!)
     .sort((a, b) => a - b)
   const usual = steps[Math.floor(steps.length * 0.95)] ?? 1
-  return rows === 'daily' ? Math.max(1, usual) : usual + 1
+  return rows === 'daily' || rows === 'hourly' ? Math.max(1, usual) : usual + 1
 }

@@ -16,28 +16,30 @@ export function targetOf(
   series: readonly ValuedSeries[],
   inquiry: Inquiry,
 ): { frequency: Frequency; how: HowOf | null } {
-  const often = rows === 'daily' || rows === 'weekly'
+  const often = FINER[rows] !== undefined
   const { answers } = inquiry
   const wantsOther = answers.frequency !== undefined && answers.frequency !== rows
   if (!often && (!wantsOther || rows === 'yearly' || rows === 'half-yearly')) {
     return { frequency: rows as Frequency, how: null }
   }
   const targets = often
-    ? (['monthly', 'quarterly', 'yearly'] as const)
+    ? [...FINER[rows]!, ...(['monthly', 'quarterly', 'yearly'] as const)]
     : ([rows, 'quarterly', 'half-yearly', 'yearly'] as const)
   const frequency = inquiry.ask({
     id: 'frequency',
     ask: `The rows are ${rows}. How often shall the series be counted?`,
-    options: [...new Set(targets)].map((value) => ({
+    options: [...new Set<Frequency>(targets)].map((value) => ({
       value,
       consequence:
         value === rows
-          ? 'As the rows are.'
+          ? (AS_THEY_ARE[value] ?? 'As the rows are.')
           : `Rows are gathered into ${onePeriod(calendarOf(value))}s.`,
     })),
     otherwise: often ? 'monthly' : rows,
   }) as Frequency
-  if (!often && frequency === rows) return { frequency, how: null }
+  const isKept = frequency === rows
+  if (isKept && !(often && comeTwice(series, calendarOf(frequency))))
+    return { frequency, how: null }
   const how = askForGathering(series, calendarOf(frequency), inquiry)
   const ways = [...new Set(series.map(how))]
   const said =
@@ -51,9 +53,30 @@ export function targetOf(
   const each = onePeriod(calendarOf(frequency))
   inquiry.note(
     'gathered',
-    `${rowsIn.toLocaleString('en')} ${rows} rows were gathered into ${each}s: ${said}${rows === 'weekly' ? ' A week belongs to the month of its Thursday.' : ''}`,
+    `${rowsIn.toLocaleString('en')} ${rows} rows were gathered into ${each}s: ${said}${rows === 'weekly' && !isKept ? ' A week belongs to the month of its Thursday.' : ''}`,
   )
   return { frequency, how }
+}
+
+/** What rows that come more often than months can be kept as, the finest first. */
+const FINER: Partial<Record<RowFrequency, readonly Frequency[]>> = {
+  hourly: ['hourly', 'daily', 'weekly'],
+  daily: ['daily', 'weekly'],
+  weekly: ['weekly'],
+}
+
+const AS_THEY_ARE: Partial<Record<Frequency, string>> = {
+  hourly: 'As the rows are: an hour each, with the season of the day.',
+  daily:
+    'As the rows are: a day each, with the season of the week; days without a row have no value.',
+  weekly: 'As the rows are: a week each, Monday to Sunday, with the season of the year.',
+}
+
+/** Whether a period has several rows of one series, as receipts of a day have. */
+function comeTwice(series: readonly ValuedSeries[], calendar: Calendar): boolean {
+  return series.some((own) =>
+    [...group(own, calendar).values()].some(({ entries }) => entries.length > 1),
+  )
 }
 
 const ASKED: Record<Kind, string> = {

@@ -1,6 +1,13 @@
 /** A period as a cell tells it, before the frequency of the whole file is known. */
 export type PeriodReading =
-  | { readonly kind: 'day'; readonly year: number; readonly month: number; readonly day: number }
+  | {
+      readonly kind: 'day'
+      readonly year: number
+      readonly month: number
+      readonly day: number
+      /** A whole hour of it, where one is written that is not midnight. */
+      readonly hour?: number
+    }
   | { readonly kind: 'week'; readonly year: number; readonly week: number }
   | { readonly kind: 'month'; readonly year: number; readonly month: number }
   | { readonly kind: 'quarter'; readonly year: number; readonly quarter: number }
@@ -59,7 +66,11 @@ export function fiscalYearOf(text: string): number | null {
 }
 
 /** A day that exists, or null: there is no 31 April. */
-export function dayOf(year: number | null, month: number, day: number): PeriodReading | null {
+export function dayOf(
+  year: number | null,
+  month: number,
+  day: number,
+): (PeriodReading & { kind: 'day' }) | null {
   if (year === null || month < 1 || month > 12 || day < 1) return null
   if (day > new Date(Date.UTC(year, month, 0)).getUTCDate()) return null
   return { kind: 'day', year, month, day }

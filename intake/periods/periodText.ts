@@ -179,9 +179,20 @@ function spelt(text: string, order: DayOrder): PeriodReading | null {
   for (const { pattern, read } of READERS) {
     const match = pattern.exec(text)
     const reading = match && read(match.slice(1), order)
-    if (reading) return reading
+    if (reading) return reading.kind === 'day' ? atItsHour(reading, text) : reading
   }
   return null
+}
+
+const CLOCK = /[T ](\d{1,2}):00(?::00(?:[.,]0+)?)?(?: ?([AP])M)?(?!\d|:)/i
+
+/** A day with the whole hour that is written behind it; midnight is the day itself. */
+function atItsHour(reading: PeriodReading & { kind: 'day' }, text: string): PeriodReading {
+  const clock = CLOCK.exec(text)
+  if (!clock) return reading
+  const [written, half] = [Number(clock[1]), clock[2]?.toUpperCase()]
+  const hour = half ? (written % 12) + (half === 'P' ? 12 : 0) : written
+  return hour > 0 && hour < 24 ? { ...reading, hour } : reading
 }
 
 /** Whether a cell is written as three numbers, the year last; also `w/e 10/01/2021`, and without marks `10012021`. */

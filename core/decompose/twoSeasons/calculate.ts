@@ -199,8 +199,9 @@ function judged(
   return [first!, second!]
 }
 
-function saidOf({ uncertainty: _u, cost: _c, ...said }: Found) {
-  return { seasons: said.index.length, ...said }
+function saidOf({ index, raw, counts, rawIndexMean, sharedMeans, byPeriod, departures }: Found) {
+  const own = { index, raw, counts, rawIndexMean, sharedMeans, byPeriod, departures }
+  return { seasons: index.length, ...own }
 }
 
 function rowsOf({ index, raw, counts, uncertainty }: Found): SeasonalIndex[] {
