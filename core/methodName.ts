@@ -1,3 +1,4 @@
+import { oneCycle } from './calendar/labels'
 import type { Calendar } from './calendar/calendar'
 import { wayOf } from './decompose/ways'
 import { forecastWayOf, type ForecastOptions } from './forecast/ways'
@@ -37,6 +38,7 @@ export function forecastName(
   const name = forecastWayOf(options.by).label(options, {
     decomposition,
     trend: trendWords(trend, calendar),
+    cycle: oneCycle(calendar),
     nameOf: (member) => uncapitalizedName(member, calendar),
   })
   return name.replace(/^; /, '')

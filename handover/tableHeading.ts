@@ -1,3 +1,4 @@
+import { cycleOfResult } from '../core/ledger/calendarOfResult'
 import { verdictLine } from '../core/check/words'
 import type { Looked, Result } from '../core/result'
 import { headingOf } from './heading'
@@ -22,7 +23,7 @@ export function tableHeading(
   return [
     headingOf(name, unit),
     ...(sentence === null ? [] : [says(sentence)]),
-    ...(verdict ? [says(verdictLine(verdict, unit))] : []),
+    ...(verdict ? [says(verdictLine(verdict, unit, cycleOfResult(result)))] : []),
     date,
   ]
 }

@@ -3,7 +3,7 @@ import { analyse } from '../../core/analyse'
 import { periodLabel } from '../../core/calendar/labels'
 import { verdictLine } from '../../core/check/words'
 import { parsePeriod } from '../../core/calendar/codes'
-import { calendarOfResult } from '../../core/ledger/calendarOfResult'
+import { calendarOfResult, cycleOfResult } from '../../core/ledger/calendarOfResult'
 import { regressionReadings } from '../../core/ledger/regressionReadings'
 import { totalsOf } from '../../core/ledger/totalled'
 import type { MethodDocument } from '../../core/method'
@@ -109,7 +109,7 @@ function checkLines({ check, series, findings }: Result): string[] {
   const own = new Set(check.findings)
   return [
     '\nHow such forecasts would have done',
-    `  ${verdictLine(check.verdict, series.unit)}`,
+    `  ${verdictLine(check.verdict, series.unit, cycleOfResult({ series }))}`,
     ...coverage.map(
       ({ level, inUse: { pooled } }) => `  The ${level}% limits held ${percent(pooled.share)}.`,
     ),

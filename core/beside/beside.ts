@@ -74,12 +74,12 @@ export const DIFFERENCE_WORDS: Record<Difference, string> = {
 }
 
 /** `month on month`, `annualized ×12` … */
-export function growthWords(rate: GrowthKind, per: string): string {
+export function growthWords(rate: GrowthKind, per: string, cycle: string): string {
   return {
     periodOnPeriod: `${per} on ${per}`,
     annualizedSimple: 'annualized, multiple',
     annualizedCompounded: 'annualized, compounded',
-    yearOnYear: 'year on year',
+    yearOnYear: `${cycle} on ${cycle}`,
   }[rate]
 }
 

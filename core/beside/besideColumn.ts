@@ -1,3 +1,4 @@
+import { oneCycle } from '../calendar/labels'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation } from '../column/expression'
 import type { SeriesRun } from '../column/run'
@@ -221,7 +222,7 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
       return {
         label: beside.on === 'value' ? `Growth, ${run.noun}` : 'Growth, deseas.',
-        means: growthWords(beside.rate, run.per),
+        means: growthWords(beside.rate, run.per, oneCycle(run.calendar)),
         measure: 'percent',
         component: beside.on === 'value' ? 'original' : 'deseasonalized',
         mark: beside.on === 'value' ? 'line-thin' : 'line-thick',

@@ -78,6 +78,11 @@ export function calendarOf(
 /** Frequencies whose cycles have no other beginning, and whose seasons no other names: ISO weeks, days and hours. */
 const OF_THE_CALENDAR: ReadonlySet<Frequency> = new Set(['weekly', 'daily', 'hourly'])
 
+/** Whether the cycles of a calendar begin where the calendar says, so that no other beginning can be chosen. */
+export function hasOwnBeginning({ frequency }: Pick<Calendar, 'frequency'>): boolean {
+  return OF_THE_CALENDAR.has(frequency)
+}
+
 function cycleLength(frequency: Frequency, stated: number | undefined): number {
   if (frequency === 'seasons') {
     const seasons = stated ?? NaN

@@ -1,5 +1,6 @@
 import type { Calendar } from './calendar'
 import type { Period } from './period'
+import type { CycleName } from './rhythm'
 import { rhythmOf } from './rhythms'
 
 /**
@@ -32,7 +33,7 @@ export function onePeriod(calendar: Calendar): string {
 }
 
 /** The word for one turn of the seasons: `year`, `week`, `day`. */
-export function oneCycle(calendar: Calendar): string {
+export function oneCycle(calendar: Calendar): CycleName {
   return rhythmOf(calendar).cycle
 }
 

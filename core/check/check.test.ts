@@ -126,7 +126,7 @@ describe('the verdict', () => {
   it('says how far off such forecasts were, beside what needs no method', () => {
     const { verdict } = check(steady, FORMAT)!
     expect(verdict!.against).toBe('better')
-    expect(verdictLine(verdict!, 'litres')).toMatch(
+    expect(verdictLine(verdict!, 'litres', 'year')).toMatch(
       /^Over 36 tries such forecasts were off by [\d.]+%; repeating last year would have been off by [\d.]+%\.$/,
     )
   })

@@ -1,4 +1,4 @@
-import { countPeriods } from '../calendar/labels'
+import { countPeriods, oneCycle } from '../calendar/labels'
 import { completeMethod } from '../completeMethod'
 import type { CheckPlan } from '../checkPlan'
 import type { Finding } from '../finding'
@@ -89,6 +89,7 @@ function* concludeCheck(task: CheckTask, { tries, passedOver }: Rolled): Steps<C
       origins: origins.length,
       horizon: plan.rolling.horizon,
       unit: series.unit,
+      cycle: oneCycle(series.calendar),
     }),
   }
 }

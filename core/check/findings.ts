@@ -1,6 +1,7 @@
+import type { CycleName } from '../calendar/rhythm'
 import { benchmarkChange } from '../forecast/ways'
 import type { Action, Finding, MethodChange } from '../finding'
-import { BENCHMARK_SAYS } from '../forecast/benchmarks'
+import { benchmarkSays } from '../forecast/benchmarks'
 import type { LimitKind } from '../forecast/commonOptions'
 import { capitalized } from '../series/noun'
 import { agrees, type LevelCoverage } from './coverage'
@@ -31,6 +32,8 @@ export interface Judged {
   readonly origins: number
   readonly horizon: number
   readonly unit: string
+  /** One turn of the seasons. */
+  readonly cycle: CycleName
 }
 
 /** What the check has to say, with what to try as clicks. */
@@ -44,10 +47,10 @@ export function findingsOfCheck(judged: Judged): Finding[] {
 }
 
 /** Worse than what needs no method, beyond chance. */
-function benchmarkFinding({ verdict, nearer, unit }: Judged): Finding[] {
+function benchmarkFinding({ verdict, nearer, unit, cycle }: Judged): Finding[] {
   const [best] = verdict?.benchmarks ?? []
   if (!verdict || !best || verdict.against !== 'worse') return []
-  const says = BENCHMARK_SAYS[best.which]
+  const says = benchmarkSays(best.which, cycle)
   const repeat: Action = {
     label: `Forecast by ${says}`,
     change: benchmarkChange(best.which),

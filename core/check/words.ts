@@ -1,4 +1,5 @@
-import { BENCHMARK_SAYS } from '../forecast/benchmarks'
+import type { CycleName } from '../calendar/rhythm'
+import { benchmarkSays } from '../forecast/benchmarks'
 import { figure, inUnit } from '../words/figure'
 import type { ReadersFigures } from '../words/readersFigures'
 import type { ErrorFigures } from './errorFigures'
@@ -12,11 +13,15 @@ export function offWords({ by, in: measure }: Off, unit: string): string {
 }
 
 /** `Over 36 tries such forecasts were off by 3.1%; repeating last year would have been off by 4.9%.` */
-export function verdictLine({ tries, method, benchmarks, against }: Verdict, unit: string): string {
+export function verdictLine(
+  { tries, method, benchmarks, against }: Verdict,
+  unit: string,
+  cycle: CycleName,
+): string {
   const own = `Over ${countTries(tries)} such forecasts were off by ${offWords(method, unit)}`
   const [best] = benchmarks
   if (!best) return `${own}.`
-  const other = `${BENCHMARK_SAYS[best.which]} would have been off by ${offWords(best.off, unit)}`
+  const other = `${benchmarkSays(best.which, cycle)} would have been off by ${offWords(best.off, unit)}`
   const chance =
     against === null
       ? `: too few tries to tell them apart`
@@ -27,9 +32,13 @@ export function verdictLine({ tries, method, benchmarks, against }: Verdict, uni
 }
 
 /** The same where there is little room: `off by 3.1%; repeating last year 4.9%`. */
-export function shortVerdict({ method, benchmarks }: Verdict, unit: string): string {
+export function shortVerdict(
+  { method, benchmarks }: Verdict,
+  unit: string,
+  cycle: CycleName,
+): string {
   const [best] = benchmarks
-  const other = best ? `; ${BENCHMARK_SAYS[best.which]} ${offWords(best.off, unit)}` : ''
+  const other = best ? `; ${benchmarkSays(best.which, cycle)} ${offWords(best.off, unit)}` : ''
   return `off by ${offWords(method, unit)}${other}`
 }
 

@@ -1,4 +1,4 @@
-import { countPeriods } from '../calendar/labels'
+import { countPeriods, oneCycle } from '../calendar/labels'
 import { Refusal } from '../refusal'
 import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
@@ -20,7 +20,7 @@ export function requireTwoYears(stretch: Stretch): void {
   const needed = 2 * calendar.seasons
   if (values.length < needed) {
     throw new Refusal(
-      `Too short: a decomposition needs at least two full years (${countPeriods(needed, calendar)}); there are ${values.length}.`,
+      `Too short: a decomposition needs at least two full ${oneCycle(calendar)}s (${countPeriods(needed, calendar)}); there are ${values.length}.`,
       'series',
     )
   }

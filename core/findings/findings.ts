@@ -1,3 +1,4 @@
+import { oneCycle } from '../calendar/labels'
 import type { Figures } from '../calculate'
 import { wayOf } from '../decompose/ways'
 import type { Examined } from '../examine'
@@ -50,6 +51,7 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
         {
           followsLevel: way.traits.followsLevel,
           swaysAverage: way.average(decompose, series.calendar) !== null,
+          cycle: oneCycle(series.calendar),
           advice: way.advice,
         },
         examined.trendShare,

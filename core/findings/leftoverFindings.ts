@@ -9,6 +9,8 @@ import { figure, percent, probability } from '../words/figure'
 export interface WayOfLeftover extends Pick<Traits, 'followsLevel'> {
   /** Whether its trend-cycle is an average, which a freak value sways. */
   readonly swaysAverage: boolean
+  /** One turn of the seasons: `year`. */
+  readonly cycle: string
   /** What to try under this method when it waves. */
   readonly advice: (waves: NonNullable<Leftover['waves']>) => string
 }
@@ -29,7 +31,7 @@ export function leftoverFindings(
     modelMends,
   }: Pick<Examined, 'leftover' | 'advisedModel' | 'outliers' | 'seasonLeft' | 'modelMends'>,
   model: Model,
-  { followsLevel, swaysAverage, advice }: WayOfLeftover,
+  { followsLevel, swaysAverage, cycle, advice }: WayOfLeftover,
   trendShare: number | null,
 ): Finding[] {
   const { waves, wavesAtLag: lag, fan, autocorrelation: r, limit } = leftover
@@ -53,7 +55,7 @@ export function leftoverFindings(
   }
   if (seasonLeft) {
     const own = r?.[seasonLeft.lag - 1] ?? null
-    const text = `What is left over still holds a season${own === null ? '' : ` (autocorrelation one year back ${figure(own)})`}: the tests find one, and this method takes none out.`
+    const text = `What is left over still holds a season${own === null ? '' : ` (autocorrelation one ${cycle} back ${figure(own)})`}: the tests find one, and this method takes none out.`
     findings.push({
       ...caution('season-left', text, own ?? 0),
       actions: [{ label: 'Take the season out', change: seasonLeft.change }],
@@ -62,7 +64,7 @@ export function leftoverFindings(
   }
   if (!followsLevel) {
     if (trendShare !== null) {
-      const text = `The indices hold part of the trend: simple averages take its ${percent(trendShare)} a year for season, from the first season to the last. ${advice('slowly')}`
+      const text = `The indices hold part of the trend: simple averages take its ${percent(trendShare)} a ${cycle} for season, from the first season to the last. ${advice('slowly')}`
       findings.push(caution('indices-hold-trend', text, trendShare))
     }
   } else if (waves !== null) {

@@ -1,3 +1,4 @@
+import { oneCycle } from '../calendar/labels'
 import type { Examined } from '../examine'
 import type { PhaseAt } from '../examineTrend'
 import type { Action, Finding } from '../finding'
@@ -48,7 +49,7 @@ export function levelFindings(
     const canGrow = isFitted && !TREND_FORMS[options.form].ofLog
     return said(
       'even-growth',
-      `The trend ${yearly > 0 ? 'grows' : 'shrinks'} by an even ${percent(yearly)} a year${both}: nothing in it has turned.`,
+      `The trend ${yearly > 0 ? 'grows' : 'shrinks'} by an even ${percent(yearly)} a ${oneCycle(stretch.calendar)}${both}: nothing in it has turned.`,
       { figure: yearly, ...(canGrow ? { actions: [GROW] } : {}) },
     )
   }
@@ -97,7 +98,7 @@ function phaseWords(
   if (direction === 'level') return 'is level'
   const yearly = Math.abs(slope) * calendar.seasons
   const rate = middle > 0 ? percent(yearly / middle) : inUnit(yearly, unit)
-  return `${direction} ${rate} a year`
+  return `${direction} ${rate} a ${oneCycle(calendar)}`
 }
 
 function list(words: readonly string[]): string {

@@ -1,3 +1,4 @@
+import { oneCycle } from '../calendar/labels'
 import type { Model } from '../model'
 import type { Traits } from '../decompose/way'
 import { MOVING_WAY, WITHOUT_SEASON } from '../decompose/ways'
@@ -51,7 +52,7 @@ export function seasonFindings(examined: Examined, context: SeasonContext): Find
       : [notFound(tests, examined, stretch)]),
     ...(tests.found && !leftover.isNothing ? strengthFinding(strength, outliers.length > 0) : []),
     ...(tests.found && traits.followsLevel && !traits.seasonMayChange && !isContrary
-      ? moves(tests, seasons)
+      ? moves(tests, seasons, stretch)
       : []),
     ...(tests.found && !leftover.isNothing ? unsteady(seasons) : []),
     ...thin(seasons),
@@ -118,7 +119,7 @@ function notFound(tests: SeasonTests, { outliers }: Examined, stretch: Stretch):
   return {
     ...about(
       'no-stable-season',
-      `No season can be told from chance: the seasons differ by no more than the years within them (${testWords(stable)}).`,
+      `No season can be told from chance: the seasons differ by no more than the ${oneCycle(stretch.calendar)}s within them (${testWords(stable)}).`,
       stable.p,
     ),
     severity: 'caution',
@@ -127,7 +128,12 @@ function notFound(tests: SeasonTests, { outliers }: Examined, stretch: Stretch):
 }
 
 /** A season that changes over the years, under a method that takes it to be the same. */
-function moves(tests: SeasonTests, seasons: readonly SeasonRow[]): Finding[] {
+function moves(
+  tests: SeasonTests,
+  seasons: readonly SeasonRow[],
+  { calendar }: Stretch,
+): Finding[] {
+  const cycle = oneCycle(calendar)
   const { moving, drifting } = tests
   const movement = movementOf(tests)
   const caution = (text: string, p: Value): Finding => ({
@@ -137,11 +143,11 @@ function moves(tests: SeasonTests, seasons: readonly SeasonRow[]): Finding[] {
   })
   if (movement === 'shape') {
     const { season, from, to } = drifting.most!
-    const text = `The season moves over the years, ${seasons[season - 1]!.label} most of all: from ${figure(from)} in the first year to ${figure(to)} in the last (F(${drifting.df.join(', ')}) = ${figure(drifting.f!)}, p ${probability(drifting.p!)}).`
+    const text = `The season moves over the ${cycle}s, ${seasons[season - 1]!.label} most of all: from ${figure(from)} in the first ${cycle} to ${figure(to)} in the last (F(${drifting.df.join(', ')}) = ${figure(drifting.f!)}, p ${probability(drifting.p!)}).`
     return [caution(text, drifting.p)]
   }
   if (movement === null) return []
-  const text = `The size of the season changes over the years (moving seasonality ${testWords(moving)}).`
+  const text = `The size of the season changes over the ${cycle}s (moving seasonality ${testWords(moving)}).`
   return [caution(text, moving.p)]
 }
 

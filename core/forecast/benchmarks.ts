@@ -1,15 +1,21 @@
+import type { CycleName } from '../calendar/rhythm'
 import type { Value } from '../series/series'
 
 /** Forecasts that need no method, which any method must beat to be worth its trouble. */
 export const BENCHMARKS = ['lastValue', 'lastYear', 'mean', 'drift'] as const
 export type Benchmark = (typeof BENCHMARKS)[number]
 
-/** How each is said: `repeating last year would have been off by 4.9%`. */
-export const BENCHMARK_SAYS: Readonly<Record<Benchmark, string>> = {
+const SAYS: Readonly<Record<Exclude<Benchmark, 'lastYear'>, string>> = {
   lastValue: 'repeating the last value',
-  lastYear: 'repeating last year',
   mean: 'the mean of all values',
   drift: 'the last value with its drift',
+}
+
+/** How each is said: `repeating last year would have been off by 4.9%`. @param cycle one turn of the seasons */
+export function benchmarkSays(which: Benchmark, cycle: CycleName): string {
+  return which === 'lastYear'
+    ? `repeating ${cycle === 'day' ? 'the last day' : `last ${cycle}`}`
+    : SAYS[which]
 }
 
 /** Those that a series has: without a season last year is the last value. */

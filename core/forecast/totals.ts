@@ -1,5 +1,5 @@
 import type { Calendar } from '../calendar/calendar'
-import { cycleLabel } from '../calendar/labels'
+import { cycleLabel, oneCycle } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
 import type { Period } from '../calendar/period'
 import { seasonColumn, tableYear } from '../calendar/tableYear'
@@ -40,7 +40,7 @@ export interface Totalled {
 const QUARTERS = 4
 
 /**
- * Totals of every year that holds a forecast period, each against the year before.
+ * Totals of every year that holds a forecast period, of days every week, each against the one before.
  *
  * A fiscal year is called by the calendar year in which it ends. Where the forecast ends within a year, the part of
  * it that is there is compared with the same part of the year before.
@@ -58,12 +58,12 @@ export function totalsByYear(of: Totalled): Total[] {
 /**
  * The same by quarter, counted from the start of the year.
  *
- * @returns none where a year has no whole periods in a quarter, or one alone
+ * @returns none where a cycle is no year, or a year has no whole periods in a quarter, or one alone
  */
 export function totalsByQuarter(of: Totalled): Total[] {
   const { calendar, periodAt } = axisOf(of)
   const each = calendar.seasons / QUARTERS
-  if (!Number.isInteger(each) || each < 2) return []
+  if (oneCycle(calendar) !== 'year' || !Number.isInteger(each) || each < 2) return []
   const quarter = (t: number) => {
     const period = periodAt(t)
     return (

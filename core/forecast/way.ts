@@ -1,3 +1,4 @@
+import type { CycleName } from '../calendar/rhythm'
 import type { z } from 'zod'
 import type { Calendar } from '../calendar/calendar'
 import type { Period } from '../calendar/period'
@@ -197,6 +198,8 @@ export interface Criterion {
 export interface LabelTold {
   readonly decomposition: string
   readonly trend: string
+  /** One turn of the seasons. */
+  readonly cycle: CycleName
   /** The few words for a method within this one. */
   nameOf(member: MemberMethod): string
 }

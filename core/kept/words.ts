@@ -1,8 +1,8 @@
 import type { Calendar } from '../calendar/calendar'
-import { periodLabel } from '../calendar/labels'
+import { periodLabel, oneCycle } from '../calendar/labels'
 import { parsePeriod } from '../calendar/codes'
 import { offWords } from '../check/words'
-import { BENCHMARK_SAYS } from '../forecast/benchmarks'
+import { benchmarkSays } from '../forecast/benchmarks'
 import { figure } from '../words/figure'
 import { leans, withinNarrowest, type Judged, type Need } from './judge'
 
@@ -28,7 +28,7 @@ export function recordLine(judged: Judged, { calendar, unit }: RecordTold): stri
   return [
     `${first === last ? first : `${first} to ${last}`}: off by ${offWords(off, unit)}${within ? `, ${within}` : ''}`,
     ...(benchmark.off
-      ? [`${BENCHMARK_SAYS[benchmark.which]} ${offWords(benchmark.off, unit)}`]
+      ? [`${benchmarkSays(benchmark.which, oneCycle(calendar))} ${offWords(benchmark.off, unit)}`]
       : []),
     ...(statistical ? [`without the hand ${offWords(statistical, unit)}`] : []),
   ].join('; ')

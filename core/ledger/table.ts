@@ -1,3 +1,4 @@
+import { cycleOfResult } from './calendarOfResult'
 import type { Column } from '../column/column'
 import { STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
 import { limitNamed } from '../forecast/columns'
@@ -135,7 +136,9 @@ export function forecastTable(result: Result): FigureTable {
       'period',
       't',
       ...columns.map(({ heading }) => heading),
-      ...(lines.length > 0 ? [inBrackets('a year before', series.unit), 'change (%)'] : []),
+      ...(lines.length > 0
+        ? [inBrackets(`a ${cycleOfResult(result)} before`, series.unit), 'change (%)']
+        : []),
     ],
     rows: [
       ...forecast.period.map((period, i) => [

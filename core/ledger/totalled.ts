@@ -1,3 +1,5 @@
+import type { CycleName } from '../calendar/rhythm'
+import { oneCycle } from '../calendar/labels'
 import { meanOf, operation, plain, type Expression } from '../column/expression'
 import { totalsByQuarter, totalsByYear, type Total, type Totalled } from '../forecast/totals'
 import type { Result } from '../result'
@@ -6,7 +8,7 @@ import type { Ledger } from './ledger'
 
 /** Totals of years, or of quarters. */
 export interface TotalsBy {
-  readonly by: 'year' | 'quarter'
+  readonly by: CycleName | 'quarter'
   readonly rows: readonly Total[]
 }
 
@@ -27,7 +29,7 @@ export function totalledOf(result: Result, forecast = result.forecast.forecast):
 export function totalsOf(result: Result, forecast = result.forecast.forecast): TotalsBy[] {
   const of = totalledOf(result, forecast)
   const all: TotalsBy[] = [
-    { by: 'year', rows: totalsByYear(of) },
+    { by: oneCycle(of.calendar), rows: totalsByYear(of) },
     { by: 'quarter', rows: totalsByQuarter(of) },
   ]
   return all.filter(({ rows }) => rows.length > 0)

@@ -1,4 +1,4 @@
-import { onePeriod, seasonLabel } from '../calendar/labels'
+import { onePeriod, seasonLabel, oneCycle } from '../calendar/labels'
 import type { Calendar } from '../calendar/calendar'
 import { mean, median } from '../statistics/average'
 import { standardDeviation } from '../statistics/spread'
@@ -69,7 +69,7 @@ export function peaksTold(
   })
   if (keepsYear) {
     return season === 'none'
-      ? told('chance', `${apart}: about a year, though the tests find no season`)
+      ? told('chance', `${apart}: about a ${oneCycle(calendar)}, though the tests find no season`)
       : told('seasonal', `${apart}: seasonal${season === 'found' ? ', as the tests find' : ''}`)
   }
   if (season === 'found') return told('wander', wanderWords(peaks, troughs, seasonOf, calendar))
@@ -105,10 +105,10 @@ function wanderWords(
   const [turns, places] = peaks.length > 0 ? ['Peaks', peaks] : ['Troughs', troughs]
   const seasons = [...new Set(places.map((place) => seasonOf[place - 1]!))].sort((a, b) => a - b)
   if (seasons.length > Math.max(2, calendar.seasons * ANYWHERE)) {
-    return `${turns} come in no one part of the year, though the tests find a season: other things move the series more`
+    return `${turns} come in no one part of the ${oneCycle(calendar)}, though the tests find a season: other things move the series more`
   }
   const names = seasons.map((one) => seasonLabel(one, calendar))
   return names.length === 1
-    ? `${turns} come in ${names[0]}, though not in every year`
+    ? `${turns} come in ${names[0]}, though not in every ${oneCycle(calendar)}`
     : `${turns} wander: they come in ${names.slice(0, -1).join(', ')} or ${names.at(-1)}`
 }

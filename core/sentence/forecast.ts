@@ -1,5 +1,5 @@
 import type { Calendar } from '../calendar/calendar'
-import { countPeriods, onePeriod } from '../calendar/labels'
+import { countPeriods, onePeriod, countCycles } from '../calendar/labels'
 import type { MethodChange } from '../finding'
 import { LONGEST_HORIZON, type LimitKind } from '../forecast/commonOptions'
 import { FORECAST_WAYS, forecastWayOf, type ForecastName } from '../forecast/ways'
@@ -57,7 +57,7 @@ export function horizonWord(horizon: number, calendar: Calendar): Word {
           value: horizon,
           ...{ least: 1, most: LONGEST_HORIZON, unit: `${onePeriod(calendar)}s` },
           shortcuts: YEARS_AHEAD.map((years) => ({
-            text: `${years} ${years === 1 ? 'year' : 'years'}`,
+            text: countCycles(years, calendar),
             value: years * calendar.seasons,
           })),
         },

@@ -1,3 +1,4 @@
+import { cycleOfResult } from '../../core/ledger/calendarOfResult'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { shortVerdict } from '../../core/check/words'
 import type { Steps } from '../../core/work/steps'
@@ -95,7 +96,9 @@ function overview(all: readonly PartOf[], { date, version }: ReportTold): Markup
           totalFigure(workings, ahead, 'own') ?? '–',
           [totalWord(result), result.series.unit].filter((word) => word !== '').join(', '),
           totalFigure(workings, ahead, 'change') ?? '–',
-          verdict ? says.inText(shortVerdict(verdict, result.series.unit)) : 'not checked',
+          verdict
+            ? says.inText(shortVerdict(verdict, result.series.unit, cycleOfResult(result)))
+            : 'not checked',
         ]
       }),
     })}

@@ -1,9 +1,10 @@
+import { cycleOfResult } from '../../core/ledger/calendarOfResult'
 import { errorArithmetic } from '../../core/check/errorArithmetic'
 import type { Checked } from '../../core/check/check'
 import type { ErrorFigures } from '../../core/check/errorFigures'
 import { ERROR_NAMES, verdictLine } from '../../core/check/words'
 import { decimalsOfRows } from '../../core/ledger/table'
-import { BENCHMARK_SAYS, type Benchmark } from '../../core/forecast/benchmarks'
+import { benchmarkSays, type Benchmark } from '../../core/forecast/benchmarks'
 import type { Places } from './places'
 import { SheetDraft, type Sheet } from './sheet'
 
@@ -46,11 +47,12 @@ function writeFitted(places: Places, sheet: SheetDraft): void {
 function writeTries(places: Places, sheet: SheetDraft, { tries, verdict }: Checked): void {
   const { result, ledger } = places
   const { unit } = result.series
+  const cycle = cycleOfResult(result)
   const top = sheet.height + 1
   sheet.line(top, [`Forecasts from earlier origins, ${unit}`], 'title')
-  if (verdict) sheet.line(top + 1, [verdictLine(verdict, unit)])
+  if (verdict) sheet.line(top + 1, [verdictLine(verdict, unit, cycle)])
   const alongside = Object.keys(tries[0]?.benchmarks ?? {}) as Benchmark[]
-  const heads = alongside.map((which) => BENCHMARK_SAYS[which])
+  const heads = alongside.map((which) => benchmarkSays(which, cycle))
   sheet.line(
     top + 2,
     ['last period known', 'period', 'ahead', 'forecast', 'actual', 'error', ...heads],

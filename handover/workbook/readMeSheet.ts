@@ -1,5 +1,5 @@
 import { verdictLine } from '../../core/check/words'
-import { periodLabel } from '../../core/calendar/labels'
+import { periodLabel, oneCycle } from '../../core/calendar/labels'
 import { parsePeriod } from '../../core/calendar/codes'
 import { calendarOfResult } from '../../core/ledger/calendarOfResult'
 import type { Result } from '../../core/result'
@@ -39,7 +39,7 @@ export function readMeSheet(result: Result, { sentence, version, date }: Told): 
   say(OWN_WORKBOOK.series, headingOf(series.name, series.unit), 'title')
   say('periods', counted)
   say('method', sentence)
-  if (check?.verdict) say('verdict', verdictLine(check.verdict, series.unit))
+  if (check?.verdict) say('verdict', verdictLine(check.verdict, series.unit, oneCycle(calendar)))
   list(
     'worth knowing',
     [...findings, ...(check?.findings ?? [])].map(({ text }) => text),

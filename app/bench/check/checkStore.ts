@@ -1,3 +1,4 @@
+import { oneCycle } from '~~/core/calendar/labels'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { coreClient } from '~/workers/core'
@@ -84,7 +85,7 @@ export const useCheck = defineStore('check', () => {
       case 'done': {
         const { verdict } = checked.value!
         return verdict
-          ? verdictLine(verdict, bench.series!.unit)
+          ? verdictLine(verdict, bench.series!.unit, oneCycle(bench.series!.calendar))
           : 'Nothing came after any origin, so there is nothing to judge by.'
       }
       case 'running':
@@ -106,7 +107,7 @@ export const useCheck = defineStore('check', () => {
   /** The same for the path: `off by 3.1%; repeating last year 4.9%`. */
   const short = computed(() => {
     const verdict = checked.value?.verdict
-    if (verdict) return shortVerdict(verdict, bench.series!.unit)
+    if (verdict) return shortVerdict(verdict, bench.series!.unit, oneCycle(bench.series!.calendar))
     if (state.value === 'running') {
       return progress.value
         ? `checking: ${progress.value.done} of ${progress.value.of}`

@@ -1,3 +1,4 @@
+import { oneCycle } from '../../calendar/labels'
 import type { Model } from '../../model'
 import type { DecompositionWay } from '../way'
 import { decomposeByAverages, type AveragesTaken } from './calculate'
@@ -72,8 +73,7 @@ export const ratioToMovingAverage: AveragesWay = {
   says: (calendar, model) => ({
     lead: ', by ',
     text: `${departureWords(model)} a ${yearAverage(calendar)} moving average`,
-    means:
-      'Compares each value with the average of the year around it; half a year is lost at each end.',
+    means: `Compares each value with the average of the ${oneCycle(calendar)} around it; half a ${oneCycle(calendar)} is lost at each end.`,
   }),
   advice: (waves) =>
     waves === 'slowly'

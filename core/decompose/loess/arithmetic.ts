@@ -1,4 +1,4 @@
-import { countPeriods } from '../../calendar/labels'
+import { countPeriods, oneCycle } from '../../calendar/labels'
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import { localFit } from '../../column/localFit'
 import type { Value } from '../../series/series'
@@ -69,7 +69,7 @@ function loessSeason(run: LoessRun, t: number): Expression {
   const smoothed: Expression = fit
     ? {
         kind: 'local-fit',
-        symbol: `local ${options.seasonalDegree === 1 ? 'line' : 'level'} through ${options.seasonalWindow} years around ${run.label(t)}`,
+        symbol: `local ${options.seasonalDegree === 1 ? 'line' : 'level'} through ${options.seasonalWindow} ${oneCycle(calendar)}s around ${run.label(t)}`,
         fit,
       }
     : figureOf('no weight in its window: what stands in', model.fromSum(smooth[i]!))

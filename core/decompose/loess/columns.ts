@@ -1,3 +1,4 @@
+import { oneCycle } from '../../calendar/labels'
 import { declare, type Column } from '../../column/column'
 import {
   deseasonalizedColumn,
@@ -11,7 +12,8 @@ import { loessIndex, loessTrend, loessWeight, type LoessRun } from './arithmetic
 
 /** The columns of a decomposition by loess, in the order of the work. */
 export function columnsOfLoess(run: LoessRun): Column[] {
-  const { options, taken, per, unit } = run
+  const { options, taken, per, unit, calendar } = run
+  const cycle = oneCycle(calendar)
   const { seasonalWindow, trendWindow } = options
   return [
     trendCycleColumn(run, {
@@ -26,8 +28,8 @@ export function columnsOfLoess(run: LoessRun): Column[] {
     indexColumn(run, {
       means:
         seasonalWindow === 'periodic'
-          ? 'loess, the same every year'
-          : `loess, ${seasonalWindow} years`,
+          ? `loess, the same every ${cycle}`
+          : `loess, ${seasonalWindow} ${cycle}s`,
       arithmetic: (t) => loessIndex(run, t),
     }),
     deseasonalizedColumn(run),

@@ -1,3 +1,4 @@
+import { oneCycle } from '../../calendar/labels'
 import type { Finding } from '../../finding'
 import { MODEL } from '../../model'
 import type { Stretch } from '../../series/stretch'
@@ -135,7 +136,7 @@ function furthestDrift(
     code: 'season-drifts',
     severity: 'note',
     stage: 'season',
-    text: `The season moves over the years, most of all ${seasonName(most.season)}: its index goes from ${figure(most.first)} in the first year to ${figure(most.last)} in the last.`,
+    text: `The season moves over the ${oneCycle(calendar)}s, most of all ${seasonName(most.season)}: its index goes from ${figure(most.first)} in the first ${oneCycle(calendar)} to ${figure(most.last)} in the last.`,
     period: null,
     figure: most.last - most.first,
   }

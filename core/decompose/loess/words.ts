@@ -1,5 +1,5 @@
 import type { Calendar } from '../../calendar/calendar'
-import { countPeriods, onePeriod } from '../../calendar/labels'
+import { countPeriods, onePeriod, oneCycle } from '../../calendar/labels'
 import type { Field, Piece } from '../../word'
 import { usualTrendWindow } from '../stl/windows'
 import { MOST_PASSES, SEASONAL_WINDOW, type LoessOptions } from './options'
@@ -7,10 +7,11 @@ import { MOST_PASSES, SEASONAL_WINDOW, type LoessOptions } from './options'
 /** `season free to change over 13 years, trend over 21 months, outliers distrusted` */
 export function wordsOfLoess(options: LoessOptions, calendar: Calendar): Piece[] {
   const { seasonalWindow, trendWindow, robust } = options
+  const cycle = oneCycle(calendar)
   const season =
     seasonalWindow === 'periodic'
-      ? 'the same season every year'
-      : `season free to change over ${seasonalWindow} years`
+      ? `the same season every ${cycle}`
+      : `season free to change over ${seasonalWindow} ${cycle}s`
   const outliers = robust ? 'outliers distrusted' : 'every value believed alike'
   return [
     ', ',
@@ -72,8 +73,8 @@ function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
       path: ['decompose', 'seasonalWindow'],
       value: isPeriodic ? 'periodic' : SEASONAL_WINDOW,
       options: [
-        { value: SEASONAL_WINDOW, text: 'may change over the years' },
-        { value: 'periodic', text: 'is the same every year' },
+        { value: SEASONAL_WINDOW, text: `may change over the ${oneCycle(calendar)}s` },
+        { value: 'periodic', text: `is the same every ${oneCycle(calendar)}` },
       ],
     },
     ...(options.seasonalWindow === 'periodic'
@@ -84,7 +85,7 @@ function fieldsOf(options: LoessOptions, calendar: Calendar): Field[] {
             label: 'smoothed over',
             path: ['decompose', 'seasonalWindow'],
             value: options.seasonalWindow,
-            ...{ least: 7, most: Infinity, step: 2, unit: 'years' },
+            ...{ least: 7, most: Infinity, step: 2, unit: `${oneCycle(calendar)}s` },
           } satisfies Field,
         ]),
     window('trend over', 'trendWindow', false, follows ? `${per}, as the season’s asks` : per),

@@ -1,8 +1,9 @@
+import { oneCycle } from '../../calendar/labels'
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import { once } from '../../column/once'
 import type { Run } from '../../column/run'
-import { BENCHMARK_SAYS, benchmarkBasis } from '../benchmarks'
+import { benchmarkSays, benchmarkBasis } from '../benchmarks'
 import { fittedColumns, limitColumns } from '../columns'
 import type { ForecastParts } from '../way'
 import type { BenchmarkForecast } from './calculate'
@@ -13,7 +14,7 @@ type Parts = ForecastParts<BenchmarkOptions, BenchmarkForecast>
 /** Fitted values one step ahead, what they miss, the forecast and its limits. */
 export function columnsOfBenchmark(run: Run, parts: Parts): Column[] {
   const { ahead, options } = parts
-  const says = BENCHMARK_SAYS[options.which]
+  const says = benchmarkSays(options.which, oneCycle(run.calendar))
   const point = pointArithmetic(run, options)
   return [
     ...fittedColumns(run, {

@@ -10,7 +10,7 @@ import {
   type BenchmarkOptions,
 } from './options'
 import { wordsOfBenchmark } from './words'
-import { BENCHMARK_SAYS, benchmarksFor } from '../benchmarks'
+import { benchmarkSays, benchmarksFor } from '../benchmarks'
 
 /** What was, repeated: sometimes nothing beats it. */
 export const benchmark = {
@@ -33,7 +33,7 @@ export const benchmark = {
   columns: columnsOfBenchmark,
   words: wordsOfBenchmark,
   findings: findingsOfBenchmark,
-  label: ({ which }) => BENCHMARK_SAYS[which],
+  label: ({ which }, { cycle }) => benchmarkSays(which, cycle),
   candidates: ({ seasons }) =>
     benchmarksFor(seasons).map((which) => ({ forecast: { by: 'benchmark', which } })),
 } as const satisfies ForecastWay<BenchmarkDocument, BenchmarkOptions, BenchmarkForecast>

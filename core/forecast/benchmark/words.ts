@@ -1,5 +1,6 @@
+import { oneCycle } from '../../calendar/labels'
 import type { Piece } from '../../word'
-import { BENCHMARK_SAYS, benchmarksFor, type Benchmark } from '../benchmarks'
+import { benchmarkSays, benchmarksFor, type Benchmark } from '../benchmarks'
 import type { ForecastTold } from '../way'
 import type { BenchmarkOptions } from './options'
 
@@ -16,11 +17,11 @@ export function wordsOfBenchmark({ which }: BenchmarkOptions, { calendar }: Fore
     ', ',
     {
       id: 'which',
-      text: BENCHMARK_SAYS[which],
+      text: benchmarkSays(which, oneCycle(calendar)),
       ask: {
         kind: 'pick',
         choices: benchmarksFor(calendar.seasons).map((one) => ({
-          text: BENCHMARK_SAYS[one],
+          text: benchmarkSays(one, oneCycle(calendar)),
           means: MEANS[one],
           chosen: one === which,
           change: { forecast: { which: one } },

@@ -1,3 +1,4 @@
+import { cycleOfResult } from '../../../core/ledger/calendarOfResult'
 import { verdictLine } from '../../../core/check/words'
 import { forecastColumns } from '../../../core/ledger/table'
 import { limitNamed } from '../../../core/forecast/columns'
@@ -26,7 +27,7 @@ export function forecastPart(of: PartOf): Markup {
   return html`<p class="lead">${aheadSentence(of)}</p>
     ${pictureIn(of, stripsOfStage(result, 'project', says), HEIGHT)} ${totalsTable(of, 'year')}
     ${isWhole ? totalsTable(of, 'quarter') : null} ${limitsTable(of)}
-    ${verdict ? html`<p>${says.inText(verdictLine(verdict, result.series.unit))}</p>` : null}`
+    ${verdict ? html`<p>${says.inText(verdictLine(verdict, result.series.unit, cycleOfResult(result)))}</p>` : null}`
 }
 
 /** `12 months, Jul 2026 to Jun 2027: 573,000 litres in all, 3.1% more than the same months a year before.` */

@@ -1,3 +1,4 @@
+import { cycleOfResult } from '../../../core/ledger/calendarOfResult'
 import type { Checked } from '../../../core/check/check'
 import { errorArithmetic } from '../../../core/check/errorArithmetic'
 import {
@@ -10,7 +11,7 @@ import {
 } from '../../../core/check/words'
 import type { SaidFigure } from '../../../core/check/words'
 import { traitsOf } from '../../../core/decompose/ways'
-import { BENCHMARK_SAYS, type Benchmark } from '../../../core/forecast/benchmarks'
+import { benchmarkSays, type Benchmark } from '../../../core/forecast/benchmarks'
 import { html, type Content, type Markup } from '../markup'
 import { listOf, tableOf } from '../table'
 import type { PartOf } from '../study'
@@ -37,7 +38,7 @@ export function trustPart(of: PartOf): Markup {
 function checked(of: PartOf, check: Checked): Markup {
   const { result, says, choices } = of
   const held = heldLine(check.coverage)
-  return html`${check.verdict ? html`<p>${says.inText(verdictLine(check.verdict, result.series.unit))}</p>` : null}
+  return html`${check.verdict ? html`<p>${says.inText(verdictLine(check.verdict, result.series.unit, cycleOfResult(result)))}</p>` : null}
   ${held === '' ? null : html`<p>${says.inText(held)}</p>`}
   ${choices.length === 'page' ? null : benchmarks(of, check)}
   ${choices.length === 'full' ? byHorizon(of, check) : null}`
@@ -60,7 +61,7 @@ function benchmarks(
     rows: [
       row('this method', method.pooled),
       ...Object.entries(others).map(([which, { pooled }]) =>
-        row(BENCHMARK_SAYS[which as Benchmark], pooled),
+        row(benchmarkSays(which as Benchmark, cycleOfResult(result)), pooled),
       ),
     ],
   })

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import TermWord from '~/shell/TermWord.vue'
-import { onePeriod } from '~~/core/calendar/labels'
-import { BENCHMARK_SAYS } from '~~/core/forecast/benchmarks'
+import { oneCycle, onePeriod } from '~~/core/calendar/labels'
+import { benchmarkSays } from '~~/core/forecast/benchmarks'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import { useBench } from '../../study/benchStore'
@@ -16,6 +16,7 @@ const check = useCheck()
 const ledger = useLedger()
 
 const checked = computed(() => check.checked!)
+const cycle = computed(() => oneCycle(bench.series!.calendar))
 const per = computed(() => onePeriod(bench.series!.calendar))
 const best = computed(() => checked.value.verdict?.benchmarks[0]?.which ?? null)
 const rows = computed(() => {
@@ -50,8 +51,8 @@ function percent(share: Value): string {
     <p class="muted small">
       <TermWord of="mae">Mean absolute error</TermWord
       ><template v-if="ledger.scale.unit"> in {{ ledger.scale.unit }}</template
-      ><template v-if="best">, beside {{ BENCHMARK_SAYS[best] }} (pale)</template>; the share of
-      what came that the limits held<template v-if="ofPastErrors"
+      ><template v-if="best">, beside {{ benchmarkSays(best, cycle) }} (pale)</template>; the share
+      of what came that the limits held<template v-if="ofPastErrors"
         >, made of errors known by then</template
       >.
     </p>
@@ -77,7 +78,7 @@ function percent(share: Value): string {
           <td class="number">{{ ledger.onScale(row.mae) }}</td>
           <td
             class="bars"
-            :data-tip="`${ledger.onScale(row.mae)}; ${best ? BENCHMARK_SAYS[best] : ''} ${ledger.onScale(row.theirs)}`"
+            :data-tip="`${ledger.onScale(row.mae)}; ${best ? benchmarkSays(best, cycle) : ''} ${ledger.onScale(row.theirs)}`"
           >
             <span class="bar" :style="{ width: row.width }" />
             <span v-if="best" class="bar theirs" :style="{ width: row.theirWidth }" />

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Result } from '~~/core/result'
 import { formatDecimals } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import { BENCHMARK_SAYS, type Benchmark } from '~~/core/forecast/benchmarks'
+import { benchmarkSays, type Benchmark } from '~~/core/forecast/benchmarks'
+import { cycleOfResult } from '~~/core/ledger/calendarOfResult'
 import { useLedger } from '../../view/ledgerStore'
 import SaidFigures from './SaidFigures.vue'
 import { useCheck } from '../../check/checkStore'
@@ -15,7 +16,7 @@ const ledger = useLedger()
 const checked = computed(() => check.checked!)
 const others = computed(() =>
   (Object.keys(checked.value.benchmarks) as Benchmark[]).map((which) => ({
-    says: BENCHMARK_SAYS[which],
+    says: benchmarkSays(which, cycleOfResult(props.result)),
     ...checked.value.benchmarks[which]!.pooled,
   })),
 )

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
-import { nounOf } from '~~/core/series/noun'
-import { onePeriod } from '~~/core/calendar/labels'
+import { capitalized, nounOf } from '~~/core/series/noun'
+import { oneCycle, onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
 import { useBench } from '../../study/benchStore'
 import { useBeside } from '../../beside/besideStore'
@@ -10,6 +10,7 @@ import { useBeside } from '../../beside/besideStore'
 const bench = useBench()
 const beside = useBeside()
 const per = computed(() => onePeriod(bench.series!.calendar))
+const cycle = computed(() => oneCycle(bench.series!.calendar))
 const kinds = computed(() => growthKinds(bench.series!.calendar.seasons))
 const traits = computed(() => traitsOf(bench.result!.method.decompose))
 const isTheSame = computed(() => {
@@ -28,7 +29,7 @@ const seconds = computed(() => [
   { value: null, title: 'nothing' },
   ...kinds.value
     .filter((rate) => rate !== beside.rateShown)
-    .map((rate) => ({ value: rate, title: growthWords(rate, per.value) })),
+    .map((rate) => ({ value: rate, title: growthWords(rate, per.value, cycle.value) })),
 ])
 
 /** Four lines are too many to tell apart at first: of two kinds, the deseasonalized ones are shown. */
@@ -54,7 +55,7 @@ const of = computed(() => [
       <v-select
         :model-value="beside.rateShown"
         aria-label="growth rate"
-        :items="kinds.map((rate) => ({ value: rate, title: growthWords(rate, per) }))"
+        :items="kinds.map((rate) => ({ value: rate, title: growthWords(rate, per, cycle) }))"
         @update:model-value="beside.growthRate = $event"
       />
     </span>
@@ -68,7 +69,8 @@ const of = computed(() => [
       />
     </span>
     <span v-if="isTheSame" class="muted small">
-      Year on year, a season that stays the same cancels out: both grow alike.
+      {{ capitalized(growthWords('yearOnYear', per, cycle)) }}, a season that stays the same cancels
+      out: both grow alike.
     </span>
   </p>
 </template>

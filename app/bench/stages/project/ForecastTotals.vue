@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { formatChange } from '~/figures/format'
 import type { Total } from '~~/core/forecast/totals'
+import { oneCycle } from '~~/core/calendar/labels'
+import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import { totalsOf } from '~~/core/ledger/totalled'
 import type { Result } from '~~/core/result'
 import { useLedger } from '../../view/ledgerStore'
@@ -9,6 +11,7 @@ import { useLedger } from '../../view/ledgerStore'
 /** What years and quarters come to, beside the same a year earlier and against it in per cent. */
 const props = defineProps<{ result: Result }>()
 const ledger = useLedger()
+const cycle = computed(() => oneCycle(calendarOfResult(props.result)))
 /** A level has no totals: twelve prices are no price. */
 const title = computed(() => (props.result.series.quantity === 'level' ? 'Means' : 'Totals'))
 const groups = computed(() => {
@@ -52,7 +55,7 @@ function partly({ from, to, forecast, gap }: Total): string {
           <th v-for="one in group.beside" :key="one.name" scope="col" class="number other">
             {{ one.name }}
           </th>
-          <th scope="col" class="number">a year before</th>
+          <th scope="col" class="number">a {{ cycle }} before</th>
           <th scope="col" class="number">change</th>
         </tr>
         <tr v-for="(row, i) in group.rows" :key="row.label">

@@ -2,11 +2,13 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, formatP } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
+import { cycleOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 
 /** Is there a season, does it stay as it is, how strong is it, and which model fits? */
 const props = defineProps<{ result: Result }>()
+const cycle = computed(() => cycleOfResult(props.result))
 const tests = computed(() => props.result.seasonTests!)
 const strength = computed(() => props.result.strength)
 const model = computed(() => props.result.whichModel)
@@ -37,10 +39,12 @@ const two = (value: Value) => (value === null ? '–' : formatDecimals(value, 2)
             <TermWord of="movingSeason">moving season</TermWord>, F({{
               tests.moving.df.join(', ')
             }})
-            <span class="hint">does its size change over the years?</span>
+            <span class="hint">does its size change over the {{ cycle }}s?</span>
           </dt>
           <dd>{{ figure(tests.moving.f) }}, {{ p(tests.moving.p) }}</dd>
-          <dt><TermWord of="autocorrelation">autocorrelation</TermWord> one and two years back</dt>
+          <dt>
+            <TermWord of="autocorrelation">autocorrelation</TermWord> one and two {{ cycle }}s back
+          </dt>
           <dd>
             {{ two(tests.autocorrelation.oneYear) }}, {{ two(tests.autocorrelation.twoYears) }}
           </dd>

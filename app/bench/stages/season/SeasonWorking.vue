@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import { axisOf } from '~~/core/calendar/axis'
-import { cycleLabel } from '~~/core/calendar/labels'
+import { cycleLabel, oneCycle } from '~~/core/calendar/labels'
 import { tableYear } from '~~/core/calendar/tableYear'
 import { wayOf } from '~~/core/decompose/ways'
 import { actualOf } from '~~/core/ledger/ledger'
@@ -28,6 +28,7 @@ const calendar = computed(() => {
 const axis = computed(() =>
   axisOf({ calendar: calendar.value, start: startOfResult(props.result) }),
 )
+const cycle = computed(() => oneCycle(calendar.value))
 const season = computed(() => axis.value.seasonOf(t.value))
 const row = computed(() => props.result.seasons[season.value - 1]!)
 const multiplicative = computed(() => props.result.method.decompose.model === 'multiplicative')
@@ -72,7 +73,7 @@ const indexName = computed(() =>
 
 <template>
   <section class="season working-part">
-    <h3>{{ row.label }} over the years</h3>
+    <h3>{{ row.label }} over the {{ cycle }}s</h3>
     <v-table>
       <tbody>
         <tr
@@ -103,11 +104,11 @@ const indexName = computed(() =>
     <p class="muted small">
       {{ inReadersFigures(row.reading)
       }}<template v-if="isTelling(row.standardError)"
-        >; ± {{ formatFigure(row.standardError!) }} standard error over the years</template
+        >; ± {{ formatFigure(row.standardError!) }} standard error over the {{ cycle }}s</template
       >
     </p>
     <p v-if="row.withoutFirst !== null && row.withoutLast !== null" class="muted small">
-      Without the first year {{ formatFigure(row.withoutFirst) }}, without the last
+      Without the first {{ cycle }} {{ formatFigure(row.withoutFirst) }}, without the last
       {{ formatFigure(row.withoutLast) }}.
     </p>
   </section>

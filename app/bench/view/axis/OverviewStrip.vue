@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { oneCycle } from '~~/core/calendar/labels'
 import type { Value } from '~~/core/series/series'
 import { smallPath } from '~/shelf/smallPath'
 import { useBench } from '../../study/benchStore'
@@ -12,6 +13,7 @@ const HEIGHT = 36
 const bench = useBench()
 const time = useWindow()
 const ledger = useLedger()
+const cycle = computed(() => (bench.series ? oneCycle(bench.series.calendar) : 'year'))
 const frame = ref<HTMLElement | null>(null)
 
 /** The whole series on the same width as the strips. */
@@ -68,13 +70,13 @@ function jump(event: PointerEvent) {
       <span class="muted">whole series</span>
       <v-btn
         v-if="bench.series!.calendar.seasons > 1"
-        :data-tip="'Fold the axis by year (F)'"
+        :data-tip="`Fold the axis by ${cycle} (F)`"
         variant="plain"
         class="fold"
         :aria-pressed="ledger.folded"
         @click="ledger.fold()"
       >
-        {{ ledger.folded ? 'folded by year' : 'fold by year' }}
+        {{ ledger.folded ? `folded by ${cycle}` : `fold by ${cycle}` }}
       </v-btn>
     </div>
     <div

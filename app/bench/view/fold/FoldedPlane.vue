@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { hasOwnBeginning } from '~~/core/calendar/calendar'
 import { axisOf } from '~~/core/calendar/axis'
 import { tableColumn, tableColumns } from '~~/core/calendar/tableYear'
-import { seasonLabel } from '~~/core/calendar/labels'
+import { seasonLabel, oneCycle } from '~~/core/calendar/labels'
 import type { Column } from '~~/core/column/column'
 import { capitalized, nounOf } from '~~/core/series/noun'
 import type { Value } from '~~/core/series/series'
@@ -62,6 +63,9 @@ function gridOf(valueAt: (t: number) => Value) {
   return foldGrid(series.value, valueAt, { first: ledger.firstT, last: ledger.lastActual })
 }
 
+const cycle = computed(() => oneCycle(series.value.calendar))
+/** Weeks, days and hours begin where the calendar says. */
+const canBegin = computed(() => !hasOwnBeginning(series.value.calendar))
 const yearStart = computed({
   get: () => series.value.calendar.yearStart,
   set: (season: number) => (beside.yearStart = season),
@@ -178,7 +182,7 @@ function nameAt(x: number): string {
           "
         />
       </span>
-      <span class="choice small">
+      <span v-if="canBegin" class="choice small">
         <span class="muted">a year begins in</span>
         <v-select
           v-model="yearStart"
@@ -190,15 +194,15 @@ function nameAt(x: number): string {
         <span class="muted">smooth each season over</span>
         <NumberField
           v-model="beside.seasonYears"
-          label="Years over which each season is smoothed"
+          :label="`${capitalized(cycle)}s over which each season is smoothed`"
           :least="0"
           :most="100"
         />
-        years
+        {{ cycle }}s
         <v-select
           v-if="beside.seasonYears > 1"
           v-model="beside.seasonAlignment"
-          aria-label="Which years"
+          :aria-label="`Which ${cycle}s`"
           :items="[
             { value: 'centred', title: 'around each' },
             { value: 'trailing', title: 'up to each' },

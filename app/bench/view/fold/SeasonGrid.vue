@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { oneCycle } from '~~/core/calendar/labels'
 import { useTheme } from '~/theme/themeStore'
 import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
@@ -95,7 +96,11 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
         {{
           row.label
         }}
-        by year and season
+        by
+        {{
+          oneCycle(bench.series!.calendar)
+        }}
+        and season
       </caption>
       <colgroup>
         <col :style="{ width: 'var(--gutter)' }" />

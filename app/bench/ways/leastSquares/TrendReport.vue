@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
-import { onePeriod } from '~~/core/calendar/labels'
+import { onePeriod, oneCycle } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
 import type { Result } from '~~/core/result'
 import { fittedReport } from '~~/core/trend/report'
@@ -41,7 +41,9 @@ const rates = computed(() => {
         per: isInDays.value ? `an average ${period}` : `a ${period}`,
         text: say(all.perPeriod),
       },
-      ...(calendar.seasons > 1 ? [{ per: 'a year', text: say(all.perYear) }] : []),
+      ...(calendar.seasons > 1
+        ? [{ per: `a ${isInDays.value ? 'year' : oneCycle(calendar)}`, text: say(all.perYear) }]
+        : []),
     ],
   }
 })
