@@ -70,8 +70,12 @@ function departureColumn(
   const { model, calendar } = run
   const other = INDEX_ROW[1 - k]!
   const [name, length] = [cycleName(calendar, seasons), seasons]
-  const own = (t: number) =>
-    operation(run.cell(run.input.column, t), model.remove, run.cell(other, t))
+  // Each season is made of what the other leaves: with both as cells they would be made of themselves.
+  const otherAt = (t: number) =>
+    k === 0
+      ? figureOf('index of the other, from the round before', run.value(other, t)!)
+      : run.cell(other, t)
+  const own = (t: number) => operation(run.cell(run.input.column, t), model.remove, otherAt(t))
   return declare(run.unit, {
     name: DEPARTURE_ROW[k]!,
     label: `${model.measure === 'factor' ? 'Ratio' : 'Difference'}, ${name}`,
@@ -156,7 +160,7 @@ function rawOf(
   own: number,
   seasonOf: (t: number) => number,
 ): Expression {
-  const { options, columns, leftOut } = run
+  const { options, columns, leftOut, calendar } = run
   const raw = season.raw[own - 1]!
   if (options.each !== 'averages') return figureOf('raw index', raw)
   if (k === 1 && options.width > 0) {
@@ -168,7 +172,10 @@ function rawOf(
     kind: 'average',
     how: options.average,
     terms: cells.filter((t) => !leftOut.has(t)).map(cell),
-    leftOut: cells.filter((t) => leftOut.has(t)).map(cell),
+    // The grid that values are left out in, by marks of a reader, has the seasons of the calendar.
+    ...(season.seasons === calendar.seasons
+      ? { leftOut: cells.filter((t) => leftOut.has(t)).map(cell) }
+      : {}),
   }
 }
 
