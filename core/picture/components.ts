@@ -32,18 +32,20 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     return column ? [layer(label, column.component, column.mark, aheadOf(result, column))] : []
   }
   /** The strips of the columns that declare such a one, in the order of the ledger. */
-  const strips = (id: string, more: readonly Layer[] = []): Strip[] =>
+  const strips = (id: string, more: readonly Layer[] = [], usual: readonly Layer[] = []): Strip[] =>
     ledger.columns.flatMap((column): Strip[] => {
       const { strip, name, baseline, measure } = column
       if (strip?.id !== id) return []
-      const { title, share, label, under = [] } = strip
+      const { title, share, label, under } = strip
       return [
         {
           ...{ id: name, title, share, baseline, measure },
           unit: stripUnit(column, scale),
           layers: [
             ...drawn(name, label),
-            ...under.flatMap((other) => drawn(other, find(other)?.symbol)),
+            ...(under ?? []).flatMap((other) => drawn(other, find(other)?.symbol)),
+            // What a column says that it is laid over stands in place of what all of them are.
+            ...(under ? [] : usual),
             ...more,
           ],
         },
@@ -90,7 +92,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
       ...one,
       points: [{ x: columns.t.at(-1)!, y: columns.value.at(-1)! }, ...one.points],
     })),
-    season: strips('season', [...ratios, ...pinned.season]).map((one) => ({
+    season: strips('season', pinned.season, ratios).map((one) => ({
       ...one,
       layers: [...running(one.id, undefined), ...one.layers.slice(1)],
     })),

@@ -36,11 +36,15 @@ export function columnsOfTwoSeasons(run: TwoSeasonsRun): Column[] {
       seasonColumn(run, season, k),
     ]),
     seasonalIrregularOfTwo(run),
-    indexColumn(run, {
-      means: 'both seasons',
-      arithmetic: (t) =>
-        operation(run.cell(INDEX_ROW[0], t), run.model.restore, run.cell(INDEX_ROW[1], t)),
-    }),
+    {
+      ...indexColumn(run, {
+        means: 'both seasons',
+        arithmetic: (t) =>
+          operation(run.cell(INDEX_ROW[0], t), run.model.restore, run.cell(INDEX_ROW[1], t)),
+      }),
+      // Each season has a strip of its own.
+      strip: null,
+    },
     deseasonalizedColumn(run),
     irregularColumn(run),
     recomposedColumn(run, 'trend-cycle'),
@@ -115,7 +119,10 @@ function seasonColumn(run: TwoSeasonsRun, season: SeasonOfTwo, k: number): Colum
   return declare(run.unit, {
     name: INDEX_ROW[k]!,
     label: `Index, ${name}`,
-    strip: { id: INDEX_ROW[k]!, title: `Season of the ${name}`, share: 1.6, label: 'index' },
+    strip: {
+      ...{ id: 'season', title: `Season of the ${name}`, share: 1.6, label: 'index' },
+      under: season.departures ? [DEPARTURE_ROW[k]!] : [],
+    },
     means: options.each === 'averages' ? options.average.replace('-', ' ') : 'loess',
     measure: model.measure,
     component: 'season',

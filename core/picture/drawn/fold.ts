@@ -24,14 +24,16 @@ export function foldPicture(result: Result, name?: string, yearStart?: number): 
   const calendar = { ...own, yearStart: yearStart ?? own.yearStart }
   const row = rowOfSeason(result, name)
   const { unit, noun } = result.series
+  const cycle = oneCycle(calendar)
   const scale = displayScale(result.columns.value, unit)
   const grid = foldedOf(result, row.name, calendar)
   const strips = [
-    yearsStrip(foldedOf(result, 'value', calendar), capitalized(noun), scale.unit),
+    yearsStrip(foldedOf(result, 'value', calendar), capitalized(noun), scale.unit, cycle),
     historiesStrip(
       grid,
       row,
       row.unit === unit ? scale.unit : row.unit,
+      cycle,
       overSeason(result, row.name, (other) => foldedOf(result, other, calendar)),
     ),
   ]

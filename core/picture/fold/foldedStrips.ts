@@ -1,3 +1,4 @@
+import type { CycleName } from '../../calendar/rhythm'
 import type { Column } from '../../column/column'
 import type { Layer, Point, Strip } from '../strips'
 import type { FoldGrid } from '../../ledger/foldGrid'
@@ -8,7 +9,7 @@ const YEARS_READ = 6
 export const HISTORY_WIDTH = 0.8
 
 /** The years laid over each other, the newest strongest. Column k stands at x = k + 1. */
-export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
+export function yearsStrip(grid: FoldGrid, title: string, unit: string, cycle: CycleName): Strip {
   return {
     id: 'years',
     title,
@@ -16,7 +17,7 @@ export function yearsStrip(grid: FoldGrid, title: string, unit: string): Strip {
     share: 4,
     baseline: null,
     measure: 'level',
-    legend: 'the newest year strongest',
+    legend: `the newest ${cycle} strongest`,
     layers: grid.years.map(({ label, cells }, i): Layer => ({
       kind: 'series',
       label,
@@ -43,6 +44,7 @@ export function historiesStrip(
   grid: FoldGrid,
   row: Column,
   unit: string,
+  cycle: CycleName,
   { line, isRinged }: OverHistory = NOTHING_OVER,
 ): Strip {
   const step = HISTORY_WIDTH / Math.max(1, grid.years.length)
@@ -75,11 +77,11 @@ export function historiesStrip(
     share: 2.4,
     baseline: null,
     measure: row.measure,
-    legend: 'each season from year to year, with its mean',
+    legend: `each season from ${cycle} to ${cycle}, with its mean`,
     layers: [
       {
         kind: 'series',
-        label: 'each season, year by year',
+        label: `each season, ${cycle} by ${cycle}`,
         component: row.component,
         mark: 'line-points',
         points: history,

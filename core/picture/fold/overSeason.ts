@@ -1,6 +1,7 @@
 import { traitsOf } from '../../decompose/ways'
 import { believedInPart } from '../../ledger/believed'
 import type { FoldGrid } from '../../ledger/foldGrid'
+import { cycleOfResult } from '../../ledger/calendarOfResult'
 import type { Result } from '../../result'
 import type { OverHistory } from './foldedStrips'
 
@@ -23,7 +24,9 @@ export function overSeason(
   const inPart = believedInPart(result)
   const { seasonMayChange } = traitsOf(result.method.decompose)
   return {
-    line: seasonMayChange ? { label: 'index of each year', grid: folded('index') } : null,
+    line: seasonMayChange
+      ? { label: `index of each ${cycleOfResult(result)}`, grid: folded('index') }
+      : null,
     isRinged: (t) => inPart.has(t),
   }
 }

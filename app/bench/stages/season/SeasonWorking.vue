@@ -130,6 +130,8 @@ tr {
 
 th {
   width: 40px;
+  padding-right: 6px;
+  white-space: nowrap;
   color: var(--muted);
   font-size: 12px;
   font-weight: 400;

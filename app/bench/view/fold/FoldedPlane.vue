@@ -95,8 +95,8 @@ const seasonNames = computed(() =>
 
 const folded = computed(() => grid(row.value.name))
 const strips = computed(() => [
-  yearsStrip(grid('value'), capitalized(nounOf(bench.series!)), ledger.scale.unit),
-  historiesStrip(folded.value, row.value, unitOf(row.value), over.value),
+  yearsStrip(grid('value'), capitalized(nounOf(bench.series!)), ledger.scale.unit, cycle.value),
+  historiesStrip(folded.value, row.value, unitOf(row.value), cycle.value, over.value),
   ...(moves.value ? [moves.value] : []),
 ])
 /** A season that may change moves by little beside its size: around its own mean it can be seen. */
