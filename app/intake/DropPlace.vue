@@ -48,9 +48,10 @@ function onDrop(event: DragEvent) {
     </p>
     <p class="muted hint">
       CSV or other delimited text, XLSX, ODS or JSON, as your till, ledger or colleague wrote it:
-      periods in a column, across, or as a matrix of years and months; days and weeks are gathered
-      into months. What can be read in two ways is asked; nothing is dropped or made up without a
-      word. A unit in brackets, as in “Exterior paint (litres)”, is taken over.
+      periods in a column, across, or as a matrix of years and months; days, weeks and hours are
+      gathered into months, or kept as they are. What can be read in two ways is asked; nothing is
+      dropped or made up without a word. A unit in brackets, as in “Exterior paint (litres)”, is
+      taken over.
     </p>
   </div>
 </template>

@@ -1,0 +1,64 @@
+import { expect, test } from './ownServer'
+import { choose, chooseWord, rowFigures } from './support'
+
+const WEEK = [0.9, 0.95, 1, 1, 1.1, 1.35, 0.7]
+/** Three years of takings that follow the week and the year, from a Saturday on. */
+const takings = Array.from({ length: 3 * 365 }, (_, i) => {
+  const date = new Date(Date.UTC(2022, 0, 1 + i)).toISOString().slice(0, 10)
+  const season = WEEK[(i + 5) % 7]! * (1 + 0.2 * Math.sin((2 * Math.PI * i) / 365.25))
+  return `${date},${Math.round(5000 * season * (1 + 0.02 * Math.sin(i * i)))}`
+})
+const file = ['Date,Takings by day (euros)', ...takings].join('\n')
+
+test('daily takings from file to a forecast by days with both seasons, folded by week', async ({
+  page,
+}) => {
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'takings.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(file),
+  })
+  await choose(
+    page,
+    'The rows are daily. How often shall the series be counted?',
+    'daily: As the rows are: a day each, with the season of the week; days without a row have no value.',
+  )
+  await page.getByRole('button', { name: /^Keep/ }).click()
+  await expect(page.getByRole('heading', { name: 'Takings by day' })).toBeVisible()
+  await expect(page.getByText('1095 days, none missing').first()).toBeVisible()
+  // Two seasons are offered, and each has a row, a strip and a sentence of its own.
+  await chooseWord(page, 'by', 'two seasons')
+  await page.keyboard.press('3')
+  await expect(page.getByText(/Over the week: every Sat \d+% above the baseline/)).toBeVisible()
+  await expect(page.getByText(/Over the year: every (Mar|Apr) \d+% above/)).toBeVisible()
+  const indices = Object.values(await rowFigures(page, 'shorterIndex')).map(Number)
+  expect(Math.abs(Math.max(...indices) - 1.35)).toBeLessThan(0.01)
+  // Folded, a row is a week from Monday to Sunday.
+  await page.keyboard.press('f')
+  await expect(page.getByText('folded by week')).toBeVisible()
+  await expect(page.getByRole('rowheader', { name: '2022 W01', exact: true })).toBeVisible()
+  await page.keyboard.press('f')
+  await page.keyboard.press('6')
+  await expect(page.getByText(/Tue 31 Dec 2024|Mon 30 Dec 2024/).first()).toBeVisible()
+  await expect(page.getByRole('columnheader', { name: 'a week before' })).toBeVisible()
+})
+
+test('weeks are kept as weeks, and spoken of as such', async ({ page }) => {
+  const weeks = Array.from({ length: 160 }, (_, i) => {
+    const monday = new Date(Date.UTC(2021, 0, 4 + 7 * i)).toISOString().slice(0, 10)
+    const season = 1 + 0.3 * Math.sin((2 * Math.PI * i) / 52)
+    return `${monday},${Math.round(800 * season * (1 + 0.03 * Math.sin(i * i)))}`
+  })
+  await page.goto('/intake')
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'primer.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['Week,Primer by week (litres)', ...weeks].join('\n')),
+  })
+  await page.getByRole('radio', { name: /^weekly/ }).check()
+  await page.getByRole('button', { name: /^Keep/ }).click()
+  await expect(page.getByText('160 weeks, none missing').first()).toBeVisible()
+  await expect(page.getByText('2021 W01 – 2024 W04')).toBeVisible()
+  await expect(page.getByText('fold by year')).toBeVisible()
+})
