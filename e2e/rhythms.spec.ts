@@ -29,6 +29,7 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   await expect(page.getByText('1095 days, none missing').first()).toBeVisible()
   // Two seasons are offered, and each has a row, a strip and a sentence of its own.
   await chooseWord(page, 'by', 'two seasons')
+  await expect(page.locator('[data-word=width]')).toContainText('smoothed over 7')
   await page.keyboard.press('3')
   await expect(page.getByText(/Over the week: every Sat \d+% above the baseline/)).toBeVisible()
   await expect(page.getByText(/Over the year: every (Mar|Apr) \d+% above/)).toBeVisible()

@@ -114,7 +114,7 @@ describe('initial states by the rule', () => {
 
   it('need two full years, and a value in every season', () => {
     const short = quarters.slice(0, 7)
-    expect(() => initialByRule(short, form('none', 'additive'), 1, 4)).toThrow('two full years')
+    expect(() => initialByRule(short, form('none', 'additive'), 1, 4)).toThrow('two full turns')
     const holes = quarters.slice(0, 8).map((value, t): Value => (t % 4 === 2 ? null : value))
     expect(() => initialByRule(holes, form('none', 'additive'), 1, 4)).toThrow('no value')
   })

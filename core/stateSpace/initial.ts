@@ -89,7 +89,7 @@ function startingSeason(
   const full = Math.floor(values.length / seasons)
   if (full < FEWEST_YEARS) {
     throw new Refusal(
-      `A season needs at least two full years; there are ${values.length} periods of ${seasons} a year. Take no season.`,
+      `A season of ${seasons} needs at least two full turns; there are ${values.length} periods. Take no season.`,
       'season',
     )
   }
@@ -111,7 +111,7 @@ function startingSeason(
   const empty = means.flatMap((value, k) => (value === null ? [k + 1] : []))
   if (empty.length > 0) {
     throw new Refusal(
-      `A season has no value in the full years, so where it starts is unknown (period ${empty.join(', ')} of the first year). Fill the gaps, or take no season.`,
+      `A season has no value in its full turns, so where it starts is unknown (period ${empty.join(', ')} of the first). Fill the gaps, or take no season.`,
       'season',
       { seasons: empty },
     )

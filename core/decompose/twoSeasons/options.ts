@@ -13,6 +13,7 @@ const MOST_SEASONS = 1000
 /** Longer cycles are smoothed unless it is said otherwise: each of their positions has few values. */
 const SMOOTHED_FROM = 61
 const USUAL_WIDTH = 7
+export const MOST_WIDTH = 60
 /** Passes multiply, and two seasons double them. */
 const MOST_PASSES = { inner: 10, outer: 50 } as const
 
@@ -29,7 +30,7 @@ export const twoSeasonsDocument = z.strictObject({
   each: z.enum(EACH).optional(),
   average: z.enum(INDEX_AVERAGES).optional(),
   /** Neighbours to either side over which the longer season is smoothed; 0 for none. */
-  width: z.int().min(0).max(60).optional(),
+  width: z.int().min(0).max(MOST_WIDTH).optional(),
   seasonalWindow: z.union([z.int().min(1), z.literal('periodic')]).optional(),
   robust: z.boolean().optional(),
   inner: z.int().min(1).max(MOST_PASSES.inner).optional(),

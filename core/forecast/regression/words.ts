@@ -24,7 +24,7 @@ const SEASON_SAYS: Readonly<
   },
   fourier: {
     text: 'a season of waves',
-    means: 'A few smooth waves of a year, half a year, a third …',
+    means: 'A few smooth waves: of a whole turn of the seasons, of half, of a third …',
   },
   'dummies-by-trend': {
     text: 'a slope for every season',
@@ -72,8 +72,8 @@ function modelChoices({ model }: RegressionOptions, { trend }: ForecastTold): Ch
     text: one,
     means:
       one === 'additive'
-        ? 'Fitted to the values: a season adds the same amount every year.'
-        : 'Fitted to their logarithms: a season adds the same share every year.',
+        ? 'Fitted to the values: a season adds the same amount every time.'
+        : 'Fitted to their logarithms: a season adds the same share every time.',
     chosen: one === model,
     change: { forecast: { model: one, backTransform: undefined } },
   }))

@@ -20,11 +20,11 @@ const TREND_SAYS = {
   chosen: { text: 'the trend chosen', means: 'The kind of trend with the lowest AICc.' },
 } as const
 const SEASON_SAYS = {
-  none: { text: 'no season', means: 'Nothing comes back every year.' },
-  additive: { text: 'an additive season', means: 'Amounts that are revised every year.' },
+  none: { text: 'no season', means: 'Nothing comes back with the seasons.' },
+  additive: { text: 'an additive season', means: 'Amounts that are revised each time.' },
   multiplicative: {
     text: 'a multiplicative season',
-    means: 'Factors that are revised every year.',
+    means: 'Factors that are revised each time.',
   },
   chosen: { text: 'the season chosen', means: 'The kind of season with the lowest AICc.' },
 } as const
@@ -111,7 +111,8 @@ const START_SAYS = {
   },
   rule: {
     text: 'by the rule',
-    means: 'Season from the first years, level and trend from a line through the first values.',
+    means:
+      'Season from the first turns of it, level and trend from a line through the first values.',
   },
 } as const
 
