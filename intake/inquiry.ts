@@ -22,6 +22,7 @@ interface Asked {
   readonly id: string
   readonly ask: string
   readonly options: readonly QuestionOption[]
+  readonly proposed?: readonly QuestionOption[]
   /** What is taken until told otherwise; without it the reading waits. */
   readonly otherwise?: string
   readonly lines?: readonly number[]
@@ -46,7 +47,7 @@ export class Inquiry {
    * @throws Waiting when it has none and nothing is taken instead
    * @throws Unreadable for an answer that is none of its options
    */
-  ask({ id, ask, options, otherwise, lines = [] }: Asked): string {
+  ask({ id, ask, options, proposed = [], otherwise, lines = [] }: Asked): string {
     const given = this.answers[id]
     if (
       given !== undefined &&
@@ -60,7 +61,8 @@ export class Inquiry {
     }
     const untold = this.isTrial ? (options[0]?.value ?? null) : null
     const answer = given ?? otherwise ?? untold
-    this.questions.push({ id, ask, options, answer, lines })
+    const proposals = proposed.length > 0 ? { proposed } : {}
+    this.questions.push({ id, ask, options, ...proposals, answer, lines })
     if (answer === null) throw new Waiting()
     return answer
   }

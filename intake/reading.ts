@@ -41,6 +41,8 @@ export interface Question {
   readonly ask: string
   /** Empty when the answer is typed: a start, a frequency. */
   readonly options: readonly QuestionOption[]
+  /** Of an answer that is typed: what the file itself says for some, the likeliest first. */
+  readonly proposed?: readonly QuestionOption[]
   /** The answer given, or taken until told otherwise; null while nothing can be kept without it. */
   readonly answer: string | null
   /** Lines of the file that it is about. */

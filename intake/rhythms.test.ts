@@ -147,3 +147,24 @@ describe('any stretch of days, weeks or hours', () => {
     )
   })
 })
+
+describe('figures without dates', () => {
+  const pattern = [9, 3, 4, 1, 7, 2, 5]
+  const file = lines([
+    ['Visits'],
+    ...Array.from({ length: 70 }, (_, i) => [100 * pattern[i % 7]! + i]),
+  ])
+
+  it('are asked how many are a turn of the seasons, with what they say themselves, and nothing is taken unasked', () => {
+    const { questions } = read(file, { frequency: 'seasons' })
+    const own = questions.find(({ id }) => id === 'seasons')!
+    expect(own.answer).toBeNull()
+    expect(own.proposed![0]!.value).toBe('7')
+    expect(own.proposed![1]!.consequence).toContain('it is 2 times 7')
+  })
+
+  it('take the length that is accepted', () => {
+    const { Visits } = seriesOf(file, { frequency: 'seasons', seasons: '7', start: '1-S1' })
+    expect(Visits!.slice(0, 3)).toEqual(['1-S1', 900, 301])
+  })
+})

@@ -45,6 +45,15 @@ function say(id: string, event: Event) {
         maxlength="40"
         @change="say(question.id, $event)"
       />
+      <p
+        v-for="option in question.options.length === 0 ? question.proposed : []"
+        :key="option.value"
+      >
+        <v-btn size="small" @click="intake.answer(question.id, option.value)">
+          take {{ option.value }}
+        </v-btn>
+        <span class="muted small proposed">{{ option.consequence }}</span>
+      </p>
       <v-select
         v-else-if="isFolded(question)"
         :aria-label="question.ask"
@@ -103,6 +112,10 @@ legend {
 
 legend + * {
   clear: both;
+}
+
+.proposed {
+  margin-left: 8px;
 }
 
 .option {

@@ -9,8 +9,11 @@ import { exampleCode, parsePeriod } from '../../core/calendar/codes'
 import type { Period } from '../../core/calendar/period'
 import { cellAt, countUp, isBlank, textAt, widthOf, type Row } from '../grid'
 import { Unreadable, whole, type Inquiry } from '../inquiry'
+import { seasonLengths } from '../../core/seasonality/seasonLength'
+import type { Value } from '../../core/series/series'
 import { findCycle, startOfCycle } from './cycles'
-import { isFigure } from './figures'
+import { readNumber } from '../numbers/numberText'
+import { isFigure, MARKS } from './figures'
 import type { PeriodReading } from '../periods/periodReading'
 import { readSeason } from '../periods/seasonText'
 import type { ColumnRole, RowKind } from '../reading'
@@ -65,7 +68,7 @@ export function extractUndated(
         calendar: cycle.calendar,
         start: startOfCycle(cycle, above ?? yearStatedAbove(rows.slice(0, first)), inquiry),
       }
-    : statedStart(data.length, inquiry)
+    : statedStart(valuesIn(data, values[0]!), inquiry)
   const { periodAt } = axisOf({ calendar, start })
   const periods = data.map((_, i) => {
     const { cycle: year, season } = periodAt(i + 1)
@@ -107,7 +110,7 @@ function hasFigures(row: Row): boolean {
 
 /** How often it is counted and where it begins, as the analyst says. */
 function statedStart(
-  count: number,
+  values: readonly Value[],
   inquiry: Inquiry,
 ): { readonly calendar: Calendar; readonly start: Period } {
   const frequency = inquiry.ask({
@@ -117,7 +120,8 @@ function statedStart(
       WORDS[value] ? [{ value, consequence: WORDS[value] }] : [],
     ),
   }) as Frequency
-  const calendar = frequency === 'seasons' ? askForSeasons(count, inquiry) : calendarOf(frequency)
+  const count = values.length
+  const calendar = frequency === 'seasons' ? askForSeasons(values, inquiry) : calendarOf(frequency)
   const stated = inquiry.ask({
     id: 'start',
     ask: `Which period is the first of the ${count} values? It is written ${exampleCode(calendar)}.`,
@@ -165,12 +169,29 @@ function requireNoNames(data: readonly Row[], values: readonly number[], header?
   ])
 }
 
-/** Any number of seasons, twice of which there must be values for. */
-function askForSeasons(count: number, inquiry: Inquiry): Calendar {
+/** The values of a column, as far as they can be told before the mark before their decimals is asked for. */
+function valuesIn(rows: readonly Row[], column: number): Value[] {
+  const [point, comma] = MARKS.map((mark) =>
+    rows.map((row): Value => {
+      const reading = readNumber(cellAt(row, column), mark)
+      return reading.kind === 'number' ? reading.value : null
+    }),
+  )
+  const count = (values: readonly Value[]) => values.filter((value) => value !== null).length
+  return count(comma!) > count(point!) ? comma! : point!
+}
+
+/** Any number of seasons, twice of which there must be values for; what the values say is proposed, and never taken unasked. */
+function askForSeasons(values: readonly Value[], inquiry: Inquiry): Calendar {
+  const count = values.length
   const stated = inquiry.ask({
     id: 'seasons',
-    ask: 'How many values are a year? A whole number from 2, such as 7 or 13.',
+    ask: 'How many values are a year, or another turn of the seasons? A whole number from 2, such as 7 or 13.',
     options: [],
+    proposed: seasonLengths(values).map(({ length, likeness, multipleOf }) => ({
+      value: String(length),
+      consequence: `Values ${length} apart are alike (autocorrelation ${likeness.toFixed(2)} without the trend)${multipleOf === null ? '' : `; it is ${length / multipleOf} times ${multipleOf}`}.`,
+    })),
   })
   const seasons = Number(stated)
   if (!Number.isInteger(seasons) || seasons < 2 || seasons > Math.min(1000, count)) {
