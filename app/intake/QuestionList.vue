@@ -38,22 +38,20 @@ function say(id: string, event: Event) {
       :class="{ open: question.answer === null }"
     >
       <legend>{{ question.ask }}</legend>
-      <v-text-field
-        v-if="question.options.length === 0"
-        :model-value="question.answer ?? ''"
-        :aria-label="question.ask"
-        maxlength="40"
-        @change="say(question.id, $event)"
-      />
-      <p
-        v-for="option in question.options.length === 0 ? question.proposed : []"
-        :key="option.value"
-      >
-        <v-btn size="small" @click="intake.answer(question.id, option.value)">
-          take {{ option.value }}
-        </v-btn>
-        <span class="muted small proposed">{{ option.consequence }}</span>
-      </p>
+      <template v-if="question.options.length === 0">
+        <v-text-field
+          :model-value="question.answer ?? ''"
+          :aria-label="question.ask"
+          maxlength="40"
+          @change="say(question.id, $event)"
+        />
+        <p v-for="option in question.proposed" :key="option.value">
+          <v-btn size="small" @click="intake.answer(question.id, option.value)">
+            take {{ option.value }}
+          </v-btn>
+          <span class="muted small proposed">{{ option.consequence }}</span>
+        </p>
+      </template>
       <v-select
         v-else-if="isFolded(question)"
         :aria-label="question.ask"

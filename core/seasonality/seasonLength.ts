@@ -1,6 +1,8 @@
 import { autocorrelation, autocorrelationLimit } from '../autocorrelation/autocorrelation'
 import type { Value } from '../series/series'
-import { trendLine } from '../trend/leastSquares/fit'
+import { powersOfTime } from '../regression/design'
+import { fitDesign } from '../regression/fitDesign'
+import { TIME_CODE } from '../regression/timeVariable'
 
 /** A length at which values come back, with what says so. */
 export interface SeasonLength {
@@ -36,7 +38,7 @@ export function seasonLengths(values: readonly Value[]): SeasonLength[] {
   const whole = filled(values)
   const most = Math.min(LONGEST, Math.floor(whole.length / FEWEST_CYCLES))
   if (whole.length < 12) return []
-  const { at } = trendLine(whole, 1)
+  const { at } = fitDesign(whole, 1, powersOfTime(1, TIME_CODE), 'series')
   const left = whole.map((value, i) => value - at(i + 1))
   const changes = left.slice(1).map((value, i) => value - left[i]!)
   const [r, ofChanges] = [autocorrelation(left, most + 1), autocorrelation(changes, most + 1)]

@@ -81,6 +81,7 @@ describe('calendar effects', () => {
         decompose: { by: name },
         // It goes over every period.
         ...(name === 'iterated' ? { missing: 'interpolate' } : {}),
+        ...(name === 'two-seasons' ? { decompose: { by: name, seasons: [12, 24] } } : {}),
       })),
       ...FORECAST_WAYS.map(({ name }) => ({ forecast: { by: name, ...GIVEN[name] } })),
       { decompose: { model: 'additive' } },
