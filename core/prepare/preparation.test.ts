@@ -109,7 +109,12 @@ afterAll(() => void list.pop())
 beforeEach(() => (estimatedOn = []))
 
 const METHODS = [
-  ...DECOMPOSITION_WAYS.map(({ name }) => ({ decompose: { by: name, model: 'multiplicative' } })),
+  ...DECOMPOSITION_WAYS.map(({ name }) => ({
+    decompose: {
+      ...{ by: name, model: 'multiplicative' },
+      ...(name === 'two-seasons' ? { seasons: [12, 24] } : {}),
+    },
+  })),
   ...FORECAST_WAYS.map(({ name }) => ({
     decompose: { by: 'none', model: 'multiplicative' },
     // Orders that are chosen take long, and are no part of what is tried here.
