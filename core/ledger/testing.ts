@@ -48,6 +48,15 @@ const two: Series = series(
   { calendar: calendarOf('seasons', { seasons: 3 }), start: { cycle: 1, season: 2 } },
 )
 
+/** Weeks over a year of 53 of them, and on into another. */
+const weeks: Series = series(
+  Array.from(
+    { length: 115 },
+    (_, i) => (500 + i) * (1 + 0.3 * Math.sin(i / 8.3)) * (1 + 0.05 * Math.sin(i * i)),
+  ),
+  { calendar: calendarOf('weekly'), start: { cycle: 2024, season: 44 } },
+)
+
 /** Every way to calculate that this version has, on series with and without gaps. */
 export const EVERY_WAY: readonly (readonly [
   name: string,
@@ -70,6 +79,8 @@ export const EVERY_WAY: readonly (readonly [
     decompose({ indices: { given: [80, 120, 141, 61], source: 'the group' } }),
   ],
   ['ratio to trend', series(quarters), decompose({ by: 'ratio-to-trend' })],
+  ['weeks', weeks, decompose({})],
+  ['weeks by loess', weeks, decompose({ by: 'stl', robust: false })],
   ['two seasons', two, decompose({ by: 'two-seasons', seasons: [3, 12] })],
   [
     'two seasons, additive, the longer smoothed',

@@ -33,11 +33,11 @@ export function loessTrend(run: LoessRun, t: number): Expression {
  * season that never changes is the mean of those over the years. A forecast repeats that of the last year.
  */
 export function loessIndex(run: LoessRun, t: number): Expression {
-  const { lastT, calendar } = run
-  const { seasons } = calendar
-  return t <= lastT
-    ? loessSeason(run, t)
-    : run.cell('index', t - Math.ceil((t - lastT) / seasons) * seasons)
+  if (t <= run.lastT) return loessSeason(run, t)
+  // By its season, and not so many periods before: the 53rd week of a year repeats its 52nd.
+  let last = run.lastT
+  while (run.seasonOf(last) !== run.seasonOf(t)) last--
+  return run.cell('index', last)
 }
 
 function loessSeason(run: LoessRun, t: number): Expression {
