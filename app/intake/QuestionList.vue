@@ -45,10 +45,8 @@ function say(id: string, event: Event) {
           maxlength="40"
           @change="say(question.id, $event)"
         />
-        <p v-for="option in question.proposed" :key="option.value">
-          <v-btn size="small" @click="intake.answer(question.id, option.value)">
-            take {{ option.value }}
-          </v-btn>
+        <p v-for="option in question.proposed" :key="option.value" class="proposal">
+          <v-btn @click="intake.answer(question.id, option.value)"> take {{ option.value }} </v-btn>
           <span class="muted small proposed">{{ option.consequence }}</span>
         </p>
       </template>
@@ -110,6 +108,10 @@ legend {
 
 legend + * {
   clear: both;
+}
+
+fieldset .proposal {
+  margin: 5px 0;
 }
 
 .proposed {
