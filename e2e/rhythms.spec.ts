@@ -38,7 +38,8 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   // Folded, a row is a week from Monday to Sunday.
   await page.keyboard.press('f')
   await expect(page.getByText('folded by week')).toBeVisible()
-  await expect(page.getByRole('rowheader', { name: '2022 W01', exact: true })).toBeVisible()
+  const weeks = page.locator('.season-grid')
+  await expect(weeks.getByRole('rowheader', { name: '2022 W01', exact: true })).toBeVisible()
   await page.keyboard.press('f')
   await page.keyboard.press('6')
   await expect(page.getByText(/Tue 31 Dec 2024|Mon 30 Dec 2024/).first()).toBeVisible()
