@@ -4,7 +4,7 @@ import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
 import { strengthsOf } from '../../seasonality/strength'
-import { testSeason } from '../../seasonality/seasonTests'
+import { testSeason, type SeasonTests } from '../../seasonality/seasonTests'
 import type { Extent } from '../../work/extent'
 import { requireBounded } from '../../work/requireBounded'
 import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
@@ -14,6 +14,7 @@ import { smootherCost } from '../stl/smootherCost'
 import { byAverages } from './byAverages'
 import { byLoess } from './byLoess'
 import { circularCost } from './circular'
+import { comesBack, shareAsLike } from './comesBack'
 import { stretchByCycle } from './cycle'
 import type { ByLoess, TwoSeasonsOptions } from './options'
 
@@ -37,9 +38,11 @@ export interface SeasonOfTwo {
   readonly seasonalIrregular: readonly Value[]
   /** 0 to 1; undefined where nothing varies. */
   readonly strength: Value
-  /** Whether its seasons differ beyond chance, and by how much chance makes that. */
-  readonly found: boolean
+  /** Whether its seasons differ beyond chance, and by how much chance makes that; null where there are too few cycles to tell. */
+  readonly found: boolean | null
   readonly p: Value
+  /** Of the longer: the share of lengths around it after which values are as alike; null of the shorter, and where it cannot be told. */
+  readonly asLike: Value
 }
 
 /** What a decomposition with two seasons finds beside the parts. */
@@ -193,10 +196,24 @@ function judged(
         ...{ trend: trendCycle, seasonal: byPeriod },
         remainder: without(seasonalIrregular, byPeriod, model),
       }).season,
-      ...{ found: tests.found, p: tests.stable.p },
+      ...toldOf(
+        tests,
+        k === 0 ? null : shareAsLike(seasonalIrregular, cycles[1].calendar.seasons),
+        k,
+      ),
     }
   })
   return [first!, second!]
+}
+
+/** The shorter comes often enough to be tested by its spread; the longer must come back after its own length too. */
+function toldOf(
+  { found, stable }: SeasonTests,
+  asLike: Value,
+  k: 0 | 1,
+): Pick<SeasonOfTwo, 'found' | 'p' | 'asLike'> {
+  if (k === 0) return { found, p: stable.p, asLike: null }
+  return { found: asLike === null ? null : found && comesBack(asLike), p: stable.p, asLike }
 }
 
 function saidOf({ index, raw, counts, rawIndexMean, sharedMeans, byPeriod, departures }: Found) {

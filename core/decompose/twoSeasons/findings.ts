@@ -24,6 +24,13 @@ export function findingsOfTwoSeasons(
   const told = taken.seasons.map((season, k): Finding => {
     const name = cycleName(stretch.calendar, season.seasons)
     const about = { period: null, stage: 'season', severity: 'note' } as const
+    if (season.found === null) {
+      return {
+        ...about,
+        ...{ code: 'longer-season', figure: null },
+        text: `The ${name} has come round too seldom to tell its season from a level that wanders.`,
+      }
+    }
     if (!season.found) {
       const tested = season.p === null ? '' : ` (p ${probability(season.p)})`
       return {
