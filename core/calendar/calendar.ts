@@ -61,12 +61,12 @@ export function calendarOf(
   if (!(Number.isInteger(yearStart) && yearStart >= 1 && yearStart <= seasons)) {
     throw new RangeError(`A year must start in a season from 1 to ${seasons}.`)
   }
-  if (yearStart > 1 && OF_THE_CALENDAR.has(frequency)) {
+  if (yearStart > 1 && isFinerThanMonths({ frequency })) {
     throw new RangeError(`The cycles of a ${frequency} series begin where the calendar does.`)
   }
   const { seasonNames } = options
   if (!seasonNames) return { frequency, seasons, yearStart }
-  if (OF_THE_CALENDAR.has(frequency)) {
+  if (isFinerThanMonths({ frequency })) {
     throw new RangeError(`The seasons of a ${frequency} series have names of their own.`)
   }
   if (seasonNames.length !== seasons) {
@@ -75,12 +75,15 @@ export function calendarOf(
   return { frequency, seasons, yearStart, seasonNames }
 }
 
-/** Frequencies whose cycles have no other beginning, and whose seasons no other names: ISO weeks, days and hours. */
-const OF_THE_CALENDAR: ReadonlySet<Frequency> = new Set(['weekly', 'daily', 'hourly'])
+/** Shorter than a month. */
+const FINE: ReadonlySet<Frequency> = new Set(['weekly', 'daily', 'hourly'])
 
-/** Whether the cycles of a calendar begin where the calendar says, so that no other beginning can be chosen. */
-export function hasOwnBeginning({ frequency }: Pick<Calendar, 'frequency'>): boolean {
-  return OF_THE_CALENDAR.has(frequency)
+/**
+ * Whether periods are weeks, days or hours, shorter than a month: their cycles begin where the calendar says, their seasons have its
+ * names, and months are named between seasons and years.
+ */
+export function isFinerThanMonths({ frequency }: Pick<Calendar, 'frequency'>): boolean {
+  return FINE.has(frequency)
 }
 
 function cycleLength(frequency: Frequency, stated: number | undefined): number {

@@ -106,6 +106,26 @@ export function irregularColumn(run: Run): Column {
   })
 }
 
+/** How far each period is believed, by a way whose outliers lose weight. */
+export function weightColumn(
+  run: Run,
+  weights: readonly Value[],
+  arithmetic: (t: number) => Expression,
+): Column {
+  return declare(run.unit, {
+    name: 'weight',
+    label: 'Weight',
+    strip: { id: 'weight', title: 'Weight', share: 1, label: 'weight' },
+    means: 'how far believed',
+    measure: 'share',
+    component: 'irregular',
+    mark: 'bars',
+    stages: ['season'],
+    actual: weights,
+    arithmetic,
+  })
+}
+
 /**
  * Trend-cycle and season together.
  *

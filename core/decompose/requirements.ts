@@ -49,3 +49,18 @@ export function requirePositiveLine(stretch: Stretch, line: readonly Value[]): v
     names,
   )
 }
+
+/** @throws Refusal naming every season without a value to fit to */
+export function requireEverySeason(stretch: Stretch, values: readonly Value[]): void {
+  const { calendar, seasonOf, seasonName } = stretch
+  const present = new Set(seasonOf.filter((_, i) => values[i] !== null))
+  const empty = Array.from({ length: calendar.seasons }, (_, k) => k + 1).filter(
+    (season) => !present.has(season),
+  )
+  if (empty.length === 0) return
+  throw new Refusal(
+    `No value is left to fit to for ${empty.map(seasonName).join(', ')}: every season needs at least one that is neither missing nor left out.`,
+    stretch.values.every((value, i) => value === values[i]) ? 'series.values' : 'decompose.exclude',
+    { seasons: empty },
+  )
+}

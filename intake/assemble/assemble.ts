@@ -1,4 +1,4 @@
-import { calendarOf, type Calendar } from '../../core/calendar/calendar'
+import { calendarOf, isFinerThanMonths, type Calendar } from '../../core/calendar/calendar'
 import { periodLabel } from '../../core/calendar/labels'
 import { axisOf } from '../../core/calendar/axis'
 import type { Period } from '../../core/calendar/period'
@@ -64,7 +64,7 @@ export function assemble(
   noteGaps(kept, inquiry)
   noteCountedYears(kept, inquiry)
   // What adds up from the beginning of a year is told by months and quarters.
-  const asked = isFine(calendar)
+  const asked = isFinerThanMonths(calendar)
     ? kept
     : withoutCumulation(withoutRolling(kept, calendar, inquiry), calendar, inquiry)
   return { calendar, series: [...asked], placed: series }
@@ -72,10 +72,6 @@ export function assemble(
 
 function isShort({ frequency }: Calendar): boolean {
   return frequency === 'daily' || frequency === 'hourly'
-}
-
-function isFine(calendar: Calendar): boolean {
-  return calendar.frequency === 'weekly' || isShort(calendar)
 }
 
 /** The calendar with the names of its seasons, as long as it has those of the rows. */

@@ -1,3 +1,5 @@
+import { weekOf } from '../../core/calendar/rhythms/weeks'
+
 /** A period as a cell tells it, before the frequency of the whole file is known. */
 export type PeriodReading =
   | {
@@ -87,9 +89,8 @@ export function dayNumber(year: number, month: number, day: number): number {
 
 /** The ISO week of a day, counted from 1970: that of its Thursday. */
 export function isoWeekOf(day: number): { readonly year: number; readonly week: number } {
-  const thursday = day - ((day + 3) % 7) + 3
-  const year = new Date(thursday * 86_400_000).getUTCFullYear()
-  return { year, week: Math.floor((thursday - dayNumber(year, 1, 1)) / 7) + 1 }
+  const { cycle, season, again } = weekOf(day)
+  return { year: cycle, week: again ? season + 1 : season }
 }
 
 /** The Thursday of an ISO week, which decides the month a week belongs to. */

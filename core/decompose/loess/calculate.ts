@@ -1,5 +1,4 @@
 import { MODEL, type Model } from '../../model'
-import { Refusal } from '../../refusal'
 import type { Extent } from '../../work/extent'
 import { requireBounded } from '../../work/requireBounded'
 import type { Value } from '../../series/series'
@@ -7,9 +6,10 @@ import type { Stretch } from '../../series/stretch'
 import { mean } from '../../statistics/average'
 import { figure } from '../../words/figure'
 import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
-import { requirePositive, requireTwoYears } from '../requirements'
+import { requireEverySeason, requirePositive, requireTwoYears } from '../requirements'
 import type { LoessOptions } from './options'
-import { smootherCost, type SmootherCost } from '../stl/smootherCost'
+import { costsOf, type SmootherCost } from '../stl/smootherCost'
+import { stepsOfPasses } from '../stl/steps'
 import { stl, type LastPass } from '../stl/stl'
 import { stlParameters, type StlParameters } from '../stl/windows'
 
@@ -91,23 +91,9 @@ export function decomposeByLoess(
   }
 }
 
-/** Neighbours that a fit looks at take about so many steps each. */
-const STEPS_A_NEIGHBOUR = 8
-
 /** About how many multiplications the passes take. */
 export function stepsOfLoess(options: LoessOptions, extent: Extent): number {
   return stepsOfPasses(stlParameters(options, extent.periods, extent.seasons), extent)
-}
-
-function stepsOfPasses(
-  { windows, inner, outer }: StlParameters,
-  { periods, seasons }: Extent,
-): number {
-  const years = Math.ceil(periods / seasons)
-  const { seasonal, trend, lowPass } = windows
-  const neighbours =
-    Math.min(seasonal, years) + Math.min(trend, periods) + Math.min(lowPass, periods)
-  return STEPS_A_NEIGHBOUR * periods * neighbours * inner * (outer + 1)
 }
 
 /** @throws Refusal for windows that would be fitted at every period of a long series for minutes */
@@ -121,22 +107,6 @@ function requireEndingSoon({ values, calendar }: Stretch, parameters: StlParamet
     'Take smaller windows, fewer passes, or a shorter span',
     'decompose.trendWindow',
   )
-}
-
-/** What the smoother of each season takes; seasons with values in the same years take the same. */
-function costsOf(
-  { calendar, seasonOf }: Stretch,
-  fitted: readonly Value[],
-  parameters: StlParameters,
-): SmootherCost[] {
-  const known = new Map<string, SmootherCost>()
-  return Array.from({ length: calendar.seasons }, (_, k) => {
-    const own = fitted.filter((_, i) => seasonOf[i] === k + 1)
-    const years = own.map((value) => (value === null ? '0' : '1')).join('')
-    const cost = known.get(years) ?? smootherCost(own, parameters)
-    known.set(years, cost)
-    return cost
-  })
 }
 
 /** One index a season: that of its last year; raw, the mean over the years. */
@@ -155,19 +125,4 @@ function indicesOf(
       uncertainty,
     }
   })
-}
-
-/** @throws Refusal naming every season without a value to fit to */
-function requireEverySeason(stretch: Stretch, values: readonly Value[]) {
-  const { calendar, seasonOf, seasonName } = stretch
-  const present = new Set(seasonOf.filter((_, i) => values[i] !== null))
-  const empty = Array.from({ length: calendar.seasons }, (_, k) => k + 1).filter(
-    (season) => !present.has(season),
-  )
-  if (empty.length === 0) return
-  throw new Refusal(
-    `No value is left to fit to for ${empty.map(seasonName).join(', ')}: every season needs at least one that is neither missing nor left out.`,
-    stretch.values.every((value, i) => value === values[i]) ? 'series.values' : 'decompose.exclude',
-    { seasons: empty },
-  )
 }

@@ -1,5 +1,5 @@
 import { oneCycle } from '../../calendar/labels'
-import { declare, type Column } from '../../column/column'
+import type { Column } from '../../column/column'
 import {
   deseasonalizedColumn,
   indexColumn,
@@ -7,12 +7,13 @@ import {
   recomposedColumn,
   seasonalIrregularColumn,
   trendCycleColumn,
+  weightColumn,
 } from '../columns'
 import { loessIndex, loessTrend, loessWeight, type LoessRun } from './arithmetic'
 
 /** The columns of a decomposition by loess, in the order of the work. */
 export function columnsOfLoess(run: LoessRun): Column[] {
-  const { options, taken, per, unit, calendar } = run
+  const { options, taken, per, calendar } = run
   const cycle = oneCycle(calendar)
   const { seasonalWindow, trendWindow } = options
   return [
@@ -35,17 +36,6 @@ export function columnsOfLoess(run: LoessRun): Column[] {
     deseasonalizedColumn(run),
     irregularColumn(run),
     recomposedColumn(run, 'trend-cycle'),
-    declare(unit, {
-      name: 'weight',
-      label: 'Weight',
-      strip: { id: 'weight', title: 'Weight', share: 1, label: 'weight' },
-      means: 'how far believed',
-      measure: 'share',
-      component: 'irregular',
-      mark: 'bars',
-      stages: ['season'],
-      actual: taken.weights,
-      arithmetic: (t) => loessWeight(run, t),
-    }),
+    weightColumn(run, taken.weights, (t) => loessWeight(run, t)),
   ]
 }

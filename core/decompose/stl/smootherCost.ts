@@ -1,5 +1,6 @@
 import { loess } from '../../smoothing/loess'
 import type { Value } from '../../series/series'
+import type { Stretch } from '../../series/stretch'
 import type { StlParameters } from './windows'
 
 /** What a season's smoother takes from the data. */
@@ -37,6 +38,26 @@ export function smootherCost(
     trace: own.reduce<number>((sum, value, year) => sum + (value ?? standIn(year)[year]!), 0),
     uncertainty: (row(last) ?? standIn(last)).reduce((sum, weight) => sum + weight * weight, 0),
   }
+}
+
+/**
+ * What the smoother of each season takes, season 1 first; seasons with values in the same years take the same.
+ *
+ * @param fitted one a period, null = without a value or left out
+ */
+export function costsOf(
+  { calendar, seasonOf }: Pick<Stretch, 'calendar' | 'seasonOf'>,
+  fitted: readonly Value[],
+  parameters: StlParameters,
+): SmootherCost[] {
+  const known = new Map<string, SmootherCost>()
+  return Array.from({ length: calendar.seasons }, (_, k) => {
+    const own = fitted.filter((_, i) => seasonOf[i] === k + 1)
+    const years = own.map((value) => (value === null ? '0' : '1')).join('')
+    const cost = known.get(years) ?? smootherCost(own, parameters)
+    known.set(years, cost)
+    return cost
+  })
 }
 
 /** What each year counts in the fit at one of them; null when none does. */

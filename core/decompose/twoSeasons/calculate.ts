@@ -8,9 +8,10 @@ import { testSeason, type SeasonTests } from '../../seasonality/seasonTests'
 import type { Extent } from '../../work/extent'
 import { requireBounded } from '../../work/requireBounded'
 import { partsOf, without, type Decomposed, type SeasonalIndex } from '../parts'
-import { requirePositive } from '../requirements'
+import { requireEverySeason, requirePositive } from '../requirements'
 import { stlParameters } from '../stl/windows'
-import { smootherCost } from '../stl/smootherCost'
+import { costsOf } from '../stl/smootherCost'
+import { stepsOfPasses } from '../stl/steps'
 import { byAverages } from './byAverages'
 import { byLoess } from './byLoess'
 import { circularCost } from './circular'
@@ -149,17 +150,10 @@ function foundByLoess(
   const found = (cycle: Stretch, byPeriod: readonly number[]): Found => {
     const m = cycle.calendar.seasons
     const parameters = stlParameters(options, values.length, m)
-    const known = new Map<string, ReturnType<typeof smootherCost>>()
-    const costOf = (own: readonly Value[]) => {
-      const key = own.map((value) => (value === null ? '0' : '1')).join('')
-      const cost = known.get(key) ?? smootherCost(own, parameters)
-      known.set(key, cost)
-      return cost
-    }
     const of = <T>(list: readonly T[], season: number) =>
       list.filter((_, i) => cycle.seasonOf[i] === season)
     const all = Array.from({ length: m }, (_, k) => k + 1)
-    const costs = all.map((season) => costOf(of(fitted, season)))
+    const costs = costsOf(cycle, fitted, parameters)
     return {
       byPeriod,
       index: all.map((season) => of(byPeriod, season).at(-1)!),
@@ -240,22 +234,8 @@ function requireCycles({ values }: Stretch, longer: number): void {
   )
 }
 
-/** @throws Refusal naming a season without a value to fit to */
-function requireEverySeason({ seasonOf, seasonName, calendar }: Stretch, values: readonly Value[]) {
-  const present = new Set(seasonOf.filter((_, i) => values[i] !== null))
-  const empty = Array.from({ length: calendar.seasons }, (_, k) => k + 1).find(
-    (season) => !present.has(season),
-  )
-  if (empty === undefined) return
-  throw new Refusal(
-    `No value is left to fit to for ${seasonName(empty)}: every season needs at least one that is neither missing nor left out.`,
-    'series.values',
-    { seasons: [empty] },
-  )
-}
-
-/** Neighbours that a fit looks at take about so many steps each. */
-const STEPS_A_NEIGHBOUR = 8
+/** Each season is found twice. */
+const TIMES = 2
 /** Averages over both cycles, in some ten rounds. */
 const STEPS_A_ROUND = 60
 
@@ -263,15 +243,11 @@ const STEPS_A_ROUND = 60
 export function stepsOfTwoSeasons(options: TwoSeasonsOptions, { periods }: Extent): number {
   const { seasons } = options
   if (options.each === 'averages') return periods * (seasons[0] + seasons[1] + STEPS_A_ROUND)
-  return seasons.reduce((sum, m) => {
-    const { windows, inner, outer } = stlParameters(options, periods, m)
-    const cycles = Math.ceil(periods / m)
-    const neighbours =
-      Math.min(windows.seasonal, cycles) +
-      Math.min(windows.trend, periods) +
-      Math.min(windows.lowPass, periods)
-    return sum + 2 * STEPS_A_NEIGHBOUR * periods * neighbours * inner * (outer + 1)
-  }, 0)
+  return seasons.reduce(
+    (sum, m) =>
+      sum + TIMES * stepsOfPasses(stlParameters(options, periods, m), { periods, seasons: m }),
+    0,
+  )
 }
 
 function requireEndingSoon(options: ByLoess, periods: number): void {

@@ -7,6 +7,7 @@ import {
   irregularColumn,
   recomposedColumn,
   trendCycleColumn,
+  weightColumn,
 } from '../columns'
 import type { DecompositionRun } from '../way'
 import type { SeasonOfTwo, TwoSeasonsTaken } from './calculate'
@@ -48,7 +49,7 @@ export function columnsOfTwoSeasons(run: TwoSeasonsRun): Column[] {
     deseasonalizedColumn(run),
     irregularColumn(run),
     recomposedColumn(run, 'trend-cycle'),
-    ...(taken.weights ? [weightColumn(run, taken.weights)] : []),
+    ...(taken.weights ? [weightColumn(run, taken.weights, weightAt(run, taken.weights))] : []),
   ]
 }
 
@@ -212,17 +213,6 @@ function seasonalIrregularOfTwo(run: TwoSeasonsRun): Column {
   })
 }
 
-function weightColumn({ unit, firstT }: TwoSeasonsRun, weights: readonly number[]): Column {
-  return declare(unit, {
-    name: 'weight',
-    label: 'Weight',
-    strip: { id: 'weight', title: 'Weight', share: 1, label: 'weight' },
-    means: 'how far believed',
-    measure: 'share',
-    component: 'irregular',
-    mark: 'bars',
-    stages: ['season'],
-    actual: weights,
-    arithmetic: (t) => figureOf('weight of the last pass', weights[t - firstT]!),
-  })
+function weightAt({ firstT }: TwoSeasonsRun, weights: readonly number[]) {
+  return (t: number) => figureOf('weight of the last pass', weights[t - firstT]!)
 }

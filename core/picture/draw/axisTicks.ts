@@ -1,8 +1,9 @@
+import { isFinerThanMonths } from '../../calendar/calendar'
 import { seasonLabel } from '../../calendar/labels'
 import { axisOf } from '../../calendar/axis'
 import type { Series } from '../../series/series'
 import type { AxisTick } from './axisTick'
-import { fineTicks, isFine } from './fineTicks'
+import { fineTicks } from './fineTicks'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
 
 /** Narrower columns name their year only. */
@@ -22,7 +23,7 @@ export function axisTicks(
   lastActual: number,
 ): AxisTick[] {
   const { calendar, periodAt } = axisOf(series)
-  if (isFine(calendar)) return fineTicks(axis, series, lastActual)
+  if (isFinerThanMonths(calendar)) return fineTicks(axis, series, lastActual)
   const width = columnWidth(axis)
   // A yearly series has years, and no seasons to name.
   const everySeason = calendar.seasons > 1 && width >= SEASONS_FROM_PX

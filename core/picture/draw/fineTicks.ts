@@ -7,11 +7,6 @@ import type { Series } from '../../series/series'
 import type { AxisTick } from './axisTick'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from './timeAxis'
 
-/** Whether the periods of a calendar are shorter than a month, so that months are named between seasons and years. */
-export function isFine({ frequency }: Calendar): boolean {
-  return frequency === 'weekly' || frequency === 'daily' || frequency === 'hourly'
-}
-
 /** What a label names, and what begins where it stands. */
 interface Mark {
   /** The same for all periods of what is named, and another in the next. */

@@ -1,3 +1,4 @@
+import { readDay } from '../../calendar/rhythms/days'
 import { isOfMonths, yearOf, type Day } from '../../calendar/civil'
 import { countPeriods } from '../../calendar/labels'
 import type { Calendar } from '../../calendar/calendar'
@@ -169,10 +170,5 @@ function yearsOf(
 
 /** A date as a document writes it, `2024-05-01`; null where there is no such day. */
 export function dayOfText(text: string): Day | null {
-  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
-  if (!match) return null
-  const [year, month, date] = match.slice(1).map(Number) as [number, number, number]
-  const day = new Date(`${text}T00:00:00Z`)
-  const isThere = day.getUTCMonth() + 1 === month && day.getUTCDate() === date && year > 0
-  return isThere ? day.getTime() / 86_400_000 : null
+  return /^(?!0000)\d{4}-/.test(text) ? readDay(text) : null
 }

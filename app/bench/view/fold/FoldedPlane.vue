@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { hasOwnBeginning } from '~~/core/calendar/calendar'
+import { isFinerThanMonths } from '~~/core/calendar/calendar'
 import { axisOf } from '~~/core/calendar/axis'
 import { tableColumn, tableColumns } from '~~/core/calendar/tableYear'
 import { seasonLabel, oneCycle } from '~~/core/calendar/labels'
@@ -65,7 +65,7 @@ function gridOf(valueAt: (t: number) => Value) {
 
 const cycle = computed(() => oneCycle(series.value.calendar))
 /** Weeks, days and hours begin where the calendar says. */
-const canBegin = computed(() => !hasOwnBeginning(series.value.calendar))
+const canBegin = computed(() => !isFinerThanMonths(series.value.calendar))
 const yearStart = computed({
   get: () => series.value.calendar.yearStart,
   set: (season: number) => (beside.yearStart = season),
