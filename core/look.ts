@@ -43,7 +43,7 @@ export function lookAt(series: Series, document: MethodDocument): Looked {
   const missing = document.missing === 'seasonal' ? 'leave' : (document.missing ?? 'leave')
   const { original, used, filled } = prepare(series, {
     ...{ firstT, lastT, choices: { missing }, model: 'additive' },
-    ...{ endT: lastT, beside: [], leftOut: new Set(), indexOf: () => null },
+    ...{ endT: lastT, beside: () => [], leftOut: new Set(), indexOf: () => null },
   })
   const t = used.values.map((_, i) => firstT + i)
   return {

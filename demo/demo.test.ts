@@ -3,6 +3,8 @@ import Papa from 'papaparse'
 import { fittedReport } from '../core/trend/report'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../core/analyse'
+import { axisOf } from '../core/calendar/axis'
+import type { TwoSeasonsTaken } from '../core/decompose/twoSeasons/calculate'
 import { calendarTakenOf, readEffects } from '../core/prepare/calendar/reading'
 import type { LoessDocument } from '../core/decompose/loess/options'
 import { actualOf } from '../core/ledger/ledger'
@@ -15,8 +17,8 @@ import { TRUTH } from './truth'
 
 const read = (file: string) => readFileSync(new URL(`./files/${file}`, import.meta.url), 'utf8')
 
-function seriesOf(file: string): Series {
-  const reading = readFile(new TextEncoder().encode(read(file)), { duplicates: 'first' })
+function seriesOf(file: string, answers: Record<string, string> = { duplicates: 'first' }): Series {
+  const reading = readFile(new TextEncoder().encode(read(file)), answers)
   if (reading.outcome !== 'ok') throw new Error(reading.outcome)
   return reading.series[0]!.series
 }
@@ -200,6 +202,58 @@ describe('what was put in is found again', () => {
       .filter((line) => line.startsWith('2023-02'))
     const february = days.reduce((sum, line) => sum + Number(line.split(',')[1]), 0)
     expect(values[1]).toBeCloseTo(february, 6)
+  })
+})
+
+describe('other rhythms than months', () => {
+  const day = (file: string) => seriesOf(file, { frequency: 'daily' })
+
+  it('takings are of trading days, and the week and the year of them are found again', () => {
+    const { file, weekdays, year } = TRUTH.takings
+    const series = day(file)
+    expect(series.calendar).toMatchObject({ frequency: 'daily', seasons: 6 })
+    expect(series.values).not.toContain(null)
+    const { decomposition, findings } = analyse(series, {
+      ...FORMAT,
+      decompose: { by: 'two-seasons', model: 'multiplicative' },
+    })
+    const [week, whole] = (decomposition as TwoSeasonsTaken).seasons
+    // Each is a mean of so many weeks of noise.
+    const error = TRUTH.takings.noise / Math.sqrt(series.values.length / 6)
+    week.index.forEach((index, k) =>
+      expect(Math.abs(index - weekdays[k]!)).toBeLessThan(3.5 * error),
+    )
+    // The best day of 365 is the 120th trading day of 313, by and large, as smoothing leaves it.
+    const best = whole.index.indexOf(Math.max(...whole.index)) + 1
+    expect(Math.abs(best - (year.best * 313) / 365)).toBeLessThan(15)
+    const said = findings.find(({ code }) => code === 'longer-season')!
+    expect(said.text).toMatch(/^Over the year: every (May|Jun) \d+% above/)
+  })
+
+  it('primer by week has the 53rd of 2020, and forecasts through the weeks', () => {
+    const series = seriesOf(TRUTH.primerByWeek.file, { frequency: 'weekly' })
+    expect(series).toMatchObject({ start: { cycle: 2020, season: 1 } })
+    expect(axisOf(series).codeAt(53)).toBe('2020-W53')
+    const { seasons } = analyse(series, { ...FORMAT, decompose: { model: 'multiplicative' } })
+    const { swing, best } = TRUTH.primerByWeek.year
+    expect(Math.abs(seasons[best]!.index - 1 - swing)).toBeLessThan(0.06)
+  })
+
+  it('web orders by the hour have the day and the week', () => {
+    const { file, hours, weekdays } = TRUTH.webOrders
+    const series = seriesOf(file, { frequency: 'hourly' })
+    expect(series.calendar).toMatchObject({ frequency: 'hourly', seasons: 24 })
+    const { decomposition } = analyse(series, {
+      ...FORMAT,
+      decompose: { by: 'two-seasons', model: 'additive' },
+    })
+    const [ofDay, ofWeek] = (decomposition as TwoSeasonsTaken).seasons
+    // The mean of the factors is not 1 exactly; what the hour has is what it stands above the others.
+    const mean = hours.reduce((sum, own) => sum + own, 0) / 24
+    hours.forEach((own, k) =>
+      expect(Math.abs(ofDay.index[k]! - TRUTH.webOrders.level * (own - mean))).toBeLessThan(1.2),
+    )
+    expect(ofWeek.index).toHaveLength(24 * weekdays.length)
   })
 })
 

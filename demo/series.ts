@@ -48,6 +48,8 @@ export function demoFiles(): DemoFile[] {
     tradeCounterTakings(randomFrom(TRUTH.seed + 5)),
     wide(TRUTH.regions.file, byRegion(exterior, randomFrom(TRUTH.seed + 6))),
     paintByYear(randomFrom(TRUTH.seed + 7)),
+    primerByWeek(randomFrom(TRUTH.seed + 9)),
+    webOrdersByHour(randomFrom(TRUTH.seed + 10)),
   ]
 }
 
@@ -135,17 +137,46 @@ function contractWork(): DemoFile {
 }
 
 function tradeCounterTakings(random: Random): DemoFile {
-  const { file, unit, firstDay, lastDay, level, slopePerDay, weekdays, noise } = TRUTH.takings
+  const { file, unit, firstDay, lastDay, level, slopePerDay, weekdays, year, noise } = TRUTH.takings
   const rows: [string, number][] = []
   const first = Date.parse(firstDay)
   for (let day = first; day <= Date.parse(lastDay); day += 86_400_000) {
     const weekday = (new Date(day).getUTCDay() + 6) % 7
     if (weekday === 6) continue
     const age = (day - first) / 86_400_000
-    const takings = (level + slopePerDay * age) * weekdays[weekday]! * (1 + random.normal(noise))
+    const ofYear = (day - Date.UTC(new Date(day).getUTCFullYear(), 0, 1)) / 86_400_000 + 1
+    const season = weekdays[weekday]! * overYear(ofYear / 365.25, year.swing, year.best / 365.25)
+    const takings = (level + slopePerDay * age) * season * (1 + random.normal(noise))
     rows.push([new Date(day).toISOString().slice(0, 10), Math.round(takings * 100) / 100])
   }
   return { name: file, rows: [['day', `Trade-counter takings (${unit})`], ...rows] }
+}
+
+function primerByWeek(random: Random): DemoFile {
+  const { file, unit, firstMonday, weeks, level, slopePerWeek, year, noise } = TRUTH.primerByWeek
+  const rows = Array.from({ length: weeks }, (_, i) => {
+    const monday = new Date(Date.parse(firstMonday) + i * 7 * 86_400_000)
+    const season = overYear(i / 52.18, year.swing, year.best / 52.18)
+    const value = (level + slopePerWeek * i) * season * (1 + random.normal(noise))
+    return [monday.toISOString().slice(0, 10), Math.round(value)]
+  })
+  return { name: file, rows: [['week from', `Primer by week (${unit})`], ...rows] }
+}
+
+function webOrdersByHour(random: Random): DemoFile {
+  const { file, unit, firstDay, days, level, hours, weekdays, noise } = TRUTH.webOrders
+  const rows = Array.from({ length: 24 * days }, (_, i) => {
+    const at = new Date(Date.parse(firstDay) + i * 3_600_000)
+    const season = hours[i % 24]! * weekdays[Math.floor(i / 24) % 7]!
+    const orders = Math.max(0, Math.round(level * season * (1 + random.normal(noise))))
+    return [at.toISOString().slice(0, 16).replace('T', ' '), orders]
+  })
+  return { name: file, rows: [['hour', `Web orders (${unit})`], ...rows] }
+}
+
+/** A wave of one year. @param at and best in years */
+function overYear(at: number, swing: number, best: number): number {
+  return 1 + swing * Math.cos(2 * Math.PI * (at - best))
 }
 
 function byRegion(whole: readonly number[], random: Random): [string, string, number[]][] {

@@ -92,7 +92,36 @@ export const TRUTH = {
     slopePerDay: 0.35,
     /** Factors of Monday to Saturday; closed on Sunday. */
     weekdays: [0.94, 0.9, 0.95, 1.02, 1.21, 0.98],
+    /** Over the year: the share above and below, and the day of the year that is best. */
+    year: { swing: 0.22, best: 140 },
     noise: 0.09,
+  },
+  primerByWeek: {
+    file: 'primer-by-week.csv',
+    unit: 'litres',
+    /** 2020 has 53 weeks. */
+    firstMonday: '2019-12-30',
+    weeks: 313,
+    level: 2700,
+    slopePerWeek: 1.4,
+    /** Share above and below the average, and the week that is best. */
+    year: { swing: 0.12, best: 22 },
+    noise: 0.03,
+  },
+  webOrders: {
+    file: 'web-orders-by-hour.csv',
+    unit: 'orders',
+    firstDay: '2025-10-06',
+    days: 84,
+    level: 14,
+    /** Factors of midnight to 23:00. */
+    hours: [
+      0.2, 0.12, 0.08, 0.07, 0.08, 0.15, 0.4, 0.8, 1.2, 1.5, 1.6, 1.5, 1.4, 1.3, 1.3, 1.3, 1.3, 1.4,
+      1.6, 1.9, 2, 1.6, 0.9, 0.4,
+    ],
+    /** Factors of Monday to Sunday. */
+    weekdays: [1.05, 0.95, 0.92, 0.95, 0.95, 1.05, 1.13],
+    noise: 0.12,
   },
   yearly: {
     file: 'paint-by-year.csv',

@@ -14,8 +14,8 @@ export const LIMITS = {
   line: 2_000_000,
   /** Brackets inside one another, in JSON. */
   depth: 100,
-  columns: 5000,
-  series: 5000,
+  columns: 12_000,
+  series: 12_000,
   periods: 20_000,
 } as const
 

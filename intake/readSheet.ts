@@ -9,10 +9,12 @@ import { cutWhereSaid } from './layouts/cutLines'
 import { ANY, extract } from './layouts/extract'
 import type { Extraction } from './layouts/observations'
 import { tablesOf } from './layouts/tablesOfSheet'
+import { withPartsOfPeriods } from './layouts/partsOfPeriods'
 import { mendRows } from './layouts/raggedRows'
 import { together, type Part } from './layouts/severalTables'
 import { readValues } from './numbers/readValues'
 import type { DayOrder, PeriodReading } from './periods/periodReading'
+import { writeOutHours } from './periods/hoursBesideDays'
 import { writeOutMoments } from './periods/moments'
 import { writeOutDaysWithoutYear } from './periods/daysWithoutYear'
 import { writeOutShortDates } from './periods/shortDates'
@@ -57,7 +59,7 @@ export function readSheet(given: readonly Row[], answers: Answers): SheetReading
       ...extraction,
       ...withOtherTables(extraction, raw, table),
     }
-    const valued = readValues(extraction.series, inquiry)
+    const valued = readValues(withPartsOfPeriods(extraction, inquiry).series, inquiry)
     cells = { series: valued, axis: null }
     const { calendar, series, placed } = assemble(valued, inquiry)
     cells = { series: placed, axis: { calendar, kept: series } }
@@ -123,7 +125,7 @@ function withOtherTables(
 /** Dates that only the whole column tells are written out in full. */
 function writeOutDates(rows: readonly Row[], inquiry: Inquiry): readonly Row[] {
   const short = writeOutShortDates(writeOutMoments(rows, inquiry), inquiry)
-  return writeOutDaysWithoutYear(short, inquiry)
+  return writeOutHours(writeOutDaysWithoutYear(short, inquiry), inquiry)
 }
 
 function shapeOf({ layout, rowKinds, columnRoles }: SheetShape): SheetShape {

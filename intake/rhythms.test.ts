@@ -26,9 +26,17 @@ describe('days', () => {
     })
   })
 
-  it('without Sundays keep a gap for each', () => {
+  it('without Sundays are trading days alone, or keep a gap for each as it is asked', () => {
     const open = days.filter((_, i) => (i + 2) % 7 !== 6)
-    const { Sales } = seriesOf(fileOf(open), { frequency: 'daily' })
+    const alone = read(fileOf(open), { frequency: 'daily' })
+    if (alone.outcome !== 'ok') throw new Error(alone.outcome)
+    expect(alone.series[0]!.series).toMatchObject({
+      calendar: { frequency: 'daily', seasons: 6 },
+      values: values(open.length),
+    })
+    const question = alone.questions.find(({ id }) => id === 'trading-days')!
+    expect(question.ask).toBe('No row falls on a Sunday. Which days does the series have?')
+    const { Sales } = seriesOf(fileOf(open), { frequency: 'daily', 'trading-days': 'every' })
     const [, ...kept] = Sales!
     expect(kept.filter((value) => value === null)).toHaveLength(days.length - open.length)
     expect(kept.filter((value) => value !== null)).toEqual(values(open.length))

@@ -28,7 +28,7 @@ export const adjustmentsSchema = z.array(adjustmentSchema).max(MOST_PERIODS)
 /**
  * A series as a document: `{"name","unit","frequency":"monthly","start":"2019-01","values":[…]}`,
  * with `"frequency":"seasons","seasons":7` for any other number of seasons; `daily` has 7 or, with
- * `"seasons":365`, the days of the year, and `hourly` 24 or 168.
+ * `"seasons":365`, the days of the year, or 6 or 5 on trading days alone, Monday to Saturday or Friday, and `hourly` 24 or 168.
  */
 export const seriesDocumentSchema = z.strictObject({
   name: nameSchema.default('series'),

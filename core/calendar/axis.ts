@@ -27,6 +27,9 @@ export interface Axis {
   days(t: number): DaySpan | null
 }
 
+/** The axis last made for a beginning: it is asked for again by everything that has to do with the same series. */
+const lastMade = new WeakMap<Period, Axis>()
+
 /**
  * The axis of a series, or of anything else that begins at a period of a calendar.
  *
@@ -39,6 +42,14 @@ export function axisOf({
   readonly calendar: Calendar
   readonly start: Period
 }): Axis {
+  const before = lastMade.get(start)
+  if (before?.calendar === calendar) return before
+  const axis = madeFor(calendar, start)
+  lastMade.set(start, axis)
+  return axis
+}
+
+function madeFor(calendar: Calendar, start: Period): Axis {
   const { countOf, periodOf, yearOf, code, read, label, firstDay, days } = rhythmOf(calendar)
   const first = countOf(start)
   const periodAt = (t: number) => periodOf(first + t - 1)

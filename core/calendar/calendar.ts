@@ -14,7 +14,7 @@ export type Frequency = (typeof FREQUENCIES)[number]
 /** How a series divides its cycles: years, or the weeks of days and the days of hours. */
 export interface Calendar {
   readonly frequency: Frequency
-  /** m, the seasons in a cycle: 12 monthly, 4 quarterly, 52 weekly, 7 or 365 daily, 24 or 168 hourly. */
+  /** m, the seasons in a cycle: 12 monthly, 4 quarterly, 52 weekly, 7 or 365 daily, 6 or 5 on trading days alone, 24 or 168 hourly. */
   readonly seasons: number
   /** The season, 1..m, in which a year of the tables begins. Lays tables out; changes no figure. */
   readonly yearStart: number
@@ -29,7 +29,7 @@ const SEASONS: Record<Exclude<Frequency, 'seasons'>, readonly number[]> = {
   'half-yearly': [2],
   yearly: [1],
   weekly: [52],
-  daily: [7, 365],
+  daily: [7, 365, 6, 5],
   hourly: [24, 168],
 }
 
@@ -85,6 +85,12 @@ const FINE: ReadonlySet<Frequency> = new Set(['weekly', 'daily', 'hourly'])
 export function isFinerThanMonths({ frequency }: Pick<Calendar, 'frequency'>): boolean {
   return FINE.has(frequency)
 }
+
+/** Whether a series of days has only those from Monday on that a shop is open, 5 or 6 of the week. */
+export function hasTradingDays({ frequency, seasons }: Calendar): boolean {
+  return frequency === 'daily' && seasons < DAYS_A_WEEK
+}
+const DAYS_A_WEEK = 7
 
 function cycleLength(frequency: Frequency, stated: number | undefined): number {
   if (frequency === 'seasons') {

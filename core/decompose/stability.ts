@@ -1,3 +1,4 @@
+import { orNull } from '../refusal'
 import type { Stretch } from '../series/stretch'
 import type { SeasonalIndex } from './parts'
 import type { Stability } from './way'
@@ -49,5 +50,6 @@ function indicesWithout(
     ),
   )
   if (present.size < seasons) return null
-  return indicesOf(shorter).map(({ index }) => index)
+  // What the whole series allows, one without a year may not: the way then says nothing of it.
+  return orNull(() => indicesOf(shorter))?.map(({ index }) => index) ?? null
 }

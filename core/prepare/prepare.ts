@@ -35,7 +35,7 @@ export interface ToPrepare {
   /** Time codes that are left out of the season. */
   readonly leftOut: ReadonlySet<number>
   /** Columns of season and trend, which what is estimated is estimated beside. */
-  readonly beside: readonly DesignColumn[]
+  beside(): readonly DesignColumn[]
   /** The index of every entry of a stretch by the decomposition of the method; null where there is none to ask. */
   indexOf(stretch: Stretch): readonly number[] | null
   /** Hears how far a long choice has come. */

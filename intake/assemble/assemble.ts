@@ -11,12 +11,13 @@ import { isoWeekOf, type PeriodReading } from '../periods/periodReading'
 import type { ReadSeries } from '../reading'
 import { dayOf, periodOf, rowFrequency, type RowFrequency } from './commonCalendar'
 import { withoutCumulation, withoutRolling } from './cumulated'
-import { gather, type Gathering } from './gather'
+import { gather, type Gathering } from '../../core/series/gather'
 import { distinct, group, inOrder, type Grouped } from './grouped'
 import { incompletePeriods, isSame } from './incomplete'
 import { quantityOf } from './levels'
 import { withStatedStarts } from './statedStarts'
 import { askIfMostlyEmpty } from './mostlyEmpty'
+import { askForTradingDays } from './tradingDays'
 import { targetOf } from './target'
 import { noteCountedYears, noteGaps, noteOrder } from './axisNotes'
 import { askAboutTwice } from './twice'
@@ -45,10 +46,11 @@ export function assemble(
   const { frequency, how } =
     rows === 'seasons' ? { frequency: rows, how: null } : targetOf(rows, series, inquiry)
   const own = readings.find((reading) => reading.kind === 'season')
-  const calendar = withNames(
-    calendarOf(frequency, own && { seasons: own.of }),
-    own?.names ?? seasonNames,
-  )
+  const isByDays = frequency === 'daily' && rows === 'daily'
+  const ownSeasons = isByDays
+    ? { seasons: askForTradingDays(readings, inquiry) }
+    : own && { seasons: own.of }
+  const calendar = withNames(calendarOf(frequency, ownSeasons), own?.names ?? seasonNames)
   const assembled = how
     ? rollUp(series, calendar, rows, how, inquiry)
     : onePerPeriod(series, calendar, inquiry)

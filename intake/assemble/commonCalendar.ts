@@ -1,7 +1,7 @@
 import type { Calendar, Frequency } from '../../core/calendar/calendar'
 import type { Period } from '../../core/calendar/period'
 import { rhythmOf } from '../../core/calendar/rhythms'
-import { weekOf } from '../../core/calendar/rhythms/weeks'
+import { periodOfDay } from '../../core/calendar/periodOfDay'
 import { dayNumber, thursdayOf, type PeriodReading } from '../periods/periodReading'
 
 /** How often the rows of a file come, which need not be how often its series are counted. */
@@ -113,8 +113,7 @@ const HOURS = 24
 export function periodOf(reading: PeriodReading, calendar: Calendar): Period {
   const { frequency, seasons } = calendar
   if (reading.kind === 'season') return { cycle: reading.year, season: reading.season }
-  if (frequency === 'weekly') return weekOf(dayOf(reading))
-  if (frequency === 'daily') return rhythmOf(calendar).periodOf(dayOf(reading))
+  if (frequency === 'weekly' || frequency === 'daily') return periodOfDay(dayOf(reading), calendar)
   if (frequency === 'hourly') return rhythmOf(calendar).periodOf(hourOf(reading))
   const months = monthsOf(reading)
   return {

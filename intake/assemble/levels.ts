@@ -1,5 +1,5 @@
 import type { ValuedSeries } from '../numbers/readValues'
-import type { Gathering } from './gather'
+import type { Gathering } from '../../core/series/gather'
 
 /** Words of headings over values that hold at a time and do not add up over time; the mean speaks for a month of them. */
 const MEANS =

@@ -3,7 +3,7 @@ import { onePeriod, periodLabel } from '../../core/calendar/labels'
 import type { Inquiry } from '../inquiry'
 import type { ValuedSeries } from '../numbers/readValues'
 import type { RowFrequency } from './commonCalendar'
-import { gather, GATHERINGS, type Gathering } from './gather'
+import { gather, GATHERINGS, type Gathering } from '../../core/series/gather'
 import { group, inOrder } from './grouped'
 import { quantityOf, USUAL_GATHERING, type Kind } from './levels'
 

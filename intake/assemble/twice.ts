@@ -2,7 +2,7 @@ import type { Calendar } from '../../core/calendar/calendar'
 import { countPeriods, periodLabel } from '../../core/calendar/labels'
 import type { Inquiry } from '../inquiry'
 import type { ValuedSeries } from '../numbers/readValues'
-import { gather, type Gathering } from './gather'
+import { gather, type Gathering } from '../../core/series/gather'
 import type { Grouped } from './grouped'
 
 /** Asks what counts where a period comes more than once. */

@@ -7,6 +7,7 @@ import {
   type DayOrder,
   type PeriodReading,
 } from './periodReading'
+import { WEEKDAY_NAMES } from './weekdayNames'
 import { periodMark } from './periodMark'
 import { readRange } from './rangeText'
 import { seasonByName } from './seasonNames'
@@ -129,15 +130,7 @@ const READERS = SPELLINGS.map(([pattern, read]) => ({
 }))
 
 /** A day of the week before a date says nothing that the date does not. */
-const WEEKDAY = new RegExp(
-  `^(?:${[
-    'mon(?:day)?|tue(?:s(?:day)?)?|wed(?:nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?',
-    'mo|di|mi|do|fr|sa|so|montag|dienstag|mittwoch|donnerstag|freitag|samstag|sonnabend|sonntag',
-    'lun(?:di)?|mardi|mer(?:credi)?|jeu(?:di)?|ven(?:dredi)?|sam(?:edi)?|dim(?:anche)?',
-    'lunes|martes|mi[ée](?:rcoles)?|jue(?:ves)?|vie(?:rnes)?|s[áa]b(?:ado)?|dom(?:ingo)?',
-  ].join('|')})\\.?,? +`,
-  'iu',
-)
+const WEEKDAY = new RegExp(`^(?:${WEEKDAY_NAMES.join('|')})\\.?,? +`, 'iu')
 /** Longer text is no period; it is not searched for one. */
 const LONGEST = 50
 /** Spelt-out ordinals before a part of the year, and `of` before its year. */

@@ -26,6 +26,29 @@ export const DAYS_OF_WEEK: Rhythm = {
   cycleLabel: (cycle) => WEEKS.label(weekOf(cycle * A_WEEK - WEEKDAY_OF_FIRST)),
 }
 
+/**
+ * The first days of every week alone, Monday to Friday or Saturday, as of a shop that is closed on the others.
+ *
+ * @param open how many days of the week, 5 or 6
+ * @example tradingDays(6): Saturday, 6 January 2024 is followed by Monday, 8 January
+ */
+export function tradingDays(open: number): Rhythm {
+  const dayAt = DAYS_OF_WEEK.countOf
+  return {
+    ...DAYS_OF_WEEK,
+    countOf: ({ cycle, season }) => cycle * open + season - 1,
+    periodOf(count) {
+      const cycle = Math.floor(count / open)
+      return { cycle, season: count - cycle * open + 1 }
+    },
+    firstDay: dayAt,
+    read(code) {
+      const period = DAYS_OF_WEEK.read(code)
+      return period && period.season <= open ? period : null
+    },
+  }
+}
+
 /** Every day of the calendar; its season is the day of the year, 29 February counting as the 28th. */
 export const DAYS_OF_YEAR: Rhythm = {
   ...daysWith(dayOfYear, ({ cycle, season, again }) => {

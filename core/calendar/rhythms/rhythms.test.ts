@@ -25,6 +25,36 @@ function isoWeek(day: Day): string {
   return `${year}-W${String(before + 1).padStart(2, '0')}`
 }
 
+describe('trading days', () => {
+  const SIX = calendarOf('daily', { seasons: 6 })
+
+  it('go from Saturday to Monday, and know no Sunday', () => {
+    const days = from('2024-01-05', SIX)
+    expect([1, 2, 3].map(days.label)).toEqual([
+      'Fri 5 Jan 2024',
+      'Sat 6 Jan 2024',
+      'Mon 8 Jan 2024',
+    ])
+    expect([1, 2, 3].map(days.seasonOf)).toEqual([5, 6, 1])
+    expect(parsePeriod('2024-01-07', SIX)).toBeNull()
+    expect(parsePeriod('2024-01-06', calendarOf('daily', { seasons: 5 }))).toBeNull()
+  })
+
+  it('are the days of the calendar with the others left out', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 3000 }), fc.constantFrom(5, 6), (count, open) => {
+        const all = from('1998-06-01', DAYS)
+        const kept = Array.from({ length: count }, (_, i) => i + 1).filter(
+          (t) => all.seasonOf(t) <= open,
+        )
+        const trading = from('1998-06-01', calendarOf('daily', { seasons: open }))
+        expect(trading.codeAt(kept.length)).toBe(all.codeAt(kept.at(-1)!))
+        expect(trading.tOfCode(all.codeAt(kept.at(-1)!))).toBe(kept.length)
+      }),
+    )
+  })
+})
+
 describe('weeks', () => {
   it('go from Monday to Sunday, none skipped, 52 or 53 a year', () => {
     const weeks = from('2020-W51')

@@ -21,7 +21,7 @@ const ROUNDS = 2
  *
  * @param values one a period, null = missing or left out; above 0 for a multiplicative model
  * @see Cleveland, R. B. et al. (1990), Journal of Official Statistics 6, 3–73
- * @see Bandara, K., Hyndman, R. J. & Bergmeir, C. (2021), arXiv 2107.13462
+ * @see arXiv 2107.13462 (2021)
  */
 export function byLoess(
   values: readonly Value[],

@@ -1,5 +1,5 @@
 import { axisOf, type Axis } from '../../calendar/axis'
-import { calendarOf, seasonsOf } from '../../calendar/calendar'
+import { calendarOf, hasTradingDays, seasonsOf, type Calendar } from '../../calendar/calendar'
 import { parsePeriod } from '../../calendar/codes'
 import { seasonLabel } from '../../calendar/labels'
 import type { Stretch } from '../../series/stretch'
@@ -15,7 +15,11 @@ export function axisByCycle(axis: Axis, length: number): Axis {
   const { calendar } = axis
   if (length === calendar.seasons) return axis
   const { frequency } = calendar
-  if (frequency !== 'seasons' && seasonsOf(frequency)!.includes(length)) {
+  if (
+    frequency !== 'seasons' &&
+    seasonsOf(frequency)!.includes(length) &&
+    !skipsDays(calendar, length)
+  ) {
     const other = calendarOf(frequency, { seasons: length })
     // The same periods, so the same codes; their seasons alone are others.
     return axisOf({ calendar: other, start: parsePeriod(axis.codeAt(1), other)! })
@@ -24,6 +28,11 @@ export function axisByCycle(axis: Axis, length: number): Axis {
     calendar: calendarOf('seasons', { seasons: length }),
     start: { cycle: 1, season: 1 },
   })
+}
+
+/** Whether one of the cycles has trading days alone and the other every day, so that they have other periods. */
+function skipsDays(calendar: Calendar, length: number): boolean {
+  return hasTradingDays(calendar) || hasTradingDays({ ...calendar, seasons: length })
 }
 
 /** A stretch with the seasons of another cycle. */

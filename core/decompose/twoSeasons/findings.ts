@@ -1,4 +1,4 @@
-import { dateOf, dayOf } from '../../calendar/civil'
+import { dateOf } from '../../calendar/civil'
 import { MONTHS } from '../../calendar/rhythms/monthNames'
 import type { Finding } from '../../finding'
 import type { Stretch } from '../../series/stretch'
@@ -10,10 +10,6 @@ import type { SeasonOfTwo, TwoSeasonsTaken } from './calculate'
 import { stretchByCycle } from './cycle'
 import { cycleName } from './names'
 import type { TwoSeasonsOptions } from './options'
-
-/** Longer cycles are spoken of by month where they are years, as a day of the year tells nobody much. */
-const DAYS_OF_A_YEAR = 365
-const COMMON_YEAR = 2001
 
 /** Each of the two seasons: where it is highest and lowest, how strong it is, or that it is not there. */
 export function findingsOfTwoSeasons(
@@ -64,16 +60,21 @@ export function findingsOfTwoSeasons(
   ]
 }
 
-/** The seasons of a cycle, or of a year of days its months. */
+/** The seasons of a cycle; of a year of days its months, as a day of the year tells nobody much. */
 function groupsOf(
   stretch: Stretch,
   { seasons, index }: SeasonOfTwo,
 ): { name: string; index: number }[] {
-  if (seasons !== DAYS_OF_A_YEAR || stretch.calendar.frequency !== 'daily') {
-    const { seasonName } = stretchByCycle(stretch, seasons)
+  const byCycle = stretchByCycle(stretch, seasons)
+  if (stretch.calendar.frequency !== 'daily' || cycleName(stretch.calendar, seasons) !== 'year') {
+    const { seasonName } = byCycle
     return index.map((one, k) => ({ name: seasonName(k + 1), index: one }))
   }
-  const month = index.map((_, k) => dateOf(dayOf(COMMON_YEAR, 1, k + 1)).month - 1)
+  const { axis, firstT } = stretch
+  const month = index.map((_, k) => {
+    const t = firstT + byCycle.seasonOf.indexOf(k + 1)
+    return dateOf(axis.firstDay(t)!).month - 1
+  })
   return MONTHS.map((name, k) => ({
     name,
     index: mean(index.filter((_, i) => month[i] === k))!,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
-import { seasonsOf, type Frequency } from '../../calendar/calendar'
+import type { Calendar } from '../../calendar/calendar'
 import { INDEX_AVERAGES, type IndexAverage } from '../seasonalIndices'
 import { excludeOption, modelOption, type Exclusion, type Facts } from '../commonOptions'
 
@@ -63,10 +63,16 @@ export interface ByLoess extends Common {
 export type TwoSeasonsOptions = ByAverages | ByLoess
 
 /** The two seasons of a calendar that has two; null of any other. */
-export function usualSeasons(frequency: Frequency): readonly [number, number] | null {
-  const own = seasonsOf(frequency)
-  return own?.length === 2 ? [own[0]!, own[1]!] : null
+export function usualSeasons({ frequency, seasons }: Rhythmed): readonly [number, number] | null {
+  if (frequency === 'hourly') return [24, 168]
+  if (frequency !== 'daily') return null
+  const year = TRADING_DAYS_A_YEAR[seasons]
+  return year === undefined ? [7, 365] : [seasons, year]
 }
+type Rhythmed = Pick<Calendar, 'frequency' | 'seasons'>
+
+/** Five or six of the 7 days of a week, to the nearest whole day of a year of 365.25. */
+export const TRADING_DAYS_A_YEAR: Readonly<Record<number, number>> = { 5: 261, 6: 313 }
 
 /** Cycles below which a season by loess is taken to be the same in all of them. */
 const CYCLES_FOR_A_FREE_SEASON = 5
@@ -82,7 +88,7 @@ export function completeTwoSeasons(
   document: TwoSeasonsDocument,
   { model, periods, seasons: own, frequency }: Facts,
 ): TwoSeasonsOptions {
-  const seasons = document.seasons ?? usualSeasons(frequency)
+  const seasons = document.seasons ?? usualSeasons({ frequency, seasons: own })
   if (!seasons) {
     throw new Refusal(
       `Two seasons must be named here, as "seasons": [${own}, ${4 * own}]: only days and hours have two of their own.`,

@@ -20,7 +20,7 @@ export const twoSeasons: DecompositionWay<TwoSeasonsDocument, TwoSeasonsOptions,
     document: twoSeasonsDocument,
     // The index of one and the same weekday differs over the year.
     traits: { hasSeason: true, seasonMayChange: true, trendIsLine: false, followsLevel: true },
-    takes: ({ frequency }) => usualSeasons(frequency) !== null,
+    takes: (calendar) => usualSeasons(calendar) !== null,
     steps: stepsOfTwoSeasons,
     complete: completeTwoSeasons,
     decompose: decomposeTwoSeasons,

@@ -99,7 +99,7 @@ function estimated(
       firstT,
       axis: axisOf(facts),
       model,
-      beside,
+      beside: beside(),
       divides: dividesByLength(choice),
     },
     nameOf: (t) => stretch.periodOf(t - firstT).label,

@@ -1,5 +1,5 @@
-import { mean, median } from '../../core/statistics/average'
-import type { Value } from '../../core/series/series'
+import { mean, median } from '../statistics/average'
+import type { Value } from './series'
 
 /** Ways to make one value of several of the same period. */
 export const GATHERINGS = ['sum', 'mean', 'median', 'first', 'last', 'count', 'min', 'max'] as const
