@@ -3,7 +3,7 @@ import { countPeriods } from './calendar/labels'
 import { spanOf } from './completeMethod'
 import { initialByRule } from './stateSpace/initial'
 import { defaultWay, MOVING_WAY, WITHOUT_SEASON } from './decompose/ways'
-import { examine, type Examined } from './examine'
+import { examineSoon, type ExaminedSoon } from './examine'
 import { changed, METHOD_FORMAT, type MethodDocument } from './method'
 import { orNull } from './refusal'
 import { movementOf } from './seasonality/seasonTests'
@@ -50,6 +50,21 @@ export function begin(
   series: Series,
   given: MethodDocument = { format: METHOD_FORMAT },
 ): Beginning {
+  return beginExamined(series, given).beginning
+}
+
+/** The method that a series begins with, and what was found out of its decomposition on the way. */
+export interface BegunExamined {
+  readonly beginning: Beginning
+  /** Under a straight line, whatever the trend of the method; null where nothing can be calculated. */
+  readonly examined: ExaminedSoon | null
+}
+
+/** The same with what was found out on the way, for whoever wants to know it too. @throws Refusal as {@link begin} does */
+export function beginExamined(
+  series: Series,
+  given: MethodDocument = { format: METHOD_FORMAT },
+): BegunExamined {
   const { calendar } = series
   const { firstT, lastT } = spanOf(given, series)
   const periods = lastT - firstT + 1
@@ -94,11 +109,13 @@ function withoutSeason(
   given: MethodDocument,
   periods: number,
   hasYears: boolean,
-): Beginning {
+): BegunExamined {
   const { calendar } = series
   const method = changed(given, WITHOUT_SEASON)
   const examined = examinedOf(series, method)
-  if (!examined) return { format: BEGIN_FORMAT, method: given, because: [] }
+  if (!examined) {
+    return { beginning: { format: BEGIN_FORMAT, method: given, because: [] }, examined: null }
+  }
   const why =
     calendar.seasons < 2
       ? 'a yearly series has no season'
@@ -111,10 +128,11 @@ function withoutSeason(
 /** A straight line where one fits, else a smoothed level with a damped slope. */
 function withTrend(
   method: MethodDocument,
-  { phases, level, trendFits, deseasonalized, seasons }: ExaminedMethod,
+  examined: ExaminedMethod,
   periods: number,
   because: readonly string[],
-): Beginning {
+): BegunExamined {
+  const { phases, level, trendFits, deseasonalized, m: seasons } = examined
   const likeness = trendFits?.likeness ?? null
   const reasons: readonly (readonly [boolean, string])[] = [
     [
@@ -136,23 +154,26 @@ function withTrend(
   if (!against || !canSmooth) {
     const fits = against ? [] : ['a straight line fits']
     const line = changed(method, { trend: LINE.trend })
-    return { format: BEGIN_FORMAT, method: line, because: [...because, ...fits] }
+    const beginning = {
+      format: BEGIN_FORMAT,
+      method: line,
+      because: [...because, ...fits],
+    } as const
+    return { beginning, examined }
   }
-  return {
+  const beginning: Beginning = {
     format: BEGIN_FORMAT,
     method: changed(method, { trend: smoothedChange('damped').trend }),
     because: [...because, `${against[1]}, so a smoothed level is carried on`],
   }
+  return { beginning, examined }
 }
 
 /** What of a method under a straight line decides. */
-type ExaminedMethod = Pick<
-  Examined,
-  'phases' | 'level' | 'trendFits' | 'seasonTests' | 'advisedModel' | 'outliers'
-> & {
+type ExaminedMethod = ExaminedSoon & {
   readonly method: ReturnType<typeof calculate>['method']
   readonly deseasonalized: ReturnType<typeof calculate>['decomposed']['deseasonalized']
-  readonly seasons: number
+  readonly m: number
 }
 
 /** A method with a straight line, examined; null where it is refused. */
@@ -161,6 +182,6 @@ function examinedOf(series: Series, document: MethodDocument): ExaminedMethod | 
     const figures = calculate(series, changed(document, { trend: { form: STRAIGHT } }))
     const { method, decomposed } = figures
     const { deseasonalized } = decomposed
-    return { ...examine(figures), method, deseasonalized, seasons: series.calendar.seasons }
+    return { ...examineSoon(figures), method, deseasonalized, m: series.calendar.seasons }
   })
 }

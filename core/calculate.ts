@@ -81,10 +81,11 @@ export function takeApart(series: Series, document: MethodDocument, hear?: Hear)
   const prepared = prepare(series, {
     ...{ firstT, lastT, choices: method, model: decompose.model },
     endT: lastT + method.forecast.horizon,
-    beside: columnsBeside(method.trend, {
-      ...{ calendar, start, firstT },
-      values: series.values.slice(firstT - 1, lastT),
-    }),
+    beside: () =>
+      columnsBeside(method.trend, {
+        ...{ calendar, start, firstT },
+        values: series.values.slice(firstT - 1, lastT),
+      }),
     ...{ leftOut, hear },
     indexOf: (part) => wayOf(decompose.by).decompose(part, decompose, leftOut, carryOn).index,
   })
@@ -196,7 +197,7 @@ export function basisAfter(apart: TakenApart): PreparationBasis {
   const { values } = prepared.original
   return {
     ...{ series, leftOut, stretch: prepared.input, model: method.decompose.model, endT: lastT },
-    beside: columnsBeside(method.trend, { ...series, firstT, values }),
+    beside: () => columnsBeside(method.trend, { ...series, firstT, values }),
     indexOf: () => null,
   }
 }

@@ -89,6 +89,9 @@ export interface Examined extends ExaminedTrend {
   readonly calendarLeft: readonly EffectLeft[]
 }
 
+/** What of the calendar is left and how sharply weights were chosen take long, and tell nothing of which method to begin with. */
+export type ExaminedSoon = Omit<Examined, 'calendarLeft' | 'weightSections'>
+
 /**
  * Tests, strengths, the leftover, how steady the indices are, the trend report and error figures.
  *
@@ -96,13 +99,27 @@ export interface Examined extends ExaminedTrend {
  * @param straight the line through all that is judged
  */
 export function examine(figures: Figures, straight = straightTrendOf(figures)): Examined {
+  const ordinary = ordinaryOf(figures)
+  const soon = examineSoon(figures, straight, ordinary)
+  return {
+    ...soon,
+    weightSections: figures.sections(),
+    calendarLeft: soon.leftover.isNothing ? [] : leftOfCalendar(figures, ordinary),
+  }
+}
+
+/** The same without what takes long. */
+export function examineSoon(
+  figures: Figures,
+  straight = straightTrendOf(figures),
+  ordinary = ordinaryOf(figures),
+): ExaminedSoon {
   const { prepared, decomposed, method, columns, firstT, leftOut } = figures
   const stretch = prepared.input
   const { model } = method.decompose
   const { values } = prepared.used
   const weights = wayOf(method.decompose.by).weights(decomposed.taken)
   const { season } = decomposed
-  const ordinary = ordinaryOf(figures)
   const counts = (i: number) =>
     !leftOut.has(firstT + i) && weights?.[i] !== 0 && !ordinary.isOutlier(i)
   const { seasons } = stretch.calendar
@@ -122,7 +139,6 @@ export function examine(figures: Figures, straight = straightTrendOf(figures)): 
     seasons: seasonRows(figures, leftover.isNothing),
     strength: leftover.isNothing ? NO_STRENGTHS : strengthOf(figures, weights, ordinary),
     ...examineTrend(figures, ordinary, advisedModel, straight),
-    weightSections: figures.sections(),
     seasonTests: tests,
     whichModel: season && compareModels(figures),
     advisedModel,
@@ -141,7 +157,6 @@ export function examine(figures: Figures, straight = straightTrendOf(figures)): 
         naiveScale(values, season ? stretch.calendar.seasons : 1),
       ),
     },
-    calendarLeft: leftover.isNothing ? [] : leftOfCalendar(figures, ordinary),
   }
 }
 

@@ -18,16 +18,27 @@ export function forecastOf(one: Try, of: Benchmark | 'method'): readonly Value[]
 /** How the method, or a benchmark alongside, did from all origins. */
 export function accuracyOf(tries: readonly Try[], of: Benchmark | 'method'): Accuracy {
   const longest = Math.max(0, ...tries.map(({ actual }) => actual.length))
-  const at = (one: Try, i: number) => ({
-    actual: one.actual[i]!,
-    forecast: forecastOf(one, of)[i]!,
-    scale: one.scale,
-  })
   return {
     byHorizon: Array.from({ length: longest }, (_, i) => ({
       h: i + 1,
-      ...figuresOfErrors(tries.filter(({ actual }) => actual.length > i).map((one) => at(one, i))),
+      ...figuresOfErrors(
+        tries.filter(({ actual }) => actual.length > i).map((one) => errorAt(one, of, i)),
+      ),
     })),
-    pooled: figuresOfErrors(tries.flatMap((one) => one.actual.map((_, i) => at(one, i)))),
+    ...pooledAccuracy(tries, of),
   }
+}
+
+/** The same of all horizons together alone. */
+export function pooledAccuracy(
+  tries: readonly Try[],
+  of: Benchmark | 'method',
+): Pick<Accuracy, 'pooled'> {
+  return {
+    pooled: figuresOfErrors(tries.flatMap((one) => one.actual.map((_, i) => errorAt(one, of, i)))),
+  }
+}
+
+function errorAt(one: Try, of: Benchmark | 'method', i: number) {
+  return { actual: one.actual[i]!, forecast: forecastOf(one, of)[i]!, scale: one.scale }
 }

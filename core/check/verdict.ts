@@ -12,6 +12,8 @@ export interface Off {
   readonly in: 'percent' | 'units'
 }
 
+type Pooled = Pick<Accuracy, 'pooled'>
+
 /** How a method would have done, against what needs no method. */
 export interface Verdict {
   /** Origins that anything came after. */
@@ -30,13 +32,13 @@ export interface Verdict {
  */
 export function verdictOn(
   tries: readonly Try[],
-  method: Accuracy,
-  benchmarks: Readonly<Partial<Record<Benchmark, Accuracy>>>,
+  method: Pooled,
+  benchmarks: Readonly<Partial<Record<Benchmark, Pooled>>>,
   { horizon, step }: { readonly horizon: number; readonly step: number },
 ): Verdict | null {
   const own = offBy(tries, method)
   if (!own) return null
-  const others = (Object.entries(benchmarks) as [Benchmark, Accuracy][])
+  const others = (Object.entries(benchmarks) as [Benchmark, Pooled][])
     .filter(([which]) => !isSame(tries, which))
     .flatMap(([which, accuracy]) => {
       const off = offBy(tries, accuracy)
@@ -61,7 +63,7 @@ function isSame(tries: readonly Try[], which: Benchmark): boolean {
 }
 
 /** How far forecasts were off, all of them together; null over nothing. */
-export function offBy(tries: readonly Try[], { pooled: { mae } }: Accuracy): Off | null {
+export function offBy(tries: readonly Try[], { pooled: { mae } }: Pooled): Off | null {
   return offFrom(
     mae,
     tries.flatMap(({ actual }) => actual),
