@@ -290,7 +290,8 @@ describe('a database that another program holds', () => {
     const ticking = setInterval(() => ticks++, 5)
     const refused = await whenFree(() => keepSeries(db, [incoming]), 100).catch(causeOf)
     expect(refused).toMatch(/^Another program holds the database: nothing was changed/)
-    expect(ticks).toBeGreaterThan(5)
+    // Waited for on the thread itself, none would have come; how many do is the machine's affair.
+    expect(ticks).toBeGreaterThan(0)
     setTimeout(() => other.exec('ROLLBACK'), 50)
     await whenFree(() => keepSeries(db, [incoming]))
     clearInterval(ticking)

@@ -1,13 +1,16 @@
 import { sql, type AnyColumn, type SQL } from 'drizzle-orm'
 import { blob, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Frequency } from '../../core/calendar/calendar'
+import type { LastAgainst } from '../../core/catalogue/against'
+import type { CatalogueForecast, CatalogueRow } from '../../core/catalogue/row'
 import type { Contest } from '../../core/contest/contest'
 import type { FrozenForecast } from '../../core/kept/kept'
 import type { MethodDocument } from '../../core/method'
 import type { Quantity } from '../../core/series/quantity'
 import type { Value } from '../../core/series/series'
 import type { ReportChoices } from '../../handover/report/choices'
-import type { BesideRow } from '../../shared/api/derived'
+import type { RunState, RunTask } from '../../shared/api/catalogue'
+import type { TakeOnRow } from '../../shared/api/derived'
 import type { Source } from '../../shared/api/series'
 import type { BenchView, StudyContent } from '../../shared/api/desk'
 import type { SeriesDocument } from '../../shared/seriesSchema'
@@ -120,8 +123,8 @@ export const derivedSeries = sqliteTable(
       .references(() => series.id),
     /** What it is calculated from; null once that was deleted for good. */
     fromId: text('from_id').references(() => series.id),
-    /** Of the ledger by its name, or one that is looked at beside it. */
-    row: text('ledger_row', { mode: 'json' }).$type<string | BesideRow>().notNull(),
+    /** Of the ledger by its name, one that is looked at beside it, or the values gathered. */
+    row: text('ledger_row', { mode: 'json' }).$type<TakeOnRow['row']>().notNull(),
     /** What the row is called: `Deseasonalized`. */
     label: text().notNull(),
     /** As it was when the row was taken on. */
@@ -228,4 +231,48 @@ export const studyViews = sqliteTable('study_views', {
     .primaryKey()
     .references(() => studies.id, { onDelete: 'cascade' }),
   view: text({ mode: 'json' }).$type<BenchView>().notNull(),
+})
+
+/** Work over many series, done one after another: the newest is the one that is going on, or was the last to. */
+export const catalogueRuns = sqliteTable('catalogue_runs', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  state: text().$type<RunState>().notNull(),
+  /** What is done with each series. */
+  task: text({ mode: 'json' }).$type<RunTask>().notNull(),
+  /** How many series it began with. */
+  of: integer('series_in_all').notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+})
+
+/** Series that a run has still to do: each goes in the transaction that keeps what came of it, so that nothing is done twice. */
+export const catalogueLeft = sqliteTable(
+  'catalogue_left',
+  {
+    runId: integer('run_id')
+      .notNull()
+      .references(() => catalogueRuns.id, { onDelete: 'cascade' }),
+    seriesId: text('series_id').notNull(),
+    /** Periods that it ends before the others of its rhythm. */
+    behind: integer().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.runId, table.seriesId] })],
+)
+
+/** What came of a series when it was last worked through. */
+export const catalogueRows = sqliteTable('catalogue_rows', {
+  seriesId: text('series_id')
+    .primaryKey()
+    .references(() => series.id, { onDelete: 'cascade' }),
+  row: text('worked_row', { mode: 'json' }).$type<CatalogueRow>().notNull(),
+  /** Of the values that it was worked through with: others, and the row is of before. */
+  stamp: text().notNull(),
+  /** What was to look at when somebody had seen it; null until then. */
+  seen: text({ mode: 'json' }).$type<readonly string[]>(),
+  /** What was noted of it then. */
+  seenNote: text('seen_note').notNull().default(''),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  /** The newest value beside what had been forecast of it before it came; null where nothing had. */
+  against: text({ mode: 'json' }).$type<LastAgainst>(),
+  /** What is forecast; null where that is refused. Last, as it is the longest and read the least. */
+  forecast: text({ mode: 'json' }).$type<CatalogueForecast>(),
 })

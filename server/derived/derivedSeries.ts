@@ -1,17 +1,21 @@
-import { eq } from 'drizzle-orm'
+import { isDeepStrictEqual } from 'node:util'
+import { and, eq, isNull } from 'drizzle-orm'
 import { analyse } from '../../core/analyse'
+import { axisOf } from '../../core/calendar/axis'
 import { begin } from '../../core/begin'
 import { besideColumn } from '../../core/beside/besideColumn'
 import { rowAsSeries, rowNamed } from '../../core/ledger/rowAsSeries'
+import { lookAt } from '../../core/look'
 import type { MethodDocument } from '../../core/method'
 import { Refusal } from '../../core/refusal'
+import { gathered, gatheredLabel, gatheredName } from '../../core/series/gathered'
 import type { Series } from '../../core/series/series'
-import type { TakeOnRow } from '../../shared/api/derived'
+import type { GatheredRow, TakeOnRow } from '../../shared/api/derived'
 import type { NewSeries } from '../../shared/api/series'
 import { documentFromSeries, LONGEST_NAME, seriesDocumentSchema } from '../../shared/seriesSchema'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
-import { derivedSeries } from '../database/schema'
+import { derivedSeries, series } from '../database/schema'
 import { stampOf } from '../series/derivation'
 import { findSeries, toSeries, type StoredSeries } from '../series/storedSeries'
 import { addVintage } from '../shelf/addVintage'
@@ -34,21 +38,28 @@ export interface CalculatedRow {
  * @throws Refusal as the method does, and for a row that can be no series
  */
 export function calculateRow(stored: StoredSeries, asked: TakeOnRow): CalculatedRow {
-  const own = rowOf(stored, asked.row, asked.method)
+  const { row, method } = asked
+  const own = rowOf(stored, row, method)
   return {
     ...{ fromId: stored.id, stamp: stampOf(stored), asked },
     incoming: asNew(own),
-    label: own.name.slice(0, -` of ${stored.name}`.length),
+    label: isGathered(row) ? gatheredLabel(row) : own.name.slice(0, -` of ${stored.name}`.length),
     method: begin(own).method,
   }
 }
 
-/** Keeps a calculated row as a series. @returns its id */
+/**
+ * Keeps a calculated row as a series.
+ *
+ * @returns its id; of values that were gathered so before, the id that they have
+ */
 export function keepRow(
   db: Database,
   { fromId, stamp, asked, incoming, label, method }: CalculatedRow,
 ): string {
   return db.transaction((tx) => {
+    const known = isGathered(asked.row) ? sameOf(tx as Database, fromId, asked) : undefined
+    if (known) return known
     const [id] = keepSeries(tx as Database, [incoming], [method])
     const { row } = asked
     tx.insert(derivedSeries)
@@ -56,6 +67,18 @@ export function keepRow(
       .run()
     return id!
   })
+}
+
+/** The series that is the same row of the same origin already, where it is on the shelf. */
+function sameOf(db: Database, fromId: string, asked: TakeOnRow): string | undefined {
+  const same = db
+    .select({ id: derivedSeries.seriesId, row: derivedSeries.row, method: derivedSeries.method })
+    .from(derivedSeries)
+    .innerJoin(series, and(eq(series.id, derivedSeries.seriesId), isNull(series.deletedAt)))
+    .where(eq(derivedSeries.fromId, fromId))
+    .all()
+    .find(({ row, method }) => isDeepStrictEqual({ row, method }, asked))
+  return same?.id
 }
 
 /** What became of a row after a change of its values. */
@@ -118,11 +141,23 @@ export function keepRefreshed(db: Database, refreshed: readonly RefreshedRow[]):
   })
 }
 
+function isGathered(row: TakeOnRow['row']): row is GatheredRow {
+  return typeof row === 'object' && row.kind === 'gathered'
+}
+
 function rowOf(stored: StoredSeries, row: TakeOnRow['row'], method: MethodDocument): Series {
+  if (isGathered(row)) return gatheredValues(toSeries(stored), row, method)
   const result = analyse(toSeries(stored), method)
   if (typeof row === 'string') return rowAsSeries(result, rowNamed(result, row))
   const column = besideColumn(result, row)
   return rowAsSeries(result, column, `${column.label} (${column.means})`)
+}
+
+/** The values as they are used, adjusted and filled, in a coarser rhythm. */
+function gatheredValues(from: Series, { to, by }: GatheredRow, method: MethodDocument): Series {
+  const { value: values, t } = lookAt(from, method).columns
+  const start = axisOf(from).periodAt(t[0]!)
+  return { ...gathered({ ...from, start, values }, to, by), name: gatheredName(from, to, by) }
 }
 
 /** As if it had come in from a file that is called like it. */

@@ -1,5 +1,5 @@
 /** Addresses that have a page: all others are answered as not there, with a page that says so. */
-const PAGES = /^\/(?:intake|trash|kept(?:\/[^/]+)?|study\/[^/]+)?\/?$/
+const PAGES = /^\/(?:intake|sums|trash|kept(?:\/[^/]+)?|study\/[^/]+)?\/?$/
 
 /** What pages are drawn with: it holds nothing of the analyst's. */
 const PARTS = /^\/(?:_nuxt\/|mark\.svg$)/

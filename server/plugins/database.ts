@@ -5,6 +5,7 @@ import { clearLeftovers } from '../database/leftovers'
 import { openAsCanBe } from '../database/openToRead'
 import { log } from '../http/log'
 import { keepDemo } from '../shelf/demo'
+import { takeUpRun } from '../work/catalogueRun'
 import { endWorkers, readyWorkers, useWorkers } from '../work/pool'
 
 /** Opens the database when the server starts, and fills a new one with the demo. */
@@ -27,6 +28,7 @@ export default defineNitroPlugin((nitro) => {
   }
   useWorkers(resolve('.output/server/work.mjs'))
   readyWorkers()
+  takeUpRun()
   nitro.hooks.hook('close', async () => {
     closeDatabase()
     await endWorkers()

@@ -14,6 +14,7 @@ import {
 } from '../database/schema'
 import { derivationsOf } from './derivation'
 import { calendarOfRow } from './storedSeries'
+import { workedOf } from './worked'
 
 /** Where a page ended is told by the id and the beginning of the name of its last series: also one that is gone since has its place. */
 const ID_LENGTH = 36
@@ -66,7 +67,7 @@ export function shelfRows(db: Database, ids: readonly string[]): ShelfRow[] {
   )
 }
 
-/** Rows with what few series have: further studies, kept forecasts, and another series that they are calculated from. */
+/** Rows with what few series have: further studies, kept forecasts, another series that they are calculated from, and what came of them in a run. */
 function withOthers(db: Database, rows: readonly Alone[]): ShelfRow[] {
   const ids = rows.map(({ id }) => id)
   const others = db
@@ -87,13 +88,16 @@ function withOthers(db: Database, rows: readonly Alone[]): ShelfRow[] {
     .all()
   const kept = new Map(counted.map((one) => [one.seriesId, one.kept]))
   const derivations = derivationsOf(db, ids)
+  const worked = workedOf(db, rows)
   return rows.map((row) => {
     const derived = derivations.get(row.id)
+    const own = worked.get(row.id)
     return {
       ...row,
       others: bySeries.get(row.id) ?? [],
       kept: kept.get(row.id) ?? 0,
       ...(derived ? { derived } : {}),
+      ...(own ? { worked: own } : {}),
     }
   })
 }
@@ -114,7 +118,7 @@ function selectRows(db: Database) {
 }
 
 /** A row without what is asked for beside it. */
-type Alone = Omit<ShelfRow, 'others' | 'kept' | 'derived'>
+type Alone = Omit<ShelfRow, 'others' | 'kept' | 'derived' | 'worked'>
 
 function rowOf({
   series: stored,

@@ -3,7 +3,7 @@ import type { Value } from '../../core/series/series'
 import type { SeriesValues } from '../../shared/api/series'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
-import { series, vintages } from '../database/schema'
+import { catalogueRows, series, vintages } from '../database/schema'
 
 /**
  * The values of series as they came in, apart from the rows of the shelf.
@@ -13,12 +13,22 @@ import { series, vintages } from '../database/schema'
  */
 export function valuesOf(db: Database, ids: readonly string[], points?: number): SeriesValues[] {
   return db
-    .select({ id: series.id, values: vintages.values })
+    .select({ id: series.id, values: vintages.values, forecast: catalogueRows.forecast })
     .from(series)
     .innerJoin(vintages, eq(vintages.id, series.vintageId))
+    .leftJoin(catalogueRows, eq(catalogueRows.seriesId, series.id))
     .where(and(isNull(series.deletedAt), among(series.id, ids)))
     .all()
-    .map(({ id, values }) => ({ id, values: points ? drawable(values, points) : values }))
+    .map(({ id, values, forecast }) => ({
+      ...{ id, values: points ? drawable(values, points) : values },
+      ...(points && forecast ? { ahead: aheadOf(forecast.forecast, values.length, points) } : {}),
+    }))
+}
+
+/** A forecast as it is drawn behind values of which some may be left out: as much wider or narrower as they are. */
+function aheadOf(forecast: readonly number[], periods: number, points: number): Value[] {
+  if (periods <= points) return [...forecast]
+  return drawable(forecast, Math.max(2, Math.round((forecast.length * points) / periods)))
 }
 
 /**

@@ -9,7 +9,12 @@ import { log } from '../http/log'
 import { keepSeries } from './shelfStore'
 
 /** What an analyst who knows Quillfield would answer; the other files ask nothing. */
-const ANSWERS = { 'brushes-and-rollers.csv': { duplicates: 'first' } } as const
+const ANSWERS = {
+  'brushes-and-rollers.csv': { duplicates: 'first' },
+  'primer-by-week.csv': { frequency: 'weekly' },
+  'trade-counter-takings.csv': { frequency: 'daily' },
+  'web-orders-by-hour.csv': { frequency: 'hourly' },
+} as const
 
 /** Set in a database once it has been decided whether the demo belongs in it. */
 const DECIDED = 1
@@ -38,8 +43,11 @@ function bringIn(db: Database, folder: string): void {
     keepSeries(
       db,
       reading.series.map(({ series: read, column }) => ({
-        // Quillfield's files head what was sold; one says takings by itself.
-        series: documentFromSeries({ ...read, noun: /takings/.test(read.name) ? '' : 'sales' }),
+        // Quillfield's files head what was sold; takings and orders say what they are by themselves.
+        series: documentFromSeries({
+          ...read,
+          noun: /takings|orders/.test(read.name) ? '' : 'sales',
+        }),
         source: { file, ...(column === null ? {} : { column: column + 1 }) },
       })),
     )

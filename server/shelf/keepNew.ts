@@ -9,6 +9,7 @@ export interface KeptNew {
   /** Their rows of the shelf, JSON. */
   readonly bytes: Uint8Array
   readonly toBegin: readonly string[]
+  readonly ids: readonly string[]
 }
 
 /**
@@ -21,6 +22,6 @@ export function keepNew(path: string, { series }: NewSeriesList): KeptNew {
   return withWriter(path, (db) => {
     const ids = keepSeries(db, series, methods)
     const bytes = Buffer.from(JSON.stringify({ series: shelfRows(db, ids) }))
-    return { bytes, toBegin: methods === 'later' ? ids : [] }
+    return { bytes, ids, toBegin: methods === 'later' ? ids : [] }
   })
 }

@@ -2,6 +2,8 @@ import { eq } from 'drizzle-orm'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { USUAL_REPORT } from '../../handover/report/choices'
 import { reportRequestSchema } from '../../shared/api/report'
+import { nextLeft, writeRun } from '../catalogue/runStore'
+import { keepWork, workOn } from '../catalogue/workedStore'
 import { openDatabase, type OpenDatabase } from '../database/open'
 import { studies } from '../database/schema'
 import { actOnSeries, keepSeries } from '../shelf/shelfStore'
@@ -14,7 +16,7 @@ beforeEach(() => (opened = openDatabase(':memory:', 'server/database/migrations'
 afterEach(() => opened.close())
 
 const MONTHS = Array.from({ length: 48 }, (_, i) => 1000 + 100 * (i % 12))
-const ASKED = { length: 'page', locale: 'de-DE', date: '31.01.2026' } as const
+const ASKED = { reasons: false, length: 'page', locale: 'de-DE', date: '31.01.2026' } as const
 const GONE = crypto.randomUUID()
 
 function keep(name: string, values: readonly number[] = MONTHS): { id: string; study: string } {
@@ -72,6 +74,29 @@ describe('a report on series of the shelf', () => {
       .run()
     const asked = { ...ASKED, ids: [id] }
     expect(() => reportOnSeries(toReport(opened.db, asked), asked)).toThrow(/method of Zero/)
+  })
+
+  it('says of those to look at why, and of the refused that they are, without a page of theirs', () => {
+    const glaze = keep('Glaze')
+    const zero = keep('Zero', [...MONTHS.slice(0, -1), 0])
+    const method = { format: 'elvant-method/1', decompose: { model: 'multiplicative' } } as const
+    opened.db
+      .update(studies)
+      .set({ method: method as never, toBegin: false })
+      .where(eq(studies.id, zero.study))
+      .run()
+    const runId = writeRun(opened.db, { task: { kind: 'work' } })!
+    const those = nextLeft(opened.db, runId, 10, new Set())
+    keepWork(opened.db, runId, { kind: 'work' }, workOn(opened.db, { kind: 'work' }, those))
+    const asked = { ...ASKED, reasons: true, ids: [glaze.id, zero.id] }
+    const all = toReport(opened.db, asked)
+    expect(all[1]!.lookAt![0]).toMatch(/^refused: /)
+    const told = [{ ...all[0]!, lookAt: ['level changed in Mar 2025'] }, all[1]!]
+    const page = reportOnSeries(told, asked)
+    expect(page).toContain('<h1>1 series to look at</h1>')
+    expect(page.match(/level changed in M/g)).toHaveLength(2)
+    expect(page).toMatch(/<li>Zero: .*0/)
+    expect(page).not.toContain('id="study-1"')
   })
 
   it('is asked for in a language that there is', () => {

@@ -7,6 +7,7 @@ import type { Database } from '../database/open'
 import { series as seriesTable, studies } from '../database/schema'
 import { derivationOf } from '../series/derivation'
 import { aboutOf, findSeries, toSeries, writeAdjustments } from '../series/storedSeries'
+import { workedOf } from '../series/worked'
 import { useVintage } from '../series/vintageStore'
 import { keepSteps } from './deskStore'
 import { raiseVersions } from './versions'
@@ -17,6 +18,7 @@ export function findStudy(db: Database, id: string): Study | undefined {
   const stored = study && findSeries(db, study.seriesId)
   if (!stored) return undefined
   const derived = derivationOf(db, stored.id)
+  const worked = workedOf(db, [stored]).get(stored.id)
   return {
     id: study.id,
     seriesId: study.seriesId,
@@ -25,6 +27,7 @@ export function findStudy(db: Database, id: string): Study | undefined {
     vintageId: stored.vintage.id,
     source: stored.vintage.source,
     ...(derived ? { derived } : {}),
+    ...(worked ? { worked } : {}),
     method: study.method as Study['method'],
     version: study.version,
     updatedAt: study.updatedAt.toISOString(),

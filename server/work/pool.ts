@@ -24,7 +24,11 @@ const LANES = {
   short: { threads: 2, ready: 1, queue: 100 },
   /** Long requests are read here, and what is in them is kept: nothing is saved later because something is calculated. */
   kept: { threads: 1, ready: 1, queue: 100 },
+  /** Work over many series: what somebody waits for never waits behind it. */
+  runs: { threads: 2, ready: 0, queue: 10 },
 } as const
+/** How many threads work on a run at once. */
+export const THREADS_OF_RUNS = LANES.runs.threads
 export type Lane = keyof typeof LANES
 
 const running = new Map<Lane, Pool>()

@@ -1,5 +1,7 @@
+import { addUp } from '../../core/addingUp/addUp'
 import { analyse } from '../../core/analyse'
 import { begin } from '../../core/begin'
+import { groupSeason } from '../../core/groupSeason/groupSeason'
 import { freeze } from '../../core/kept/kept'
 import { BODIES, type BodyName, type BodyOf } from '../../shared/api/bodies'
 import {
@@ -8,21 +10,29 @@ import {
   updateAllSchema,
   type ExportKind,
 } from '../../shared/api/series'
+import type { RunTask } from '../../shared/api/catalogue'
+import { groupSeasonRequestSchema, type TriedGroupSeason } from '../../shared/api/groupSeason'
 import { takeOnRowSchema } from '../../shared/api/derived'
 import { keepRequestSchema } from '../../shared/api/kept'
 import { reportRequestSchema } from '../../shared/api/report'
+import { chosenSchema, type AddedSeries } from '../../shared/api/sums'
 import { analysisRequestSchema, beginRequestSchema } from '../../shared/api/studies'
 import { documentOf } from '../../shared/resultDocument'
 import { seriesFromDocument } from '../../shared/seriesSchema'
+import { chosenSeries } from '../catalogue/chosenSeries'
+import { exportForecasts, workedSeries } from '../catalogue/exportForecasts'
+import { keepPassedOver, keepWork, workOn, type ToWork } from '../catalogue/workedStore'
 import { calculateRow, keepRefreshed, keepRow, refreshedRows } from '../derived/derivedSeries'
 import { findKept, keepForecast, listKept } from '../kept/keptStore'
 import { backUp, requireBackup } from '../backup/backup'
 import { withReader } from '../database/reader'
 import { withWriter } from '../database/writer'
-import { exportSeries, type ExportedFile } from '../handover/exportSeries'
+import type { ExportedFile } from '../handover/exportedFile'
+import { exportSeries } from '../handover/exportSeries'
 import { parseJson } from '../http/body'
 import { check } from '../http/check'
 import { pointerTo, problem } from '../http/problem'
+import { keepDemoCatalogue } from '../shelf/demoCatalogue'
 import { keepNew, type KeptNew } from '../shelf/keepNew'
 import { shelfPage, shelfRows } from '../series/shelfRows'
 import { actOnSeries } from '../shelf/shelfStore'
@@ -31,6 +41,7 @@ import { addVintage } from '../shelf/addVintage'
 import { valuesOf } from '../series/valuesOf'
 import { findBeginnings, keepBeginnings } from '../studies/beginnings'
 import { reportOnSeries, toReport } from '../studies/reportOnSeries'
+import { standBack } from './standBack'
 
 /**
  * What is done beside the server's own thread: everything that can take longer than a small answer may wait, to read a long
@@ -129,6 +140,36 @@ export const TASKS = {
     const refreshed = withReader(path, (db) => refreshedRows(db, fromIds))
     return refreshed.length === 0 ? [] : withWriter(path, (db) => keepRefreshed(db, refreshed))
   },
+  /** Does with series what a run asks for, and keeps what came of them. @param path of the database */
+  workOnSeries(path: string, runId: number, task: RunTask, those: readonly ToWork[]): void {
+    standBack()
+    const outcomes = withReader(path, (db) => workOn(db, task, those))
+    withWriter(path, (db) => keepWork(db, runId, task, outcomes))
+  },
+  /** Adds series up. @param path of the database @param body of the request, JSON @returns the answer, JSON */
+  addUp(path: string, body: Uint8Array): Uint8Array {
+    const asked = check(chosenSchema, parseJson(body), 400)
+    const all = withReader(path, (db) => chosenSeries(db, asked))
+    const studies = all.map(({ seriesId, studyId }) => ({ seriesId, studyId }))
+    const answer: AddedSeries = { ...addUp(all), studies }
+    return Buffer.from(JSON.stringify(answer))
+  },
+  /** The season that series have in common. @param path of the database @param body of the request, JSON @returns the answer, JSON */
+  groupSeason(path: string, body: Uint8Array): Uint8Array {
+    const { called, ...chosen } = check(groupSeasonRequestSchema, parseJson(body), 400)
+    const all = withReader(path, (db) => chosenSeries(db, chosen))
+    const studies = all.map(({ seriesId, studyId }) => ({ seriesId, studyId }))
+    const answer: TriedGroupSeason = { ...groupSeason(called, all), studies }
+    return Buffer.from(JSON.stringify(answer))
+  },
+  /** Puts the invented articles on the shelf. @param path of the database @returns how many there are */
+  keepDemoCatalogue(path: string): number {
+    return withWriter(path, keepDemoCatalogue)
+  },
+  /** Leaves a series out of a run, and says why in its row. @param path of the database */
+  passOver(path: string, runId: number, seriesId: string, because: string): void {
+    withWriter(path, (db) => keepPassedOver(db, runId, seriesId, because))
+  },
   /** Kept forecasts with how they did. @param path of the database @returns the answer, JSON */
   listKept(path: string, seriesId?: string): Uint8Array {
     return Buffer.from(JSON.stringify({ kept: withReader(path, (db) => listKept(db, seriesId)) }))
@@ -164,6 +205,15 @@ export const TASKS = {
       ...{ series: toSeries(one), group: one.group, notes: one.notes },
     }))
     return exportSeries(filed, kind)
+  },
+  /** The forecasts of worked series as a file; null where there are none. @param path of the database */
+  exportForecasts(
+    path: string,
+    kind: ExportKind,
+    ids: readonly string[] | undefined,
+  ): Promise<ExportedFile> | null {
+    const all = withReader(path, (db) => workedSeries(db, ids))
+    return all.length === 0 ? null : exportForecasts(all, kind)
   },
   /** Whether a file is a whole backup; what seals it is taken off. @throws Refusal where it is none */
   requireBackup(path: string, migrations: string): void {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { GROWTH_KINDS } from '../../core/beside/beside'
+import { COARSER, GATHERED_BY } from '../../core/series/gathered'
 import { averageSchema } from '../averageSchema'
 import { methodSchema } from '../methodSchema'
 
@@ -14,9 +15,17 @@ const besideRowSchema = z.discriminatedUnion('kind', [
 ])
 export type BesideRow = z.infer<typeof besideRowSchema>
 
-/** A calculated row that is to become a series of its own: of the ledger by its name, or one beside it. */
+/** The values in a coarser rhythm. */
+const gatheredRowSchema = z.strictObject({
+  kind: z.literal('gathered'),
+  to: z.enum(COARSER),
+  by: z.enum(GATHERED_BY),
+})
+export type GatheredRow = z.infer<typeof gatheredRowSchema>
+
+/** A calculated row that is to become a series of its own: of the ledger by its name, one beside it, or the values gathered. */
 export const takeOnRowSchema = z.strictObject({
-  row: z.union([z.string().min(1).max(200), besideRowSchema]),
+  row: z.union([z.string().min(1).max(200), besideRowSchema, gatheredRowSchema]),
   /** What it is calculated by, now and after every change of the values. */
   method: methodSchema,
 })

@@ -25,6 +25,8 @@ export const reportChoicesSchema = z.strictObject({
 export const reportRequestSchema = z.strictObject({
   ids: z.array(z.uuid()).min(1).max(MOST_SERIES),
   length: z.enum(LENGTHS),
+  /** Whether it says of each why it is to be looked at, as the last run found. */
+  reasons: z.boolean().default(false),
   /** What figures are written like, such as `de-DE`; as whoever runs the server writes them when left out. */
   locale: z.string().refine(isLocale, 'Not a language tag, such as de-DE.').optional(),
   /** The day as the reader writes it. */

@@ -3,6 +3,7 @@ import { FREQUENCIES } from '../../core/calendar/calendar'
 import type { Value } from '../../core/series/series'
 import { QUANTITIES } from '../../core/series/quantity'
 import { wellFormed } from '../visibleText'
+import { workedSchema } from './catalogue'
 import { derivedSchema } from './derived'
 import {
   lineSchema,
@@ -45,11 +46,11 @@ export const updateAllSchema = z.strictObject({
   updates: z
     .array(updateSeriesSchema.extend({ id: idSchema }))
     .min(1)
-    .max(5000),
+    .max(12_000),
 })
 
 export const createSeriesSchema = z.strictObject({
-  series: z.array(newSeriesSchema).min(1).max(5000),
+  series: z.array(newSeriesSchema).min(1).max(12_000),
 })
 export type NewSeriesList = z.infer<typeof createSeriesSchema>
 
@@ -93,6 +94,8 @@ export const shelfRowSchema = z.strictObject({
   kept: z.int().min(0),
   /** What it is calculated from; left out for one that came in. */
   derived: derivedSchema.optional(),
+  /** What came of it when it was last worked through; left out where it never was. */
+  worked: workedSchema.optional(),
   name: z.string(),
   unit: z.string(),
   group: z.string(),
@@ -136,6 +139,12 @@ export const EXPORT_KINDS = ['csv', 'xlsx', 'package'] as const
 export type ExportKind = (typeof EXPORT_KINDS)[number]
 export const exportRequestSchema = z.strictObject({
   ids: z.array(idSchema).min(1).max(10_000),
+  as: z.enum(EXPORT_KINDS),
+})
+
+/** The forecasts of series that were worked through, as a file: of all of them where no ids are said. */
+export const exportForecastsSchema = z.strictObject({
+  ids: z.array(idSchema).min(1).max(20_000).optional(),
   as: z.enum(EXPORT_KINDS),
 })
 
@@ -183,6 +192,8 @@ export const valuesQuerySchema = z.strictObject({
 export interface SeriesValues {
   readonly id: string
   readonly values: readonly Value[]
+  /** What was forecast behind them when the series was last worked through, for a small picture alone. */
+  readonly ahead?: readonly Value[]
 }
 
 export const seriesIdParams = z.strictObject({ id: idSchema })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { contestSchema } from '../contestSchema'
 import { methodSchema } from '../methodSchema'
+import { workedSchema } from './catalogue'
 import { adjustmentsSchema, lineSchema, seriesDocumentSchema } from '../seriesSchema'
 import { derivedSchema } from './derived'
 import { trailSaveSchema } from './desk'
@@ -17,6 +18,8 @@ export const studySchema = z.strictObject({
   source: sourceSchema,
   /** What the series is calculated from; left out for one that came in. */
   derived: derivedSchema.optional(),
+  /** What came of the series when it was last worked through; left out for one that never was. */
+  worked: workedSchema.optional(),
   method: methodSchema,
   /** Rises with every save; a save must name the version it started from. */
   version: z.int().min(1),

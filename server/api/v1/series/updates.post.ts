@@ -2,6 +2,7 @@ import { setResponseStatus } from 'h3'
 import { writtenElsewhere } from '../../../database/current'
 import { bytesRoute } from '../../../http/apiRoute'
 import { readJsonBytes } from '../../../http/body'
+import { workAgain } from '../../../work/catalogueRun'
 import { inWorker } from '../../../work/pool'
 import { refreshLater } from '../../../work/refreshLater'
 
@@ -12,6 +13,7 @@ export default bytesRoute(async (event) => {
     inWorker({ lane: 'kept' }, 'updateAll', path, body),
   )
   void refreshLater(changed)
+  workAgain(changed)
   setResponseStatus(event, 204)
   return null
 })

@@ -1,0 +1,2 @@
+ALTER TABLE `catalogue_rows` ADD `against` text;--> statement-breakpoint
+ALTER TABLE `catalogue_rows` ADD `forecast` text;
