@@ -1,15 +1,18 @@
 import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
 /** Folders whose sources end up in the command line. */
 const SOURCES = ['bin', 'core', 'intake', 'shared', 'handover', 'server']
 /** As deep below the root as `bin/commands`, so that paths from a module mean the same. */
-const COMPILED = join(ROOT, '.cache', 'cli', 'elvant.mjs')
+const FOLDER = join(ROOT, '.cache', 'cli')
+/** The program, and what its threads run; the program last, as it stands for all. */
+const FILES = ['catalogueWorker', 'program']
+const COMPILED = join(FOLDER, 'program.mjs')
 
 /**
- * The command line as one compiled file, compiled again when a source is newer. Loading one file
+ * The command line as one compiled file, and one for its threads, compiled again when a source is newer. Loading one file
  * instead of hundreds is what lets a command start in a fraction of a second.
  *
  * @returns {Promise<string>} the address to import it from
@@ -19,12 +22,13 @@ export async function compiledProgram() {
   if (modified(COMPILED) >= newestSource()) return address
   const { build } = await import('esbuild')
   // Compiled beside and renamed, so that two commands at once never read half a file.
-  const draft = join(dirname(COMPILED), `${process.pid}.mjs`)
+  const draft = join(FOLDER, String(process.pid))
   try {
-    mkdirSync(dirname(COMPILED), { recursive: true })
+    mkdirSync(draft, { recursive: true })
     await build({
-      entryPoints: [join(ROOT, 'bin', 'program.ts')],
-      outfile: draft,
+      entryPoints: FILES.map((name) => join(ROOT, 'bin', `${name}.ts`)),
+      outdir: draft,
+      outExtension: { '.js': '.mjs' },
       bundle: true,
       // Native code, loaded only by the commands that open the database or draw dots.
       external: ['better-sqlite3', '@resvg/resvg-js'],
@@ -36,12 +40,11 @@ export async function compiledProgram() {
         js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
       },
     })
-    renameSync(draft, COMPILED)
+    for (const name of FILES) renameSync(join(draft, `${name}.mjs`), join(FOLDER, `${name}.mjs`))
+    rmSync(draft, { recursive: true, force: true })
   } catch (error) {
-    rmSync(draft, { force: true })
-    process.stderr.write(
-      `The command line could not be prepared in ${dirname(COMPILED)}: ${error.message}\n`,
-    )
+    rmSync(draft, { recursive: true, force: true })
+    process.stderr.write(`The command line could not be prepared in ${FOLDER}: ${error.message}\n`)
     process.exit(1)
   }
   return address

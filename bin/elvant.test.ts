@@ -1,3 +1,4 @@
+import type { AddedUp } from '../core/addingUp/addUp'
 import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -315,6 +316,91 @@ describe('begin', () => {
       'Begun by rule: the swing grows with the level; the trend turns, so a smoothed level is carried on.\n',
     )
     expect(elvant('begin', '--data', 'demo/files/exterior-paint-by-region.csv').status).toBe(2)
+  })
+})
+
+describe('catalogue', () => {
+  it('works every series of a file through, on threads, and writes rows, forecasts and methods', () => {
+    const out = join(folder, 'round')
+    const data = file(
+      'three.csv',
+      [
+        'month,Coast (litres),Mistyped (litres),Short (litres)',
+        ...Array.from({ length: 84 }, (_, t) => {
+          const usual = Math.round((900 + 4 * t) * (1 + 0.3 * Math.sin((2 * Math.PI * t) / 12)))
+          const month = `${2019 + Math.floor(t / 12)}-${String((t % 12) + 1).padStart(2, '0')}`
+          return `${month},${usual},${t === 60 ? 10 * usual : usual},${t < 83 ? '' : usual}`
+        }),
+      ].join('\n'),
+    )
+    const { status, stdout } = elvant('catalogue', '--begin', '--data', data, '--out', out)
+    expect(status).toBe(0)
+    expect(JSON.parse(stdout)).toMatchObject({ format: 'elvant-catalogue/1', series: 3 })
+    const lines = (name: string) => readFileSync(join(out, name), 'utf8').trim().split('\r\n')
+    // Those to look at stand first, each with its reason.
+    const [, first, second, third] = lines('rows.csv')
+    expect([first, second].join()).toMatch(/Short,litres,"?refused: /)
+    expect([first, second].join()).toMatch(/Mistyped,litres,"?Jan 2024 typed ten times too large\?/)
+    expect(third).toMatch(/^Coast,litres,,/)
+    expect(lines('forecasts.csv')[0]).toBe(
+      'series,unit,period,forecast,lower 80%,upper 80%,lower 95%,upper 95%',
+    )
+    expect(lines('forecasts.csv').filter((line) => line.startsWith('Coast'))).toHaveLength(12)
+    const { methods } = JSON.parse(readFileSync(join(out, 'methods.json'), 'utf8')) as {
+      methods: { series: string; method: { format: string } }[]
+    }
+    expect(methods.map(({ series }) => series)).toEqual(['Coast', 'Mistyped', 'Short'])
+    // Each method can be run by itself, and forecasts what was written.
+    const alone = elvant(
+      'run',
+      '--method',
+      file('coast.json', methods[0]!.method),
+      '--data',
+      data,
+      '--series',
+      'Coast',
+    )
+    const { forecast } = JSON.parse(alone.stdout) as ResultDocument
+    expect(lines('forecasts.csv')[1]).toContain(`Coast,litres,2026-01,${forecast.forecast[0]}`)
+  })
+
+  it('says where methods come from, in one way', () => {
+    const answer = elvant('catalogue', '--data', EXTERIOR, '--out', join(folder, 'none'))
+    expect(refusalOf(answer).because).toMatch(/--begin, --method <file> or --contest <files>/)
+  })
+})
+
+describe('sums', () => {
+  it('adds the series of a file up by the groups in their names, and writes the forecasts', () => {
+    const value = (t: number, level: number) =>
+      Math.round(level * (1 + 0.3 * Math.sin((2 * Math.PI * t) / 12)) + ((t * 37) % 11))
+    const data = file(
+      'groups.csv',
+      [
+        'month,Wall / Satin,Wall / Matt,Oil',
+        ...Array.from({ length: 72 }, (_, t) => {
+          const month = `${2020 + Math.floor(t / 12)}-${String((t % 12) + 1).padStart(2, '0')}`
+          return [month, value(t, 500), value(t, 300), value(t, 200)].join()
+        }),
+      ].join('\n'),
+    )
+    const table = join(folder, 'sums.csv')
+    const { status, stdout } = elvant('sums', '--data', data, '--table', table)
+    expect(status).toBe(0)
+    const added = JSON.parse(stdout) as AddedUp
+    expect(added.format).toBe('elvant-added-up/1')
+    expect(added.nodes.map(({ name, level }) => [name, level])).toEqual([
+      ['all together', 0],
+      ['Wall', 1],
+      ['Satin', 2],
+      ['Matt', 2],
+      ['Oil', 1],
+    ])
+    const lines = readFileSync(table, 'utf8').trim().split('\r\n')
+    expect(lines).toHaveLength(1 + 12 * 5)
+    expect(lines[13]).toMatch(/^1,Wall,all together,2,.*,2026-01,/)
+    const one = elvant('sums', '--data', 'demo/files/masonry-paint.csv')
+    expect(refusalOf(one).because).toBe('It takes two series that add up.')
   })
 })
 

@@ -2,6 +2,7 @@ import { Command, CommanderError, Option } from 'commander'
 import { Refusal } from '../core/refusal'
 import { beginOf } from './commands/begin'
 import { calc } from './commands/calc'
+import type { CatalogueOptions } from './commands/catalogue'
 import { contestOf } from './commands/contest'
 import type { JudgeOptions, KeepOptions } from './commands/kept'
 import { example } from './commands/example'
@@ -9,6 +10,7 @@ import { OpenQuestions, read } from './commands/read'
 import { run } from './commands/run'
 import type { PictureOptions } from './commands/picture'
 import type { ReportOptions } from './commands/report'
+import type { SumsOptions } from './commands/sums'
 import type { TableOptions } from './commands/table'
 import type { WorkbookOptions } from './commands/workbook'
 import { LEGENDS } from '../handover/picture/look'
@@ -116,6 +118,34 @@ export async function runProgram(words: readonly string[]): Promise<number> {
       'method documents, with commas between; the usual ones when left out',
     )
     .action(contestOf)
+  program
+    .command('catalogue')
+    .description(
+      'work every series of a file through: method, forecast, verdict, and which to look at',
+    )
+    .requiredOption('--data <file>', 'sales file: CSV, TSV, XLSX, ODS or JSON')
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
+    .option('--begin', 'each with the method that it begins with')
+    .option('--method <file>', 'all with one method document (elvant-method/1)')
+    .option('--contest <files>', 'each with the nearest of these method documents, commas between')
+    .option('--origins <count>', 'from how many origins methods are tried, 12 when left out')
+    .requiredOption('--out <folder>', 'where rows.csv, forecasts.csv and methods.json are written')
+    .action(async (options: CatalogueOptions) =>
+      (await import('./commands/catalogue')).catalogue(options),
+    )
+  program
+    .command('sums')
+    .description(
+      'add the series of a file up, and make their forecasts agree with those of the sums',
+    )
+    .requiredOption(
+      '--data <file>',
+      'sales file; groups stand in the names: "Exteriors / Wall / Satin"',
+    )
+    .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
+    .option('--method <file>', 'each series by one method document (elvant-method/1)')
+    .option('--table <file>', 'where the forecasts are written as CSV')
+    .action(async (options: SumsOptions) => (await import('./commands/sums')).sums(options))
   program
     .command('keep')
     .description('freeze the forecast of a method on a series of the shelf under a name')

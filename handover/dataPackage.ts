@@ -26,19 +26,7 @@ export function dataPackage(filed: readonly FiledSeries[]): Uint8Array {
     ...seriesTables(series).map(({ name, ...table }) => ({ name: name.replace(' ', '-'), table })),
     ...(adjustments.rows.length > 0 ? [{ name: 'adjustments', table: adjustments }] : []),
   ]
-  const descriptor = {
-    profile: 'tabular-data-package',
-    name: 'elvant-series',
-    resources: tables.map(({ name, table }) => ({
-      profile: 'tabular-data-resource',
-      name,
-      path: `data/${name}.csv`,
-      encoding: 'utf-8',
-      schema: {
-        fields: table.header.map((heading, i) => fieldOf(heading, i, table)),
-        missingValues: [''],
-      },
-    })),
+  return tablePackage('elvant-series', tables, {
     series: filed.map(({ series: own, group, notes }) => ({
       name: own.name,
       unit: own.unit,
@@ -50,6 +38,35 @@ export function dataPackage(filed: readonly FiledSeries[]): Uint8Array {
       notes,
       adjustments: own.adjustments ?? [],
     })),
+  })
+}
+
+/** A table of a package, and the name of its file. */
+export interface PackedTable {
+  readonly name: string
+  readonly table: FigureTable
+}
+
+/** Tables as a data package. @param more what its descriptor says beside them */
+export function tablePackage(
+  called: string,
+  tables: readonly PackedTable[],
+  more: Readonly<Record<string, unknown>> = {},
+): Uint8Array {
+  const descriptor = {
+    profile: 'tabular-data-package',
+    name: called,
+    resources: tables.map(({ name, table }) => ({
+      profile: 'tabular-data-resource',
+      name,
+      path: `data/${name}.csv`,
+      encoding: 'utf-8',
+      schema: {
+        fields: table.header.map((heading, i) => fieldOf(heading, i, table)),
+        missingValues: [''],
+      },
+    })),
+    ...more,
   }
   return zipSync({
     'datapackage.json': strToU8(JSON.stringify(descriptor, null, 2)),

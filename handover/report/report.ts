@@ -18,6 +18,8 @@ import { Workings } from './workings'
 
 /** What is said of a report that no study knows. */
 export interface ReportTold {
+  /** Series that nothing could be reported of, and why. */
+  readonly refused?: readonly { readonly name: string; readonly because: string }[]
   readonly says: ReadersFigures
   /** Of Elvant. */
   readonly version: string
@@ -39,7 +41,7 @@ export function* reportSteps(studies: readonly ReportedStudy[], told: ReportTold
   }))
   const title = all.length === 1 ? all[0]!.result.series.name : `${all.length} series`
   const body = [
-    ...(all.length > 1 ? [overview(all, told)] : []),
+    ...(all.length > 1 || told.refused?.length ? [overview(all, told)] : []),
     ...all.map((of) => written(of, told, all.length > 1)),
   ]
   const packed: PackedWorkings[] = []
@@ -79,9 +81,13 @@ function digest(text: string): string {
 }
 
 /** Several series beside each other, each leading to its own report. */
-function overview(all: readonly PartOf[], { date, version }: ReportTold): Markup {
+function overview(
+  all: readonly PartOf[],
+  { date, version, says: inWords, refused = [] }: ReportTold,
+): Markup {
+  const haveReasons = all.some(({ lookAt }) => lookAt !== undefined)
   return html`<section class="study">
-    <h1>${all.length} series</h1>
+    <h1>${all.length} series${haveReasons ? ' to look at' : ''}</h1>
     <p class="about">${date}, made by Elvant ${version}</p>
     ${tableOf({
       endsInWords: true,
@@ -92,7 +98,11 @@ function overview(all: readonly PartOf[], { date, version }: ReportTold): Markup
         const ahead = stretchAhead(result)
         const verdict = result.check?.verdict
         return [
-          html`<a href="#study-${workings.place}">${result.series.name}</a>`,
+          html`<a href="#study-${workings.place}">${result.series.name}</a>${
+              of.lookAt?.length
+                ? html`<br /><small>${says.inText(of.lookAt.join('; '))}</small>`
+                : ''
+            }`,
           totalFigure(workings, ahead, 'own') ?? '–',
           [totalWord(result), result.series.unit].filter((word) => word !== '').join(', '),
           totalFigure(workings, ahead, 'change') ?? '–',
@@ -102,6 +112,14 @@ function overview(all: readonly PartOf[], { date, version }: ReportTold): Markup
         ]
       }),
     })}
+    ${
+      refused.length === 0
+        ? ''
+        : html`<h2>Refused</h2>
+            <ul>
+              ${refused.map(({ name, because }) => html`<li>${name}: ${inWords.inText(because)}</li>`)}
+            </ul>`
+    }
   </section>`
 }
 
@@ -119,6 +137,7 @@ function written(of: PartOf, { date, version }: ReportTold, isOneOfSeveral: bool
       ${[series.unit, `${label(firstT)} to ${label(lastT)}`].filter((text) => text !== '').join(', ')};
       ${date}, made by Elvant ${version}
     </p>
+    ${of.lookAt?.length ? html`<p><strong>To look at:</strong> ${of.says.inText(of.lookAt.join('; '))}.</p>` : ''}
     ${ownWords(workings, choices.paragraphs.top ?? '')}
     ${partsOf(choices).map(
       (name) =>

@@ -18,6 +18,8 @@ export interface ReportedStudy {
   /** The file that the values came from. */
   readonly source: string
   readonly choices: ReportChoices
+  /** Why it is to be looked at, the most urgent first; left out by a report that does not say. */
+  readonly lookAt?: readonly string[]
 }
 
 /** What every part of a report is written from. */
@@ -34,7 +36,7 @@ export interface PartOf extends ReportedStudy {
 export function studyOf(
   series: Series,
   method: MethodDocument,
-  about: Pick<ReportedStudy, 'source' | 'choices'>,
+  about: Pick<ReportedStudy, 'source' | 'choices' | 'lookAt'>,
 ): ReportedStudy {
   const result = analyse(series, method)
   const checked = result.check ?? check(series, method)
