@@ -44,6 +44,25 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   await page.keyboard.press('6')
   await expect(page.getByText(/Tue 31 Dec 2024|Mon 30 Dec 2024/).first()).toBeVisible()
   await expect(page.getByRole('columnheader', { name: 'a week before' })).toBeVisible()
+  // Looked at by month they are a series of months, which leads back to its days.
+  await page.getByRole('button', { name: 'daily', exact: true }).click()
+  await page.getByRole('button', { name: 'by month', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Takings by day by month' })).toBeVisible()
+  await expect(page.getByText('Jan 2022 – Nov 2024')).toBeVisible()
+  const november = takings.filter((row) => row.startsWith('2024-11'))
+  const sum = november.reduce((total, row) => total + Number(row.split(',')[1]), 0)
+  await page.keyboard.press('1')
+  expect((await rowFigures(page, 'value'))['35']).toBe((sum / 1000).toFixed(1))
+  await page.getByRole('link', { name: 'Takings by day' }).click()
+  await expect(page.getByText('1095 days, none missing').first()).toBeVisible()
+  // Asked for once more, it is the same series.
+  await page.getByRole('button', { name: 'daily', exact: true }).click()
+  await page.getByRole('button', { name: 'by month', exact: true }).click()
+  await expect(page.getByText('Jan 2022 – Nov 2024')).toBeVisible()
+  await page.goto('/')
+  await expect(
+    page.getByRole('link', { name: 'Takings by day by month', exact: true }),
+  ).toHaveCount(1)
 })
 
 test('weeks are kept as weeks, and spoken of as such', async ({ page }) => {

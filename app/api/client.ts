@@ -12,19 +12,20 @@ export class ApiProblem extends Error {
  * Asks the server.
  *
  * @param path below `/api/v1`
- * @param request method and JSON body; `keepalive` lets a last save outlive the page
+ * @param request method and JSON body; `keepalive` lets a last save outlive the page, `until` says when nobody waits any more
  * @throws ApiProblem for a refusal, and for a server that cannot be reached (status 0)
  */
 export async function api<Answer>(
   path: string,
-  request: { method?: string; body?: unknown; keepalive?: boolean } = {},
+  request: { method?: string; body?: unknown; keepalive?: boolean; until?: AbortSignal } = {},
 ): Promise<Answer> {
-  const { method = 'GET', body, keepalive = false } = request
+  const { method = 'GET', body, keepalive = false, until } = request
   let response: Response
   try {
     response = await fetch(`/api/v1${path}`, {
       method,
       keepalive,
+      ...(until ? { signal: until } : {}),
       ...(body === undefined
         ? {}
         : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import PageHead from '~/shell/PageHead.vue'
+import ColumnMenu from '~/shelf/ColumnMenu.vue'
 import BackupMenu from '~/shelf/BackupMenu.vue'
+import RunBar from '~/shelf/RunBar.vue'
 import SelectionBar from '~/shelf/SelectionBar.vue'
 import ShelfRows from '~/shelf/ShelfRows.vue'
 import { useShelf } from '~/shelf/shelfStore'
@@ -65,6 +67,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         {{ shelf.shown.length === shelf.rows.length ? '' : `of ${shelf.rows.length}` }}
         {{ shelf.rows.length === 1 ? 'series' : 'series' }}
       </p>
+      <ColumnMenu v-if="shelf.rows.length > 0" class="columns" />
     </div>
 
     <p v-if="shelf.state === 'loading'" class="muted" role="status">Reading the shelf…</p>
@@ -81,10 +84,16 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
       <v-btn to="/intake" variant="flat">Bring in a file</v-btn>
     </div>
     <p v-else-if="shelf.shown.length === 0" class="muted" role="status">
-      No series is called “{{ shelf.search }}”.
-      <v-btn color="accent" @click="((shelf.search = ''), (shelf.group = null))"> Show all </v-btn>
+      {{ shelf.onlyToLookAt ? 'None to look at here.' : `No series is called “${shelf.search}”.` }}
+      <v-btn
+        color="accent"
+        @click="((shelf.search = ''), (shelf.group = null), shelf.showToLookAt(false))"
+      >
+        Show all
+      </v-btn>
     </p>
     <template v-else>
+      <RunBar />
       <SelectionBar v-if="shelf.selected.size > 0" />
       <div class="rows-frame"><ShelfRows /></div>
     </template>
@@ -92,6 +101,14 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
 </template>
 
 <style scoped>
+.columns {
+  margin-left: auto;
+}
+
+.groups {
+  flex: 0 0 220px;
+}
+
 .empty .v-btn {
   display: inline-block;
   margin-top: 8px;

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { formatCount } from '~/figures/format'
 import AskFirst from '~/shell/AskFirst.vue'
-import { useNotices } from '~/shell/noticeStore'
 import { MOST_SERIES, type Length } from '~~/handover/report/choices'
 import type { ExportKind } from '~~/shared/api/series'
 import ApplyMethod from './ApplyMethod.vue'
-import { saveSeries, type SaveAs } from './saveSeries'
+import type { SaveAs } from './saveSeries'
+import { useSaving } from './saving'
 import { useShelf } from './shelfStore'
 
 /** What can be done to the selected series. */
@@ -15,33 +15,18 @@ const grouping = ref(false)
 const group = ref('')
 
 const KINDS: Record<ExportKind, string> = { csv: 'CSV', xlsx: 'XLSX', package: 'data package' }
-/** The file that is being written, and what stops it. */
-const saving = shallowRef<{ readonly what: string; readonly stop: AbortController } | null>(null)
-
 const LENGTHS: Record<Length, string> = {
   page: 'A page for each',
   short: 'About three pages for each',
   full: 'Everything of each',
 }
 
-async function save(as: SaveAs) {
-  const ids = [...shelf.selected]
-  const stop = new AbortController()
-  const of = `${formatCount(ids.length)} series`
+const { saving, save: saveAs } = useSaving()
+function save(as: SaveAs) {
+  const of = `${formatCount(shelf.selected.size)} series`
   const what = 'values' in as ? `${of} as ${KINDS[as.values]}` : `a report on ${of}`
-  saving.value = { what, stop }
-  try {
-    await saveSeries(ids, as, stop.signal)
-  } catch (error) {
-    const text = stop.signal.aborted
-      ? 'It was stopped; nothing was saved.'
-      : (error as Error).message
-    useNotices().show({ text })
-  } finally {
-    saving.value = null
-  }
+  void saveAs([...shelf.selected], as, what)
 }
-onBeforeUnmount(() => saving.value?.stop.abort())
 
 /** As many at once are asked about first. */
 const MANY = 20

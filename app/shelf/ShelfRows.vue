@@ -1,44 +1,63 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { calendarOf } from '~~/core/calendar/calendar'
-import { formatChange, formatFigure, formatPeriodCode } from '~/figures/format'
+import { formatChange, formatFigure, formatPeriodCode, inReadersFigures } from '~/figures/format'
+import type { Worked } from '~~/shared/api/catalogue'
 import type { ShelfRow } from '~~/shared/api/series'
 import AskFirst from '~/shell/AskFirst.vue'
 import MiddleCut from '~/shell/MiddleCut.vue'
 import { changeOnYear, type YearChange } from './changeOnYear'
 import EditableName from './EditableName.vue'
 import { usePictures } from './pictures'
-import { useShelf, type SortKey } from './shelfStore'
+import { COLUMN_KEYS, COLUMNS, type ColumnKey } from './columns'
+import { useShelf } from './shelfStore'
 import SmallChart from './SmallChart.vue'
 
 const shelf = useShelf()
 const renaming = ref<string | null>(null)
 
-/** A column of groups that are all empty takes no room. */
-const columns = computed(() =>
-  COLUMNS.filter(({ key }) => key !== 'group' || shelf.rows.some(({ group }) => group !== '')),
+/** A column of groups takes no room where there are none, and where one is chosen that all in sight are in. */
+const needsGroups = computed(() =>
+  shelf.group === null
+    ? shelf.rows.some(({ group }) => group !== '')
+    : shelf.shown.some(({ group }) => group !== shelf.group),
 )
-const hasGroups = computed(() => columns.value.length === COLUMNS.length)
-const COLUMNS: readonly { key: SortKey; label: string; number?: boolean }[] = [
-  { key: 'name', label: 'Series' },
-  { key: 'group', label: 'Group' },
-  { key: 'span', label: 'Span' },
-  { key: 'last', label: 'Last value', number: true },
-  { key: 'change', label: 'On the year before', number: true },
-]
+/** Of those to look at the reasons take the place of what is not needed for that: names are never what is cut first. */
+const columns = computed(() => {
+  const keys: readonly ColumnKey[] = shelf.onlyToLookAt
+    ? ['name', 'urgency', 'last', ...FIGURES.filter((key) => shelf.columns.has(key))]
+    : COLUMN_KEYS.filter((key) => key === 'name' || shelf.columns.has(key))
+  return keys.filter((key) => key !== 'group' || needsGroups.value).map((key) => COLUMNS[key])
+})
+/** Columns that say a figure of the last run. */
+const FIGURES = COLUMN_KEYS.filter((key) => COLUMNS[key].figure)
+const has = (key: ColumnKey) => columns.value.some((column) => column.key === key)
+/** Names are the last thing to be cut: with more columns the table moves sideways. */
+const WIDTHS: Partial<Record<ColumnKey, number>> = { group: 130, span: 190, urgency: 320 }
+const width = computed(() =>
+  columns.value.reduce((sum, { key }) => sum + (key === 'name' ? 0 : (WIDTHS[key] ?? 150)), 610),
+)
 
 /** Every row is as high as this, so that those out of sight need not be there. */
 const ROW_HEIGHT = 57
-const MARGIN = 12
+const MARGIN = 6
 const body = ref<HTMLElement | null>(null)
 const first = ref(0)
-const last = ref(Math.ceil(innerHeight / ROW_HEIGHT))
+const count = ref(rowsIn(innerHeight))
+
+/**
+ * Rows that are there at once, a few out of sight among them. They are the same for as long as the shelf is open: one that comes into
+ * sight is one that has left it, with other words, as to make it anew would take several times as long.
+ */
+function rowsIn(height: number): number {
+  return Math.ceil(height / ROW_HEIGHT) + 2 * MARGIN
+}
 
 function look() {
   if (!body.value) return
   const above = -body.value.getBoundingClientRect().top
   first.value = Math.max(0, Math.floor(above / ROW_HEIGHT) - MARGIN)
-  last.value = Math.ceil((above + innerHeight) / ROW_HEIGHT) + MARGIN
+  count.value = rowsIn(innerHeight)
 }
 onMounted(() => {
   look()
@@ -50,7 +69,7 @@ onBeforeUnmount(() => {
   removeEventListener('resize', look)
 })
 const start = computed(() => Math.min(first.value, Math.max(0, shelf.shown.length - 1)))
-const inSight = computed(() => shelf.shown.slice(start.value, last.value))
+const inSight = computed(() => shelf.shown.slice(start.value, start.value + count.value))
 const pictureOf = usePictures(
   () => inSight.value,
   () => shelf.read,
@@ -60,11 +79,15 @@ const isEverySelected = computed(
   () => shelf.shown.length > 0 && shelf.shown.every(({ id }) => shelf.selected.has(id)),
 )
 
+function reasonsOf({ attention }: Worked): string {
+  return inReadersFigures(attention.map(({ text }) => text).join('; '))
+}
+
 function period(row: ShelfRow, code: string): string {
   return formatPeriodCode(code, calendarOf(row.frequency, row))
 }
 
-function ariaSort(key: SortKey): 'ascending' | 'descending' | 'none' {
+function ariaSort(key: ColumnKey): 'ascending' | 'descending' | 'none' {
   if (shelf.sort.key !== key) return 'none'
   return shelf.sort.descending ? 'descending' : 'ascending'
 }
@@ -91,7 +114,7 @@ function rename(row: ShelfRow, name: string) {
 </script>
 
 <template>
-  <v-table class="rows" :class="{ grouped: hasGroups }">
+  <v-table class="rows" :style="{ '--least-width': `${width}px` }">
     <thead>
       <tr>
         <th scope="col" class="pick">
@@ -118,14 +141,16 @@ function rename(row: ShelfRow, name: string) {
             <span class="visually-hidden">Chart</span>
           </th>
         </template>
-        <th scope="col" class="actions-head"><span class="visually-hidden">Actions</span></th>
+        <th v-if="!shelf.onlyToLookAt" scope="col" class="actions-head">
+          <span class="visually-hidden">Actions</span>
+        </th>
       </tr>
     </thead>
     <tbody ref="body">
       <tr v-if="start > 0" class="space" :style="{ height: `${start * ROW_HEIGHT}px` }" />
       <tr
-        v-for="row in inSight"
-        :key="row.id"
+        v-for="(row, at) in inSight"
+        :key="(start + at) % count"
         class="series"
         :style="{ height: `${ROW_HEIGHT}px` }"
       >
@@ -147,8 +172,17 @@ function rename(row: ShelfRow, name: string) {
             <NuxtLink :to="`/study/${row.studyId}`" class="name">
               <MiddleCut :text="row.name" />
             </NuxtLink>
-            <span class="muted small unit">
+            <span
+              v-if="!shelf.onlyToLookAt && row.worked && row.worked.attention.length > 0"
+              class="small unit"
+            >
+              <span :class="row.worked.seen ? 'muted' : 'reason'">
+                {{ row.worked.seen ? 'seen: ' : '' }}{{ reasonsOf(row.worked) }}
+              </span>
+            </span>
+            <span v-else class="muted small unit">
               {{ row.unit || 'no unit stated' }}
+              <template v-if="row.worked?.off"> · {{ inReadersFigures(row.worked.off) }}</template>
               <template v-if="row.derived?.from">
                 · follows
                 <NuxtLink :to="`/study/${row.derived.from.studyId}`">{{
@@ -163,17 +197,24 @@ function rename(row: ShelfRow, name: string) {
           </template>
         </td>
         <td class="chart-cell">
-          <SmallChart v-if="pictureOf(row.id)" :values="pictureOf(row.id)!" />
+          <SmallChart
+            v-if="pictureOf(row.id)"
+            :values="pictureOf(row.id)!.values"
+            :ahead="pictureOf(row.id)!.ahead"
+          />
         </td>
-        <td v-if="hasGroups" class="group-cell"><MiddleCut :text="row.group" /></td>
-        <td class="span-cell">
+        <td v-if="has('group')" class="group-cell"><MiddleCut :text="row.group" /></td>
+        <td v-if="has('urgency')" class="reason small">
+          <span class="two-lines">{{ row.worked ? reasonsOf(row.worked) : '' }}</span>
+        </td>
+        <td v-if="has('span')" class="span-cell">
           {{ period(row, row.start) }} – {{ period(row, row.end) }}
           <div class="muted small">
             {{ row.frequency === 'seasons' ? `${row.seasons} seasons a year` : row.frequency }},
             {{ row.missing ? `${row.periods - row.missing} of ` : '' }}{{ row.periods }} periods
           </div>
         </td>
-        <td class="number last-value">
+        <td v-if="has('last')" class="number last-value">
           <template v-if="row.last">
             {{ formatFigure(row.last.value) }}
             <div class="muted small cut">
@@ -181,14 +222,23 @@ function rename(row: ShelfRow, name: string) {
             </div>
           </template>
         </td>
-        <td class="number change-cell">
+        <td v-if="has('change')" class="number change-cell">
           <template v-if="changeOnYear(row)">
             {{ changeWords(changeOnYear(row)!) }}
             <div class="muted small">{{ formatFigure(row.last!.yearBefore!) }} then</div>
           </template>
           <span v-else class="muted">–</span>
         </td>
-        <td class="row-actions">
+        <template v-for="key in FIGURES" :key="key">
+          <td v-if="has(key)" class="number figure-cell">
+            <template v-if="COLUMNS[key].figure!(row)">
+              {{ COLUMNS[key].figure!(row)![0] }}
+              <div class="muted small cut">{{ COLUMNS[key].figure!(row)![1] }}</div>
+            </template>
+            <span v-else class="muted">–</span>
+          </td>
+        </template>
+        <td v-if="!shelf.onlyToLookAt" class="row-actions">
           <v-btn :aria-label="`Rename ${row.name}`" @click="renaming = row.id"> Rename </v-btn>
           <v-btn :aria-label="`Delete ${row.name}`" @click="remove(row)"> Delete </v-btn>
         </td>
@@ -212,12 +262,7 @@ function rename(row: ShelfRow, name: string) {
   --cell: 0 10px;
   --cell-rule: 1px solid var(--rule);
 
-  /* Names are the last thing to be cut: other columns give way first, or the table moves sideways. */
-  min-width: 1090px;
-}
-
-.rows.grouped {
-  min-width: 1220px;
+  min-width: var(--least-width);
 }
 
 .rows :deep(table) {
@@ -249,9 +294,19 @@ th {
   width: 190px;
 }
 
+.urgency {
+  width: 320px;
+}
+
 .last,
 .change {
   width: 140px;
+}
+
+.off,
+.ahead,
+.against {
+  width: 150px;
 }
 
 .actions-head {
@@ -311,6 +366,17 @@ tbody tr:hover {
   white-space: nowrap;
 }
 
+.reason {
+  color: var(--forecast-text);
+}
+
+.two-lines {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+
 .cut {
   overflow: hidden;
   text-overflow: ellipsis;
@@ -341,13 +407,16 @@ tbody tr:hover {
 }
 
 @media (width < 1130px) {
-  .rows,
-  .rows.grouped {
+  .rows {
     min-width: 0;
   }
 
   .chart,
-  .chart-cell {
+  .chart-cell,
+  .off,
+  .ahead,
+  .against,
+  .figure-cell {
     display: none;
   }
 
@@ -389,6 +458,10 @@ tbody tr:hover {
 }
 
 @media (width < 480px) {
+  .urgency {
+    width: 150px;
+  }
+
   .change,
   .change-cell {
     display: none;

@@ -1,6 +1,5 @@
 import { shallowRef, watchEffect } from 'vue'
 import { api } from '~/api/client'
-import type { Value } from '~~/core/series/series'
 import { MOST_VALUES, type SeriesValues, type ShelfRow } from '~~/shared/api/series'
 
 /** Points that a small chart is drawn from: two for each of its pixels that are told apart. */
@@ -11,13 +10,13 @@ const POINTS = 360
  *
  * @param inSight the rows that are there to be seen
  * @param shelf what is replaced when the shelf is read again: pictures are asked for anew then, the old ones stand until they come
- * @returns the values of a series, once they are there
+ * @returns the values of a series with what is forecast of it, once they are there
  */
 export function usePictures(
   inSight: () => readonly ShelfRow[],
   shelf: () => object,
-): (id: string) => readonly Value[] | undefined {
-  const pictures = shallowRef<ReadonlyMap<string, readonly Value[]>>(new Map())
+): (id: string) => SeriesValues | undefined {
+  const pictures = shallowRef<ReadonlyMap<string, SeriesValues>>(new Map())
   /** What was asked for, of the shelf as it is now. */
   let asked = new Set<string>()
   let askedOf: object | null = null
@@ -40,10 +39,7 @@ export function usePictures(
     try {
       const path = `/series/values?ids=${ids.join(',')}&points=${POINTS}`
       const { series } = await api<{ series: SeriesValues[] }>(path)
-      pictures.value = new Map([
-        ...pictures.value,
-        ...series.map(({ id, values }) => [id, values] as const),
-      ])
+      pictures.value = new Map([...pictures.value, ...series.map((one) => [one.id, one] as const)])
     } catch {
       // A row says what it says without its picture; it is asked for again when it comes into sight.
       for (const id of ids) among.delete(id)

@@ -1,15 +1,16 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
+import { isWithin, withWider } from '~~/core/addingUp/nodes'
+import { byUrgency, type Reason } from '~~/core/catalogue/attention'
 import { useNotices } from '~/shell/noticeStore'
 import type { NewSeries, SeriesAct, SeriesChange, ShelfPage, ShelfRow } from '~~/shared/api/series'
-import { changeOnYear } from './changeOnYear'
+import type { Worked } from '~~/shared/api/catalogue'
+import { byName, chosenColumns, COLUMNS, keepColumns, type ColumnKey } from './columns'
 
-/** The columns the shelf can be sorted by. */
-export type SortKey = 'name' | 'group' | 'span' | 'last' | 'change'
-
-/** Rows that are read at once: several times what a screen holds. */
-const PAGE = 100
+/** Rows that are read at once: at first several times what a screen holds, then as many as the server gives. */
+const FIRST_PAGE = 100
+const NEXT_PAGE = 250
 
 /** All series, as the server has them. */
 export const useShelf = defineStore('shelf', () => {
@@ -22,22 +23,81 @@ export const useShelf = defineStore('shelf', () => {
   /** The group that is shown; null for all, empty for series without one. */
   const group = ref<string | null>(null)
   const selected = shallowRef<ReadonlySet<string>>(new Set())
-  const sort = ref<{ key: SortKey; descending: boolean }>({ key: 'name', descending: false })
+  /** Whether only those are shown that somebody should look at. */
+  const onlyToLookAt = ref(false)
+  /** Why they are to be looked at: those of one reason alone; null for all. */
+  const reason = ref<Reason | null>(null)
+  const columns = shallowRef(chosenColumns())
+  const sort = ref<{ key: ColumnKey; descending: boolean }>({ key: 'name', descending: false })
 
-  const shown = computed(() => {
+  /** All in the order that they are shown in: who searches among ten thousand does not have them ordered anew with every letter. */
+  const ordered = computed(() => {
+    const { key, descending } = sort.value
+    const [direction, { compare }] = [descending ? -1 : 1, COLUMNS[key]]
+    return [...rows.value].sort((a, b) => direction * compare(a, b) || byName(a, b))
+  })
+
+  /** Those of the group that is shown, and of the words that are searched for. */
+  const found = computed(() => {
     const words = search.value.trim().toLowerCase()
-    const found = rows.value.filter(
+    return ordered.value.filter(
       (row) =>
-        (group.value === null || row.group === group.value) &&
+        (group.value === null || isWithin(row.group, group.value)) &&
         [row.name, row.group, row.unit, row.notes].some((text) =>
           text.toLowerCase().includes(words),
         ),
     )
-    const direction = sort.value.descending ? -1 : 1
-    return found.sort((a, b) => direction * COMPARE[sort.value.key](a, b) || byName(a, b))
   })
 
-  const groups = computed(() => [...new Set(rows.value.map((row) => row.group))].sort())
+  const shown = computed(() =>
+    onlyToLookAt.value
+      ? found.value.filter((row) => needsALook(row) && hasReason(row))
+      : found.value,
+  )
+
+  function hasReason({ worked }: ShelfRow): boolean {
+    return reason.value === null || worked!.attention.some(({ code }) => code === reason.value)
+  }
+
+  /**
+   * Those of them that somebody should look at and nobody has seen, the most urgent first: who
+   * chose a group goes through that group, and not on into another.
+   */
+  const toLookAt = computed(() =>
+    byUrgency(found.value.filter((row) => needsALook(row) && hasReason(row)).map(withReasons)),
+  )
+
+  function showToLookAt(isOnly: boolean): void {
+    onlyToLookAt.value = isOnly
+    reason.value = null
+    sort.value = { key: isOnly ? 'urgency' : 'name', descending: false }
+  }
+
+  function chooseColumn(key: ColumnKey, isChosen: boolean): void {
+    const next = new Set(columns.value)
+    if (isChosen) next.add(key)
+    else next.delete(key)
+    columns.value = next
+    keepColumns(next)
+  }
+
+  /** Notes that somebody has seen what there is to look at, at once on the page. */
+  async function noteSeen(id: string, seen: boolean, note: string): Promise<void> {
+    const before = rows.value
+    rows.value = before.map((row) =>
+      row.id === id && row.worked
+        ? { ...row, worked: { ...row.worked, seen: seen ? { note } : null } }
+        : row,
+    )
+    try {
+      await api(`/series/${id}/seen`, { method: 'PUT', body: { seen, note } })
+    } catch (error) {
+      rows.value = before
+      useNotices().show({ text: (error as Error).message })
+    }
+  }
+
+  const groups = computed(() => withWider(rows.value.map((row) => row.group)))
 
   let reading: Promise<void> = Promise.resolve()
 
@@ -60,8 +120,9 @@ export const useShelf = defineStore('shelf', () => {
       let found: readonly ShelfRow[] = []
       let after: string | null = null
       do {
-        const more = after === null ? '' : `&after=${encodeURIComponent(after)}`
-        const page: ShelfPage = await api<ShelfPage>(`/series?limit=${PAGE}${more}`)
+        const where = after === null ? '' : `&after=${encodeURIComponent(after)}`
+        const limit = after === null ? FIRST_PAGE : NEXT_PAGE
+        const page: ShelfPage = await api<ShelfPage>(`/series?limit=${limit}${where}`)
         // It is being read anew.
         if (read.value !== own) return
         found = [...found, ...page.series]
@@ -77,11 +138,11 @@ export const useShelf = defineStore('shelf', () => {
     }
   }
 
-  function sortBy(key: SortKey): void {
+  function sortBy(key: ColumnKey): void {
     const again = sort.value.key === key
     sort.value = {
       key,
-      descending: again ? !sort.value.descending : key === 'last' || key === 'change',
+      descending: again ? !sort.value.descending : COLUMNS[key].descends === true,
     }
   }
 
@@ -172,6 +233,11 @@ export const useShelf = defineStore('shelf', () => {
     read,
     search,
     group,
+    onlyToLookAt,
+    reason,
+    columns,
+    chooseColumn,
+    toLookAt,
     selected,
     sort,
     load,
@@ -179,6 +245,8 @@ export const useShelf = defineStore('shelf', () => {
     sortBy,
     keep,
     change,
+    showToLookAt,
+    noteSeen,
     select,
     selectShown,
     discard,
@@ -186,16 +254,12 @@ export const useShelf = defineStore('shelf', () => {
   }
 })
 
-function byName(a: ShelfRow, b: ShelfRow): number {
-  return a.name.localeCompare(b.name)
+function needsALook({ worked }: ShelfRow): boolean {
+  return worked !== undefined && worked.seen === null && worked.attention.length > 0
 }
 
-const COMPARE: Record<SortKey, (a: ShelfRow, b: ShelfRow) => number> = {
-  name: byName,
-  group: (a, b) => a.group.localeCompare(b.group),
-  span: (a, b) => a.start.localeCompare(b.start) || a.periods - b.periods,
-  last: (a, b) => (a.last?.value ?? -Infinity) - (b.last?.value ?? -Infinity),
-  change: (a, b) => (changeOnYear(a)?.by ?? -Infinity) - (changeOnYear(b)?.by ?? -Infinity),
+function withReasons(row: ShelfRow): ShelfRow & Pick<Worked, 'attention'> {
+  return { ...row, attention: row.worked?.attention ?? [] }
 }
 
 function shortened(name: string): string {

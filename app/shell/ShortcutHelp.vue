@@ -27,6 +27,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['C', 'compare methods side by side, and back'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
+  ['E', 'the next series to look at'],
   ['/', 'search the shelf'],
   ['?', 'this list'],
 ]

@@ -3,6 +3,8 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { later } from '~/shell/later'
 import { useHead, useRoute } from '#app'
 import AboutSeries from '~/bench/study/AboutSeries.vue'
+import LookAtNote from '~/bench/study/LookAtNote.vue'
+import GatherMenu from '~/bench/study/GatherMenu.vue'
 import StudyTabs from '~/bench/studies/StudyTabs.vue'
 import { useStudies } from '~/bench/studies/studiesStore'
 import { useBench } from '~/bench/study/benchStore'
@@ -74,8 +76,6 @@ const about = computed(() => {
     bench.result ? exclusionsOf(bench.result.method).length : 0,
   ] as const
   return [
-    series.unit || 'no unit stated',
-    calendar.frequency === 'seasons' ? `${calendar.seasons} seasons a year` : calendar.frequency,
     `${label(1)} – ${label(values.length)}`,
     `${countPeriods(values.length, calendar)}${missing > 0 ? `, ${missing} missing` : leftOut[0] > 0 ? '' : ', none missing'}`,
     ...(leftOut[0] > 0 ? [`${leftOut[0]} left out`] : []),
@@ -119,7 +119,15 @@ onBeforeUnmount(() => {
         <template v-if="bench.state === 'ready'">
           <div class="names"><AboutSeries /><StudyTabs /></div>
           <p class="muted small about">
-            <DerivedNote v-if="bench.study?.derived" :derived="bench.study.derived" />{{ about }}
+            <DerivedNote v-if="bench.study?.derived" :derived="bench.study.derived" />{{
+              bench.series?.unit || 'no unit stated'
+            }}
+            ·
+            <template v-if="bench.series?.calendar.frequency === 'seasons'"
+              >{{ bench.series.calendar.seasons }} seasons a year</template
+            >
+            <GatherMenu v-else />
+            · {{ about }}
           </p>
         </template>
         <template v-if="bench.state === 'ready'" #actions>
@@ -179,7 +187,7 @@ onBeforeUnmount(() => {
       <ConflictDialog v-if="bench.conflict" />
       <KeepDialog v-if="isKeeping" v-model="isKeeping" />
     </template>
-    <template #note><BenchTour /></template>
+    <template #note><LookAtNote /><BenchTour /></template>
     <ContestView v-if="contest.isOpen" class="across" />
     <CompareView v-else-if="pins.comparing" class="across" />
     <template v-else>

@@ -1,0 +1,121 @@
+import { compareUrgency } from '~~/core/catalogue/attention'
+import { formatChange, formatDecimals, formatFigure } from '~/figures/format'
+import { recall, remember } from '~/storage/browserStorage'
+import type { ShelfRow } from '~~/shared/api/series'
+import { changeOnYear } from './changeOnYear'
+
+/** The columns of the shelf, in their order: those that it has always, and those that can be chosen. */
+export const COLUMN_KEYS = [
+  ...(['name', 'urgency', 'group', 'span', 'last', 'change'] as const),
+  ...(['off', 'ahead', 'against'] as const),
+]
+export type ColumnKey = (typeof COLUMN_KEYS)[number]
+
+/** What a column is called, how it is ordered, and what it says where that is a figure with a line below. */
+export interface ShelfColumn {
+  readonly key: ColumnKey
+  readonly label: string
+  readonly number?: true
+  /** Left out by whoever does not need it; the name cannot be. */
+  readonly canLeave?: true
+  /** Largest first, when it is ordered by for the first time. */
+  readonly descends?: true
+  readonly compare: (a: ShelfRow, b: ShelfRow) => number
+  /** The figure and what stands below it; null where it is not known. */
+  readonly figure?: (row: ShelfRow) => readonly [string, string] | null
+}
+
+/** Made once: to make it for each of a hundred thousand comparisons takes ten times as long. */
+const ORDER = new Intl.Collator()
+
+export function byName(a: ShelfRow, b: ShelfRow): number {
+  return ORDER.compare(a.name, b.name)
+}
+
+/** Whoever has no figure is below all that have one. */
+function by(figure: (row: ShelfRow) => number | null | undefined) {
+  return (a: ShelfRow, b: ShelfRow) => (figure(a) ?? -Infinity) - (figure(b) ?? -Infinity) || 0
+}
+
+export const COLUMNS: Readonly<Record<ColumnKey, ShelfColumn>> = {
+  name: { key: 'name', label: 'Series', compare: byName },
+  urgency: { key: 'urgency', label: 'Look at', compare: byUrgencyOfRow },
+  group: {
+    ...{ key: 'group', label: 'Group', canLeave: true },
+    compare: (a, b) => ORDER.compare(a.group, b.group),
+  },
+  span: {
+    ...{ key: 'span', label: 'Span', canLeave: true },
+    compare: (a, b) => ORDER.compare(a.start, b.start) || a.periods - b.periods,
+  },
+  last: {
+    ...{ key: 'last', label: 'Last value', number: true, canLeave: true, descends: true },
+    compare: by(({ last }) => last?.value),
+  },
+  change: {
+    ...{ key: 'change', label: 'On the year before', number: true, canLeave: true, descends: true },
+    compare: by((row) => changeOnYear(row)?.by),
+  },
+  off: {
+    ...{ key: 'off', label: 'Off by', number: true, canLeave: true, descends: true },
+    compare: by(({ worked }) => worked?.offBy),
+    figure: ({ worked }) => {
+      if (!worked || worked.offBy === null) return null
+      const other = worked.benchmarkBy
+      return [
+        `${formatDecimals(worked.offBy, 1)}%`,
+        other === null ? '' : `without method ${formatDecimals(other, 1)}%`,
+      ]
+    },
+  },
+  ahead: {
+    ...{ key: 'ahead', label: 'Forecast on last', number: true, canLeave: true, descends: true },
+    compare: by(({ worked }) => worked?.change),
+    figure: ({ worked }) => {
+      if (!worked || worked.ahead === null) return null
+      return [
+        worked.change === null ? '–' : formatChange(worked.change),
+        `${formatFigure(worked.ahead)} ahead`,
+      ]
+    },
+  },
+  against: {
+    ...{
+      key: 'against',
+      label: 'Last on its forecast',
+      number: true,
+      canLeave: true,
+      descends: true,
+    },
+    compare: by(({ worked }) => worked?.against?.percent),
+    figure: ({ worked }) => {
+      if (!worked?.against) return null
+      const { percent, isWithin, forecast } = worked.against
+      const within = isWithin === null ? '' : isWithin ? ', within limits' : ', outside limits'
+      return [percent === null ? '–' : formatChange(percent), `${formatFigure(forecast)}${within}`]
+    },
+  },
+}
+
+function byUrgencyOfRow(a: ShelfRow, b: ShelfRow): number {
+  return compareUrgency(
+    { attention: a.worked?.attention ?? [] },
+    { attention: b.worked?.attention ?? [] },
+  )
+}
+
+/** What the shelf shows until somebody says otherwise. */
+const USUAL: readonly ColumnKey[] = ['group', 'span', 'last', 'change']
+const KEY = 'elvant.shelf.columns'
+
+/** The columns that were chosen when the shelf was last seen here; what is no column is passed over. */
+export function chosenColumns(): ReadonlySet<ColumnKey> {
+  const kept = recall(KEY)
+  if (kept === null) return new Set(USUAL)
+  const names = kept.split(' ')
+  return new Set(COLUMN_KEYS.filter((key) => COLUMNS[key].canLeave && names.includes(key)))
+}
+
+export function keepColumns(chosen: ReadonlySet<ColumnKey>): void {
+  remember(KEY, [...chosen].join(' '))
+}
