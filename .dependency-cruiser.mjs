@@ -4,7 +4,9 @@
  */
 const CORE_LAYERS = [
   ['picture'],
-  ['analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside', 'kept', 'revisions'],
+  ['groupSeason'],
+  ['addingUp'],
+  ['catalogue', 'analyse.ts', 'remedies.ts', 'look.ts', 'contest', 'beside', 'kept', 'revisions'],
   ['begin.ts', 'offers.ts'],
   ['sentence'],
   ['ledger'],
@@ -55,6 +57,7 @@ const APP_LAYERS = [
   ['bench/check', 'bench/pins', 'bench/controls', 'bench/kept', 'bench/parts'],
   ['bench/studies'],
   ['bench/study'],
+  ['sums'],
   ['intake', 'bench/figures'],
   ['shelf', 'kept', 'bench/tour'],
   ['shell', 'bench/stage'],
@@ -66,7 +69,7 @@ const APP_LAYERS = [
 const SERVER_LAYERS = [
   ['api', 'plugins', 'middleware'],
   ['work'],
-  ['derived'],
+  ['derived', 'catalogue'],
   ['shelf'],
   ['studies', 'files', 'kept'],
   ['series', 'backup', 'http'],

@@ -10,6 +10,8 @@ export default defineConfig({
     testTimeout: 60_000,
     // Files share what they import: to load the core anew for each takes as long as the tests themselves.
     isolate: false,
+    // Without it one processor of two is left idle; a build that runs beside has its share.
+    maxWorkers: '100%',
     include: ['{core,intake,shared,handover,server,app,bin,demo,reference,scripts}/**/*.test.ts'],
   },
 })
