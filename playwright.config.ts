@@ -8,7 +8,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   // A machine that others work on too is several times as slow as an idle one.
-  timeout: 120_000,
+  timeout: 240_000,
   expect: { timeout: 20_000 },
   workers: 2,
   reporter: 'list',
@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // What slides in is waited for at every click: here it stands at once.
+    contextOptions: { reducedMotion: 'reduce' },
     // A trace of every step takes a quarter of the time; the picture says most of it.
     screenshot: 'only-on-failure',
     launchOptions: {
