@@ -9,7 +9,6 @@ import { limitsOfPaths, simulatedPaths } from '../core/stateSpace/limits'
 import { packStates, packWeights, runnerOf } from '../core/stateSpace/recursion'
 import { chooseSmoothing } from '../core/stateSpace/search'
 import { selectForm } from '../core/stateSpace/selection'
-import { seededUniform } from '../core/statistics/random'
 import { median, say } from './measured'
 
 /** Speed of smoothing: one pass beside the same in plain C, a fit, a selection, simulated paths. */
@@ -78,14 +77,7 @@ const plan = { missingAtEnd: 0, horizon: 12, levels: [80, 95] }
 const paths = median(9, () => {
   const end = { ...rule.states, trend: 60 }
   limitsOfPaths(
-    simulatedPaths(
-      form,
-      { alpha: 0.3, beta: 0.1, gamma: 0.2 },
-      end,
-      { sigma: 400 },
-      plan,
-      seededUniform(1),
-    ),
+    simulatedPaths(form, { alpha: 0.3, beta: 0.1, gamma: 0.2 }, end, { sigma: 400 }, plan, 1),
     [80, 95],
   )
 })

@@ -27,7 +27,6 @@ import {
 } from '../../core/stateSpace/recursion'
 import { Refusal } from '../../core/refusal'
 import type { Value } from '../../core/series/series'
-import { seededUniform } from '../../core/statistics/random'
 import { readInput, seriesInput } from './input'
 import { formInput, given, statesOf } from './smoothingInput'
 
@@ -164,7 +163,7 @@ export function calcLimits(input: unknown): unknown {
         observedEnd,
         by === 'gaussian' ? { sigma: Math.sqrt(sigma2) } : { residuals },
         { missingAtEnd, horizon },
-        seededUniform(1),
+        1,
       ),
       levels,
     ),

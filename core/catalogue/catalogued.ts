@@ -3,7 +3,6 @@ import { oneCycle } from '../calendar/labels'
 import { pooledAccuracy } from '../check/accuracy'
 import { coverageOfModel, type Held } from '../check/coverage'
 import { checkTask, roll, tryFrom, type CheckTask, type Try } from '../check/rolling'
-import { settledAt } from '../check/settle'
 import { verdictOn, type Verdict } from '../check/verdict'
 import { calculate, type Figures } from '../calculate'
 import { completeCheck, type CheckDocument } from '../checkPlan'
@@ -19,6 +18,7 @@ import { mean } from '../statistics/average'
 import { attentionOf, LAST_ACTUALS, type Known, type Thresholds } from './attention'
 import { chosenMethod, type ChosenMethod, type Judged, type MethodSource } from './chosen'
 import type { Catalogued, CatalogueForecast, CatalogueRow } from './row'
+import { settledSoon, withLevels } from './settledSoon'
 
 /** How a catalogue is worked through: the same for each of its series. */
 export interface CataloguePlan {
@@ -34,9 +34,6 @@ export const USUAL_ORIGINS = 12
 /**
  * Works one series of a catalogue through: its method, its forecast, how such forecasts would have done, and why somebody should
  * look at it.
- *
- * Slow choices, such as the form of a smoothing, are made once, from all that is known: chosen anew from every origin they would
- * take a hundred times as long.
  *
  * @param behind periods that the series ends before the others of its rhythm
  * @returns a series that nothing can be forecast of has a row too, which says why
@@ -54,9 +51,12 @@ export function catalogued(series: Series, plan: CataloguePlan, behind = 0): Cat
     const checkBy = (method: MethodDocument) => checkOf(series, method, plan.origins)
     chosen = chosenMethod(series, source, checkBy)
     const check = checkBy(chosen.method)
-    const document = settled(series, chosen.method)
-    const figures = calculate(series, document)
-    const task = check ? checkTask(series, document, check) : null
+    const figures = calculate(series, chosen.method)
+    const { levels } = figures.method.forecast
+    const soon = settledSoon(series, chosen.method, figures)
+    // Of limits a row tells how much the widest held; to simulate the others too would take as long again.
+    const tried = withLevels(soon, levels.length > 0 ? [Math.max(...levels)] : [])
+    const task = check ? checkTask(series, tried, check) : null
     const tries = task ? roll(task).tries : []
     const verdict = task && verdictOf(task, tries)
     const ahead = aheadOf(figures)
@@ -108,16 +108,6 @@ function checkOf(
   const { first, horizon } = plan.rolling
   const step = Math.max(1, Math.ceil((facts.periods - first) / origins))
   return { rolling: { first, horizon, step } }
-}
-
-/** The method with its slow choices made from the whole series. */
-function settled(series: Series, method: MethodDocument): MethodDocument {
-  const { firstT, lastT } = spanOf(method, series)
-  const known = { firstT, origin: lastT, horizon: Math.max(1, series.calendar.seasons) }
-  const made = settledAt(series, method, known)
-  if (!made) return method
-  const { span: _, ...document } = made.document
-  return method.span ? { ...document, span: method.span } : document
 }
 
 function verdictOf(task: CheckTask, tries: readonly Try[]): Verdict | null {

@@ -3,8 +3,9 @@ import { candidate } from '../contest/candidates'
 import { contest } from '../contest/contest'
 import type { MethodDocument } from '../method'
 import type { ExaminedSoon } from '../examine'
-import { Refusal } from '../refusal'
+import { orNull, Refusal } from '../refusal'
 import type { Series } from '../series/series'
+import { settledSoon, withLevels } from './settledSoon'
 
 /** Where the method of a series comes from. */
 export type MethodSource =
@@ -50,7 +51,11 @@ export function chosenMethod(
       const held = contest(
         series,
         { ...first!, check },
-        source.methods.map((method) => candidate(series, { ...method, check })),
+        source.methods.map((method) => {
+          const own = candidate(series, { ...method, check })
+          const triedAs = orNull(() => settledSoon(series, withLevels(own.document, [])))
+          return triedAs ? { ...own, triedAs } : own
+        }),
       )
       const best = held.rows.find(({ name }) => name === held.proposed)
       if (!best) throw new Refusal(held.rows[0]?.refused ?? 'No method takes part.', 'method')

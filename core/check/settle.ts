@@ -1,4 +1,4 @@
-import { calculate } from '../calculate'
+import { calculate, type Figures } from '../calculate'
 import { completeMethod } from '../completeMethod'
 import type { MemberDocument } from '../forecast/member'
 import { DEFAULT_FORECAST, forecastWayOf } from '../forecast/ways'
@@ -9,12 +9,16 @@ import type { Series } from '../series/series'
 import { trendWayOf } from '../trend/ways'
 import { trainingDocument } from './trainingDocument'
 
-/** What is known when slow choices are made. */
+/** What is known when slow choices are made, and how far they hold. */
 interface Known {
   /** Time codes of the first and the last period known. */
   readonly firstT: number
   readonly origin: number
   readonly horizon: number
+  /** Whether also what is not slow, only many times too much, is looked for near what was found. */
+  readonly near?: boolean
+  /** What the method comes to there, where that is known already. */
+  readonly figures?: Figures | undefined
 }
 
 /** A method whose slow choices are made. */
@@ -35,7 +39,8 @@ export function settledAt(series: Series, document: MethodDocument, known: Known
   const { members } = forecastWayOf(forecast?.by ?? DEFAULT_FORECAST.name)
   if (!members || !forecast?.by) return ownChoices(series, document, known)
   const own = members.of(forecast, decompose)
-  const settled = own.map((member) => settledMember(series, document, member, known))
+  const ofMember = { ...known, figures: undefined }
+  const settled = own.map((member) => settledMember(series, document, member, ofMember))
   const around = ownChoices(series, document, known)
   if (!around && settled.every((member) => member === null)) return null
   const made = own.map((one, i) => settled[i]?.member ?? one)
@@ -50,19 +55,24 @@ function ownChoices(series: Series, document: MethodDocument, known: Known): Set
   const method = completeMethod(document, series)
   const way = forecastWayOf(method.forecast.by)
   const ofForecast = way.slowChoices
-  const ofTrend = way.extendsTrend ? trendWayOf(method.trend.form).slowChoices : undefined
+  const trend = way.extendsTrend ? trendWayOf(method.trend.form) : undefined
+  const ofTrend = trend?.slowChoices
+  const forecastMade = (known.near ? way.nearChoices : undefined) ?? ofForecast?.made
+  const trendMade = (known.near ? trend?.nearChoices : undefined) ?? ofTrend?.made
   const preparing = PREPARATIONS.flatMap((one) => {
     const choice = choiceOf(document, one)
     const slow = one.slowChoices?.(choice)
     return slow ? [{ key: one.key, choice, slow }] : []
   })
-  if (!ofForecast && !ofTrend && preparing.length === 0) return null
+  if (!forecastMade && !trendMade && preparing.length === 0) return null
   try {
     const { firstT, origin, horizon } = known
-    const { ahead, trend, prepared } = calculate(
-      series,
-      trainingDocument(document, series, firstT, origin, horizon),
-    )
+    const {
+      ahead,
+      trend: found,
+      prepared,
+    } = known.figures ??
+    calculate(series, trainingDocument(document, series, firstT, origin, horizon))
     const prepares = preparing.flatMap(({ key, choice, slow }) => {
       const found = prepared.takenOut?.[key]
       return found ? [[key, { ...(choice as object), ...slow.made(found) }] as const] : []
@@ -70,8 +80,8 @@ function ownChoices(series: Series, document: MethodDocument, known: Known): Set
     return {
       document: changed(document, {
         ...Object.fromEntries(prepares),
-        ...(ofForecast ? { forecast: ofForecast.made(ahead) } : {}),
-        ...(ofTrend ? { trend: ofTrend.made(trend) } : {}),
+        ...(forecastMade ? { forecast: forecastMade(ahead) } : {}),
+        ...(trendMade ? { trend: trendMade(found) } : {}),
       }),
       wasOpen:
         (ofForecast?.areOpen(method.forecast) ?? false) ||

@@ -18,6 +18,8 @@ import { meanOf } from './meanOf'
 export interface Candidate {
   readonly name: string
   readonly document: MethodDocument
+  /** How its forecasts are made, where that is not the method itself: with its slow choices made beforehand, say. */
+  readonly triedAs?: MethodDocument
   /** Whether it is the method that the series begins with. */
   readonly begins?: boolean
   /** Of a mean of two others that take part: their names. It forecasts what they have forecast. */

@@ -106,12 +106,12 @@ export function* enter(
   candidate: Candidate,
   check: CheckDocument | undefined,
 ): Steps<Entered> {
-  const { madeOf } = candidate
+  const { madeOf, document, triedAs = document } = candidate
   if (madeOf) return { contestant: { candidate, estimated: null, outcome: { madeOf } }, task: null }
   try {
-    const task = checkTask(series, candidate.document, check)
+    const task = checkTask(series, triedAs, check)
     // What takes long to choose is not chosen once more for the number of its numbers.
-    const { estimated } = calculate(series, task?.document ?? candidate.document)
+    const { estimated } = calculate(series, task?.document ?? triedAs)
     const outcome = task ? { rolled: yield* rollSteps(task) } : { refused: TOO_SHORT }
     return { contestant: { candidate, estimated, outcome }, task }
   } catch (error) {

@@ -14,7 +14,7 @@ import type { Value } from '../series/series'
 import type { Stretch } from '../series/stretch'
 import type { Trend, TrendFit, TrendOptions } from '../trend/ways'
 import type { TrainingSpan } from '../trend/commonOptions'
-import type { SlowChoices } from '../trend/slowChoices'
+import type { NearChoices, SlowChoices } from '../trend/slowChoices'
 import type { DesignColumn } from '../regression/design'
 import type { Extent } from '../work/extent'
 import type { Hear } from '../work/steps'
@@ -140,6 +140,8 @@ export interface ForecastWay<Document, Options extends CommonForecast, Ahead> {
   ): Document
   /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
   readonly slowChoices?: SlowChoices<Options, Ahead, Document>
+  /** Left out by a way that finds its own at once, or whose slow choices say it already. */
+  readonly nearChoices?: NearChoices<Ahead, Document>
   /** What carries a series on by itself, with nothing to choose between; left out by a way that nobody asks for that. */
   carriesOn?(model: Model): Document
   /** What it is made of: other methods, which cannot be made of others in turn; most ways have none. */

@@ -1,5 +1,7 @@
+import quickselect from 'quickselect'
 import type { Value } from '../series/series'
 import { normalQuantile } from '../statistics/distributions'
+import { seededNormals, seededUniform } from '../statistics/random'
 import { needsPositive, type InitialStates, type SmoothingForm, type Weights } from './forms'
 
 /** Whether the variance ahead has a formula: additive throughout. */
@@ -66,8 +68,8 @@ const MOST_REDRAWS = 50
 
 /** Simulated paths, period by period. */
 export interface SimulatedPaths {
-  /** One sorted list of {@link PATHS} values a period ahead; a path that has ended is −∞, below every limit. */
-  readonly sorted: readonly Float64Array[]
+  /** One list of {@link PATHS} values a period ahead, in any order; a path that has ended is −∞, below every limit. */
+  readonly values: readonly number[][]
   /** How many have ended by each period. */
   readonly ended: readonly number[]
 }
@@ -78,7 +80,7 @@ export interface SimulatedPaths {
  *
  * @param end states at the end of the last observed period, the season of the next period first
  * @param missingAtEnd periods between that and the first forecast
- * @param uniform seeded random numbers from 0 to 1, neither end
+ * @param seed the same paths for the same one
  */
 export function simulatedPaths(
   form: SmoothingForm,
@@ -86,12 +88,12 @@ export function simulatedPaths(
   end: InitialStates,
   source: ErrorSource,
   { missingAtEnd, horizon }: { missingAtEnd: number; horizon: number },
-  uniform: () => number,
+  seed: number,
 ): SimulatedPaths {
   const steps = missingAtEnd + horizon
-  const paths = Array.from({ length: horizon }, () => new Float64Array(PATHS))
+  const paths = Array.from({ length: horizon }, () => Array<number>(PATHS).fill(0))
   const ended = Array<number>(horizon).fill(0)
-  const draw = drawerOf(source, uniform)
+  const draw = drawerOf(source, seed, PATHS * steps)
   const m = end.season?.length ?? 0
   const season = new Float64Array(Math.max(1, m))
   const damping = form.trend === 'damped' ? phi : 1
@@ -149,57 +151,72 @@ export function simulatedPaths(
       if (step >= missingAtEnd) paths[step - missingAtEnd]![path] = value
     }
   }
-  for (const one of paths) one.sort()
-  return { sorted: paths, ended }
+  return { values: paths, ended }
 }
 
 /**
  * Quantiles of simulated paths: by level (per cent) lower and upper limits, one entry a period ahead; undefined where so
  * many paths have ended that the quantile is one of them.
+ *
+ * @param paths their values are put in another order: a quantile needs those in their places, not all
  */
 export function limitsOfPaths(
-  { sorted }: SimulatedPaths,
+  { values }: SimulatedPaths,
   levels: readonly number[],
 ): Record<string, { readonly lower: Value[]; readonly upper: Value[] }> {
+  const tails = levels.map((level) => (1 - level / 100) / 2)
+  const places = tails
+    .flatMap((tail) => [tail, 1 - tail])
+    .flatMap((p) => [Math.floor((PATHS - 1) * p), Math.ceil((PATHS - 1) * p)])
+    .sort((a, b) => a - b)
+  for (const one of values) putInPlace(one, places, 0, PATHS - 1)
   return Object.fromEntries(
-    levels.map((level) => {
-      const tail = (1 - level / 100) / 2
-      return [
-        String(level),
-        {
-          lower: sorted.map((one) => quantileOf(one, tail)),
-          upper: sorted.map((one) => quantileOf(one, 1 - tail)),
-        },
-      ]
-    }),
+    levels.map((level, i) => [
+      String(level),
+      {
+        lower: values.map((one) => quantileOf(one, tails[i]!)),
+        upper: values.map((one) => quantileOf(one, 1 - tails[i]!)),
+      },
+    ]),
   )
 }
 
-/** Errors of the next step: normal ones in pairs, or residuals drawn with replacement. */
-function drawerOf(source: ErrorSource, uniform: () => number): () => number {
+/** Puts the values of some places where sorting would put them: the middle place first, so that each further search is of a part. */
+function putInPlace(
+  values: number[],
+  places: readonly number[],
+  left: number,
+  right: number,
+): void {
+  if (places.length === 0 || left >= right) return
+  const middle = places.length >> 1
+  const place = places[middle]!
+  quickselect(values, place, left, right)
+  const below = places.slice(0, middle).filter((one) => one < place)
+  putInPlace(values, below, left, place - 1)
+  putInPlace(
+    values,
+    places.slice(middle + 1).filter((one) => one > place),
+    place + 1,
+    right,
+  )
+}
+
+/** Errors of the next step: normal ones, or residuals drawn with replacement. */
+function drawerOf(source: ErrorSource, seed: number, count: number): () => number {
   if ('residuals' in source) {
     const { residuals } = source
+    const uniform = seededUniform(seed)
     return () => residuals[Math.floor(uniform() * residuals.length)]!
   }
-  let spare: number | null = null
-  return () => {
-    if (spare !== null) {
-      const kept = spare
-      spare = null
-      return kept
-    }
-    const radius = source.sigma * Math.sqrt(-2 * Math.log(uniform()))
-    const angle = 2 * Math.PI * uniform()
-    spare = radius * Math.sin(angle)
-    return radius * Math.cos(angle)
-  }
+  const normal = seededNormals(seed, count)
+  return () => source.sigma * normal()
 }
 
 /** Linear between the sorted values at 1 + (n − 1)p; undefined among paths that have ended. */
-function quantileOf(sorted: Float64Array, p: number): Value {
-  const at = (sorted.length - 1) * p
-  const below = Math.floor(at)
-  if (sorted[below] === -Infinity) return null
-  const share = at - below
-  return sorted[below]! + share * ((sorted[below + 1] ?? sorted[below]!) - sorted[below]!)
+function quantileOf(values: readonly number[], p: number): Value {
+  const at = (values.length - 1) * p
+  const [below, above] = [values[Math.floor(at)]!, values[Math.ceil(at)]!]
+  if (below === -Infinity) return null
+  return below + (at - Math.floor(at)) * (above - below)
 }

@@ -6,8 +6,8 @@ export interface Problem {
   readonly scale: Float64Array
   /** Infinite where the point is not admissible. */
   value(x: Float64Array): number
-  /** Of an admissible point: how the value changes along each coordinate. */
-  slopes(x: Float64Array): Float64Array
+  /** Of an admissible point: how the value changes along each coordinate, written into a list. */
+  slopes(x: Float64Array, into: Float64Array): void
 }
 
 /** How far a search goes. */
@@ -36,61 +36,87 @@ const LEAST_SHARE = 1e-4
  */
 export function minimise(problem: Problem, start: Float64Array, { most, enough }: Effort): Minimum {
   const p = start.length
-  const x = clipped(problem, start)
+  // A search takes thousands of steps: what each needs is written over, not made anew, and no loop calls out.
+  let x = new Float64Array(p)
+  let next = new Float64Array(p)
+  let slope = new Float64Array(p)
+  let nextSlope = new Float64Array(p)
+  const free = new Uint8Array(p)
+  const direction = new Float64Array(p)
+  const inverse = new Float64Array(p * p)
+  const moved = { by: new Float64Array(p), turn: new Float64Array(p), along: new Float64Array(p) }
+  clip(problem, start, x)
   let value = problem.value(x)
   if (!Number.isFinite(value) || p === 0) return { x, value }
-  const inverse = new Float64Array(p * p)
-  const reset = () => {
-    inverse.fill(0)
-    for (let i = 0; i < p; i++) inverse[i * p + i] = problem.scale[i]! ** 2
-  }
-  reset()
-  let slope = problem.slopes(x)
+  reset(inverse, problem.scale)
+  problem.slopes(x, slope)
   let isFresh = true
   let small = 0
   for (let step = 0; step < most; step++) {
-    const free = slope.map((g, i) => Number(!isHeld(problem, x, i, g)))
-    const direction = new Float64Array(p)
-    let promised = 0
+    for (let i = 0; i < p; i++) free[i] = isHeld(problem, x, i, slope[i]!) ? 0 : 1
+    const promised = descend(inverse, slope, free, direction)
+    const found =
+      promised < 0 ? stepAlong(problem, x, value, direction, slope, isFresh, next) : null
+    if (found === null) {
+      if (isFresh) break
+      reset(inverse, problem.scale)
+      isFresh = true
+      continue
+    }
+    problem.slopes(next, nextSlope)
     for (let i = 0; i < p; i++) {
-      if (!free[i]) continue
-      let sum = 0
-      for (let j = 0; j < p; j++) if (free[j]) sum -= inverse[i * p + j]! * slope[j]!
-      direction[i] = sum
-      promised += sum * slope[i]!
+      moved.by[i] = free[i] ? next[i]! - x[i]! : 0
+      moved.turn[i] = free[i] ? nextSlope[i]! - slope[i]! : 0
     }
-    if (!(promised < 0)) {
-      if (isFresh) break
-      reset()
-      isFresh = true
-      continue
-    }
-    const next = stepAlong(problem, x, value, direction, slope, isFresh)
-    if (!next) {
-      if (isFresh) break
-      reset()
-      isFresh = true
-      continue
-    }
-    const nextSlope = problem.slopes(next.x)
-    update(
-      inverse,
-      p,
-      free,
-      (i) => next.x[i]! - x[i]!,
-      (i) => nextSlope[i]! - slope[i]!,
-    )
+    update(inverse, moved)
     isFresh = false
-    small = value - next.value < enough ? small + 1 : 0
-    x.set(next.x)
-    value = next.value
-    slope = nextSlope
+    small = value - found < enough ? small + 1 : 0
+    ;[x, next] = [next, x]
+    ;[slope, nextSlope] = [nextSlope, slope]
+    value = found
     if (small >= 3) break
   }
   return { x, value }
 }
 
-/** Halves a step until it brings enough, every point put back within its bounds. */
+/** Nothing known of the curvature but the scale. */
+function reset(inverse: Float64Array, scale: Float64Array): void {
+  const p = scale.length
+  inverse.fill(0)
+  for (let i = 0; i < p; i++) inverse[i * p + i] = scale[i]! ** 2
+}
+
+/**
+ * −H·g over the coordinates that are free, 0 in the others.
+ *
+ * @param into is overwritten
+ * @returns how the value changes along it, by its slope; not below 0 where H has lost its sign
+ */
+function descend(
+  inverse: Float64Array,
+  slope: Float64Array,
+  free: Uint8Array,
+  into: Float64Array,
+): number {
+  const p = slope.length
+  let promised = 0
+  for (let i = 0; i < p; i++) {
+    into[i] = 0
+    if (!free[i]) continue
+    let sum = 0
+    for (let j = 0; j < p; j++) if (free[j]) sum -= inverse[i * p + j]! * slope[j]!
+    into[i] = sum
+    promised += sum * slope[i]!
+  }
+  return promised
+}
+
+/**
+ * Halves a step until it brings enough, every point put back within its bounds.
+ *
+ * @param next is overwritten with the point that it led to
+ * @returns the value there; null where no step brings anything
+ */
 function stepAlong(
   problem: Problem,
   x: Float64Array,
@@ -98,18 +124,17 @@ function stepAlong(
   direction: Float64Array,
   slope: Float64Array,
   isFirst: boolean,
-): Minimum | null {
+  next: Float64Array,
+): number | null {
   // Without curvature the first step is no longer than the scale allows.
   let length = isFirst ? Math.min(1, 1 / longest(problem, direction)) : 1
   for (let halving = 0; halving < MOST_HALVINGS; halving++) {
-    const next = clipped(
-      problem,
-      direction.map((d, i) => x[i]! + length * d),
-    )
+    for (let i = 0; i < x.length; i++) next[i] = x[i]! + length * direction[i]!
+    clip(problem, next, next)
     const found = problem.value(next)
     let promised = 0
     for (let i = 0; i < x.length; i++) promised += slope[i]! * (next[i]! - x[i]!)
-    if (found <= value + LEAST_SHARE * promised && found < value) return { x: next, value: found }
+    if (found <= value + LEAST_SHARE * promised && found < value) return found
     length /= 2
   }
   return null
@@ -128,32 +153,31 @@ function isHeld({ least, most }: Problem, x: Float64Array, i: number, g: number)
   return (x[i]! <= least[i]! && g >= 0) || (x[i]! >= most[i]! && g <= 0)
 }
 
-function clipped({ least, most }: Problem, x: Float64Array): Float64Array {
-  return x.map((one, i) => Math.min(most[i]!, Math.max(least[i]!, one)))
+function clip({ least, most }: Problem, x: Float64Array, into: Float64Array): void {
+  for (let i = 0; i < x.length; i++) into[i] = Math.min(most[i]!, Math.max(least[i]!, x[i]!))
 }
 
-/** What a step has shown of the curvature, over the coordinates that were free. */
+/**
+ * What a step has shown of the curvature, over the coordinates that were free.
+ *
+ * @param step how far it went, how the slopes turned, and room for H times that; 0 where a coordinate was held
+ */
 function update(
   inverse: Float64Array,
-  p: number,
-  free: Float64Array,
-  moved: (i: number) => number,
-  turned: (i: number) => number,
+  { by: s, turn: g, along: hg }: Record<'by' | 'turn' | 'along', Float64Array>,
 ): void {
-  const s = Float64Array.from({ length: p }, (_, i) => (free[i] ? moved(i) : 0))
-  const g = Float64Array.from({ length: p }, (_, i) => (free[i] ? turned(i) : 0))
+  const p = s.length
   let sg = 0
   for (let i = 0; i < p; i++) sg += s[i]! * g[i]!
   // Without curvature along the step nothing is learnt, and H would lose its sign.
   if (!(sg > 1e-14)) return
-  const hg = new Float64Array(p)
   let ghg = 0
   for (let i = 0; i < p; i++) {
     let sum = 0
     for (let j = 0; j < p; j++) sum += inverse[i * p + j]! * g[j]!
     hg[i] = sum
+    ghg += g[i]! * sum
   }
-  for (let i = 0; i < p; i++) ghg += g[i]! * hg[i]!
   const own = (1 + ghg / sg) / sg
   for (let i = 0; i < p; i++) {
     for (let j = 0; j < p; j++) {

@@ -21,6 +21,8 @@ export interface Wished {
   readonly weights: Weights
   /** Chosen together with the weights, or as they are given (by the rule, or by hand). */
   readonly initial: 'chosen' | InitialStates
+  /** Where the best weights are known to lie about: they are looked for from there alone, unless it is not admissible. */
+  readonly near?: Weights | undefined
 }
 
 /** A smoothing with everything chosen that was to be chosen. */
@@ -70,7 +72,7 @@ export function chooseSmoothing(
   form: SmoothingForm,
   seasons: number,
   rule: RuleStates,
-  { weights: fixed, initial }: Wished,
+  { weights: fixed, initial, near }: Wished,
   reach: Reach = WITHOUT_HORIZON,
 ): ChosenSmoothing {
   const runner = runnerOf(values, form, seasons, reach.horizon)
@@ -78,7 +80,7 @@ export function chooseSmoothing(
   const free = names.filter((name) => fixed[name] === undefined)
   const given = initial === 'chosen' ? null : initial
   const space = spaceOf(runner, names, free, fixed, given, rule.states)
-  const found = space.size === 0 ? space.start(fixed) : best(space, free)
+  const found = space.size === 0 ? space.start(fixed) : best(space, free, near)
   const settled = ontoBounds(space, free, found)
   const { weights, states } = space.unpack(settled)
   const exact = given === null ? exactStates(values, form, seasons, weights, states) : states
@@ -86,8 +88,12 @@ export function chooseSmoothing(
   return report(runner, form, weights, exact, names, free, given === null)
 }
 
-/** Rough searches from all starts, then the best of them to the end. */
-function best(space: Space, free: readonly WeightName[]): Float64Array {
+/** Rough searches from all starts, then the best of them to the end; where it is known to lie about, from there at once. */
+function best(space: Space, free: readonly WeightName[], near?: Weights): Float64Array {
+  if (near && free.every((name) => near[name] !== undefined)) {
+    const there = minimise(space, space.start(near), FINE)
+    if (Number.isFinite(there.value)) return there.x
+  }
   const usual = Object.fromEntries(free.map((name) => [name, START_WEIGHTS[name][0]!]))
   const roughs: Minimum[] = []
   const seek = (x: Float64Array, held: ReadonlySet<WeightName>) => {

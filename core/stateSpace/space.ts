@@ -96,24 +96,19 @@ export function spaceOf(
       // A perfect fit would be −∞; it is the lowest that there is.
       return likelihoodOf(runner).minus2LogLikelihood ?? -1e300
     },
-    slopes: (x) => {
+    slopes: (x, into) => {
       // A search asks for the slopes where it has just asked for the value: that pass will do.
       if (x.some((own, i) => own !== ran[i])) ranAt(x)
       slopesOf(runner, packed, slopes)
+      let i = 0
+      for (const at of places) into[i++] = slopes.weights[at]!
+      if (given) return
+      into[i++] = slopes.states[0]!
+      if (hasTrend) into[i++] = slopes.states[1]!
+      if (!hasSeason) return
+      // The last season makes up for the others.
       const last = slopes.states[1 + seasons]!
-      return Float64Array.from([
-        ...places.map((at) => slopes.weights[at]!),
-        ...(given
-          ? []
-          : [
-              slopes.states[0]!,
-              ...(hasTrend ? [slopes.states[1]!] : []),
-              // The last season makes up for the others.
-              ...(hasSeason
-                ? Array.from(slopes.states.subarray(2, 1 + seasons), (own) => own - last)
-                : []),
-            ]),
-      ])
+      for (let k = 0; k < seasons - 1; k++) into[i++] = slopes.states[2 + k]! - last
     },
     start: (weights) =>
       Float64Array.from([

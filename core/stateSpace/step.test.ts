@@ -119,14 +119,7 @@ describe('in every form, values missing or not, is what', () => {
       const weights = { alpha: 0.4, beta: 0.2, gamma: 0.3, phi: 0.9 }
       const error = form.error === 'proportional' ? 0.02 : 2
       const drawn = { missingAtEnd: 1, horizon: 6 }
-      const { sorted } = simulatedPaths(
-        form,
-        weights,
-        initial,
-        { residuals: [error] },
-        drawn,
-        () => 0.5,
-      )
+      const { values } = simulatedPaths(form, weights, initial, { residuals: [error] }, drawn, 1)
       const seasons = [...(initial.season ?? [])]
       let now = { level: initial.level, trend: initial.trend ?? 0, season: 0 }
       for (let t = 0; t < 7; t++) {
@@ -135,7 +128,7 @@ describe('in every form, values missing or not, is what', () => {
         const value = form.error === 'proportional' ? fitted * (1 + error) : fitted + error
         now = step(form, weights, before, value)
         if (seasons.length > 0) seasons[t % M] = now.season
-        if (t > 0) close(sorted[t - 1]![PATHS - 1], value)
+        if (t > 0) close(values[t - 1]![PATHS - 1], value)
       }
     }
   })

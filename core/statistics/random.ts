@@ -18,3 +18,45 @@ export function seededUniform(seed: number): () => number {
   for (let i = 0; i < 20; i++) next()
   return next
 }
+
+/** Numbers kept of the last seed: half a megabyte a year of simulated months. */
+const MOST_KEPT = 500_000
+let kept: { readonly seed: number; readonly numbers: number[]; readonly more: () => number } | null =
+  null
+
+/**
+ * Standard normal numbers, the same for the same seed.
+ *
+ * The limits of one method at many origins, or of many series, take the same numbers: those of the last seed are kept.
+ *
+ * @param count about how many are asked for; a list of very many is not kept
+ * @see Box, G. E. P. & Muller, M. E. (1958), Annals of Mathematical Statistics 29
+ */
+export function seededNormals(seed: number, count: number): () => number {
+  if (count > MOST_KEPT) return normalsFrom(seededUniform(seed))
+  if (kept?.seed !== seed) {
+    kept = { seed, numbers: [], more: normalsFrom(seededUniform(seed)) }
+  }
+  const { numbers, more } = kept
+  let next = 0
+  return () => {
+    if (next === numbers.length) numbers.push(more())
+    return numbers[next++]!
+  }
+}
+
+/** Normal numbers come in pairs. */
+function normalsFrom(uniform: () => number): () => number {
+  let spare: number | null = null
+  return () => {
+    if (spare !== null) {
+      const second = spare
+      spare = null
+      return second
+    }
+    const radius = Math.sqrt(-2 * Math.log(uniform()))
+    const angle = 2 * Math.PI * uniform()
+    spare = radius * Math.sin(angle)
+    return radius * Math.cos(angle)
+  }
+}

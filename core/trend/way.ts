@@ -17,7 +17,7 @@ import type { TrendReported } from './reported'
 import type { Extent } from '../work/extent'
 import type { Hear } from '../work/steps'
 import type { TrendSaid, TrendTold } from './said'
-import type { SlowChoices } from './slowChoices'
+import type { NearChoices, SlowChoices } from './slowChoices'
 import type { TrendThrough, TrendTime } from './trend'
 import type { TrendColumns } from './trendColumn'
 
@@ -57,6 +57,8 @@ export interface TrendWay<
   ): Trend
   /** Choices that take so long that the tries of a check keep them as they were made at the first; most ways have none. */
   readonly slowChoices?: SlowChoices<Options, Trend, Document>
+  /** Left out by a way that finds its own at once, or whose slow choices say it already. */
+  readonly nearChoices?: NearChoices<Trend, Document>
   report(trend: Trend, options: Options, told: TrendReported): Report
   /** Share of the variation that it explains; undefined where it is no regression. */
   r2(report: Report): Value

@@ -21,7 +21,6 @@ import { formWords } from './words'
 import type { Value } from '../../series/series'
 import type { Stretch } from '../../series/stretch'
 import { normalQuantile } from '../../statistics/distributions'
-import { seededUniform } from '../../statistics/random'
 import { standardDeviation } from '../../statistics/spread'
 import { figure } from '../../words/figure'
 import { backFrom, meanOverMedian, transformed } from '../../transform/boxCox'
@@ -228,13 +227,13 @@ function spreadAhead(
     smoothed(known, form, weights, initial).end,
     resample ? { residuals } : { sigma: Math.sqrt(sigma2) },
     { missingAtEnd, horizon },
-    seededUniform(seed),
+    seed,
   )
   return {
     factors: null,
     limits: limitsOfPaths(paths, levels),
     standardErrors: needsErrors
-      ? paths.sorted.map((one) => standardDeviation([...one].filter(Number.isFinite)) ?? 0)
+      ? paths.values.map((one) => standardDeviation(one.filter(Number.isFinite)) ?? 0)
       : null,
     ended: paths.ended.map((count) => count / PATHS),
   }
@@ -258,7 +257,7 @@ function choose(
 ): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
   const { calendar, seasonOf } = stretch
   const { seasons } = calendar
-  const { weights, initial, horizon } = options
+  const { weights, initial, horizon, nearWeights: near } = options
   const forms = formsOf(options, seasons)
   const nameOf = (i: number) => stretch.periodOf(i).label
   requireBounded(
@@ -271,7 +270,7 @@ function choose(
   if (forms.length === 1 && form) {
     requireAdmissible(values, form, nameOf)
     const rule = initialByRule(values, form, seasonOf[0]!, seasons)
-    const wished = { weights, initial: initial === 'rule' ? rule.states : initial }
+    const wished = { weights, initial: initial === 'rule' ? rule.states : initial, near }
     const reach = { horizon, nameOf }
     return { chosen: chooseSmoothing(values, form, seasons, rule, wished, reach), table: null }
   }

@@ -10,6 +10,7 @@ import {
   type Weights,
 } from '../../stateSpace/forms'
 import { Refusal } from '../../refusal'
+import { weightsDocument } from '../../stateSpace/weightsOptions'
 import {
   commonForecast,
   completeCommon,
@@ -18,7 +19,6 @@ import {
 } from '../commonOptions'
 import { completePower, powerDocument, type PowerOptions } from '../powerOptions'
 
-const weight = z.number().min(0).max(1).optional()
 const MOST_STATES = 1000
 /** Forecast by exponential smoothing, as a person or a script writes it; each part of the form may be `chosen`. */
 export const smoothingDocument = z.strictObject({
@@ -28,15 +28,9 @@ export const smoothingDocument = z.strictObject({
   season: z.enum([...SMOOTHING_SEASONS, 'chosen']).optional(),
   error: z.enum([...SMOOTHING_ERRORS, 'chosen']).optional(),
   /** Those that are not named are chosen. */
-  weights: z
-    .strictObject({
-      alpha: weight,
-      beta: weight,
-      gamma: weight,
-      phi: z.number().gt(0).max(1).optional(),
-    })
-    .readonly()
-    .optional(),
+  weights: weightsDocument.optional(),
+  /** Where those that are chosen are looked for, in place of all over; of a form that is named. */
+  nearWeights: weightsDocument.optional(),
   initial: z
     .union([
       z.enum(['chosen', 'rule']),
@@ -64,6 +58,7 @@ export interface SmoothingOptions extends CommonForecast, PowerOptions {
   readonly season: SmoothingForm['season'] | 'chosen'
   readonly error: SmoothingForm['error'] | 'chosen'
   readonly weights: Weights
+  readonly nearWeights?: Weights | undefined
   readonly initial: 'chosen' | 'rule' | InitialStates
   readonly seed: number
   readonly resample: boolean
@@ -82,7 +77,7 @@ export function completeSmoothing(
 ): SmoothingOptions {
   const { model, calendar } = facts
   const { seasons } = calendar
-  const { by, weights = {}, initial = 'chosen', seed = 1, resample = false } = document
+  const { by, weights = {}, initial = 'chosen', seed = 1, resample = false, nearWeights } = document
   const power = completePower(document)
   // On the scale of a power what multiplies adds.
   const usual = power.transform === 'none' ? model : 'additive'
@@ -108,6 +103,7 @@ export function completeSmoothing(
     season,
     error,
     weights,
+    ...(nearWeights ? { nearWeights } : {}),
     initial,
     seed,
     resample,

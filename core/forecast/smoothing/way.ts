@@ -34,6 +34,7 @@ export const smoothing = {
     areOpen: ({ trend, season, error }) => [trend, season, error].includes('chosen'),
     made: ({ form }) => form,
   },
+  nearChoices: ({ form, weights }) => ({ ...form, nearWeights: weights }),
   // Nothing is searched: it starts where it started. Limits that would have to be simulated are left out.
   withWeights: ({ form, initial, factors }, weights) => ({
     ...form,

@@ -136,12 +136,12 @@ function problemOf(
   }
   return {
     ...{ least: all(-Infinity), most: all(Infinity), scale: all(0.3), value: valueAt },
-    slopes: (x) => {
+    slopes: (x, into) => {
       const middle = slopes === 'aside' ? known(x) : NaN
-      return x.map((own, i) => {
+      x.forEach((own, i) => {
         const slope = slopeAt(x, i, own, middle)
         // Beside a point that is not admissible nothing is known of the slope.
-        return Number.isFinite(slope) ? slope : 0
+        into[i] = Number.isFinite(slope) ? slope : 0
       })
     },
   }

@@ -1,4 +1,4 @@
-import type { SmoothingForm } from '../../stateSpace/forms'
+import type { SmoothingForm, Weights } from '../../stateSpace/forms'
 import { initialByRule } from '../../stateSpace/initial'
 import { projected, smoothed, type Smoothed } from '../../stateSpace/recursion'
 import { chooseSmoothing, type ChosenSmoothing } from '../../stateSpace/search'
@@ -22,12 +22,8 @@ export interface SmoothedTrend extends TrendThrough {
 }
 
 /** Those that are chosen from. */
-export const FORMS: readonly SmoothingForm[] = (['none', 'additive', 'damped'] as const).map(
-  (trend) => ({
-    trend,
-    season: 'none',
-    error: 'additive',
-  }),
+export const FORMS = (['none', 'additive', 'damped'] as const).map(
+  (trend) => ({ trend, season: 'none', error: 'additive' }) as const satisfies SmoothingForm,
 )
 /** Periods ahead that variances are worked out for at once. */
 const AT_ONCE = 24
@@ -46,10 +42,12 @@ export function smoothTrend(
   firstT: number,
   {
     smoothing,
+    nearWeights,
     last = Infinity,
     seasons,
   }: {
     readonly smoothing: TrendSmoothing
+    readonly nearWeights?: Weights | undefined
     readonly last?: number | undefined
     readonly seasons: number
   },
@@ -58,7 +56,9 @@ export function smoothTrend(
   const used = values.slice(skipped)
   const from = firstT + skipped
   const to = firstT + values.length - 1
-  const { chosen, table } = refusedUnder('trend', () => choose(used, smoothing, seasons))
+  const { chosen, table } = refusedUnder('trend', () =>
+    choose(used, smoothing, seasons, nearWeights),
+  )
   const { form, weights, initial } = chosen
   const rows = smoothed(used, form, weights, initial)
   const missingAtEnd = used.length - 1 - used.findLastIndex((value) => value !== null)
@@ -98,6 +98,7 @@ function choose(
   values: readonly Value[],
   smoothing: TrendSmoothing,
   seasons: number,
+  near: Weights | undefined,
 ): { chosen: ChosenSmoothing; table: readonly Contender[] | null } {
   if (smoothing === 'chosen') {
     const { winner, table } = selectForm(values, 1, seasons, FORMS)
@@ -111,6 +112,6 @@ function choose(
   }
   const form = FORMS.find(({ trend }) => trend === smoothing)!
   const rule = initialByRule(values, form, 1, seasons)
-  const wished = { weights: {}, initial: 'chosen' } as const
+  const wished = { weights: {}, initial: 'chosen', near } as const
   return { chosen: chooseSmoothing(values, form, seasons, rule, wished), table: null }
 }

@@ -10,7 +10,10 @@ export const SMOOTHED_FORMS = {
     isStraight: false,
     follows: true,
     countsDays: false,
-    choices: [{ key: 'smoothing', isPlural: false }],
+    choices: [
+      { key: 'smoothing', isPlural: false },
+      { key: 'nearWeights', isPlural: true },
+    ],
   },
 } as const satisfies Record<string, TrendForm>
 

@@ -21,6 +21,10 @@ export const smoothed = {
     (smoothing === 'chosen' ? FORMS.length : 1) * SEARCH_A_PERIOD.noSeason * periods,
   fit: (values, options, { firstT, calendar: { seasons } }) =>
     smoothTrend(values, firstT, { ...options, seasons }),
+  nearChoices: ({ chosen: { form, weights } }) => ({
+    smoothing: FORMS.find(({ trend }) => trend === form.trend)!.trend,
+    nearWeights: weights,
+  }),
   report: (trend, _options, told) => reportSmoothed(trend, told),
   r2: () => null,
   said: saidOfSmoothed,
