@@ -1,6 +1,6 @@
 import { axisOf } from '../calendar/axis'
 import { oneCycle } from '../calendar/labels'
-import { pooledAccuracy } from '../check/accuracy'
+import { pooledError } from '../check/accuracy'
 import { coverageOfModel, type Held } from '../check/coverage'
 import { checkTask, roll, tryFrom, type CheckTask, type Try } from '../check/rolling'
 import { verdictOn, type Verdict } from '../check/verdict'
@@ -112,9 +112,9 @@ function checkOf(
 
 function verdictOf(task: CheckTask, tries: readonly Try[]): Verdict | null {
   const benchmarks = Object.fromEntries(
-    task.alongside.map((which) => [which, pooledAccuracy(tries, which)]),
+    task.alongside.map((which) => [which, pooledError(tries, which)]),
   )
-  return verdictOn(tries, pooledAccuracy(tries, 'method'), benchmarks, task.plan.rolling)
+  return verdictOn(tries, pooledError(tries, 'method'), benchmarks, task.plan.rolling)
 }
 
 /** How many of the last actual values lie outside the widest limits of a forecast made before them. */

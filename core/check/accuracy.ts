@@ -25,18 +25,26 @@ export function accuracyOf(tries: readonly Try[], of: Benchmark | 'method'): Acc
         tries.filter(({ actual }) => actual.length > i).map((one) => errorAt(one, of, i)),
       ),
     })),
-    ...pooledAccuracy(tries, of),
+    pooled: figuresOfErrors(tries.flatMap((one) => one.actual.map((_, i) => errorAt(one, of, i)))),
   }
 }
 
-/** The same of all horizons together alone. */
-export function pooledAccuracy(
+/** Of all errors together the mean absolute one alone: what a verdict is made of, for thousands of series. */
+export function pooledError(
   tries: readonly Try[],
   of: Benchmark | 'method',
-): Pick<Accuracy, 'pooled'> {
-  return {
-    pooled: figuresOfErrors(tries.flatMap((one) => one.actual.map((_, i) => errorAt(one, of, i)))),
+): { readonly pooled: Pick<ErrorFigures, 'mae'> } {
+  let [sum, count] = [0, 0]
+  for (const one of tries) {
+    const forecast = forecastOf(one, of)
+    one.actual.forEach((actual, i) => {
+      const point = forecast[i]!
+      if (actual === null || point === null) return
+      sum += Math.abs(actual - point)
+      count++
+    })
   }
+  return { pooled: { mae: count > 0 ? sum / count : null } }
 }
 
 function errorAt(one: Try, of: Benchmark | 'method', i: number) {

@@ -1,7 +1,8 @@
 import type { Benchmark } from '../forecast/benchmarks'
 import type { Value } from '../series/series'
 import { mean } from '../statistics/average'
-import { forecastOf, type Accuracy } from './accuracy'
+import { forecastOf } from './accuracy'
+import type { ErrorFigures } from './errorFigures'
 import type { Try } from './rolling'
 import { compare } from './tie'
 
@@ -12,7 +13,8 @@ export interface Off {
   readonly in: 'percent' | 'units'
 }
 
-type Pooled = Pick<Accuracy, 'pooled'>
+/** The mean absolute error over all origins and horizons. */
+type Pooled = { readonly pooled: Pick<ErrorFigures, 'mae'> }
 
 /** How a method would have done, against what needs no method. */
 export interface Verdict {

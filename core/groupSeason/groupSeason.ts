@@ -1,7 +1,7 @@
 import { axisOf } from '../calendar/axis'
 import { rhythmOf } from '../calendar/rhythms'
 import { ownForecast, originsOf, spanAhead, type Span } from '../addingUp/own'
-import { pooledAccuracy } from '../check/accuracy'
+import { pooledError } from '../check/accuracy'
 import { checkTask, roll, tryFrom, type Try } from '../check/rolling'
 import { compare } from '../check/tie'
 import { offBy, scaledError, type Off } from '../check/verdict'
@@ -197,7 +197,7 @@ function triedBoth(
     return a === null || b === null ? [] : [a - b]
   })
   const compared = compare(differences, horizon, step)
-  const off = (all: readonly Try[]) => offBy(all, pooledAccuracy(all, 'method'))
+  const off = (all: readonly Try[]) => offBy(all, pooledError(all, 'method'))
   return {
     own: off(both.map(({ other }) => other)),
     group: off(both.map(({ one }) => one)),
