@@ -1,6 +1,6 @@
 import { Matrix, QrDecomposition } from 'ml-matrix'
 import { addUp } from '../core/addingUp/addUp'
-import { agreed } from '../core/addingUp/agree'
+import { LEAST_SQUARES } from '../core/addingUp/agreement/leastSquares'
 import { nodesOf } from '../core/addingUp/nodes'
 import { calculate } from '../core/calculate'
 import { USUAL_THRESHOLDS } from '../core/catalogue/attention'
@@ -64,7 +64,7 @@ const many = nodesOf(
 )
 const own = many.map(({ series }) => 10 * series.length + Math.sin(series[0]!))
 const variances = many.map(({ series }) => 1 + series.length)
-const agreeing = median(20, () => agreed(many, own, 'least-squares', variances))
+const agreeing = median(20, () => LEAST_SQUARES.agree({ nodes: many, own, variances }))
 say(
   'catalogue',
   '10,000 series in 110 groups made to agree, one period',

@@ -1,7 +1,7 @@
 import type { AddedUp } from '../core/addingUp/addUp'
-import { AGREE_BY } from '../core/addingUp/agree'
+import { AGREE_BY } from '../core/addingUp/agreement/ways'
 import { LEVELS_APART } from '../core/addingUp/nodes'
-import { AGREEMENT_NAMES } from '../core/addingUp/ways'
+import { AGREEMENT_NAMES } from '../core/addingUp/tried'
 import type { FigureTable } from '../core/ledger/table'
 import type { Value } from '../core/series/series'
 

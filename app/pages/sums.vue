@@ -7,8 +7,8 @@ import SumsNode from '~/sums/SumsNode.vue'
 import SumsTree from '~/sums/SumsTree.vue'
 import SumsTried from '~/sums/SumsTried.vue'
 import { useSums } from '~/sums/sumsStore'
-import { AGREE_BY } from '~~/core/addingUp/agree'
-import { AGREEMENT_NAMES } from '~~/core/addingUp/ways'
+import { AGREE_BY } from '~~/core/addingUp/agreement/ways'
+import { AGREEMENT_NAMES } from '~~/core/addingUp/tried'
 
 /** Series added up: their forecasts beside those of the sums, and made to agree. */
 useHead({ title: 'Added up · Elvant' })

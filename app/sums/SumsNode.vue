@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import SmallPicture, { type SmallLine } from '~/bench/figures/SmallPicture.vue'
 import { formatFigure, formatPeriodCode, inReadersFigures } from '~/figures/format'
-import { AGREEMENT_NAMES } from '~~/core/addingUp/ways'
+import { AGREEMENT_NAMES } from '~~/core/addingUp/tried'
 import { workingOf } from '~~/core/addingUp/working'
 import { evaluate, write } from '~~/core/column/kinds/kinds'
 import type { Value } from '~~/core/series/series'

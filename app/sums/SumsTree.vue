@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { formatChange, formatFigure } from '~/figures/format'
 import MiddleCut from '~/shell/MiddleCut.vue'
-import { AGREEMENT_NAMES } from '~~/core/addingUp/ways'
-import { sum, useSums } from './sumsStore'
+import { AGREEMENT_NAMES } from '~~/core/addingUp/tried'
+import { sum } from '~~/core/statistics/average'
+import { useSums } from './sumsStore'
 
 /** The total, its groups and series: what each is forecast by itself, what its members come to, and what both are made. */
 const sums = useSums()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDecimals } from '~/figures/format'
-import { AGREEMENTS, AGREEMENT_NAMES } from '~~/core/addingUp/ways'
-import type { WaysTried } from '~~/core/addingUp/ways'
+import { AGREEMENTS, AGREEMENT_NAMES } from '~~/core/addingUp/tried'
+import type { WaysTried } from '~~/core/addingUp/tried'
 
 /** How far each way would have been off, level by level. */
 defineProps<{ tried: WaysTried }>()

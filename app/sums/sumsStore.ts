@@ -4,8 +4,9 @@ import { ApiProblem } from '~/api/client'
 import { useNotices } from '~/shell/noticeStore'
 import { fileName, saveText, saveXlsx } from '~/shell/takeAway'
 import { handoverClient } from '~/workers/handover'
-import type { AgreeBy } from '~~/core/addingUp/agree'
+import type { AgreeBy } from '~~/core/addingUp/agreement/ways'
 import type { Value } from '~~/core/series/series'
+import { sum } from '~~/core/statistics/average'
 import { sumsTable } from '~~/handover/sumsTable'
 import { tableAsCsv } from '~~/handover/tableText'
 import type { Problem } from '~~/shared/api/problem'
@@ -105,10 +106,6 @@ function groupsOf({ nodes }: AddedSeries): Set<number> {
   return new Set(
     nodes.flatMap(({ members, level }, at) => (members.length > 0 && level > 0 ? [at] : [])),
   )
-}
-
-export function sum(values: readonly number[]): number {
-  return values.reduce((total, value) => total + value, 0)
 }
 
 async function fetchSums(body: Chosen, signal: AbortSignal): Promise<AddedSeries> {

@@ -5,10 +5,10 @@ import type { MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series, Value } from '../series/series'
 import { addable, sumOfSeries, type LeftOut } from './addable'
-import { AGREE_BY, agreed, type AgreeBy } from './agree'
+import { AGREEMENT_WAYS, ofEveryWay, PLAINEST, type AgreeBy } from './agreement/ways'
 import { nodesOf, type Grouped, type SumNode } from './nodes'
 import { originsOf, ownForecast, ownTries, spanAhead, type Own, type Span } from './own'
-import { triedWays, type WaysTried } from './ways'
+import { triedWays, type WaysTried } from './tried'
 import { weightsFrom, type Weights } from './weights'
 
 export const ADDED_UP_FORMAT = 'elvant-added-up/1'
@@ -88,7 +88,8 @@ export function addUp(all: readonly ToAddUp[]): AddedUp {
   const forecasts = nodes.map(({ members, series }, i) =>
     members.length === 0 ? own.get(those[series[0]!]!)! : forecastOfSum(sums[i]!, span),
   )
-  const origins = Math.min(...sums.map((sum, i) => originsOf(sum, forecasts[i]!, span)))
+  const originsOfEach = sums.map((sum, i) => originsOf(sum, forecasts[i]!, span))
+  const origins = Math.min(...originsOfEach)
   const tries = sums.map((sum, i) =>
     origins > 0 ? ownTries(sum, forecasts[i]!, span, origins) : [],
   )
@@ -108,7 +109,7 @@ export function addUp(all: readonly ToAddUp[]): AddedUp {
       ...{ method: forecasts[i]!.method, values: sums[i]!.values, own: forecasts[i]!.forecast },
       agreed: made[i]!,
     })),
-    ...{ weights, tried, proposed: tried?.proposed ?? AGREE_BY[0] },
+    ...{ weights, tried, proposed: tried?.proposed ?? PLAINEST },
     leftOut: [...leftOut, ...refused],
     told: [
       ...laterBeginnings(
@@ -116,7 +117,7 @@ export function addUp(all: readonly ToAddUp[]): AddedUp {
         total,
       ),
       ...missingInSum(total),
-      ...(tried ? [] : [tooShort(sums, forecasts, span)]),
+      ...(tried ? [] : [tooShort(sums[originsOfEach.indexOf(origins)]!)]),
       ...belowNothing(made),
     ],
   }
@@ -143,13 +144,11 @@ function agreedAhead(
   forecasts: readonly Own[],
   { variances }: Weights,
 ): Record<AgreeBy, number[]>[] {
-  const made = nodes.map((): Record<AgreeBy, number[]> => ({
-    ...{ below: [], above: [], 'least-squares': [] },
-  }))
+  const made = nodes.map(() => ofEveryWay((): number[] => []))
   forecasts[0]!.forecast.forEach((_, h) => {
     const own = forecasts.map(({ forecast }) => forecast[h]!)
-    for (const by of AGREE_BY) {
-      agreed(nodes, own, by, variances).forEach((value, i) => made[i]![by].push(value))
+    for (const { name, agree } of AGREEMENT_WAYS) {
+      agree({ nodes, own, variances }).forEach((value, i) => made[i]![name].push(value))
     }
   })
   return made
@@ -173,19 +172,18 @@ function missingInSum({ values, calendar }: Series): string[] {
   ]
 }
 
-function tooShort(sums: readonly Series[], forecasts: readonly Own[], span: Span): string {
-  const shortest = sums
-    .map((sum, i) => ({ sum, origins: originsOf(sum, forecasts[i]!, span) }))
-    .sort((a, b) => a.origins - b.origins)[0]!
-  const { name, values, calendar } = shortest.sum
+function tooShort({ name, values, calendar }: Series): string {
   return `Which way would have been nearest cannot be told: ${name.slice(0, 100)} has ${countPeriods(values.length, calendar)}, and all must be forecast from the same origin.`
 }
 
 function belowNothing(made: readonly Record<AgreeBy, readonly number[]>[]): string[] {
-  const below = made.filter((one) => one['least-squares'].some((value) => value < 0)).length
-  const isOfItself = made.filter(({ below: own }) => own.some((value) => value < 0)).length
-  if (below <= isOfItself) return []
-  return [
-    `By least squares ${below === 1 ? 'one forecast falls' : `${below} forecasts fall`} below 0: take another way for them.`,
-  ]
+  const countBelow = (by: AgreeBy) =>
+    made.filter((one) => one[by].some((value) => value < 0)).length
+  const isOfItself = countBelow(PLAINEST)
+  return AGREEMENT_WAYS.filter(({ canFallBelow }) => canFallBelow).flatMap(({ name, says }) => {
+    const below = countBelow(name)
+    if (below <= isOfItself) return []
+    const those = below === 1 ? 'One forecast falls' : `${below} forecasts fall`
+    return [`${those} below 0 ${says}: take another way for ${below === 1 ? 'it' : 'them'}.`]
+  })
 }

@@ -1,4 +1,4 @@
-import { median } from '../statistics/average'
+import { median, sum } from '../statistics/average'
 import type { Value } from '../series/series'
 
 /** A level that has changed lately, as the same season a year before tells it. */
@@ -95,6 +95,3 @@ function apart(values: readonly number[], from: number): number[] {
   return values.map((value) => Math.abs(value - from))
 }
 
-function sum(values: readonly number[]): number {
-  return values.reduce((all, value) => all + value, 0)
-}

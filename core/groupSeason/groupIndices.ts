@@ -6,7 +6,7 @@ import { METHOD_FORMAT } from '../method'
 import { orNull } from '../refusal'
 import { asAnalysed } from '../series/asAnalysed'
 import type { Series } from '../series/series'
-import { mean } from '../statistics/average'
+import { mean, sum } from '../statistics/average'
 
 /** Cycles of seasons that a member must have to say anything of the season of its group. */
 export const CYCLES_TO_GIVE = 3
@@ -38,9 +38,9 @@ export function groupIndices(all: readonly Series[], until = Infinity): GroupInd
     return indices ? [{ indices, size: mean(lastCycle(known))! }] : []
   })
   if (own.length === 0) return null
-  const total = own.reduce((sum, { size }) => sum + size, 0)
+  const total = sum(own.map(({ size }) => size))
   const raw = own[0]!.indices.map((_, season) =>
-    own.reduce((sum, { indices, size }) => sum + (size / total) * indices[season]!, 0),
+    sum(own.map(({ indices, size }) => (size / total) * indices[season]!)),
   )
   const average = mean(raw)!
   return { given: raw.map((index) => index / average), members: own.length }

@@ -4,10 +4,14 @@
  * @example mean([3, 5, 10]) // 6
  */
 export function mean(values: readonly number[]): number | null {
-  if (values.length === 0) return null
-  let sum = 0
-  for (const value of values) sum += value
-  return sum / values.length
+  return values.length === 0 ? null : sum(values) / values.length
+}
+
+/** All of them together, 0 over nothing. */
+export function sum(values: readonly number[]): number {
+  let total = 0
+  for (const value of values) total += value
+  return total
 }
 
 /** Middle value, or the mean of the two middle ones; undefined over nothing. */

@@ -1,14 +1,4 @@
-import { setResponseHeader } from 'h3'
-import { databasePath } from '../../database/current'
-import { bytesRoute } from '../../http/apiRoute'
-import { readJsonBytes } from '../../http/body'
-import { whenGone } from '../../http/whenGone'
-import { inWorker } from '../../work/pool'
+import { threadRoute } from '../../work/threadRoute'
 
-/** The season that chosen series have in common, tried on each of them; nothing is kept. */
-export default bytesRoute(async (event) => {
-  const body = await readJsonBytes(event)
-  const answer = await inWorker({ until: whenGone(event) }, 'groupSeason', databasePath(), body)
-  setResponseHeader(event, 'content-type', 'application/json')
-  return Buffer.from(answer)
-})
+/** The season that chosen series have in common, tried on each of them. */
+export default threadRoute('groupSeason')

@@ -1,12 +1,18 @@
 import fc from 'fast-check'
 import { Matrix, QrDecomposition } from 'ml-matrix'
 import { describe, expect, it } from 'vitest'
-import { AGREE_BY, agreed, sharesOf } from './agree'
-import { isWithin, levelsOf, nodesOf, withWider, type SumNode } from './nodes'
+import { isWithin, levelsOf, nodesOf, withWider, type SumNode } from '../nodes'
+import { AGREE_BY, agreementWay, type AgreeBy } from './ways'
 
 const grouped = (...groups: readonly string[]) =>
   groups.map((group, i) => ({ name: `series ${i + 1}`, group }))
 const PAIR = nodesOf(grouped('', ''))
+const agreed = (
+  nodes: readonly SumNode[],
+  own: readonly number[],
+  by: AgreeBy,
+  variances: readonly number[],
+) => agreementWay(by).agree({ nodes, own, variances })
 
 /** Series in up to three levels of groups, with a forecast and a variance for every node. */
 const anyTree = fc
@@ -133,8 +139,10 @@ describe('forecasts that add up', () => {
     expect(nodes.map(({ name }) => name)).toEqual([
       ...['all together', 'A', 'series 1', 'series 2', 'series 3'],
     ])
-    expect(sharesOf(nodes, [10, 0, 0, 0, 0], nodes[0]!)).toEqual([2 / 3, 1 / 3])
-    expect(sharesOf(nodes, [10, 5, 3, 2, -1], nodes[0]!)).toEqual([2 / 3, 1 / 3])
+    const [total, a, first, second, third] = agreed(nodes, [12, 5, 3, 2, -1], 'above', [])
+    expect([total, a, third]).toEqual([12, 8, 4])
+    expect(first).toBeCloseTo(8 * (3 / 5), 12)
+    expect(second).toBeCloseTo(8 * (2 / 5), 12)
     expect(agreed(nodes, [12, 0, 0, 0, 0], 'above', [])).toEqual([12, 8, 4, 4, 4])
   })
 })

@@ -1,8 +1,8 @@
 import { compare } from '../check/tie'
-import { mean } from '../statistics/average'
+import { mean, sum } from '../statistics/average'
 import { listed } from '../words/listed'
 import { percent } from '../words/figure'
-import { AGREE_BY, agreed, type AgreeBy } from './agree'
+import { AGREE_BY, AGREEMENT_WAYS, agreementWay, PLAINEST, type AgreeBy } from './agreement/ways'
 import type { SumNode } from './nodes'
 import type { OwnTry, Span } from './own'
 import { weightsFrom, type Weights } from './weights'
@@ -48,10 +48,10 @@ export function triedWays(
     const sums = offAt(nodes, tries, levels, k, span)
     return sums ? [sums] : []
   })
-  const came = levels.map((_, level) => total(origins.map(({ actual }) => actual[level]!)))
-  if (origins.length === 0 || came.some((sum) => sum <= 0)) return null
+  const came = levels.map((_, level) => sum(origins.map(({ actual }) => actual[level]!)))
+  if (origins.length === 0 || came.some((all) => all <= 0)) return null
   const offOf = (by: Agreement) =>
-    levels.map((_, at) => (100 * total(origins.map(({ off }) => off[by][at]!))) / came[at]!)
+    levels.map((_, at) => (100 * sum(origins.map(({ off }) => off[by][at]!))) / came[at]!)
   const byLevel = record(offOf)
   const off = record((by) => mean(byLevel[by])!)
   const nearest = [...AGREE_BY].sort((a, b) => off[a] - off[b])[0]!
@@ -79,17 +79,16 @@ export function triedWays(
   }
 }
 
-/** Nothing is changed of the forecasts of series, and everything above can be added up by hand. */
-const PLAINEST = AGREE_BY[0]
 /** Up to this many times as far off, a difference is none to anybody who plans, though it may be beyond chance. */
 const AS_NEAR = 1.02
 
 /** What each way is called in a sentence. */
 export const AGREEMENT_NAMES: Readonly<Record<Agreement, string>> = {
   own: 'each by itself',
-  below: 'from below',
-  above: 'from above',
-  'least-squares': 'by least squares',
+  ...(Object.fromEntries(AGREEMENT_WAYS.map(({ name, says }) => [name, says])) as Record<
+    AgreeBy,
+    string
+  >),
 }
 
 interface Outcome {
@@ -108,7 +107,8 @@ function saysOf(off: WaysTried['off'], { nearest, proposed, isTold, origins }: O
   if (proposed !== nearest) {
     return `${over} ${figures}; ${AGREEMENT_NAMES[proposed]} is as near as can be told, and plainer.`
   }
-  const next = nearest === PLAINEST ? '' : '; from below is further off beyond chance'
+  const next =
+    nearest === PLAINEST ? '' : `; ${AGREEMENT_NAMES[PLAINEST]} is further off beyond chance`
   return `${over} ${figures}${next}.`
 }
 
@@ -160,7 +160,7 @@ function offAt(
     isKnown = true
     const forecasts = own.map(({ forecast }) => forecast[h]!)
     const values = record((by) =>
-      by === 'own' ? forecasts : agreed(nodes, forecasts, by, variances),
+      by === 'own' ? forecasts : agreementWay(by).agree({ nodes, own: forecasts, variances }),
     )
     levels.forEach(({ places }, at) => {
       for (const place of places) {
@@ -171,8 +171,4 @@ function offAt(
     })
   })
   return isKnown ? { off, actual } : null
-}
-
-function total(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0)
 }
