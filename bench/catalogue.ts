@@ -6,8 +6,8 @@ import { calculate } from '../core/calculate'
 import { USUAL_THRESHOLDS } from '../core/catalogue/attention'
 import { catalogued, USUAL_ORIGINS } from '../core/catalogue/catalogued'
 import type { MethodSource } from '../core/catalogue/chosen'
+import { USUAL_CONTEST } from '../core/catalogue/usualContest'
 import { METHOD_FORMAT, type MethodDocument } from '../core/method'
-import { smoothedChange } from '../core/trend/formChange'
 import { demoCatalogue } from '../demo/catalogue'
 import { median, say } from './measured'
 
@@ -43,20 +43,7 @@ const work = (source: MethodSource) => (at: number) =>
   })
 tell('worked through by the line, 12 origins', each(300, work({ kind: 'given', method: LINE })))
 tell('worked through by its first method, 12 origins', each(300, work({ kind: 'begin' })))
-const SIX: readonly MethodDocument[] = [
-  LINE,
-  { format: METHOD_FORMAT, decompose: { by: 'stl', robust: true } },
-  { format: METHOD_FORMAT, ...smoothedChange('damped') },
-  { format: METHOD_FORMAT, decompose: { by: 'none' }, forecast: { by: 'smoothing' } },
-  {
-    ...{ format: METHOD_FORMAT, decompose: { by: 'none' } },
-    forecast: { by: 'regression' },
-  },
-  {
-    ...{ format: METHOD_FORMAT, decompose: { by: 'none' } },
-    forecast: { by: 'benchmark', which: 'lastYear' },
-  },
-]
+const SIX = USUAL_CONTEST.map(({ method }) => method)
 tell('best by contest of six, 12 origins', each(24, work({ kind: 'contest', methods: SIX })))
 
 const many = nodesOf(

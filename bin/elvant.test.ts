@@ -366,7 +366,7 @@ describe('catalogue', () => {
 
   it('says where methods come from, in one way', () => {
     const answer = elvant('catalogue', '--data', EXTERIOR, '--out', join(folder, 'none'))
-    expect(refusalOf(answer).because).toMatch(/--begin, --method <file> or --contest <files>/)
+    expect(refusalOf(answer).because).toMatch(/--begin, --method <file> or --contest \[files\]/)
   })
 })
 

@@ -127,7 +127,10 @@ export async function runProgram(words: readonly string[]): Promise<number> {
     .option('--answer <id=value>', 'answer to a question about the file; may be repeated', collect)
     .option('--begin', 'each with the method that it begins with')
     .option('--method <file>', 'all with one method document (elvant-method/1)')
-    .option('--contest <files>', 'each with the nearest of these method documents, commas between')
+    .option(
+      '--contest [files]',
+      'each with the nearest of these method documents, commas between; of six usual ones where none are named',
+    )
     .option('--origins <count>', 'from how many origins methods are tried, 12 when left out')
     .requiredOption('--out <folder>', 'where rows.csv, forecasts.csv and methods.json are written')
     .action(async (options: CatalogueOptions) =>

@@ -2,6 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import PageHead from '~/shell/PageHead.vue'
 import ColumnMenu from '~/shelf/ColumnMenu.vue'
+import { limitsSay } from '~/shelf/columns'
 import BackupMenu from '~/shelf/BackupMenu.vue'
 import RunBar from '~/shelf/RunBar.vue'
 import SelectionBar from '~/shelf/SelectionBar.vue'
@@ -19,6 +20,13 @@ const groups = computed(() => [
 function chooseGroup(group: string) {
   shelf.group = group === ALL ? null : group
 }
+
+/** Why nothing is shown though there is something. */
+const none = computed(() => {
+  if (shelf.onlyToLookAt) return 'None to look at here.'
+  if (shelf.limits.size > 0) return 'No series lies within these limits.'
+  return `No series is called “${shelf.search}”.`
+})
 
 const searchField = ref<{ focus(): void } | null>(null)
 
@@ -67,6 +75,14 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
         {{ shelf.shown.length === shelf.rows.length ? '' : `of ${shelf.rows.length}` }}
         {{ shelf.rows.length === 1 ? 'series' : 'series' }}
       </p>
+      <v-btn
+        v-for="[key, limits] in shelf.limits"
+        :key="key"
+        data-tip="Show it without this limit"
+        @click="shelf.limit(key, { from: null, to: null })"
+      >
+        {{ limitsSay(key, limits) }} <span aria-hidden="true">&nbsp;×</span>
+      </v-btn>
       <ColumnMenu v-if="shelf.rows.length > 0" class="columns" />
     </div>
 
@@ -83,19 +99,14 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey))
       </p>
       <v-btn to="/intake" variant="flat">Bring in a file</v-btn>
     </div>
-    <p v-else-if="shelf.shown.length === 0" class="muted" role="status">
-      {{ shelf.onlyToLookAt ? 'None to look at here.' : `No series is called “${shelf.search}”.` }}
-      <v-btn
-        color="accent"
-        @click="((shelf.search = ''), (shelf.group = null), shelf.showToLookAt(false))"
-      >
-        Show all
-      </v-btn>
-    </p>
     <template v-else>
       <RunBar />
+      <p v-if="shelf.shown.length === 0" class="muted" role="status">
+        {{ none }}
+        <v-btn color="accent" @click="shelf.showAll()">Show all</v-btn>
+      </p>
       <SelectionBar v-if="shelf.selected.size > 0" />
-      <div class="rows-frame"><ShelfRows /></div>
+      <div v-if="shelf.shown.length > 0" class="rows-frame"><ShelfRows /></div>
     </template>
   </main>
 </template>

@@ -3,6 +3,7 @@ import { onBeforeUnmount, ref, watch } from 'vue'
 import { useHead, useRoute } from '#app'
 import { inReadersFigures } from '~/figures/format'
 import PageHead from '~/shell/PageHead.vue'
+import TakeOn from '~/sums/TakeOn.vue'
 import SumsNode from '~/sums/SumsNode.vue'
 import SumsTree from '~/sums/SumsTree.vue'
 import SumsTried from '~/sums/SumsTried.vue'
@@ -72,6 +73,7 @@ onBeforeUnmount(() => sums.stop())
         >
           {{ AGREEMENT_NAMES[by] }}
         </v-btn>
+        <TakeOn />
         <span class="save muted">
           Save as
           <v-btn color="accent" @click="sums.save('csv')">CSV</v-btn>

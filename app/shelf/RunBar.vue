@@ -34,7 +34,7 @@ const those = computed(() => {
 const together = computed<Chosen | null>(() => {
   const count = ids.value?.length ?? shelf.rows.length
   if (count < 2 || count > MOST_TOGETHER) return null
-  const isGroup = shelf.group !== null && shelf.search.trim() === '' && !shelf.onlyToLookAt
+  const isGroup = shelf.group !== null && !shelf.isNarrowed
   if (shelf.selected.size === 0 && isGroup) return { group: shelf.group! }
   return ids.value ? { ids: [...ids.value] } : {}
 })
@@ -100,37 +100,39 @@ function keepAll() {
 <template>
   <div class="run" role="group" aria-label="Work over many series">
     <template v-if="work.isOver">
-      <span class="those">{{ those[0]!.toUpperCase() + those.slice(1) }}:</span>
-      <v-btn
-        :data-tip="'A forecast, a verdict and what to look at for each'"
-        @click="isPlanning = true"
-      >
-        Work through…
-      </v-btn>
-      <form v-if="isNaming" class="naming" @submit.prevent="keepAll">
-        <v-text-field
-          v-model="name"
-          autofocus
-          required
-          maxlength="200"
-          placeholder="name, as December 2026"
-          aria-label="Name of the kept forecasts"
-          @keydown.esc="isNaming = false"
-        />
-        <v-btn variant="flat" type="submit" :disabled="name.trim() === ''">Keep</v-btn>
-      </form>
-      <v-btn v-else :data-tip="'To be judged later, when values come'" @click="isNaming = true">
-        Keep forecasts…
-      </v-btn>
-      <SaveMenu v-if="shelf.rows.some(({ worked }) => worked)" />
-      <template v-if="together">
+      <template v-if="shelf.shown.length > 0 || shelf.selected.size > 0">
+        <span class="those">{{ those[0]!.toUpperCase() + those.slice(1) }}:</span>
         <v-btn
-          :to="adding"
-          :data-tip="'Forecasts of these series and of their sums, made to agree'"
+          :data-tip="'A forecast, a verdict and what to look at for each'"
+          @click="isPlanning = true"
         >
-          Add up
+          Work through…
         </v-btn>
-        <GroupSeason :chosen="together" :called="called" />
+        <form v-if="isNaming" class="naming" @submit.prevent="keepAll">
+          <v-text-field
+            v-model="name"
+            autofocus
+            required
+            maxlength="200"
+            placeholder="name, as December 2026"
+            aria-label="Name of the kept forecasts"
+            @keydown.esc="isNaming = false"
+          />
+          <v-btn variant="flat" type="submit" :disabled="name.trim() === ''">Keep</v-btn>
+        </form>
+        <v-btn v-else :data-tip="'To be judged later, when values come'" @click="isNaming = true">
+          Keep forecasts…
+        </v-btn>
+        <SaveMenu v-if="shelf.rows.some(({ worked }) => worked)" />
+        <template v-if="together">
+          <v-btn
+            :to="adding"
+            :data-tip="'Forecasts of these series and of their sums, made to agree'"
+          >
+            Add up
+          </v-btn>
+          <GroupSeason :chosen="together" :called="called" />
+        </template>
       </template>
       <template v-if="shelf.toLookAt.length > 0 || shelf.onlyToLookAt">
         <v-btn

@@ -4,10 +4,11 @@ import { inReadersFigures } from '~/figures/format'
 import FilePick from '~/shell/FilePick.vue'
 import { recall, remember } from '~/storage/browserStorage'
 import { LAST_ACTUALS, USUAL_THRESHOLDS } from '~~/core/catalogue/attention'
+import { USUAL_CONTEST } from '~~/core/catalogue/usualContest'
 import {
+  beginRunSchema,
   MOST_IN_CONTEST,
   thresholdsSchema,
-  type BeginRun,
   type RunSource,
 } from '~~/shared/api/catalogue'
 import { useRun } from './runStore'
@@ -38,7 +39,7 @@ const KINDS: Record<RunSource['kind'], string> = {
   study: 'each by the method of the study that opens with it',
   begin: 'each begun anew, as a new series is',
   given: 'all by one method, from a file',
-  contest: 'each by the nearest of several methods, from files',
+  contest: 'each by the nearest of several methods',
 }
 const FIELDS: {
   readonly key: keyof typeof USUAL_THRESHOLDS
@@ -56,14 +57,20 @@ const FIELDS: {
   { key: 'zeros', says: 'zeros at the end of what hardly had one', unit: 'or more', most: 100 },
   { key: 'behind', says: 'periods that it ends before the others', unit: 'or more', most: 1000 },
 ]
-const most = computed(() => (kind.value === 'contest' ? MOST_IN_CONTEST : 1))
-const fewest = computed(() => (kind.value === 'contest' ? 2 : 1))
-const needsFiles = computed(() => kind.value === 'given' || kind.value === 'contest')
-const chosen = computed(() => methods.value.slice(0, most.value))
-const isReady = computed(
-  () =>
-    thresholdsSchema.safeParse(numbers()).success &&
-    (!needsFiles.value || chosen.value.length >= fewest.value),
+const takesFiles = computed(() => kind.value === 'given' || kind.value === 'contest')
+/** Places of the usual methods that take part in a contest. */
+const usual = ref(USUAL_CONTEST.map((_, i) => i))
+/** Those from files: one, or as many as a contest has beside the usual ones. */
+const chosen = computed(() => methods.value.slice(0, kind.value === 'given' ? 1 : undefined))
+const inContest = computed(() => [
+  ...usual.value.map((i) => USUAL_CONTEST[i]!.method),
+  ...chosen.value.map(({ method }) => method),
+])
+const request = computed(() =>
+  beginRunSchema.safeParse({
+    task: { kind: 'work', source: source(), thresholds: numbers() },
+    ...(props.ids ? { ids: props.ids } : {}),
+  }),
 )
 
 /** What is typed comes as text. */
@@ -76,25 +83,28 @@ async function pick(file: File) {
   try {
     const { readMethod } = await import('~/shell/methodFile')
     const one = { name: file.name, method: await readMethod(file) }
-    methods.value = kind.value === 'given' ? [one] : [...methods.value, one].slice(-most.value)
+    methods.value = kind.value === 'given' ? [one] : [...methods.value, one]
   } catch (error) {
     failure.value = (error as Error).message
   }
 }
 
 function source(): object {
-  const own = chosen.value.map(({ method }) => method)
-  if (kind.value === 'given') return { kind: 'given', method: own[0] }
-  return kind.value === 'contest' ? { kind: 'contest', methods: own } : { kind: kind.value }
+  switch (kind.value) {
+    case 'given':
+      return { kind: 'given', method: chosen.value[0]?.method }
+    case 'contest':
+      return { kind: 'contest', methods: inContest.value }
+    default:
+      return { kind: kind.value }
+  }
 }
 
 function begin() {
-  if (!isReady.value) return
-  const thresholds = numbers()
-  remember(KEY, JSON.stringify(thresholds))
+  if (!request.value.success) return
+  remember(KEY, JSON.stringify(numbers()))
   open.value = false
-  const task = { kind: 'work', source: source(), thresholds }
-  void work.begin({ task, ...(props.ids ? { ids: props.ids } : {}) } as BeginRun)
+  void work.begin(request.value.data)
 }
 </script>
 
@@ -105,7 +115,18 @@ function begin() {
       <v-radio-group v-model="kind" hide-details aria-label="Where the methods come from">
         <v-radio v-for="(label, value) in KINDS" :key="value" :value="value" :label="label" />
       </v-radio-group>
-      <div v-if="needsFiles" class="files">
+      <div v-if="takesFiles" class="files">
+        <template v-if="kind === 'contest'">
+          <v-checkbox
+            v-for="(one, i) in USUAL_CONTEST"
+            :key="one.says"
+            v-model="usual"
+            :value="i"
+            :label="one.says"
+            density="compact"
+            hide-details
+          />
+        </template>
         <ul v-if="chosen.length > 0">
           <li v-for="one in chosen" :key="one.name">
             {{ one.name.slice(0, 100) }}
@@ -118,7 +139,15 @@ function begin() {
           </li>
         </ul>
         <p v-else class="muted small">
-          Methods are saved on the Bench, under Hand over, or come from the command line.
+          {{ kind === 'contest' ? 'Others are' : 'A method is' }} saved on the Bench, under Hand
+          over, or {{ kind === 'contest' ? 'come' : 'comes' }} from the command line.
+        </p>
+        <p
+          v-if="kind === 'contest' && inContest.length > MOST_IN_CONTEST"
+          class="failure"
+          role="alert"
+        >
+          {{ inContest.length }} are too many; {{ MOST_IN_CONTEST }} are the most. Take some out.
         </p>
         <FilePick accept=".json,application/json" @pick="pick">
           {{ kind === 'given' && chosen.length > 0 ? 'Another file' : 'Add a method' }}
@@ -150,7 +179,7 @@ function begin() {
       </p>
       <p class="dialog-acts">
         <v-btn @click="open = false">Cancel</v-btn>
-        <v-btn variant="flat" type="submit" :disabled="!isReady">Work through</v-btn>
+        <v-btn variant="flat" type="submit" :disabled="!request.success">Work through</v-btn>
       </p>
     </form>
   </v-dialog>
@@ -164,6 +193,10 @@ h3 {
 
 .files {
   margin: 4px 0 8px 32px;
+}
+
+.files .v-checkbox {
+  --v-input-control-height: 28px;
 }
 
 .files ul {

@@ -387,6 +387,18 @@ tbody tr:hover {
   background: none;
 }
 
+/* With more columns than the page is wide they stay in sight. */
+.row-actions,
+.actions-head {
+  position: sticky;
+  right: 0;
+  background: var(--paper);
+}
+
+tbody tr:hover .row-actions {
+  background: var(--band);
+}
+
 .row-actions {
   padding-right: 0 !important;
   text-align: right;

@@ -45,13 +45,16 @@ export interface Taken {
 }
 
 /** Saves the method with a study, over the version that was looked at. @throws ApiProblem where it was changed since */
-export async function take({ study }: Applied, method: MethodDocument): Promise<Taken> {
+export async function take(
+  { study }: Pick<Applied, 'study'>,
+  method: MethodDocument,
+): Promise<Taken> {
   const before = study.method as MethodDocument
   return { saved: await save(study, method), before }
 }
 
-export async function takeBack({ saved, before }: Taken): Promise<void> {
-  await save(saved, before)
+export function takeBack({ saved, before }: Taken): Promise<Study> {
+  return save(saved, before)
 }
 
 function save({ id, version }: Study, method: MethodDocument): Promise<Study> {

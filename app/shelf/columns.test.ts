@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { forget, remember } from '~/storage/browserStorage'
 import type { ShelfRow } from '~~/shared/api/series'
-import { chosenColumns, COLUMNS, keepColumns } from './columns'
+import { chosenColumns, COLUMNS, keepColumns, liesWithin, limitsSay, type Limits } from './columns'
 
 const row = (name: string, worked?: Partial<NonNullable<ShelfRow['worked']>>) =>
   ({ name, ...(worked ? { worked: { attention: [], ...worked } } : {}) }) as unknown as ShelfRow
@@ -34,5 +34,20 @@ describe('columns of the shelf', () => {
     const against = { period: '2025-12', actual: 110, forecast: 100, percent: 10, isWithin: false }
     expect(said('against', { against })).toEqual(['+10.0%', '100, outside limits'])
     expect(said('against', { against: null })).toBeNull()
+  })
+
+  it('limit what is shown by their figures; what has none lies within no limits', () => {
+    const rows = [
+      ...[row('a', { offBy: 3 }), row('b', { offBy: 12 }), row('c', { offBy: null }), row('d')],
+    ]
+    const within = (off: Limits) =>
+      rows.filter((one) => liesWithin(one, new Map([['off', off]]))).map(({ name }) => name)
+    expect(within({ from: 3, to: null })).toEqual(['a', 'b'])
+    expect(within({ from: null, to: 11.9 })).toEqual(['a'])
+    expect(within({ from: 4, to: 11 })).toEqual([])
+    expect(rows.filter((one) => liesWithin(one, new Map()))).toHaveLength(4)
+    expect(limitsSay('off', { from: 20, to: null })).toBe('Off by 20% or more')
+    expect(limitsSay('last', { from: 0, to: 10 })).toBe('Last value 0 to 10')
+    expect(limitsSay('change', { from: null, to: -5 })).toBe('On the year before −5 or less')
   })
 })

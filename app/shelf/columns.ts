@@ -20,6 +20,10 @@ export interface ShelfColumn {
   readonly canLeave?: true
   /** Largest first, when it is ordered by for the first time. */
   readonly descends?: true
+  /** What it is ordered by, and can be limited to; null where it is not known. */
+  readonly value?: (row: ShelfRow) => number | null
+  /** Of that figure. */
+  readonly unit?: '%'
   readonly compare: (a: ShelfRow, b: ShelfRow) => number
   /** The figure and what stands below it; null where it is not known. */
   readonly figure?: (row: ShelfRow) => readonly [string, string] | null
@@ -32,9 +36,13 @@ export function byName(a: ShelfRow, b: ShelfRow): number {
   return ORDER.compare(a.name, b.name)
 }
 
-/** Whoever has no figure is below all that have one. */
+/** Ordered and limited by a figure; whoever has none is below all that have one. */
 function by(figure: (row: ShelfRow) => number | null | undefined) {
-  return (a: ShelfRow, b: ShelfRow) => (figure(a) ?? -Infinity) - (figure(b) ?? -Infinity) || 0
+  return {
+    ...({ number: true, canLeave: true, descends: true } as const),
+    value: (row: ShelfRow) => figure(row) ?? null,
+    compare: (a: ShelfRow, b: ShelfRow) => (figure(a) ?? -Infinity) - (figure(b) ?? -Infinity) || 0,
+  }
 }
 
 export const COLUMNS: Readonly<Record<ColumnKey, ShelfColumn>> = {
@@ -49,16 +57,16 @@ export const COLUMNS: Readonly<Record<ColumnKey, ShelfColumn>> = {
     compare: (a, b) => ORDER.compare(a.start, b.start) || a.periods - b.periods,
   },
   last: {
-    ...{ key: 'last', label: 'Last value', number: true, canLeave: true, descends: true },
-    compare: by(({ last }) => last?.value),
+    ...{ key: 'last', label: 'Last value' },
+    ...by(({ last }) => last?.value),
   },
   change: {
-    ...{ key: 'change', label: 'On the year before', number: true, canLeave: true, descends: true },
-    compare: by((row) => changeOnYear(row)?.by),
+    ...{ key: 'change', label: 'On the year before' },
+    ...by((row) => changeOnYear(row)?.by),
   },
   off: {
-    ...{ key: 'off', label: 'Off by', number: true, canLeave: true, descends: true },
-    compare: by(({ worked }) => worked?.offBy),
+    ...{ key: 'off', label: 'Off by', unit: '%' },
+    ...by(({ worked }) => worked?.offBy),
     figure: ({ worked }) => {
       if (!worked || worked.offBy === null) return null
       const other = worked.benchmarkBy
@@ -69,8 +77,8 @@ export const COLUMNS: Readonly<Record<ColumnKey, ShelfColumn>> = {
     },
   },
   ahead: {
-    ...{ key: 'ahead', label: 'Forecast on last', number: true, canLeave: true, descends: true },
-    compare: by(({ worked }) => worked?.change),
+    ...{ key: 'ahead', label: 'Forecast on last', unit: '%' },
+    ...by(({ worked }) => worked?.change),
     figure: ({ worked }) => {
       if (!worked || worked.ahead === null) return null
       return [
@@ -80,14 +88,8 @@ export const COLUMNS: Readonly<Record<ColumnKey, ShelfColumn>> = {
     },
   },
   against: {
-    ...{
-      key: 'against',
-      label: 'Last on its forecast',
-      number: true,
-      canLeave: true,
-      descends: true,
-    },
-    compare: by(({ worked }) => worked?.against?.percent),
+    ...{ key: 'against', label: 'Last on its forecast', unit: '%' },
+    ...by(({ worked }) => worked?.against?.percent),
     figure: ({ worked }) => {
       if (!worked?.against) return null
       const { percent, isWithin, forecast } = worked.against
@@ -118,4 +120,32 @@ export function chosenColumns(): ReadonlySet<ColumnKey> {
 
 export function keepColumns(chosen: ReadonlySet<ColumnKey>): void {
   remember(KEY, [...chosen].join(' '))
+}
+
+/** Where the figure of a column must lie to be shown, both ends included; null for an end that is open. */
+export interface Limits {
+  readonly from: number | null
+  readonly to: number | null
+}
+export type ColumnLimits = ReadonlyMap<ColumnKey, Limits>
+
+/** Whether a row lies within the limits of every column; what has no figure lies within none. */
+export function liesWithin(row: ShelfRow, limits: ColumnLimits): boolean {
+  for (const [key, { from, to }] of limits) {
+    const value = COLUMNS[key].value!(row)
+    if (value === null || (from !== null && value < from) || (to !== null && value > to)) {
+      return false
+    }
+  }
+  return true
+}
+
+/** `Off by 20% or more`, `Last value 0 to 10` */
+export function limitsSay(key: ColumnKey, { from, to }: Limits): string {
+  const { label, unit = '' } = COLUMNS[key]
+  const figure = (value: number) => `${formatFigure(value)}${unit}`
+  if (from === null) return `${label} ${figure(to!)} or less`
+  return to === null
+    ? `${label} ${figure(from)} or more`
+    : `${label} ${figure(from)} to ${figure(to)}`
 }

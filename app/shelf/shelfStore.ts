@@ -6,7 +6,16 @@ import { byUrgency, type Reason } from '~~/core/catalogue/attention'
 import { useNotices } from '~/shell/noticeStore'
 import type { NewSeries, SeriesAct, SeriesChange, ShelfPage, ShelfRow } from '~~/shared/api/series'
 import type { Worked } from '~~/shared/api/catalogue'
-import { byName, chosenColumns, COLUMNS, keepColumns, type ColumnKey } from './columns'
+import {
+  byName,
+  chosenColumns,
+  COLUMNS,
+  keepColumns,
+  liesWithin,
+  type ColumnKey,
+  type ColumnLimits,
+  type Limits,
+} from './columns'
 
 /** Rows that are read at once: at first several times what a screen holds, then as many as the server gives. */
 const FIRST_PAGE = 100
@@ -28,6 +37,8 @@ export const useShelf = defineStore('shelf', () => {
   /** Why they are to be looked at: those of one reason alone; null for all. */
   const reason = ref<Reason | null>(null)
   const columns = shallowRef(chosenColumns())
+  /** Where the figures of columns must lie to be shown. */
+  const limits = shallowRef<ColumnLimits>(new Map())
   const sort = ref<{ key: ColumnKey; descending: boolean }>({ key: 'name', descending: false })
 
   /** All in the order that they are shown in: who searches among ten thousand does not have them ordered anew with every letter. */
@@ -43,6 +54,7 @@ export const useShelf = defineStore('shelf', () => {
     return ordered.value.filter(
       (row) =>
         (group.value === null || isWithin(row.group, group.value)) &&
+        liesWithin(row, limits.value) &&
         [row.name, row.group, row.unit, row.notes].some((text) =>
           text.toLowerCase().includes(words),
         ),
@@ -79,6 +91,26 @@ export const useShelf = defineStore('shelf', () => {
     else next.delete(key)
     columns.value = next
     keepColumns(next)
+  }
+
+  /** Limits what is shown by a column; with both ends open by it no more. */
+  function limit(key: ColumnKey, { from, to }: Limits): void {
+    const next = new Map(limits.value)
+    if (from === null && to === null) next.delete(key)
+    else next.set(key, { from, to })
+    limits.value = next
+  }
+
+  /** Whether something else than a group is asked for. */
+  const isNarrowed = computed(
+    () => search.value.trim() !== '' || limits.value.size > 0 || onlyToLookAt.value,
+  )
+
+  function showAll(): void {
+    search.value = ''
+    group.value = null
+    limits.value = new Map()
+    showToLookAt(false)
   }
 
   /** Notes that somebody has seen what there is to look at, at once on the page. */
@@ -236,6 +268,10 @@ export const useShelf = defineStore('shelf', () => {
     onlyToLookAt,
     reason,
     columns,
+    limits,
+    limit,
+    showAll,
+    isNarrowed,
     chooseColumn,
     toLookAt,
     selected,

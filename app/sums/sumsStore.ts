@@ -80,6 +80,17 @@ export const useSums = defineStore('sums', () => {
     return last.length < own.length || last.includes(null) ? null : sum(last as number[])
   }
 
+  /** Studies that this page has changed itself. */
+  function note(changed: readonly { readonly id: string; readonly version: number }[]): void {
+    if (!added.value) return
+    const versions = new Map(changed.map(({ id, version }) => [id, version]))
+    const studies = added.value.studies.map((one) => ({
+      ...one,
+      version: versions.get(one.studyId) ?? one.version,
+    }))
+    added.value = { ...added.value, studies }
+  }
+
   async function save(as: 'csv' | 'xlsx'): Promise<void> {
     const name = `${fileName(nodes.value[0]!.name)} - added up`
     const table = sumsTable(added.value!)
@@ -93,7 +104,7 @@ export const useSums = defineStore('sums', () => {
 
   return {
     ...{ state, failure, added, by, place, step, folded, nodes, node, inSight },
-    ...{ add, fold, membersOf, before, save },
+    ...{ add, fold, membersOf, before, note, save },
     again: () => add(request),
     stop: () => asked.abort(),
   }

@@ -7,6 +7,7 @@ import { USUAL_THRESHOLDS } from '../../core/catalogue/attention'
 import { endingOf, periodsBehind } from '../../core/catalogue/behind'
 import { USUAL_ORIGINS, type CataloguePlan } from '../../core/catalogue/catalogued'
 import type { MethodSource } from '../../core/catalogue/chosen'
+import { USUAL_CONTEST } from '../../core/catalogue/usualContest'
 import type { Catalogued } from '../../core/catalogue/row'
 import { Refusal } from '../../core/refusal'
 import { requireWhole } from '../../core/requireWhole'
@@ -31,7 +32,8 @@ export interface CatalogueOptions {
   readonly answer?: readonly string[]
   readonly method?: string
   readonly begin?: boolean
-  readonly contest?: string
+  /** Of the usual methods where no files are named. */
+  readonly contest?: string | true
   readonly origins?: string
 }
 
@@ -64,12 +66,13 @@ function sourceOf({ method, begin, contest }: CatalogueOptions): MethodSource {
   const said = [method !== undefined, begin === true, contest !== undefined].filter(Boolean)
   if (said.length !== 1) {
     throw new Refusal(
-      'Say where the methods come from, in one way: --begin, --method <file> or --contest <files>.',
+      'Say where the methods come from, in one way: --begin, --method <file> or --contest [files].',
       'arguments',
     )
   }
   const read = (path: string) => parseDocument(methodSchema, readJson(path))
   if (method !== undefined) return { kind: 'given', method: read(method) }
+  if (contest === true) return { kind: 'contest', methods: USUAL_CONTEST.map((one) => one.method) }
   if (contest !== undefined) return { kind: 'contest', methods: contest.split(',').map(read) }
   return { kind: 'begin' }
 }

@@ -10,6 +10,7 @@ import { addUp, type ToAddUp } from './addUp'
 import { AGREE_BY } from './agreement/ways'
 import { nodesOf } from './nodes'
 import type { OwnTry } from './own'
+import { takenOn } from './takenOn'
 import { triedWays } from './tried'
 import { weightsFrom } from './weights'
 import { workingOf } from './working'
@@ -253,5 +254,54 @@ describe('which way is said to be nearest', () => {
 
   it('is not from above where the total is far less certain than its series', () => {
     expect(share('above', (place) => (place === 0 ? 60 : 3), false)).toBe(0)
+  })
+})
+
+describe('forecasts that were made to agree, taken on', () => {
+  const byHand: MethodDocument = {
+    format: METHOD_FORMAT,
+    forecast: {
+      assumptions: [
+        { kind: 'amount', from: '2026-03', reason: 'A fair', amount: 500 },
+        { kind: 'growth', from: '2026-06', reason: 'A new shop', percentPerYear: 10 },
+      ],
+    },
+  }
+  const all = FOUR.map((one, i) => ({
+    ...one,
+    method: i === 0 ? byHand : { format: METHOD_FORMAT },
+  }))
+  const before = addUp(all as ToAddUp[])
+  const taken = (added: typeof before, at: number, by: (typeof AGREE_BY)[number]) => {
+    const { own, agreed } = added.nodes.find(
+      ({ series, members }) => members.length === 0 && series[0] === at,
+    )!
+    const figures = { ahead: added.ahead, own, agreed: agreed[by] }
+    return takenOn(all[at]!.method as MethodDocument, figures, 'Made to add up.')
+  }
+
+  it('are what the method comes to, the hand of the analyst among them', () => {
+    for (const by of AGREE_BY) {
+      all.forEach(({ series }, at) => {
+        const { forecast, assumed } = analyse(series, taken(before, at, by))
+        const node = before.nodes.find(({ name }) => name === series.name)!
+        node.agreed[by].forEach((value, h) => expect(forecast.forecast[h]).toBeCloseTo(value, 9))
+        if (by === 'below') expect(assumed !== undefined).toBe(at === 0)
+      })
+    }
+  })
+
+  it('leave what is added up anew as it was, and are replaced by what comes of that', () => {
+    const methods = all.map((_, at) => taken(before, at, 'least-squares'))
+    const again = addUp(all.map((one, at) => ({ ...one, method: methods[at]! })))
+    again.nodes.forEach(({ own }, i) =>
+      own.forEach((value, h) => expect(value).toBeCloseTo(before.nodes[i]!.own[h]!, 9)),
+    )
+    const { own, agreed } = again.nodes.find(({ name }) => name === 'Satin')!
+    const figures = { ahead: again.ahead, own, agreed: agreed.below }
+    // From below nothing is added to a series.
+    expect(takenOn(methods[0]!, figures, '').forecast!.assumptions).toEqual(
+      byHand.forecast!.assumptions,
+    )
   })
 })

@@ -1,16 +1,20 @@
+import { assume } from '../assume'
 import { beginExamined } from '../begin'
 import { calculate } from '../calculate'
+import { settledSoon } from '../catalogue/settledSoon'
 import { checkTask, roll } from '../check/rolling'
 import { firstOrigin } from '../checkPlan'
 import { spanOf } from '../completeMethod'
 import { changed, type MethodDocument } from '../method'
 import { methodName } from '../methodName'
 import type { Series, Value } from '../series/series'
+import { withoutAgreement } from './takenOn'
 
 /** What is forecast of a node by itself, whatever that of the others. */
 export interface Own {
   /** In a few words. */
   readonly method: string
+  /** By which it is tried at earlier origins. */
   readonly document: MethodDocument
   /** One entry a period ahead. */
   readonly forecast: readonly number[]
@@ -37,7 +41,7 @@ export function spanAhead(seasons: number): Span {
 }
 
 /**
- * The forecast of a series by itself.
+ * The forecast of a series by itself, as the analyst has bent it; what made it agree with others before is taken out.
  *
  * @param method left out, it is begun with as a new series is
  * @throws Refusal as the method does
@@ -47,15 +51,18 @@ export function ownForecast(
   method: MethodDocument | undefined,
   { horizon }: Span,
 ): Own {
-  const given = method ?? beginExamined(series).beginning.method
+  const given = method ? withoutAgreement(method) : beginExamined(series).beginning.method
   // All are forecast from the same period on, and as far as the others.
   const { to: _, ...span } = given.span ?? {}
   const ahead = Math.max(horizon, given.forecast?.horizon ?? 0)
   const document = changed({ ...given, span }, { forecast: { horizon: ahead } })
   const figures = calculate(series, document)
+  const { assumed } = assume(figures)
   return {
-    ...{ document, method: methodName(figures.method, series.calendar) },
-    forecast: figures.ahead.forecast.slice(0, horizon),
+    // Chosen once and looked for nearby at every origin: a group has hundreds of series.
+    document: settledSoon(series, document, figures),
+    method: methodName(figures.method, series.calendar),
+    forecast: (assumed?.bent ?? figures.ahead).forecast.slice(0, horizon),
   }
 }
 

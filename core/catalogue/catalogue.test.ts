@@ -7,7 +7,10 @@ import type { MethodDocument } from '../method'
 import type { Series, Value } from '../series/series'
 import { byUrgency, USUAL_THRESHOLDS, type Reason } from './attention'
 import { endingOf, periodsBehind } from './behind'
+import { mean } from '../statistics/average'
 import { catalogued, type CataloguePlan } from './catalogued'
+import { settledSoon } from './settledSoon'
+import { USUAL_CONTEST } from './usualContest'
 
 const PLAN: CataloguePlan = {
   ...{ source: { kind: 'begin' }, origins: 12, thresholds: USUAL_THRESHOLDS },
@@ -121,6 +124,49 @@ describe('a series of a catalogue', () => {
     expect(method).toEqual(methods[1])
     expect(because).toEqual(['the nearest of 2'])
   })
+})
+
+describe('what takes long, chosen once', () => {
+  const articles = demoCatalogue(2000).filter((_, i) => i % 160 === 0)
+  const offOf = (series: Series, document: MethodDocument) => {
+    const plan = { rolling: { first: 48, horizon: 12, step: 9 } }
+    const { method } = check(series, { ...document, check: plan })!
+    return method.pooled.mase!
+  }
+
+  it('tries a smoothing about as near as one that is looked for all over at every origin', () => {
+    for (const document of USUAL_CONTEST.slice(1, 4).map(({ method }) => method)) {
+      const off = articles.map(({ series }) => [
+        ...[offOf(series, settledSoon(series, document)), offOf(series, document)],
+      ])
+      const [soon, whole] = [0, 1].map((i) => mean(off.map((both) => both[i]!))!)
+      expect(Math.abs(soon! / whole! - 1)).toBeLessThan(0.03)
+    }
+  })
+
+  it('leaves alone what has nothing to choose, and keeps the span', () => {
+    const [line, damped] = USUAL_CONTEST.map(({ method }) => method)
+    const span = { from: '2018-01' }
+    const { series } = articles[0]!
+    expect(settledSoon(series, line!)).toBe(line)
+    const soon = settledSoon(series, { ...damped!, span })
+    expect(soon.span).toEqual(span)
+    expect(soon.trend).toMatchObject({ form: 'smoothed', smoothing: 'damped' })
+    expect(Object.keys(soon.trend!.nearWeights!)).toEqual(['alpha', 'beta', 'phi'])
+  })
+})
+
+it('the methods of the usual contest can be carried out by months and by quarters', () => {
+  const everyThird = Array.from({ length: 60 }, (_, t) => usual(3 * t))
+  const quarters = months(everyThird, { calendar: calendarOf('quarterly') })
+  for (const series of [months(USUAL), quarters]) {
+    const source = { kind: 'contest', methods: USUAL_CONTEST.map(({ method }) => method) } as const
+    const names = USUAL_CONTEST.map(({ method }) => analyse(series, method).forecast.by)
+    expect(new Set(names).size).toBe(4)
+    const { row, because } = catalogued(series, { ...PLAN, source })
+    expect(because).toEqual(['the nearest of 6'])
+    expect(row.off!.by).toBeLessThan(4)
+  }
 })
 
 describe('reasons to look at a series', () => {

@@ -94,4 +94,3 @@ function splitAt(ratios: readonly Ratio[], at: number, seasons: number): Split |
 function apart(values: readonly number[], from: number): number[] {
   return values.map((value) => Math.abs(value - from))
 }
-

@@ -67,6 +67,9 @@ export const DEFAULT_FORECAST = byDecomposition
 /** A method with this smooths the values, with a trend that dies away. */
 export const DAMPED_SMOOTHING = { forecast: { by: smoothing.name, trend: 'damped' } } as const
 
+/** Trend and seasons by one regression. */
+export const REGRESSION = { forecast: { by: regression.name } } as const
+
 /** What makes a method one of the benchmarks. */
 export function benchmarkChange(which: BenchmarkOptions['which']): MethodChange {
   return { forecast: { by: benchmark.name, which } }

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { normalQuantile } from '../statistics/distributions'
-import { seededUniform } from '../statistics/random'
+import { mean } from '../statistics/average'
+import { seededNormals, seededUniform } from '../statistics/random'
 import type { Value } from '../series/series'
 import {
   ALL_FORMS,
@@ -12,7 +13,7 @@ import {
   type Weights,
 } from './forms'
 import { initialByRule } from './initial'
-import { carriedOver, limitsOfPaths, simulatedPaths, varianceFactors } from './limits'
+import { carriedOver, limitsOfPaths, PATHS, simulatedPaths, varianceFactors } from './limits'
 import { likelihoodOf } from './likelihood'
 import { minimise } from './quasiNewton'
 import { packStates, packWeights, projected, runnerOf, smoothed } from './recursion'
@@ -180,6 +181,16 @@ describe('the search', () => {
     expect(x[1]).toBe(2)
   })
 
+  it('is found again from near where it was found', () => {
+    for (const one of ALL_FORMS) {
+      const rule = initialByRule(quarters, one, 1, 4)
+      const wished = { weights: {}, initial: 'chosen' } as const
+      const whole = chooseSmoothing(quarters, one, 4, rule, wished)
+      const near = chooseSmoothing(quarters, one, 4, rule, { ...wished, near: whole.weights })
+      expect(near.minus2LogLikelihood!).toBeLessThan(whole.minus2LogLikelihood! + 0.5)
+    }
+  })
+
   it('never ends above the best of a grid of weights with the states of the rule', () => {
     const weight = fc.double({ min: 0, max: 1, noNaN: true })
     const forms = fc.constantFrom(...ALL_FORMS)
@@ -257,7 +268,51 @@ describe('limits', () => {
   })
 })
 
+describe('limits of simulated paths', () => {
+  it('are those of the sorted values', () => {
+    const values = fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), {
+      minLength: PATHS,
+      maxLength: PATHS,
+    })
+    const levels = [50, 80, 95, 99.9]
+    fc.assert(
+      fc.property(values, fc.integer({ min: 0, max: 200 }), (drawn, ended) => {
+        const own = drawn.map((value, i) => (i % 5 === 0 && i / 5 < ended ? -Infinity : value))
+        const sorted = [...own].sort((a, b) => a - b)
+        const quantile = (p: number) => {
+          const at = (PATHS - 1) * p
+          const [below, above] = [sorted[Math.floor(at)]!, sorted[Math.ceil(at)]!]
+          return below === -Infinity ? null : below + (at % 1) * (above - below)
+        }
+        const limits = limitsOfPaths({ values: [own], ended: [ended] }, levels)
+        for (const level of levels) {
+          const tail = (1 - level / 100) / 2
+          expect(limits[level]!.lower[0]).toBe(quantile(tail))
+          expect(limits[level]!.upper[0]).toBe(quantile(1 - tail))
+        }
+      }),
+      { numRuns: 20 },
+    )
+  })
+})
+
 describe('seeded numbers', () => {
+  it('that are normal come again with their seed, whoever has asked before, and are so', () => {
+    const take = (seed: number, count: number) => {
+      const next = seededNormals(seed, count)
+      return Array.from({ length: count }, next)
+    }
+    const few = take(3, 10)
+    const many = take(3, 4000)
+    expect(many.slice(0, 10)).toEqual(few)
+    take(4, 10)
+    // A list too long to be kept is the same one.
+    const next = seededNormals(3, 1e9)
+    expect(Array.from({ length: 4000 }, next)).toEqual(many)
+    expect(Math.abs(mean(many)!)).toBeLessThan(0.05)
+    expect(mean(many.map((one) => one * one))!).toBeCloseTo(1, 1)
+  })
+
   it('lie evenly between 0 and 1, and those of neighbouring seeds are strangers', () => {
     const [one, other] = [seededUniform(1), seededUniform(2)]
     const pairs = Array.from({ length: 20_000 }, () => [one(), other()] as const)

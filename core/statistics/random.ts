@@ -21,8 +21,11 @@ export function seededUniform(seed: number): () => number {
 
 /** Numbers kept of the last seed: half a megabyte a year of simulated months. */
 const MOST_KEPT = 500_000
-let kept: { readonly seed: number; readonly numbers: number[]; readonly more: () => number } | null =
-  null
+let kept: {
+  readonly seed: number
+  readonly numbers: number[]
+  readonly more: () => number
+} | null = null
 
 /**
  * Standard normal numbers, the same for the same seed.

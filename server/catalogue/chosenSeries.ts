@@ -12,6 +12,8 @@ import { findSeries, toSeries } from '../series/storedSeries'
 export interface ChosenSeries extends ToAddUp {
   readonly seriesId: string
   readonly studyId: string
+  /** Of the study; null where it waits for its beginning. */
+  readonly version: number | null
 }
 
 /**
@@ -44,6 +46,7 @@ export function chosenSeries(db: Database, { ids, group }: Chosen): ChosenSeries
     return [
       {
         ...{ seriesId: id, studyId: study.id, series: toSeries(stored), group: own },
+        version: study.toBegin ? null : study.version,
         ...(study.toBegin ? {} : { method: study.method }),
       },
     ]

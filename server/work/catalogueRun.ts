@@ -15,8 +15,11 @@ import { log } from '../http/log'
 import { HttpProblem, problem } from '../http/problem'
 import { inWorker, THREADS_OF_RUNS } from './pool'
 
-/** Series that a thread is given at once: worth the way, and soon over when the run is to stop. */
+/** Series that a thread is given at once, at first and at the most: worth the way, and soon over when the run is to stop. */
+const AT_FIRST = 3
 const AT_ONCE = 20
+/** A lot takes about this long, in milliseconds: a contest of long series would be silent for minutes otherwise. */
+const A_LOT = 500
 
 /** How fast the run is that is going on in this process: what was done before it was taken up again says nothing of it. */
 let pace: { readonly began: number; done: number } | null = null
@@ -148,13 +151,17 @@ async function workThrough(): Promise<void> {
 
 /** Does one lot after another until nothing is left, or somebody says to stop. */
 async function workAlong(busy: Set<string>): Promise<void> {
+  let most = AT_FIRST
   for (;;) {
     const run = await whenFree(() => lastRun(database()))
     if (run?.state !== 'running') return
-    const some = await whenFree(() => nextLeft(database(), run.id, AT_ONCE, busy))
+    const some = await whenFree(() => nextLeft(database(), run.id, most, busy))
     if (some.length === 0) return
     for (const { seriesId } of some) busy.add(seriesId)
+    const began = performance.now()
     await done(run, some)
+    const each = (performance.now() - began) / some.length
+    most = Math.min(AT_ONCE, Math.max(1, Math.round(A_LOT / each)))
     for (const { seriesId } of some) busy.delete(seriesId)
     if (pace) pace.done += some.length
   }

@@ -150,7 +150,7 @@ export const TASKS = {
   addUp(path: string, body: Uint8Array): Uint8Array {
     const asked = check(chosenSchema, parseJson(body), 400)
     const all = withReader(path, (db) => chosenSeries(db, asked))
-    const studies = all.map(({ seriesId, studyId }) => ({ seriesId, studyId }))
+    const studies = all.map(({ seriesId, studyId, version }) => ({ seriesId, studyId, version }))
     const answer: AddedSeries = { ...addUp(all), studies }
     return Buffer.from(JSON.stringify(answer))
   },

@@ -31,6 +31,7 @@ function placeOf(one: Assumption): string {
     case 'index':
       return JSON.stringify([one.kind, one.season, one.from])
     case 'amount':
-      return JSON.stringify([one.kind, one.from, one.to ?? one.from])
+      // What the hand says of a period stands beside what makes it add up.
+      return JSON.stringify([one.kind, one.from, one.to ?? one.from, one.addsUp])
   }
 }

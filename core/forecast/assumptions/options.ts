@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { Refusal } from '../../refusal'
 
-const MOST_ASSUMPTIONS = 200
+/** An amount for each day of a year, and what is assumed beside. */
+const MOST_ASSUMPTIONS = 500
 const LONGEST_REASON = 500
 const common = {
   /** Period code of the first period that is meant. */
@@ -29,6 +30,8 @@ const amount = z.strictObject({
   ...common,
   to: z.string().min(1).max(20).optional(),
   amount: z.number(),
+  /** Of forecasts that were made to add up: taken out when they are added up anew. */
+  addsUp: z.literal(true).optional(),
 })
 
 const assumptionList = z
