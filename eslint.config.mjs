@@ -6,7 +6,7 @@ import { wayNames } from './scripts/lint/wayNames.mjs'
 import { waysAskThemselves } from './scripts/lint/waysAskThemselves.mjs'
 
 /** Packages the core may use: factorization and special functions, nothing that knows of a machine. */
-const NUMERIC = '@stdlib/|ml-matrix$'
+const NUMERIC = '@stdlib/|ml-matrix$|quickselect$'
 
 const { decompositions, forecasts, forms } = await wayNames()
 /** Names of ways that are a word of nothing else are refused wherever they stand. */
@@ -64,6 +64,7 @@ export default ts.config(
     // The schemas of the ways' documents are declared where their types are.
     files: [
       'core/arima/orderOptions.ts',
+      'core/stateSpace/weightsOptions.ts',
       'core/decompose/**/*ptions.ts',
       'core/decompose/way.ts',
       'core/forecast/**/*ptions.ts',

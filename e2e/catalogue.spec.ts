@@ -90,6 +90,27 @@ test('two thousand articles: begun, waiting, stopped, taken up; the exceptions o
   await expect(season.getByRole('button', { name: 'Give it to 0' })).toBeDisabled()
   await season.getByRole('button', { name: 'Cancel' }).click()
 
+  // Limited by a figure: the three that are the furthest off have their methods from a contest of the usual ones.
+  await page.getByRole('button', { name: 'Columns' }).click()
+  await page.getByRole('checkbox', { name: 'Off by' }).check()
+  await page.getByLabel('Off by, shown from').fill('12')
+  await page.keyboard.press('Escape')
+  const limited = page.getByRole('button', { name: 'Off by 12% or more' })
+  await expect(limited).toBeVisible()
+  for (const figure of await page.locator('td.figure-cell').allTextContents()) {
+    expect(parseFloat(figure)).toBeGreaterThanOrEqual(12)
+  }
+  for (const at of [0, 1, 2]) await rows.nth(at).getByRole('checkbox').click()
+  await page.getByRole('button', { name: 'Work through…' }).click()
+  const plan = page.getByRole('dialog', { name: 'Work the 3 selected through' })
+  await plan.getByRole('radio', { name: /nearest of several/ }).check()
+  await expect(plan.getByRole('checkbox', { checked: true })).toHaveCount(6)
+  await plan.getByRole('button', { name: 'Work through' }).click()
+  await expect(page.getByText(/3 series are worked through/)).toBeVisible({ timeout: 60_000 })
+  for (const at of [0, 1, 2]) await rows.nth(at).getByRole('checkbox').click()
+  await limited.click()
+  await expect(page.getByText('The 200 shown:')).toBeVisible()
+
   // Three of them added up: the sum has a forecast of its own, and each figure says how it was made to agree.
   for (const at of [1, 2, 3]) await rows.nth(at).getByRole('checkbox').click()
   await page.getByRole('link', { name: 'Add up' }).click()
@@ -99,6 +120,26 @@ test('two thousand articles: begun, waiting, stopped, taken up; the exceptions o
   const working = page.getByRole('group', { name: 'Working' })
   await page.getByRole('button', { name: 'How Feb 2026 was made' }).click()
   await expect(working).toContainText('its own forecast and the sum of its members')
+
+  // What was made to agree is taken on by the studies, period by period with its reason, and given back.
+  const amounts = async () => {
+    const address = await page.getByRole('link', { name: 'open' }).first().getAttribute('href')
+    const study = await page.request.get(`/api/v1${address!.replace('/study/', '/studies/')}`)
+    const { method } = (await study.json()) as {
+      method: { forecast?: { assumptions?: { kind: string; addsUp?: boolean }[] } }
+    }
+    return method.forecast?.assumptions?.filter((one) => one.kind === 'amount' && one.addsUp) ?? []
+  }
+  await page.getByRole('button', { name: 'Take these on…' }).click()
+  const asked = page.getByRole('dialog', { name: 'Forecast 3 series by least squares?' })
+  await expect(asked).toContainText(/Made to add up with .*, by least squares, on 2\d{3}/)
+  await asked.getByRole('button', { name: 'Take on' }).click()
+  const taken = page.getByText('3 series have the forecast by least squares now.')
+  await expect(taken).toBeVisible()
+  expect(await amounts()).toHaveLength(12)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(amounts).toHaveLength(0)
+
   await page.reload()
   await expect(working).toContainText('Jan 2026')
   await page.getByRole('link', { name: 'To the shelf' }).click()

@@ -1,5 +1,5 @@
 /** Packages that the core stands on; none of them knows a page. */
-const BELOW_CORE = /node_modules\/(zod|ml-matrix|ml-array[^/]*|is-any-array|@stdlib)\//
+const BELOW_CORE = /node_modules\/(zod|quickselect|ml-matrix|ml-array[^/]*|is-any-array|@stdlib)\//
 
 /**
  * The chunk that a module of the page is put in: the core in one that workers load too, and what answers in a worker in another.

@@ -41,23 +41,32 @@ export const useShelf = defineStore('shelf', () => {
   const limits = shallowRef<ColumnLimits>(new Map())
   const sort = ref<{ key: ColumnKey; descending: boolean }>({ key: 'name', descending: false })
 
+  /**
+   * All by their names, with what is searched in each: names of ten thousand are compared once, and not for every order that
+   * ends with them.
+   */
+  const byNames = computed(() =>
+    [...rows.value].sort(byName).map((row) => ({ row, text: searchedText(row) })),
+  )
+
   /** All in the order that they are shown in: who searches among ten thousand does not have them ordered anew with every letter. */
   const ordered = computed(() => {
     const { key, descending } = sort.value
+    if (key === 'name') return descending ? [...byNames.value].reverse() : byNames.value
     const [direction, { compare }] = [descending ? -1 : 1, COLUMNS[key]]
-    return [...rows.value].sort((a, b) => direction * compare(a, b) || byName(a, b))
+    // Rows that are the same stay in the order of their names.
+    return [...byNames.value].sort((a, b) => direction * compare(a.row, b.row))
   })
 
   /** Those of the group that is shown, and of the words that are searched for. */
   const found = computed(() => {
     const words = search.value.trim().toLowerCase()
-    return ordered.value.filter(
-      (row) =>
-        (group.value === null || isWithin(row.group, group.value)) &&
-        liesWithin(row, limits.value) &&
-        [row.name, row.group, row.unit, row.notes].some((text) =>
-          text.toLowerCase().includes(words),
-        ),
+    return ordered.value.flatMap(({ row, text }) =>
+      (group.value === null || isWithin(row.group, group.value)) &&
+      liesWithin(row, limits.value) &&
+      text.includes(words)
+        ? [row]
+        : [],
     )
   })
 
@@ -289,6 +298,11 @@ export const useShelf = defineStore('shelf', () => {
     putIntoGroup,
   }
 })
+
+/** What is searched of a series, a line for each: no search is found across two of them. */
+function searchedText({ name, group, unit, notes }: ShelfRow): string {
+  return [name, group, unit, notes].join('\n').toLowerCase()
+}
 
 function needsALook({ worked }: ShelfRow): boolean {
   return worked !== undefined && worked.seen === null && worked.attention.length > 0

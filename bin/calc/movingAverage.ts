@@ -33,11 +33,14 @@ export function calcMovingAverage(input: unknown): unknown {
   switch (read.method) {
     case 'rolling-sd':
       return { value: rollingDeviation(y, read.order) }
-    case 'within-season':
+    case 'within-season': {
+      const { seasonOf } = axisOf(seriesOf(read))
+      const season = y.map((_, i) => seasonOf(i + 1))
       return {
-        season: y.map((_, i) => axisOf(seriesOf(read)).seasonOf(i + 1)),
-        value: withinSeasonMean(y, m, read.order, read.alignment),
+        season,
+        value: withinSeasonMean(y, (i) => season[i]!, read.order, read.alignment),
       }
+    }
     default: {
       const { values, weights, gain, leavesSeason } = smoothBy(y, kindOf(read), m)
       return {

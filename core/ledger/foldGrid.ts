@@ -1,7 +1,7 @@
 import { tableColumn, tableColumns, tableYear } from '../calendar/tableYear'
 import { cycleLabel } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
-import type { Calendar } from '../calendar/calendar'
+import { axisByCycle } from '../calendar/axisByCycle'
 import type { Column } from '../column/column'
 import type { Result } from '../result'
 import type { Series, Value } from '../series/series'
@@ -68,11 +68,31 @@ export function foldGrid(
   }
 }
 
-/** A row of the ledger folded by year. @param calendar of the series, or with another beginning of the year */
-export function foldedOf(result: Result, name: string, calendar: Calendar): FoldGrid {
+/** How a series is folded where that is not by its own cycle, from the first of its seasons on. */
+export interface FoldLayout {
+  /** The season that a cycle begins in. */
+  readonly yearStart?: number | undefined
+  /** Seasons of another cycle that it can be laid out by. */
+  readonly cycle?: number | undefined
+}
+
+/** Calendar and start of a series as it is folded. @example days by the week, laid out by 365: years of days */
+export function laidOut(
+  { calendar, start }: Pick<Series, 'calendar' | 'start'>,
+  { yearStart, cycle }: FoldLayout,
+): Pick<Series, 'calendar' | 'start'> {
+  const axis = axisByCycle(axisOf({ calendar, start }), cycle ?? calendar.seasons)
+  return {
+    calendar: { ...axis.calendar, yearStart: yearStart ?? axis.calendar.yearStart },
+    start: axis.periodAt(1),
+  }
+}
+
+/** A row of the ledger folded by its cycle, or as it is laid out. */
+export function foldedOf(result: Result, name: string, layout: FoldLayout = {}): FoldGrid {
   const { run } = ledgerOf(result)
   const span = { first: run.firstT, last: run.lastT }
-  return foldGrid({ calendar, start: run.start }, (t) => run.value(name, t), span)
+  return foldGrid(laidOut(run, layout), (t) => run.value(name, t), span)
 }
 
 /** The row that a season is seen in: its ratios or differences, else its indices, else the values. */

@@ -11,9 +11,9 @@ import { decimalsOfRows, inBrackets, type FigureTable } from './table'
  * @param name of the row that is laid out; the one that its season is seen in when left out
  */
 export function seasonTable(result: Result, name?: string): FigureTable {
-  const { find, run } = ledgerOf(result)
+  const { find } = ledgerOf(result)
   const column = rowOfSeason(result, name)
-  const { seasons, years } = foldedOf(result, column.name, run.calendar)
+  const { seasons, years } = foldedOf(result, column.name)
   const decimals = decimalsOfRows(result)
   return {
     header: [inBrackets(column.label, column.unit), ...seasons.map(({ label }) => label)],

@@ -35,22 +35,29 @@ export function rollingDeviation(values: readonly Value[], order: number): Value
  * Rolling mean within each season: along one season's own values from year to year.
  *
  * @param values one a period, null = missing
- * @param seasons m; a season's values stand m entries apart
+ * @param seasonOf the season of an entry; one that comes twice in a long year is a season of its own
  * @param order years in the mean
  * @param alignment over the last years, or centred on each
- * @example withinSeasonMean([1, 10, 3, 20], 2, 2, 'trailing') // [null, null, 2, 15]
+ * @example withinSeasonMean([1, 10, 3, 20], (i) => i % 2, 2, 'trailing') // [null, null, 2, 15]
  */
 export function withinSeasonMean(
   values: readonly Value[],
-  seasons: number,
+  seasonOf: (i: number) => number,
   order: number,
   alignment: 'trailing' | 'centred',
 ): Value[] {
   const smooth = alignment === 'trailing' ? trailingAverage : centredAverage
+  const places = new Map<number, number[]>()
+  values.forEach((_, i) => {
+    const season = seasonOf(i)
+    const own = places.get(season)
+    if (own) own.push(i)
+    else places.set(season, [i])
+  })
   const result = Array<Value>(values.length).fill(null)
-  for (let first = 0; first < Math.min(seasons, values.length); first++) {
-    const own = values.filter((_, t) => t % seasons === first)
-    smooth(own, order).forEach((value, year) => (result[first + year * seasons] = value))
+  for (const own of places.values()) {
+    const inSeason = own.map((i) => values[i]!)
+    smooth(inSeason, order).forEach((value, year) => (result[own[year]!] = value))
   }
   return result
 }

@@ -195,7 +195,20 @@ describe('rolling figures', () => {
 
   it('within a season run along its own years', () => {
     const values = [1, 10, 3, 20, 5, 30, 7]
-    expect(withinSeasonMean(values, 2, 2, 'trailing')).toEqual([null, null, 2, 15, 4, 25, 6])
-    expect(withinSeasonMean(values, 2, 3, 'centred')).toEqual([null, null, 3, 20, 5, null, null])
+    const every = (i: number) => i % 2
+    expect(withinSeasonMean(values, every, 2, 'trailing')).toEqual([null, null, 2, 15, 4, 25, 6])
+    expect(withinSeasonMean(values, every, 3, 'centred')).toEqual([
+      null,
+      null,
+      3,
+      20,
+      5,
+      null,
+      null,
+    ])
+    // What comes once in a long year is a season of its own, and moves none of the others.
+    const long = (i: number) => (i === 2 ? 2 : (i > 2 ? i - 1 : i) % 2)
+    const withOne = [1, 10, 99, 3, 20, 5, 30]
+    expect(withinSeasonMean(withOne, long, 2, 'trailing')).toEqual([null, null, null, 2, 15, 4, 25])
   })
 })

@@ -1,6 +1,5 @@
 import { faded } from '../../core/picture/draw/palette'
 import { foldedOf, type FoldGrid } from '../../core/ledger/foldGrid'
-import { calendarOfResult } from '../../core/ledger/calendarOfResult'
 import { rowDecimals } from '../../core/column/rowDecimals'
 import type { Column } from '../../core/column/column'
 import type { Result } from '../../core/result'
@@ -28,7 +27,7 @@ export function gridAsSvg(
   const { width, height, isBlack = false } = look
   const letters = lettersOf(look)
   const pen = new SvgPen(TYPES, isBlack ? BLACK : PAPER)
-  const grid = foldedOf(result, row.name, calendarOfResult(result))
+  const grid = foldedOf(result, row.name)
   pen.put(`<rect width="${width}" height="${height}" fill="${pen.palette.paper}"/>`)
   const { scale, write } = writing(result, row, says)
   const subtitle = [row.label, row.unit === result.series.unit ? scale.unit : row.unit]
@@ -90,7 +89,7 @@ export function leastGrid(
   look: Pick<PictureLook, 'letters'>,
 ): { width: number; height: number } {
   const { small, line, title } = lettersOf(look)
-  const grid = foldedOf(result, row.name, calendarOfResult(result))
+  const grid = foldedOf(result, row.name)
   return {
     width: 2 * EDGE + small * (yearLetters(grid) + 3 * grid.seasons.length),
     height: 2 * EDGE + title + (4 + 1.1 * grid.years.length) * line,

@@ -1,6 +1,7 @@
+import { oneCycle } from '../../core/calendar/labels'
 import type { Contest } from '../../core/contest/contest'
-import { rowOfSeason } from '../../core/ledger/foldGrid'
-import { isResult } from '../../core/ledger/ledger'
+import { laidOut, rowOfSeason, type FoldLayout } from '../../core/ledger/foldGrid'
+import { isResult, ledgerOf } from '../../core/ledger/ledger'
 import { averagesPicture } from '../../core/picture/drawn/averages'
 import { contestPicture } from '../../core/picture/drawn/contest'
 import type { Drawn } from '../../core/picture/drawn/drawn'
@@ -77,15 +78,16 @@ export function stripSubjects(
 export function otherSubjects(
   result: Looked | Result,
   says: ReadersFigures,
-  fold: { readonly column?: string; readonly yearStart?: number } = {},
+  fold: FoldLayout & { readonly column?: string } = {},
 ): Subject[] {
   const drawn = (id: string, title: string, own: Drawn | null) =>
     own ? [drawnSubject(id, title, result, own, says)] : []
   const averages = drawn('averages', 'Averages of the usual orders', averagesPicture(result))
   if (!isResult(result)) return averages
   const hasSeasons = result.series.seasons > 1
+  const folded = foldPicture(result, fold.column, fold)
   return [
-    ...drawn('fold', 'Folded by year', foldPicture(result, fold.column, fold.yearStart)),
+    ...drawn('fold', `Folded by ${oneCycle(laidOut(ledgerOf(result).run, fold).calendar)}`, folded),
     ...(hasSeasons ? [gridSubject(result, says, fold.column)] : []),
     ...averages,
     ...drawn('correlation', 'Autocorrelation of what is left over', correlationPicture(result)),

@@ -49,6 +49,8 @@ export const benchViewSchema = z.strictObject({
   selected: z.strictObject({ column: z.string().max(100), t: z.int() }).nullable(),
   /** The season a folded year begins in; null for the series' own. */
   yearStart: z.int().min(1).max(1000).nullable().optional(),
+  /** Seasons of the cycle that is folded by; null for the series' own. */
+  foldCycle: z.int().min(2).max(1000).nullable().optional(),
   /** Averages compared at Smooth. */
   averages: z.array(averageSchema).max(MOST_AVERAGES),
   /** Methods that were pinned, the latest last. */

@@ -54,6 +54,8 @@ export const useBeside = defineStore('beside', () => {
   const seasonYears = ref(0)
   /** The season a folded year begins in; null for the series' own. */
   const yearStart = ref<number | null>(null)
+  /** Seasons of the cycle that is folded by; null for the series' own. */
+  const foldCycle = ref<number | null>(null)
   const seasonAlignment = ref<'trailing' | 'centred'>('centred')
 
   function reset(): void {
@@ -67,6 +69,7 @@ export const useBeside = defineStore('beside', () => {
     check.reset()
     seasonYears.value = 0
     yearStart.value = null
+    foldCycle.value = null
   }
 
   /** Adds an average to those compared; the oldest makes way. */
@@ -148,6 +151,7 @@ export const useBeside = defineStore('beside', () => {
     seasonYears,
     seasonAlignment,
     yearStart,
+    foldCycle,
     reset,
     compare,
     drop,

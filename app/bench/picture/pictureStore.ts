@@ -78,7 +78,8 @@ export const usePictures = defineStore('pictures', () => {
       ...stripSubjects(shown, READERS_FIGURES, { stage, strips: strips.value, ...within }),
       ...otherSubjects(shown, READERS_FIGURES, {
         column: ledger.foldColumn,
-        ...(beside.yearStart === null ? {} : { yearStart: beside.yearStart }),
+        yearStart: beside.yearStart ?? undefined,
+        cycle: beside.foldCycle ?? undefined,
       }),
       ...compared(),
       ...(contest.contest && isResult(shown)

@@ -28,6 +28,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
     end: time.whole.to,
     selected: selection.selected,
     yearStart: beside.yearStart,
+    foldCycle: beside.foldCycle,
     averages: [...beside.averages],
     pins: pins.pins.map(({ document }) => document),
   }))
@@ -47,6 +48,7 @@ export const useKeptView = defineStore('bench-kept-view', () => {
       selection.chooseStage(left.stage)
       beside.averages = left.averages
       beside.yearStart = left.yearStart ?? null
+      beside.foldCycle = left.foldCycle ?? null
       if (left.selected) selection.select(left.selected)
       ledger.folded = left.folded
       if (left.window) time.showLeft(left.window, left.end)

@@ -98,7 +98,7 @@ it('a step beyond the forecast stands as a figure, called by its own period', ()
 
 describe('the season in the fold', () => {
   const { result } = run(series(0.2))
-  const folded = (name: string) => foldedOf(result, name, MONTHLY)
+  const folded = (name: string) => foldedOf(result, name)
 
   it('has its extremes ringed, each with what stands in its place', () => {
     const own = believedInPart(result).get(FREAK + 1)!
@@ -134,6 +134,6 @@ describe('the season in the fold', () => {
       format: 'elvant-method/1',
       decompose: { by: 'ratio-to-moving-average' },
     })
-    expect(movesStrip(same, (name) => foldedOf(same, name, MONTHLY), 'litres')).toBeNull()
+    expect(movesStrip(same, (name) => foldedOf(same, name), 'litres')).toBeNull()
   })
 })

@@ -1,4 +1,5 @@
 import { axisOf } from '../../calendar/axis'
+import { axisByCycle } from '../../calendar/axisByCycle'
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import {
@@ -11,7 +12,6 @@ import {
 } from '../columns'
 import type { DecompositionRun } from '../way'
 import type { SeasonOfTwo, TwoSeasonsTaken } from './calculate'
-import { axisByCycle } from './cycle'
 import { cycleName } from './names'
 import type { TwoSeasonsOptions } from './options'
 

@@ -46,7 +46,7 @@ describe('a folded picture', () => {
   })
 
   it('begins its year where it is asked to', () => {
-    const { across } = foldPicture(result, 'value', 3)!
+    const { across } = foldPicture(result, 'value', { yearStart: 3 })!
     expect(across.ticks(axis(0.5, 4.5, 400)).map(({ season }) => season)[0]).toBe('Q3')
   })
 

@@ -106,7 +106,7 @@ function seasonGrid(of: PartOf): Markup | null {
   const column = rowOfSeason(result)
   if (calendar.seasons < 2) return null
   const decimals = decimalsOfRows(result)(column)
-  const { seasons, years } = foldedOf(result, column.name, calendar)
+  const { seasons, years } = foldedOf(result, column.name)
   const cellOf = ({ t, value }: FoldCell): Content => {
     if (t === null) return html`<td></td>`
     workings.ask({ column: column.name, t })

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { isFinerThanMonths } from '~~/core/calendar/calendar'
 import { axisOf } from '~~/core/calendar/axis'
+import { otherCycles } from '~~/core/calendar/axisByCycle'
 import { tableColumn, tableColumns } from '~~/core/calendar/tableYear'
 import { seasonLabel, oneCycle } from '~~/core/calendar/labels'
 import type { Column } from '~~/core/column/column'
@@ -16,7 +17,7 @@ import StripStack from '../StripStack.vue'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
 import { useSelection } from '../selectionStore'
-import { foldGrid } from '~~/core/ledger/foldGrid'
+import { foldGrid, laidOut } from '~~/core/ledger/foldGrid'
 import { historiesStrip, yearsStrip, type OverHistory } from '~~/core/picture/fold/foldedStrips'
 import { movesStrip } from '~~/core/picture/fold/movesStrip'
 import { overSeason } from '~~/core/picture/fold/overSeason'
@@ -35,12 +36,28 @@ const ledger = useLedger()
 const selection = useSelection()
 const beside = useBeside()
 
-/** The series with the year laid out from the season that the analyst chose. */
-const series = computed(() => {
-  const own = bench.series!
-  const yearStart = beside.yearStart ?? own.calendar.yearStart
-  return { ...own, calendar: { ...own.calendar, yearStart } }
+/** The series by the cycle, and from the season on, that the analyst chose. */
+const series = computed(() => ({
+  ...bench.series!,
+  ...laidOut(bench.series!, {
+    yearStart: beside.yearStart ?? undefined,
+    cycle: beside.foldCycle ?? undefined,
+  }),
+}))
+/** Its own cycle, and those that its very periods can be laid out by besides. */
+const cycles = computed(() => {
+  const { calendar } = bench.series!
+  return [calendar.seasons, ...otherCycles(calendar)].map((seasons) => ({
+    value: seasons,
+    title: oneCycle({ ...calendar, seasons }),
+  }))
 })
+const foldCycle = computed({
+  get: () => series.value.calendar.seasons,
+  set: (seasons: number) =>
+    (beside.foldCycle = seasons === bench.series!.calendar.seasons ? null : seasons),
+})
+const isOwnCycle = computed(() => series.value.calendar.seasons === bench.series!.calendar.seasons)
 const axis = computed<TimeAxis>(() => ({
   from: 0.5,
   to: tableColumns(series.value.calendar).length + 0.5,
@@ -75,9 +92,10 @@ const yearStart = computed({
 const smoothed = computed(() => {
   if (beside.seasonYears < 2) return null
   const values = periodsOfSpan.value.map((t) => ledger.valueAt(row.value.name, t))
+  const { periodAt } = axisOf(series.value)
   const smooth = withinSeasonMean(
     values,
-    series.value.calendar.seasons,
+    (i) => tableColumn(periodAt(ledger.firstT + i), series.value.calendar),
     beside.seasonYears,
     beside.seasonAlignment,
   )
@@ -101,16 +119,17 @@ const strips = computed(() => [
 ])
 /** A season that may change moves by little beside its size: around its own mean it can be seen. */
 const moves = computed(() =>
-  bench.result && SEASON_ROWS.includes(row.value.name)
+  bench.result && isOwnCycle.value && SEASON_ROWS.includes(row.value.name)
     ? movesStrip(bench.result, grid, ledger.scale.unit)
     : null,
 )
 
 /** What the analyst has smoothed along the seasons, else what the season was made into. */
 const over = computed<OverHistory>(() => {
-  const own = bench.result
-    ? overSeason(bench.result, row.value.name, grid)
-    : { line: null, isRinged: () => false }
+  const own =
+    bench.result && isOwnCycle.value
+      ? overSeason(bench.result, row.value.name, grid)
+      : { line: null, isRinged: () => false }
   return smoothed.value
     ? { ...own, line: { label: 'smoothed along the season', grid: smoothed.value } }
     : own
@@ -182,6 +201,10 @@ function nameAt(x: number): string {
           "
         />
       </span>
+      <span v-if="cycles.length > 1" class="choice small">
+        <span class="muted">folded by</span>
+        <v-select v-model="foldCycle" aria-label="folded by" :items="cycles" />
+      </span>
       <span v-if="canBegin" class="choice small">
         <span class="muted">a year begins in</span>
         <v-select
@@ -210,7 +233,13 @@ function nameAt(x: number): string {
         />
       </span>
     </div>
-    <SeasonGrid :grid="folded" :row="row" :cursor-season="cursorSeason" />
+    <SeasonGrid
+      :grid="folded"
+      :row="row"
+      :cursor-season="cursorSeason"
+      :cycle="cycle"
+      :is-own-cycle="isOwnCycle"
+    />
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { oneCycle } from '~~/core/calendar/labels'
+import type { CycleName } from '~~/core/calendar/rhythm'
 import { useTheme } from '~/theme/themeStore'
 import { formatDecimals } from '~/figures/format'
 import type { Column } from '~~/core/column/column'
@@ -18,7 +18,14 @@ import { shortLabel } from './shortLabel'
 import { seasonSummary, summaryText, summaryWords, type SummaryLine } from './seasonSummary'
 import TurnedSummary from './TurnedSummary.vue'
 
-const props = defineProps<{ grid: FoldGrid; row: Column; cursorSeason: number | null }>()
+const props = defineProps<{
+  grid: FoldGrid
+  row: Column
+  cursorSeason: number | null
+  cycle: CycleName
+  /** Whether it is the cycle that the series has its season by; indices are of no other. */
+  isOwnCycle: boolean
+}>()
 const bench = useBench()
 const time = useWindow()
 const ledger = useLedger()
@@ -77,7 +84,9 @@ function isSelected({ t }: FoldCell): boolean {
 }
 
 /** What the indices came to, season by season in the order of the columns. */
-const summary = computed(() => bench.result && seasonSummary(bench.result, props.row))
+const summary = computed(() =>
+  bench.result && props.isOwnCycle ? seasonSummary(bench.result, props.row) : null,
+)
 const seasonRows = computed(() =>
   props.grid.seasons.map(({ season, label }) => ({
     label,
@@ -98,7 +107,7 @@ const textOf = (line: SummaryLine, season: SeasonRow) =>
         }}
         by
         {{
-          oneCycle(bench.series!.calendar)
+          cycle
         }}
         and season
       </caption>
