@@ -25,7 +25,7 @@ describe('the description of the HTTP interface', () => {
       const text = readFileSync(`server/api/v1/${file}`, 'utf8')
       const [method, path] = routeOf(file).split(' ') as ['post', string]
       const own = ROUTES[path]![method]!
-      const reads = /bodyOf\(|readJsonBytes/.test(text)
+      const reads = /bodyOf\(|readJsonBytes|threadRoute\(/.test(text)
       expect([file, own.body !== undefined]).toEqual([file, reads])
     }
   })

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { oneCycle } from '~~/core/calendar/labels'
 import type { Value } from '~~/core/series/series'
 import { smallPath } from '~/shelf/smallPath'
+import { useBeside } from '../../beside/besideStore'
 import { useBench } from '../../study/benchStore'
 import { useWindow } from '../windowStore'
 import { useLedger } from '../ledgerStore'
@@ -11,9 +12,14 @@ import { xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
 
 const HEIGHT = 36
 const bench = useBench()
+const beside = useBeside()
 const time = useWindow()
 const ledger = useLedger()
-const cycle = computed(() => (bench.series ? oneCycle(bench.series.calendar) : 'year'))
+const cycle = computed(() => {
+  if (!bench.series) return 'year'
+  const { calendar } = bench.series
+  return oneCycle({ ...calendar, seasons: beside.foldCycle ?? calendar.seasons })
+})
 const frame = ref<HTMLElement | null>(null)
 
 /** The whole series on the same width as the strips. */
