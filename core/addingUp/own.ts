@@ -14,8 +14,10 @@ import { withoutAgreement } from './takenOn'
 export interface Own {
   /** In a few words. */
   readonly method: string
-  /** By which it is tried at earlier origins. */
+  /** What it is forecast by. */
   readonly document: MethodDocument
+  /** The same as it is tried at earlier origins, with what takes long chosen already. */
+  readonly triedAs: MethodDocument
   /** One entry a period ahead. */
   readonly forecast: readonly number[]
 }
@@ -59,8 +61,9 @@ export function ownForecast(
   const figures = calculate(series, document)
   const { assumed } = assume(figures)
   return {
+    document,
     // Chosen once and looked for nearby at every origin: a group has hundreds of series.
-    document: settledSoon(series, document, figures),
+    triedAs: settledSoon(series, document, figures),
     method: methodName(figures.method, series.calendar),
     forecast: (assumed?.bent ?? figures.ahead).forecast.slice(0, horizon),
   }
@@ -86,7 +89,7 @@ export interface OwnTry {
  */
 export function ownTries(
   series: Series,
-  { document }: Own,
+  { triedAs: document }: Own,
   { horizon, step }: Span,
   origins: number,
 ): (OwnTry | null)[] {

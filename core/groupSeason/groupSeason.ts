@@ -8,6 +8,7 @@ import { offBy, scaledError, type Off } from '../check/verdict'
 import { calculate } from '../calculate'
 import { spanOf } from '../completeMethod'
 import { defaultWay } from '../decompose/ways'
+import { settledSoon } from '../catalogue/settledSoon'
 import { changed, type MethodDocument } from '../method'
 import { Refusal } from '../refusal'
 import type { Series } from '../series/series'
@@ -134,11 +135,11 @@ function triedOn({ series, method }: Member, at: number, indices: Indices): Memb
   try {
     const own = ownForecast(series, method, span)
     const given = withIndices(method ?? own.document, series, indices)
-    calculate(series, given)
+    const triedAs = settledSoon(series, given, calculate(series, given))
     const isShort = periods < CYCLES_TO_GIVE * calendar.seasons
     const origins = originsOf(series, own, span)
     const tried =
-      origins > 0 ? triedBoth(series, own.document, given, origins, span, indices) : null
+      origins > 0 ? triedBoth(series, own.triedAs, triedAs, origins, span, indices) : null
     const says = isShort ? 'short' : (tried?.says ?? 'untold')
     return {
       ...{ ...about, ...nothing, method: given, says },
