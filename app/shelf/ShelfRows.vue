@@ -40,7 +40,7 @@ const width = computed(() =>
 
 /** Every row is as high as this, so that those out of sight need not be there. */
 const ROW_HEIGHT = 57
-const MARGIN = 4
+const MARGIN = 6
 const body = ref<HTMLElement | null>(null)
 const first = ref(0)
 const count = ref(rowsIn(innerHeight))
