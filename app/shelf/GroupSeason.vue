@@ -2,7 +2,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api } from '~/api/client'
 import { formatCount, formatDecimals, inReadersFigures } from '~/figures/format'
-import { useNotices } from '~/shell/noticeStore'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOf } from '~~/core/calendar/calendar'
 import type { Off } from '~~/core/check/verdict'
@@ -12,19 +11,17 @@ import type { MethodDocument } from '~~/core/method'
 import type { TriedGroupSeason } from '~~/shared/api/groupSeason'
 import type { Chosen } from '~~/shared/api/sums'
 import type { Study } from '~~/shared/api/studies'
-import { take, takeBack, type Taken } from './applying'
+import { take } from './applying'
 import { useShelf } from './shelfStore'
+import { useTakingMany } from './takingMany'
 
 /** The season that series have in common, and to which of them it is given: what it would have done is shown first. */
 const props = defineProps<{ chosen: Chosen; called: string }>()
 const shelf = useShelf()
-const notices = useNotices()
+const { isUnderWay, done, failure, takeEach } = useTakingMany()
 const open = ref(false)
 const tried = shallowRef<TriedGroupSeason | null>(null)
 const ticked = shallowRef<ReadonlySet<number>>(new Set())
-const failure = ref('')
-const isUnderWay = ref(false)
-const done = ref(0)
 
 /** Ends what is under way when the dialog is closed: the server has nothing to try for nobody. */
 let asked = new AbortController()
@@ -89,32 +86,16 @@ function tick(at: number) {
 }
 
 async function give() {
-  const taken: Taken[] = []
-  isUnderWay.value = true
-  done.value = 0
-  try {
-    for (const at of ticked.value) {
-      const { studyId } = tried.value!.studies[at]!
-      const study = await api<Study>(`/studies/${studyId}`)
-      const { name, method } = tried.value!.rows[at]!
-      const row = { id: tried.value!.studies[at]!.seriesId, name, studyId }
-      const applied = { row, study, change: null, refused: null }
-      taken.push(await take(applied, method as MethodDocument))
-      done.value = taken.length
-    }
-    open.value = false
-  } catch (error) {
-    failure.value = (error as Error).message
-  } finally {
-    isUnderWay.value = false
-  }
-  if (taken.length === 0) return
-  notices.show({
-    text: `${taken.length === 1 ? 'One series has' : `${formatCount(taken.length)} series have`} the season of the group now.`,
-    undo: async () => {
-      for (const one of taken) await takeBack(one)
+  const isThrough = await takeEach(
+    ticked.value,
+    async (at) => {
+      const study = await api<Study>(`/studies/${tried.value!.studies[at]!.studyId}`)
+      return take({ study }, tried.value!.rows[at]!.method as MethodDocument)
     },
-  })
+    (count) =>
+      `${count === 1 ? 'One series has' : `${formatCount(count)} series have`} the season of the group now.`,
+  )
+  if (isThrough) open.value = false
 }
 </script>
 

@@ -2,8 +2,8 @@
 import { computed, ref } from 'vue'
 import { api } from '~/api/client'
 import { formatCount, inReadersFigures } from '~/figures/format'
-import { take, takeBack, type Taken } from '~/shelf/applying'
-import { useNotices } from '~/shell/noticeStore'
+import { take } from '~/shelf/applying'
+import { useTakingMany } from '~/shelf/takingMany'
 import { takenOn } from '~~/core/addingUp/takenOn'
 import { AGREEMENT_NAMES } from '~~/core/addingUp/tried'
 import type { MethodDocument } from '~~/core/method'
@@ -12,12 +12,8 @@ import { useSums } from './sumsStore'
 
 /** Gives every series the forecast that was made to agree: as amounts by hand in its study, with their reason, to be undone. */
 const sums = useSums()
-const notices = useNotices()
+const { isUnderWay, done, failure, takeEach, stop } = useTakingMany()
 const open = ref(false)
-const failure = ref('')
-const isUnderWay = ref(false)
-const done = ref(0)
-let isStopped = false
 
 const members = computed(() => sums.nodes.filter(({ members }) => members.length === 0))
 const called = computed(() => AGREEMENT_NAMES[sums.by])
@@ -27,41 +23,23 @@ const reason = computed(
 )
 
 async function takeOn() {
-  const taken: Taken[] = []
-  failure.value = ''
-  isUnderWay.value = true
-  isStopped = false
-  done.value = 0
-  try {
-    for (const { name, series, own, agreed } of members.value) {
-      if (isStopped) break
+  const isThrough = await takeEach(
+    members.value,
+    async ({ name, series, own, agreed }) => {
       const { studyId, version } = sums.added!.studies[series[0]!]!
       const study = await api<Study>(`/studies/${studyId}`)
       if (version !== null && study.version !== version) {
         throw new Error(`${name.slice(0, 100)} was changed since. Add up again, and take that on.`)
       }
       const figures = { ahead: sums.added!.ahead, own, agreed: agreed[sums.by] }
-      const method = takenOn(study.method as MethodDocument, figures, reason.value)
-      taken.push(await take({ study }, method))
-      done.value = taken.length
-    }
-    open.value = false
-  } catch (error) {
-    failure.value = (error as Error).message
-  } finally {
-    isUnderWay.value = false
-  }
-  if (taken.length === 0) return
-  // What was added up has other versions now.
-  sums.note(taken.map(({ saved: { id, version } }) => ({ id, version })))
-  notices.show({
-    text: `${taken.length === 1 ? 'One series has' : `${formatCount(taken.length)} series have`} the forecast ${called.value} now.`,
-    undo: async () => {
-      const back: Study[] = []
-      for (const one of taken) back.push(await takeBack(one))
-      sums.note(back)
+      return take({ study }, takenOn(study.method as MethodDocument, figures, reason.value))
     },
-  })
+    (count) =>
+      `${count === 1 ? 'One series has' : `${formatCount(count)} series have`} the forecast ${called.value} now.`,
+    // What was added up has other versions now.
+    (saved) => sums.note(saved),
+  )
+  if (isThrough) open.value = false
 }
 </script>
 
@@ -88,7 +66,7 @@ async function takeOn() {
       {{ formatCount(done) }} of {{ formatCount(members.length) }} taken on…
     </p>
     <p class="dialog-acts">
-      <v-btn v-if="isUnderWay" @click="isStopped = true">Stop</v-btn>
+      <v-btn v-if="isUnderWay" @click="stop()">Stop</v-btn>
       <v-btn v-else @click="open = false">Cancel</v-btn>
       <v-btn variant="flat" :disabled="isUnderWay" @click="takeOn()">Take on</v-btn>
     </p>
