@@ -1,7 +1,7 @@
 import { assume } from '../assume'
 import { beginExamined } from '../begin'
 import { calculate } from '../calculate'
-import { settledSoon } from '../catalogue/settledSoon'
+import { settledSoon } from '../check/settledSoon'
 import { checkTask, roll } from '../check/rolling'
 import { firstOrigin } from '../checkPlan'
 import { spanOf } from '../completeMethod'

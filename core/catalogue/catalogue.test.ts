@@ -9,7 +9,7 @@ import { byUrgency, USUAL_THRESHOLDS, type Reason } from './attention'
 import { endingOf, periodsBehind } from './behind'
 import { mean } from '../statistics/average'
 import { catalogued, type CataloguePlan } from './catalogued'
-import { settledSoon } from './settledSoon'
+import { settledSoon } from '../check/settledSoon'
 import { USUAL_CONTEST } from './usualContest'
 
 const PLAN: CataloguePlan = {

@@ -18,7 +18,7 @@ import { mean } from '../statistics/average'
 import { attentionOf, LAST_ACTUALS, type Known, type Thresholds } from './attention'
 import { chosenMethod, type ChosenMethod, type Judged, type MethodSource } from './chosen'
 import type { Catalogued, CatalogueForecast, CatalogueRow } from './row'
-import { settledSoon, withLevels } from './settledSoon'
+import { settledSoon, withLevels } from '../check/settledSoon'
 
 /** How a catalogue is worked through: the same for each of its series. */
 export interface CataloguePlan {

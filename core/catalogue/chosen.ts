@@ -5,7 +5,7 @@ import type { MethodDocument } from '../method'
 import type { ExaminedSoon } from '../examine'
 import { orNull, Refusal } from '../refusal'
 import type { Series } from '../series/series'
-import { settledSoon, withLevels } from './settledSoon'
+import { settledSoon, withLevels } from '../check/settledSoon'
 
 /** Where the method of a series comes from. */
 export type MethodSource =

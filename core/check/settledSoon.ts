@@ -1,5 +1,5 @@
 import type { Figures } from '../calculate'
-import { settledAt } from '../check/settle'
+import { settledAt } from './settle'
 import { spanOf } from '../completeMethod'
 import type { MethodDocument } from '../method'
 import type { Series } from '../series/series'
