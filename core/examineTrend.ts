@@ -1,3 +1,4 @@
+import { seasonOut } from './words/seasonOut'
 import { carryOn, type Figures } from './calculate'
 import { without } from './decompose/parts'
 import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
@@ -239,8 +240,9 @@ function durbinWatsonWithout(
   )
 }
 
-/** `deseasonalized litres`; without a season `sales`, `litres`. */
-function fittedName({ decomposed, series }: Figures): string {
+/** `deseasonalized litres`, `litres without season and calendar`; without a season `sales`, `litres`. */
+function fittedName({ decomposed, prepared, series }: Figures): string {
   const what = series.unit || nounOf(series)
-  return decomposed.season ? `deseasonalized ${what}` : what
+  const without = Object.keys(prepared.takenOut ?? {})
+  return decomposed.season ? seasonOut(without).of(what) : what
 }

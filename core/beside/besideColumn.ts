@@ -1,3 +1,5 @@
+import { seasonOut } from '../words/seasonOut'
+import { namesTakenOut } from '../prepare/prepare'
 import { oneCycle } from '../calendar/labels'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation } from '../column/expression'
@@ -57,7 +59,8 @@ function whyNotKept({ kind, kept }: Beside & { readonly kept: LaidForecast }, pe
     : `"${kept.name}" does not forecast ${period}, or nothing has come in it.`
 }
 
-function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Own {
+function ownOf(run: SeriesRun, result: Looked | Result, beside: Beside): Own {
+  const { columns } = result
   const { value } = columns
   const { seasons } = run.calendar
   const cell = (t: number) => run.cell('value', t)
@@ -220,8 +223,15 @@ function ownOf(run: SeriesRun, { columns }: Looked | Result, beside: Beside): Ow
     }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
+      const without = 'takenOut' in result ? namesTakenOut(result) : []
       return {
-        label: beside.on === 'value' ? `Growth, ${run.noun}` : 'Growth, deseas.',
+        label:
+          beside.on === 'value'
+            ? `Growth, ${run.noun}`
+            : without.length === 0
+              ? 'Growth, deseas.'
+              : 'Growth without both',
+        explains: `growth of ${beside.on === 'value' ? run.noun : seasonOut(without).of(run.noun)}`,
         means: growthWords(beside.rate, run.per, oneCycle(run.calendar)),
         measure: 'percent',
         component: beside.on === 'value' ? 'original' : 'deseasonalized',

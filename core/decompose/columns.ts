@@ -1,3 +1,4 @@
+import { seasonOut } from '../words/seasonOut'
 import { declare, type Column } from '../column/column'
 import { operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
@@ -75,6 +76,7 @@ export function deseasonalizedColumn(run: Run): Column {
     name: 'deseasonalized',
     label:
       run.without.length === 0 ? 'Deseasonalized' : `No ${['season', ...run.without].join(' or ')}`,
+    symbol: run.without.length === 0 ? 'deseasonalized' : seasonOut(run.without).of(run.noun),
     means: [run.noun, ...run.without, 'index'].join(` ${model.remove} `),
     measure: 'level',
     component: 'deseasonalized',

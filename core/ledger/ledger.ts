@@ -1,3 +1,4 @@
+import { namesTakenOut } from '../prepare/prepare'
 import { axisOf } from '../calendar/axis'
 import { listed } from '../words/listed'
 import type { Cell } from '../column/cell'
@@ -96,7 +97,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     columns.value,
     columnsBeside(method.trend, { ...series, values: columns.original }),
   )
-  const without = Object.keys(result.takenOut?.found ?? {})
+  const without = namesTakenOut(result)
   const known: Omit<Run, 'indexUncertainty'> = {
     ...series,
     columns,

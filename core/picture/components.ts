@@ -1,3 +1,6 @@
+import { listed } from '../words/listed'
+import { namesTakenOut } from '../prepare/prepare'
+import { seasonOut } from '../words/seasonOut'
 import type { Column } from '../column/column'
 import { scenarioRow, STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
 import { memberName } from '../forecast/combination/columns'
@@ -17,6 +20,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
   const ledger = ledgerOf(result)
   const { find } = ledger
   const { forecast, method } = result
+  const without = namesTakenOut(result)
   /** A column over the span, and as far as it has one over the forecast. */
   const drawn = (name: string, label?: string, ahead = false): (Layer & { kind: 'series' })[] => {
     const column = find(name)
@@ -78,7 +82,11 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
     })),
     forecastDeseasonalized: drawn(
       'forecastDeseasonalized',
-      forecastWayOf(method.forecast.by).fitsTrend ? 'forecast without season' : 'deseas. forecast',
+      forecastWayOf(method.forecast.by).fitsTrend
+        ? `forecast without ${listed(['season', ...without])}`
+        : without.length === 0
+          ? 'deseas. forecast'
+          : seasonOut(without).of('forecast'),
     ),
     /** What the methods of a combination say, each for itself. */
     members: membersOf(result).flatMap((_, i) =>

@@ -23,6 +23,13 @@ export interface Prepared {
 /** What the preparations found that take something out, by their keys. */
 export type TakenOut = Readonly<Record<string, unknown>>
 
+/** What was taken out of the values of a result, by name: `calendar`. */
+export function namesTakenOut(result: {
+  readonly takenOut?: { readonly found: TakenOut }
+}): string[] {
+  return Object.keys(result.takenOut?.found ?? {})
+}
+
 /** What is analysed of a series, and how it is prepared. */
 export interface ToPrepare {
   /** Time codes of the first and the last analysed period. */

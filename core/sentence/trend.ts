@@ -1,3 +1,5 @@
+import { isAsked } from '../prepare/calendar/words'
+import { seasonOut } from '../words/seasonOut'
 import type { Calendar } from '../calendar/calendar'
 import { countPeriods, onePeriod } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
@@ -65,7 +67,7 @@ function trendFitAsk(method: Method, series: Series): Word['ask'] {
   const per = onePeriod(calendar)
   return {
     kind: 'fields',
-    lead: `The trend is fitted to the ${calendar.seasons < 2 ? 'series' : 'deseasonalized series'}. Limits need more than ${calendar.seasons + 1} ${per}s.`,
+    lead: `The trend is fitted to the ${calendar.seasons < 2 ? 'series' : seasonOut(method.calendar && isAsked(method.calendar) ? ['calendar'] : []).series}. Limits need more than ${calendar.seasons + 1} ${per}s.`,
     fields: [
       {
         kind: 'number',

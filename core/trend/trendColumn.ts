@@ -1,3 +1,4 @@
+import { seasonOut } from '../words/seasonOut'
 import { declare, type Column } from '../column/column'
 import type { Expression } from '../column/expression'
 import type { Run } from '../column/run'
@@ -27,7 +28,7 @@ export function trendColumn(
     name: 'trend',
     label: 'Trend',
     means,
-    explains: `${form.words} through the ${run.hasSeason ? 'deseasonalized series' : run.inputNoun}`,
+    explains: `${form.words} through the ${run.hasSeason ? seasonOut(run.without).series : run.inputNoun}`,
     measure: 'level',
     component: 'deseasonalized',
     mark: 'line-dashed',
@@ -42,6 +43,12 @@ export function trendColumn(
 /** What the trend goes through. */
 export function trended(run: Run): string {
   return run.hasSeason ? 'deseasonalized' : run.input.column
+}
+
+/** The same in few words, where a row says what it is. */
+export function trendedShort({ hasSeason, without, inputNoun }: Run): string {
+  if (!hasSeason) return inputNoun
+  return without.length === 0 ? 'deseas.' : seasonOut(without).series
 }
 
 /** Why a column that needs the trend, or a regression, is empty. */

@@ -1,3 +1,4 @@
+import { trendedShort } from '../../trend/trendColumn'
 import type { Column } from '../../column/column'
 import {
   figureOf,
@@ -75,7 +76,7 @@ function levelOf(run: AveragesRun): {
         level: [
           trendCycleColumn(run, {
             label: 'Trend-cycle',
-            means: 'line through deseas.',
+            means: `line through ${trendedShort(run)}`,
             arithmetic: lineThrough(
               run,
               trendLine(run.columns.deseasonalized, run.firstT),

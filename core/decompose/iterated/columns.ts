@@ -1,3 +1,4 @@
+import { seasonOut } from '../../words/seasonOut'
 import { declare, type Column } from '../../column/column'
 import {
   deseasonalizedColumn,
@@ -56,7 +57,7 @@ export function columnsOfIterated(
     }),
     deseasonalizedColumn(run),
     ...yearlyColumns(run),
-    saying(irregularColumn(run), `deseasonalized ${run.model.remove} trend-cycle`),
+    saying(irregularColumn(run), `${seasonOut(run.without).short} ${run.model.remove} trend-cycle`),
     recomposedColumn(run, 'trend-cycle'),
     declare(run.unit, {
       name: 'weight',
@@ -123,9 +124,9 @@ function yearlyColumns(run: IteratedRun): Column[] {
       ...{
         name: 'yearlyKept',
         label: 'Yearly sums kept',
-        symbol: 'deseasonalized, yearly sums kept',
+        symbol: `${seasonOut(run.without).short}, yearly sums kept`,
       },
-      means: `deseasonalized ${run.model.restore} ${isFactor ? 'factor' : 'amount'} of the yearly sums`,
+      means: `${seasonOut(run.without).short} ${run.model.restore} ${isFactor ? 'factor' : 'amount'} of the yearly sums`,
       ...{ measure: 'level', component: 'deseasonalized', mark: 'line-dotted' },
       stages: ['deseasonalize'],
       strip: { id: 'deseasonalized', title: 'Deseasonalized', share: 1, label: 'yearly sums kept' },

@@ -1,3 +1,5 @@
+import type { Model } from '../../model'
+import { seasonOut } from '../../words/seasonOut'
 import { declare, type Column, type Mark } from '../../column/column'
 import { figureOf, operation, parameterOf, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
@@ -104,6 +106,11 @@ export function bentColumns(columns: readonly Column[], bending: Bending): Colum
   ]
 }
 
+function bentLabel({ without }: Run, season: Model | null): string {
+  if (season === null) return 'Level, bent'
+  return without.length === 0 ? 'Deseas., bent' : 'Bent, without both'
+}
+
 /** What is assumed, each kind in a row of its own, where there is any. */
 function assumptionColumns(bending: Bending): Column[] {
   const { run, bent, assumptions } = bending
@@ -114,8 +121,8 @@ function assumptionColumns(bending: Bending): Column[] {
     ...(hasGrowth(bending)
       ? [
           declare(unit, {
-            ...{ name: LEVEL, label: bent.season ? 'Deseas., bent' : 'Level, bent' },
-            symbol: bent.season ? 'bent deseasonalized forecast' : 'bent level',
+            ...{ name: LEVEL, label: bentLabel(run, bent.season) },
+            symbol: bent.season ? `bent ${seasonOut(run.without).of('forecast')}` : 'bent level',
             means: 'growth as assumed',
             measure: 'level',
             component: 'deseasonalized',

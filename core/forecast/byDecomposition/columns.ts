@@ -1,3 +1,4 @@
+import { seasonOut } from '../../words/seasonOut'
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
@@ -26,8 +27,8 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
     ...(hasSeason
       ? [
           withoutSeasonColumn(run, ahead, {
-            label: 'Forecast, deseas.',
-            symbol: 'deseasonalized forecast',
+            label: run.without.length === 0 ? 'Forecast, deseas.' : 'Forecast without both',
+            symbol: seasonOut(run.without).of('forecast'),
             arithmetic: point,
           }),
         ]

@@ -1,3 +1,4 @@
+import { listed } from '../../words/listed'
 import { declare, type Column } from '../../column/column'
 import {
   figureOf,
@@ -141,7 +142,7 @@ function seasonColumns(fitted: Fitted): Column[] {
     }),
     withoutSeasonColumn(run, parts.ahead, {
       label: 'Forecast, no season',
-      symbol: 'forecast without season',
+      symbol: `forecast without ${listed(['season', ...run.without])}`,
       arithmetic: (t) =>
         operation(run.cell('forecast', t), ofLog ? '÷' : '−', run.cell('seasonEffect', t)),
     }),

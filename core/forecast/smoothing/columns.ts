@@ -1,3 +1,4 @@
+import { listed } from '../../words/listed'
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import { once } from '../../column/once'
@@ -129,7 +130,7 @@ export function columnsOfSmoothing(run: Run, parts: Parts): Column[] {
       ? [
           withoutSeasonColumn(run, ahead, {
             label: 'Forecast, no season',
-            symbol: 'forecast without season',
+            symbol: `forecast without ${listed(['season', ...run.without])}`,
             arithmetic: (t) => back(cells.reached(t)),
           }),
         ]

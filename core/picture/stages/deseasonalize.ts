@@ -1,3 +1,5 @@
+import { namesTakenOut } from '../../prepare/prepare'
+import { seasonOut } from '../../words/seasonOut'
 import type { Mark } from '../../column/column'
 import type { Result } from '../../result'
 import type { Value } from '../../series/series'
@@ -64,6 +66,8 @@ function growthStrip(result: Result, { inspected, noun, says }: StripSources): S
   const rates = [...new Set(growths.map(({ beside }) => beside.rate))]
   const shared = sharedPlaces(growths.map(({ values }) => values))
   const isOne = rates.length === 1
+  const without = namesTakenOut(result)
+  const withoutBoth = without.length === 0 ? 'deseas.' : seasonOut(without).short
   return {
     id: 'growth',
     title: 'Growth',
@@ -74,7 +78,7 @@ function growthStrip(result: Result, { inspected, noun, says }: StripSources): S
     spans: isOne ? undefined : `means over the ${shared.length} periods that all have`,
     layers: growths.map(({ beside, column, values }) => {
       const average = mean(shared.map((place) => values[place]!))
-      const of = beside.on === 'value' ? noun : 'deseas.'
+      const of = beside.on === 'value' ? noun : withoutBoth
       const name = isOne ? of : `${of} ${column.means}`
       const mark = beside.rate === rates[0] ? column.mark : (SECOND[column.mark] ?? column.mark)
       return layer(

@@ -1,3 +1,4 @@
+import { besideColumn } from '../../beside/besideColumn'
 import { axisOf } from '../../calendar/axis'
 import { describe, expect, it } from 'vitest'
 import { analyse } from '../../analyse'
@@ -21,6 +22,7 @@ import { calendarWords } from './words'
 const START = { cycle: 2014, season: 1 }
 const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
 const SATURDAY = 0.013
+const GROWS = [{ kind: 'growth', from: '2024-03', percentPerYear: 2, reason: 'a wish' }]
 const EASTER = 0.045
 const EFFECTS: CalendarDocument = { tradingDay: 'six', easter: 8 }
 const OPEN: CalendarDocument = { ...EFFECTS, ifItHelps: ['tradingDay', 'easter'] }
@@ -279,7 +281,31 @@ it('what is without season and calendar says so in the ledger', () => {
   const ledger = ledgerOf(analyse(PAINT, without(EFFECTS)))
   expect(ledger.find('deseasonalized')).toMatchObject({
     label: 'No season or calendar',
+    symbol: 'values without season and calendar',
     means: 'values ÷ calendar ÷ index',
   })
   expect(ledgerOf(analyse(PAINT, base)).find('deseasonalized')!.label).toBe('Deseasonalized')
+})
+
+describe('with the calendar taken out, nothing is called as if the season alone were', () => {
+  it.each([
+    ...DECOMPOSITION_WAYS.filter(({ traits }) => traits.hasSeason).map(({ name }) => ({
+      decompose: { by: name, ...(name === 'two-seasons' ? { seasons: [12, 24] } : {}) },
+    })),
+    { trend: { form: 'smoothed' } },
+    { forecast: { by: 'smoothing' } },
+    { forecast: { by: 'decomposition', assumptions: GROWS } },
+  ] as Partial<MethodDocument>[])('%j', (more) => {
+    const result = analyse(PAINT, without(EFFECTS, more))
+    const growth = besideColumn(result, {
+      kind: 'growth',
+      rate: 'yearOnYear',
+      on: 'deseasonalized',
+    })
+    const words = [...ledgerOf(result).columns, growth].flatMap(
+      ({ label, symbol, means, explains }) => [label, symbol, means, explains],
+    )
+    expect(words.filter((one) => /deseas/i.test(one))).toEqual([])
+    expect(result.trendFit).not.toMatchObject({ equation: expect.stringContaining('deseas') })
+  })
 })

@@ -3,7 +3,7 @@ import { figureOf, operation, type Expression, type Regression } from '../../col
 import { regressionOf, type Run } from '../../column/run'
 import { powersOfTime, type DesignColumn } from '../../regression/design'
 import { TIME_CODE } from '../../regression/timeVariable'
-import { trendColumn, trended, type TrendColumns } from '../trendColumn'
+import { trendColumn, trended, trendedShort, type TrendColumns } from '../trendColumn'
 import { FITTED_FORMS } from './forms'
 import type { FittedTrendReport } from './report'
 
@@ -17,7 +17,7 @@ export interface StraightLine {
 export function fittedColumns(run: Run, parts: TrendColumns<FittedTrendReport>): Column[] {
   const { words, degree, bends, ofLog } = FITTED_FORMS[parts.fit.form]
   const isLine = degree === 1 && !bends && !ofLog
-  const means = isLine ? `line through ${run.hasSeason ? 'deseas.' : run.inputNoun}` : words
+  const means = isLine ? `line through ${trendedShort(run)}` : words
   return [
     trendColumn(run, parts, { means, arithmetic: lineArithmetic(run, parts.fit, parts.design) }),
   ]

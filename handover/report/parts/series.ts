@@ -1,3 +1,6 @@
+import { namesTakenOut } from '../../../core/prepare/prepare'
+import { capitalized } from '../../../core/series/noun'
+import { seasonOut } from '../../../core/words/seasonOut'
 import { furthestFromTrend, type Distance } from '../../../core/beside/furthest'
 import type { Finding } from '../../../core/finding'
 import { STAGES } from '../../../core/stage'
@@ -75,12 +78,12 @@ function furthest(of: PartOf): Markup | null {
     ${list(over)}${list(under)}`
 }
 
-function distance({ workings, says }: PartOf, { t, words }: Distance): Markup {
+function distance({ result, workings, says }: PartOf, { t, words }: Distance): Markup {
   const value = workings.ledger.run.value('deseasonalized', t)
   const own =
     value === null
       ? null
-      : html` Deseasonalized it was
+      : html` ${capitalized(seasonOut(namesTakenOut(result)).short)} it was
         ${workings.figure({ column: 'deseasonalized', t }, says.figure(value))}.`
   return html`${says.inText(words)}${own}`
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
 import { capitalized, nounOf } from '~~/core/series/noun'
@@ -12,10 +14,12 @@ const beside = useBeside()
 const per = computed(() => onePeriod(bench.series!.calendar))
 const cycle = computed(() => oneCycle(bench.series!.calendar))
 const kinds = computed(() => growthKinds(bench.series!.calendar.seasons))
+const without = computed(() => namesTakenOut(bench.result!))
 const traits = computed(() => traitsOf(bench.result!.method.decompose))
 const isTheSame = computed(() => {
   const { hasSeason, seasonMayChange } = traits.value
-  const cancels = hasSeason && !seasonMayChange
+  // What the calendar does differs from year to year, and cancels out of nothing.
+  const cancels = hasSeason && !seasonMayChange && without.value.length === 0
   const { model } = bench.result!.method.decompose
   return (
     beside.rateShown === 'yearOnYear' &&
@@ -38,10 +42,11 @@ function takeSecond(rate: GrowthKind | null) {
   if (rate !== null && beside.growthOf === 'both') beside.growthOf = 'deseasonalized'
 }
 const noun = computed(() => nounOf(bench.series!))
+const seasonless = computed(() => seasonOut(without.value).of(noun.value))
 const of = computed(() => [
-  { value: 'both', title: `${noun.value} and deseasonalized ${noun.value}` },
+  { value: 'both', title: `${noun.value} and ${seasonless.value}` },
   { value: 'value', title: noun.value },
-  { value: 'deseasonalized', title: `deseasonalized ${noun.value}` },
+  { value: 'deseasonalized', title: seasonless.value },
 ])
 </script>
 

@@ -1,3 +1,5 @@
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 import type { ArimaFigures } from '~~/core/arima/model'
 import type { OrderOptions } from '~~/core/arima/orderOptions'
 import type { ArimaForecast } from '~~/core/forecast/arima/calculate'
@@ -51,7 +53,7 @@ export function shownTrend(result: Result): ShownModel {
   return {
     ...{ part: 'trend', model, options: result.method.trend as OrderOptions },
     ...{ seasons: 1, s, transform: null },
-    of: isOfDeseasonalized ? `deseasonalized ${series.noun}` : series.noun,
+    of: isOfDeseasonalized ? seasonOut(namesTakenOut(result)).of(series.noun) : series.noun,
     values: (isOfDeseasonalized ? columns.deseasonalized : columns.value).slice(from),
     predicted: columns.trend.slice(from),
     firstT: first,

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
@@ -65,7 +67,9 @@ function breakThere(level: boolean) {
 
 <template>
   <section class="report working-part">
-    <h3>Trend through the {{ withSeason ? 'deseasonalized series' : 'series' }}</h3>
+    <h3>
+      Trend through the {{ withSeason ? seasonOut(namesTakenOut(props.result)).series : 'series' }}
+    </h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">
       <template v-if="isInDays">days since the first period began</template>

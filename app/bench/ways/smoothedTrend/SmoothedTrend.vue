@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
@@ -14,7 +16,10 @@ const fit = computed(() => props.result.trendFit as SmoothedTrendReport)
 
 <template>
   <section class="working-part">
-    <h3>Trend smoothed through the {{ hasSeason(result) ? 'deseasonalized series' : 'series' }}</h3>
+    <h3>
+      Trend smoothed through the
+      {{ hasSeason(result) ? seasonOut(namesTakenOut(result)).series : 'series' }}
+    </h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">
       In the past it is what the periods before said of each one. A weight says how much the newest

@@ -1,0 +1,30 @@
+import { listed } from './listed'
+
+/** Values without their season, as they are named: where more was taken out of them than the season, that is said too. */
+export interface SeasonOut {
+  /** `deseasonalized` */
+  readonly short: string
+  /** `deseasonalized series` */
+  readonly series: string
+  /** `deseasonalized litres` */
+  of(noun: string): string
+}
+
+/**
+ * What values without their season are called.
+ *
+ * @param without what else was taken out of them, by name
+ * @example seasonOut([]).of('litres') // 'deseasonalized litres'
+ * @example seasonOut(['calendar']).of('litres') // 'litres without season and calendar'
+ */
+export function seasonOut(without: readonly string[]): SeasonOut {
+  if (without.length === 0) {
+    return {
+      short: 'deseasonalized',
+      series: 'deseasonalized series',
+      of: (noun) => `deseasonalized ${noun}`,
+    }
+  }
+  const out = `without ${listed(['season', ...without])}`
+  return { short: out, series: `series ${out}`, of: (noun) => `${noun} ${out}` }
+}
