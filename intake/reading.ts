@@ -1,3 +1,4 @@
+import type { WeekdayShares } from '../core/seasonality/weekdayShares'
 import type { Frequency } from '../core/calendar/calendar'
 import type { Series } from '../core/series/series'
 
@@ -60,6 +61,8 @@ export interface ReadSeries {
   readonly missing: number
   /** Rows that were merged into another of the same period. */
   readonly duplicates: number
+  /** How the days of the week differ that its periods were added up from, where they were. */
+  readonly weekdays?: WeekdayShares | null
 }
 
 /** What each part of a sheet became, for showing the reading on the file itself. */

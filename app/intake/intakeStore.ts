@@ -1,3 +1,4 @@
+import type { WeekdayShares } from '~~/core/seasonality/weekdayShares'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { api } from '~/api/client'
@@ -11,7 +12,7 @@ import { LIMITS } from '~~/intake/limits'
 import type { Row } from '~~/intake/grid'
 import type { Answers, Reading } from '~~/intake/reading'
 import { documentFromSeries } from '~~/shared/seriesSchema'
-import type { NewSeries } from '~~/shared/api/series'
+import { sourceOf, type NewSeries } from '~~/shared/api/series'
 import { keepFile } from './keepFile'
 import { findKnown, type KnownSeries } from './knownSeries'
 import { rememberedAnswers, rememberAnswers, shapeKey } from './remembered'
@@ -20,6 +21,8 @@ import { rememberedAnswers, rememberAnswers, shapeKey } from './remembered'
 export interface Candidate {
   /** Column of the file, from 0; null when its values stand in several. */
   readonly column: number | null
+  /** How the days of the week differ that its periods were added up from. */
+  readonly weekdays?: WeekdayShares | null | undefined
   readonly series: Series
   readonly missing: number
   readonly duplicates: number
@@ -163,11 +166,11 @@ export const useIntake = defineStore('intake', () => {
     headerLine.value = line
     candidates.value =
       found.outcome === 'ok'
-        ? found.series.map(({ series, column, missing, duplicates }) => {
+        ? found.series.map(({ series, column, missing, duplicates, weekdays }) => {
             const earlier = before.get(series.name)
             const known = kept.get(series) ?? null
             return {
-              column,
+              ...{ column, weekdays },
               series,
               missing,
               duplicates,
@@ -254,10 +257,10 @@ export const useIntake = defineStore('intake', () => {
     }
   }
 
-  function asNew({ series, name, unit, quantity, column }: Candidate, fileId: string): NewSeries {
+  function asNew({ series, name, unit, quantity, ...read }: Candidate, fileId: string): NewSeries {
     return {
       series: documentFromSeries({ ...series, quantity, name: name.trim(), unit: unit.trim() }),
-      source: { file: fileName.value, ...(column === null ? {} : { column: column + 1 }) },
+      source: sourceOf(fileName.value, read),
       fileId,
     }
   }

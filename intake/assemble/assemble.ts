@@ -1,3 +1,4 @@
+import { weekdayShares, type WeekdayShares } from '../../core/seasonality/weekdayShares'
 import { calendarOf, isFinerThanMonths, type Calendar } from '../../core/calendar/calendar'
 import { periodLabel } from '../../core/calendar/labels'
 import { axisOf } from '../../core/calendar/axis'
@@ -124,6 +125,7 @@ function rollUp(
     calendar.frequency === rows || isShort(calendar)
       ? []
       : withoutIncomplete(series, calendar, rows, inquiry)
+  const isByDays = (rows === 'daily' || rows === 'hourly') && !isFinerThanMonths(calendar)
   const isDropped = (period: Period) => dropped.some((own) => isSame(own, period))
   return series.flatMap((own): ReadSeries[] => {
     const byPeriod = group(own, calendar)
@@ -132,8 +134,13 @@ function rollUp(
     const way = how(own)
     const quantity = way === 'sum' || way === 'count' ? 'flow' : 'level'
     const valueOf = (entries: Grouped['entries']) => gather(inOrder(entries), way)
-    return [layOut({ own, quantity }, byPeriod, calendar, valueOf, 0)]
+    const read = layOut({ own, quantity }, byPeriod, calendar, valueOf, 0)
+    return [way === 'sum' && isByDays ? { ...read, weekdays: weekdaysOf(own) } : read]
   })
+}
+
+function weekdaysOf({ entries }: ValuedSeries): WeekdayShares | null {
+  return weekdayShares(entries.map(({ at, value }) => ({ day: dayOf(at.period), value })))
 }
 
 /** The periods that are left out since they are not complete, as it is asked. */

@@ -1,3 +1,5 @@
+import { isFinerThanMonths } from '../../core/calendar/calendar'
+import { weekdayShares, type WeekdayShares } from '../../core/seasonality/weekdayShares'
 import { isDeepStrictEqual } from 'node:util'
 import { and, eq, isNull } from 'drizzle-orm'
 import { analyse } from '../../core/analyse'
@@ -8,10 +10,10 @@ import { rowAsSeries, rowNamed } from '../../core/ledger/rowAsSeries'
 import { lookAt } from '../../core/look'
 import type { MethodDocument } from '../../core/method'
 import { Refusal } from '../../core/refusal'
-import { gathered, gatheredLabel, gatheredName } from '../../core/series/gathered'
+import { gathered, gatheredLabel, gatheredName, mayLackSome } from '../../core/series/gathered'
 import type { Series } from '../../core/series/series'
 import type { GatheredRow, TakeOnRow } from '../../shared/api/derived'
-import type { NewSeries } from '../../shared/api/series'
+import { sourceOf, type NewSeries } from '../../shared/api/series'
 import { documentFromSeries, LONGEST_NAME, seriesDocumentSchema } from '../../shared/seriesSchema'
 import { among } from '../database/among'
 import type { Database } from '../database/open'
@@ -39,10 +41,11 @@ export interface CalculatedRow {
  */
 export function calculateRow(stored: StoredSeries, asked: TakeOnRow): CalculatedRow {
   const { row, method } = asked
-  const own = rowOf(stored, row, method)
+  const made = rowOf(stored, row, method)
+  const own = made.series
   return {
     ...{ fromId: stored.id, stamp: stampOf(stored), asked },
-    incoming: asNew(own),
+    incoming: asNew(made),
     label: isGathered(row) ? gatheredLabel(row) : own.name.slice(0, -` of ${stored.name}`.length),
     method: begin(own).method,
   }
@@ -145,29 +148,52 @@ function isGathered(row: TakeOnRow['row']): row is GatheredRow {
   return typeof row === 'object' && row.kind === 'gathered'
 }
 
-function rowOf(stored: StoredSeries, row: TakeOnRow['row'], method: MethodDocument): Series {
+/** The series that a row becomes, and how the days differ that it was added up from. */
+interface Made {
+  readonly series: Series
+  readonly weekdays: WeekdayShares | null
+}
+
+function rowOf(stored: StoredSeries, row: TakeOnRow['row'], method: MethodDocument): Made {
   if (isGathered(row)) return gatheredValues(toSeries(stored), row, method)
   const result = analyse(toSeries(stored), method)
-  if (typeof row === 'string') return rowAsSeries(result, rowNamed(result, row))
+  if (typeof row === 'string') {
+    return { series: rowAsSeries(result, rowNamed(result, row)), weekdays: null }
+  }
   const column = besideColumn(result, row)
-  return rowAsSeries(result, column, `${column.label} (${column.means})`)
+  const series = rowAsSeries(result, column, `${column.label} (${column.means})`)
+  return { series, weekdays: null }
 }
 
 /** The values as they are used, adjusted and filled, in a coarser rhythm. */
-function gatheredValues(from: Series, { to, by }: GatheredRow, method: MethodDocument): Series {
+function gatheredValues(from: Series, { to, by }: GatheredRow, method: MethodDocument): Made {
   const { value: values, t } = lookAt(from, method).columns
   const start = axisOf(from).periodAt(t[0]!)
-  return { ...gathered({ ...from, start, values }, to, by), name: gatheredName(from, to, by) }
+  const own = { ...from, start, values }
+  return {
+    series: { ...gathered(own, to, by), name: gatheredName(from, to, by) },
+    weekdays: by === 'sum' && !isFinerThanMonths({ frequency: to }) ? weekdaysOf(own) : null,
+  }
+}
+
+/** How the days of the week differ in a series of days or hours; null of any other. */
+function weekdaysOf(own: Series): WeekdayShares | null {
+  if (!mayLackSome(own.calendar)) return null
+  const { firstDay } = axisOf(own)
+  return weekdayShares(own.values.map((value, i) => ({ day: firstDay(i + 1)!, value })))
 }
 
 /** As if it had come in from a file that is called like it. */
-function asNew(series: Series): NewSeries {
+function asNew({ series, weekdays }: Made): NewSeries {
   const document = seriesDocumentSchema.parse({
     ...documentFromSeries(series),
     name: series.name.slice(0, LONGEST_NAME),
     noun: (series.noun ?? '').slice(0, LONGEST_NOUN),
   })
-  return { series: document, source: { file: series.name.slice(0, LONGEST_FILE) } }
+  return {
+    series: document,
+    source: sourceOf(series.name.slice(0, LONGEST_FILE), { column: null, weekdays }),
+  }
 }
 
 const LONGEST_NOUN = 60

@@ -1,3 +1,4 @@
+import { sourceOf } from '../../shared/api/series'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { sql } from 'drizzle-orm'
@@ -42,13 +43,13 @@ function bringIn(db: Database, folder: string): void {
     }
     keepSeries(
       db,
-      reading.series.map(({ series: read, column }) => ({
+      reading.series.map(({ series: read, ...one }) => ({
         // Quillfield's files head what was sold; takings and orders say what they are by themselves.
         series: documentFromSeries({
           ...read,
           noun: /takings|orders/.test(read.name) ? '' : 'sales',
         }),
-        source: { file, ...(column === null ? {} : { column: column + 1 }) },
+        source: sourceOf(file, one),
       })),
     )
   }

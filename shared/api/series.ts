@@ -1,3 +1,5 @@
+import { WEEKDAYS } from '../../core/calendar/civil'
+import type { WeekdayShares } from '../../core/seasonality/weekdayShares'
 import { z } from 'zod'
 import { FREQUENCIES } from '../../core/calendar/calendar'
 import type { Value } from '../../core/series/series'
@@ -15,6 +17,16 @@ import {
 
 const idSchema = z.uuid()
 
+/** How the days of the week differ, Monday first; null for a day that never has a value. */
+const weekdaySharesSchema = z.strictObject({
+  weeks: z.int().min(1),
+  days: z
+    .array(z.strictObject({ share: z.number(), standardError: z.number().min(0) }).nullable())
+    .length(WEEKDAYS.length),
+  f: z.number().min(0).nullable(),
+  p: z.number().min(0).max(1).nullable(),
+})
+
 /** Where the values of a series came from. */
 export const sourceSchema = z.strictObject({
   /** Name of the file, or `pasted`. */
@@ -23,8 +35,29 @@ export const sourceSchema = z.strictObject({
   column: z.int().min(1).optional(),
   /** Periods whose values the file no longer had, kept from before. */
   carriedOver: z.int().min(1).optional(),
+  /** How the days of the week differ that its periods were added up from. */
+  weekdays: weekdaySharesSchema.optional(),
 })
 export type Source = z.infer<typeof sourceSchema>
+
+/**
+ * Where a series of a file came from.
+ *
+ * @param column of the file, from 0; null where its values stand in several
+ */
+export function sourceOf(
+  file: string,
+  {
+    column,
+    weekdays,
+  }: { readonly column: number | null; readonly weekdays?: WeekdayShares | null },
+): Source {
+  return {
+    file,
+    ...(column === null ? {} : { column: column + 1 }),
+    ...(weekdays ? { weekdays: { ...weekdays, days: [...weekdays.days] } } : {}),
+  }
+}
 
 /** One series to be kept, from intake or a script. */
 export const newSeriesSchema = z.strictObject({

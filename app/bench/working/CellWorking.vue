@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { formatFigure, inReadersFigures } from '~/figures/format'
 import type { Explanation } from '~~/core/ledger/explain'
 import { termOfColumn } from '~~/core/glossary/glossary'
+import { countedDays } from '~~/core/prepare/calendar/countedDays'
+import { calendarTakenOf } from '~~/core/prepare/calendar/reading'
 import { weightedCells } from '~~/core/ledger/weighted'
 import { canBeSeries } from '~~/core/ledger/rowAsSeries'
 import { later } from '~/shell/later'
@@ -17,6 +19,7 @@ import ValueCare from './ValueCare.vue'
 const IndexCare = later(() => import('./IndexCare.vue'))
 const RowTaker = later(() => import('./RowTaker.vue'))
 const WeightsChart = later(() => import('../figures/WeightsChart.vue'))
+const DaysOfPeriod = later(() => import('./DaysOfPeriod.vue'))
 const LocalFitChart = later(() => import('../figures/LocalFitChart.vue'))
 
 /** Rows in which a value of the series itself is met: as it is, or less its season or its trend. */
@@ -65,6 +68,11 @@ const canLeaveOut = computed(
     canLeaveOutOfIndex(bench.result) &&
     ledger.valueAt('seasonalIrregular', t.value) !== null,
 )
+/** The days of the period as the calendar's row counts them. */
+const days = computed(() => {
+  const taken = bench.result && calendarTakenOf(bench.result)
+  return taken ? countedDays(taken, column.value, t.value) : null
+})
 /** The cells of a weighted average, which are drawn under their weights. */
 const weighted = computed(() => {
   const { explanation } = props
@@ -94,6 +102,7 @@ const source = computed(() => {
         = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
       </p>
       <p v-if="explanation.reading" class="reading">{{ inReadersFigures(explanation.reading) }}</p>
+      <DaysOfPeriod v-if="days" :days="days" />
       <LocalFitChart
         v-if="explanation.localFit"
         :fit="explanation.localFit"

@@ -127,7 +127,8 @@ function effectColumns(run: SeriesRun, taken: CalendarTaken, over: Over): Column
   )
 }
 
-function rowOf({ name }: DesignColumn): string {
+/** The row of the ledger that a column of an effect stands in. */
+export function rowOf({ name }: DesignColumn): string {
   return `calendar ${name}`
 }
 

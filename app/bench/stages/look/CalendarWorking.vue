@@ -2,12 +2,14 @@
 import { computed } from 'vue'
 import { formatChange, formatDecimals, formatP, formatSigned } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
+import { easterByYears } from '~~/core/prepare/calendar/easterYears'
 import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
 import type { Result } from '~~/core/result'
 import { orderText } from '~~/core/stateSpace/arima/order'
 import { normalQuantile } from '~~/core/statistics/distributions'
 import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
+import EasterYears from './EasterYears.vue'
 
 /** What the days of a period do to its values, and whether that is more than chance. */
 const props = defineProps<{ result: Result }>()
@@ -16,6 +18,7 @@ const ledger = useLedger()
 const LEVEL = 95
 const taken = computed(() => calendarTakenOf(props.result)!)
 const isShare = computed(() => taken.value.model === 'multiplicative')
+const easter = computed(() => easterByYears(taken.value))
 const effects = computed(() => readEffects(taken.value))
 /** With the errors of a model: the same effects with independent ones, and the model. */
 const beside = computed(() => {
@@ -114,6 +117,7 @@ function risesBy(aiccWithout: Value): string {
         </tr>
       </tbody>
     </v-table>
+    <EasterYears v-if="easter" :easter="easter" />
     <p class="muted small">
       {{
         beside

@@ -12,6 +12,11 @@ export const look: Parts = {
     },
     {
       needs: 'series',
+      component: later(() => import('./WeekdaysBehind.vue')),
+      shows: ({ stage }) => stage === 'look',
+    },
+    {
+      needs: 'series',
       component: later(() => import('./LookWorking.vue')),
       shows: ({ stage }) => stage === 'look',
     },
