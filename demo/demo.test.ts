@@ -1,3 +1,4 @@
+import { datesOfCalendar } from '../intake/dates/calendarFile'
 import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { fittedReport } from '../core/trend/report'
@@ -12,7 +13,7 @@ import type { MethodAction } from '../core/finding'
 import { changed, type MethodDocument } from '../core/method'
 import type { Series } from '../core/series/series'
 import { readFile } from '../intake/readFile'
-import { demoFiles } from './series'
+import { demoFiles, promotionCalendar } from './series'
 import { TRUTH } from './truth'
 
 const read = (file: string) => readFileSync(new URL(`./files/${file}`, import.meta.url), 'utf8')
@@ -66,6 +67,31 @@ describe('what was put in is found again', () => {
       6,
     )
     expect(columns.period[lowest]).toBe('2019-06')
+  })
+
+  it('decking oil: what a day of promotion adds comes back, and only where the list is given', () => {
+    const { file, promotion, noise } = TRUTH.decking
+    const [list] = datesOfCalendar(promotionCalendar(), { first: 2016, last: 2027 })
+    expect(list!.dates).toHaveLength(promotion.from.length * promotion.days)
+    const oil = seriesOf(file)
+    const holidays = [{ name: list!.name, dates: [...list!.dates] }]
+    const got = analyse(oil, { ...FORMAT, calendar: { holidays } })
+    const [day] = readEffects(calendarTakenOf(got)!)
+    expect(day!.name).toBe('one day of Decking weeks more')
+    // Days add up in a month, where effects of logarithms multiply: ten days are 12.0%, as ten times 1.14%.
+    expect(
+      Math.abs(10 * Math.log1p(day!.estimate) - Math.log1p(10 * promotion.perDay)),
+    ).toBeLessThan(2.6 * 10 * day!.standardError)
+    const left = (values: readonly (number | null)[]) =>
+      Math.sqrt(values.reduce((sum, one) => sum! + ((one ?? 1) - 1) ** 2, 0)! / values.length)
+    expect(left(got.columns.irregular)).toBeLessThan(1.2 * noise)
+    expect(left(analyse(oil, FORMAT).columns.irregular)).toBeGreaterThan(1.5 * noise)
+  })
+
+  it('the promotions stand beside the files as the calendar that they are read from', () => {
+    expect(
+      readFileSync(new URL(`./lists/${TRUTH.decking.promotion.file}`, import.meta.url), 'utf8'),
+    ).toBe(promotionCalendar())
   })
 
   it('interior paint: additive indices within 400 litres', () => {

@@ -1,9 +1,11 @@
 import { axisOf } from '../core/calendar/axis'
 import { calendarOf } from '../core/calendar/calendar'
-import { daysOf, weekdayCounts } from '../core/calendar/civil'
+import { daysOf, daysShared, weekdayCounts } from '../core/calendar/civil'
 import { easterShare } from '../core/regression/regressors/calendar/easter'
 import { randomFrom, type Random } from './random'
 import { TRUTH } from './truth'
+
+const DAY_MS = 86_400_000
 
 /** One month of the demo's span. */
 interface Month {
@@ -38,6 +40,9 @@ export function demoFiles(): DemoFile[] {
     ]),
     wide(TRUTH.stain.file, [
       ['Wood stain', TRUTH.stain.unit, woodStain(randomFrom(TRUTH.seed + 2))],
+    ]),
+    wide(TRUTH.decking.file, [
+      ['Decking oil', TRUTH.decking.unit, deckingOil(randomFrom(TRUTH.seed + 11))],
     ]),
     wide(TRUTH.primer.file, [['Primer', TRUTH.primer.unit, primer(randomFrom(TRUTH.seed + 3))]]),
     wide(TRUTH.masonry.file, [
@@ -90,6 +95,38 @@ function woodStain(random: Random): number[] {
     const season = 1 + swing * Math.cos((2 * Math.PI * (month - at)) / 12)
     return Math.round((level + slope * t) * season * (1 + random.normal(noise)))
   })
+}
+
+/** Advertised for ten days once or twice a year, in no year on the same ones. */
+function deckingOil(random: Random): number[] {
+  const { level, slope, indices, noise, promotion } = TRUTH.decking
+  const advertised = promotion.from.map((first) => ({
+    first: Date.parse(first) / DAY_MS,
+    last: Date.parse(first) / DAY_MS + promotion.days - 1,
+  }))
+  return MONTHS.map(({ t, year, month }) => {
+    const days = daysOf({ cycle: year, season: month }, 12)
+    const held = advertised.reduce((sum, one) => sum + daysShared(one, days), 0)
+    const factor = indices[month - 1]! * (1 + promotion.perDay * held) * (1 + random.normal(noise))
+    return Math.round((level + slope * t) * factor)
+  })
+}
+
+/** The promotions of decking oil, as the calendar of a marketing department has them. */
+export function promotionCalendar(): string {
+  const { name, days, from } = TRUTH.decking.promotion
+  const written = (day: number) => new Date(day).toISOString().slice(0, 10).replaceAll('-', '')
+  const events = from.flatMap((first, i) => [
+    'BEGIN:VEVENT',
+    `UID:decking-${i + 1}@quillfield.example`,
+    'DTSTAMP:20260105T090000Z',
+    `DTSTART;VALUE=DATE:${written(Date.parse(first))}`,
+    `DTEND;VALUE=DATE:${written(Date.parse(first) + days * DAY_MS)}`,
+    `SUMMARY:${name}`,
+    'END:VEVENT',
+  ])
+  const head = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Quillfield Paints//Promotions//EN']
+  return [...head, ...events, 'END:VCALENDAR', ''].join('\r\n')
 }
 
 /** Its trend turns and its level wanders, so that no line through all years is right. */

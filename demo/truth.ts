@@ -63,6 +63,28 @@ export const TRUTH = {
     indices: [0.72, 0.78, 0.94, 1.08, 1.18, 1.2, 1.16, 1.14, 1.08, 0.98, 0.9, 0.84],
     noise: 0.02,
   },
+  decking: {
+    file: 'decking-oil.csv',
+    unit: 'litres',
+    model: 'multiplicative',
+    level: 6200,
+    slope: 14,
+    indices: [0.55, 0.66, 0.98, 1.32, 1.42, 1.31, 1.22, 1.14, 1.05, 0.93, 0.76, 0.66],
+    noise: 0.018,
+    /** Weeks in which it is advertised and cheaper: first days, in no year on the same ones; share that each day adds to its month. */
+    promotion: {
+      file: 'decking-weeks.ics',
+      name: 'Decking weeks',
+      days: 10,
+      perDay: 0.012,
+      from: [
+        ...['2016-04-01', '2016-09-09', '2017-04-28', '2018-05-11', '2018-09-28', '2019-03-29'],
+        ...['2019-10-04', '2020-05-01', '2021-04-09', '2021-09-03', '2022-05-20', '2022-10-07'],
+        ...['2023-03-24', '2024-04-26', '2024-09-13', '2025-05-09', '2025-10-03', '2026-04-17'],
+        ...['2026-09-18', '2027-05-07'],
+      ],
+    },
+  },
   primer: { file: 'primer.csv', unit: 'litres', level: 12_400, slope: 21, noise: 260 },
   brushes: {
     file: 'brushes-and-rollers.csv',

@@ -20,7 +20,8 @@ export default defineNitroPlugin((nitro) => {
       log.warn(`${file} is only read: ${says}. ${helps}`)
     } else {
       clearLeftovers(path)
-      if (process.env.ELVANT_DEMO !== 'none') keepDemo(opened, resolve('demo/files'))
+      if (process.env.ELVANT_DEMO !== 'none')
+        keepDemo(opened, resolve('demo/files'), resolve('demo/lists'))
     }
   } catch (error) {
     process.stderr.write(`${(error as Error).message}\n`)

@@ -1,3 +1,5 @@
+import { METHOD_FORMAT, type MethodDocument } from '../../core/method'
+import { datesOfCalendar } from '../../intake/dates/calendarFile'
 import { sourceOf } from '../../shared/api/series'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -17,6 +19,11 @@ const ANSWERS = {
   'web-orders-by-hour.csv': { frequency: 'hourly' },
 } as const
 
+/** The list of dates that the method of a file takes out. */
+const PROMOTIONS: Readonly<Record<string, string>> = { 'decking-oil.csv': 'decking-weeks.ics' }
+/** The years of those lists. */
+const LISTED = { first: 2016, last: 2027 }
+
 /** Set in a database once it has been decided whether the demo belongs in it. */
 const DECIDED = 1
 
@@ -24,16 +31,17 @@ const DECIDED = 1
  * Brings the demo files in the way an analyst's are, all of them or none: a start that was killed makes the demo whole the
  * next time. A database that has series already stays as it is.
  */
-export function keepDemo({ db }: Pick<OpenDatabase, 'db'>, folder: string): void {
+export function keepDemo({ db }: Pick<OpenDatabase, 'db'>, folder: string, lists: string): void {
   const { user_version: decided } = db.get<{ user_version: number }>('PRAGMA user_version')
   if (decided >= DECIDED) return
   db.transaction((tx) => {
-    if (!tx.select({ id: series.id }).from(series).limit(1).get()) bringIn(tx as Database, folder)
+    if (!tx.select({ id: series.id }).from(series).limit(1).get())
+      bringIn(tx as Database, folder, lists)
     tx.run(sql.raw(`PRAGMA user_version = ${DECIDED}`))
   })
 }
 
-function bringIn(db: Database, folder: string): void {
+function bringIn(db: Database, folder: string, lists: string): void {
   for (const file of readdirSync(folder).sort()) {
     const answers = ANSWERS[file as keyof typeof ANSWERS] ?? {}
     const reading = readFile(readFileSync(join(folder, file)), answers)
@@ -51,6 +59,18 @@ function bringIn(db: Database, folder: string): void {
         }),
         source: sourceOf(file, one),
       })),
+      reading.series.map(() => methodOf(file, lists)),
     )
+  }
+}
+
+/** What a demo series begins with: the usual method, without the promotions that a list has. */
+function methodOf(file: string, lists: string): MethodDocument {
+  const list = PROMOTIONS[file]
+  if (list === undefined) return { format: METHOD_FORMAT }
+  const holidays = datesOfCalendar(readFileSync(join(lists, list), 'utf8'), LISTED)
+  return {
+    format: METHOD_FORMAT,
+    calendar: { holidays: holidays.map(({ name, dates }) => ({ name, dates: [...dates] })) },
   }
 }

@@ -59,6 +59,14 @@ watch(
   },
 )
 
+// A figure that is asked for further down is shown at the top.
+watch(
+  () => selection.selected,
+  () => {
+    if (panel.value?.contains(document.activeElement)) panel.value.scrollTop = 0
+  },
+)
+
 function until(isSo: () => boolean): Promise<void> {
   return new Promise((resolve) => {
     if (isSo()) resolve()

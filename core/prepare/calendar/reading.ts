@@ -1,3 +1,4 @@
+import type { OwnHoliday } from '../../regression/regressors/calendar/ownHolidays'
 import { WEEKDAYS } from '../../calendar/civil'
 import { WEEKEND_DAY, weightsOfSunday } from '../../regression/regressors/calendar/days'
 import type { TakenOut } from '../prepare'
@@ -53,9 +54,14 @@ export function readEffects(taken: CalendarTaken): EffectRead[] {
       case 'easter':
         return [read('all days before Easter', only(`easter${effect.window}`))]
       case 'holiday':
-        return [read(`all days of ${effect.name}`, only(effect.name))]
+        return [read(holidayWords(effect), only(effect.name))]
     }
   })
+}
+
+/** A list of single days is read by the day, one with days around its dates by the date. */
+function holidayWords({ name, before, after }: OwnHoliday): string {
+  return before + after === 0 ? `one day of ${name} more` : `one ${name} more, with its days around`
 }
 
 /**
