@@ -65,6 +65,18 @@ function madeFor(calendar: Calendar, start: Period): Axis {
       return period && tOf(period)
     },
     firstDay: (t) => firstDay(periodAt(t)),
-    days: (t) => days(periodAt(t)),
+    days: remembered((t) => days(periodAt(t))),
+  }
+}
+
+/** The same, each time code looked up once: columns of the calendar ask for the days of one again and again. */
+function remembered<T>(at: (t: number) => T): (t: number) => T {
+  const known = new Map<number, T>()
+  return (t) => {
+    const before = known.get(t)
+    if (before !== undefined || known.has(t)) return before as T
+    const found = at(t)
+    known.set(t, found)
+    return found
   }
 }

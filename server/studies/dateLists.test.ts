@@ -45,6 +45,7 @@ it('lists of dates are had from the methods of all series, each once, with the s
   const [fair] = lists.filter(({ name, dates }) => name === 'fair' && dates.length === 2)
   expect(fair).toMatchObject({ ...FAIR, before: 0 })
   expect(fair!.series.toSorted()).toEqual(['Depot A', 'Depot B'])
+  expect(fair!.studies).toHaveLength(2)
   // Another study of the same series with the same list is no other series.
   const again = { format: 'elvant-method/1', calendar: { holidays: [FAIR] } } as const
   addStudy(opened.db, other, { name: '', method: again as never })

@@ -17,7 +17,7 @@ const MOST_STUDIES = 2_000
  */
 export function dateListsOf(db: Database): KeptDateList[] {
   const rows = db
-    .select({ name: series.name, method: studies.method })
+    .select({ id: studies.id, name: series.name, method: studies.method })
     .from(studies)
     .innerJoin(series, eq(series.id, studies.seriesId))
     .where(
@@ -30,13 +30,21 @@ export function dateListsOf(db: Database): KeptDateList[] {
     .limit(MOST_STUDIES)
     .all()
   const lists = new Map<string, KeptDateList>()
-  for (const { name: seriesName, method } of rows) {
+  for (const { id, name: seriesName, method } of rows) {
     for (const { name, dates, before = 0, after = 0 } of holidaysOf(method)) {
       const key = JSON.stringify([name, dates, before, after])
-      const known = lists.get(key) ?? { name, dates: [...dates], before, after, series: [] }
+      const known = lists.get(key) ?? {
+        name,
+        dates: [...dates],
+        before,
+        after,
+        series: [],
+        studies: [],
+      }
       // Several studies of a series can have the same list.
       const isNew = !known.series.includes(seriesName)
       if (isNew && known.series.length < MOST_SERIES) known.series.push(seriesName)
+      known.studies.push(id)
       lists.set(key, known)
     }
   }

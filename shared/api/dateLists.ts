@@ -8,6 +8,8 @@ export const dateListSchema = z.strictObject({
   after: z.number(),
   /** Series that have it, by name, a few of them. */
   series: z.array(z.string()),
+  /** Studies whose methods have it. */
+  studies: z.array(z.uuid()),
 })
 export type KeptDateList = z.infer<typeof dateListSchema>
 export const dateListsSchema = z.array(dateListSchema)

@@ -99,3 +99,21 @@ function changeOf({ holidays = [], ifItHelps = [], ...asked }: CalendarDocument)
   const isAny = Object.values(effects).some((part) => part !== undefined)
   return { calendar: isAny ? calendar : undefined }
 }
+
+/** A method with a list in the place of the one of its name; null where it has none, or the very same. */
+export function withListGiven(
+  { calendar }: { readonly calendar?: CalendarDocument | undefined },
+  list: DateList,
+): CalendarDocument | null {
+  const holidays = calendar?.holidays ?? []
+  const own = holidays.find(({ name }) => name === list.name)
+  if (!own || isSameList(own, list)) return null
+  return { ...calendar, holidays: holidays.map((one) => (one === own ? list : one)) }
+}
+
+/** Whether two lists count the same days. */
+export function isSameList(a: DateList, b: DateList): boolean {
+  const daysOf = ({ dates, before = 0, after = 0 }: DateList) =>
+    JSON.stringify([[...new Set(dates)].toSorted(), before, after])
+  return daysOf(a) === daysOf(b)
+}

@@ -15,10 +15,13 @@ import type { CalendarDocument } from '~~/core/prepare/calendar/options'
 import { LEAST_WINDOW, MOST_WINDOW } from '~~/core/regression/regressors/calendar/easter'
 import NumberField from '../../controls/NumberField.vue'
 import { useTriedChange } from '../../controls/triedChange'
+import { useBench } from '../../study/benchStore'
+import GiveToOthers from './GiveToOthers.vue'
 import OwnDates from './OwnDates.vue'
 
 /** Each effect of the calendar by itself: left in, taken out, or taken out where it helps; and dates of one's own. */
 const props = defineProps<{ method: Method }>()
+const bench = useBench()
 const { problem, change } = useTriedChange()
 const asked = computed<CalendarDocument>(() => props.method.calendar ?? {})
 const lists = computed(() => asked.value.holidays ?? [])
@@ -121,6 +124,7 @@ function statesOf(key: string) {
             />
             after
           </span>
+          <GiveToOthers v-if="!bench.frozen" :list="list" />
         </div>
         <div v-if="isAny" class="row">
           <span class="label">What is left</span>

@@ -52,14 +52,18 @@ export function lengthOf({ first, last }: DaySpan): number {
  * @example of a month with five Mondays and four Sundays the first is 1
  */
 export function tradingDays(axis: CivilAxis): DesignColumn[] {
+  // The six ask for the same period one after the other.
+  const known = new Map<number, readonly number[]>()
+  const countsAt = (t: number) => {
+    const counts = known.get(t) ?? weekdayCounts(daysAt(axis, t))
+    known.set(t, counts)
+    return counts
+  }
   return WEEKDAYS.slice(0, -1).map((name, k) => ({
     name,
     label: `${name}s`,
     means: `${name}s − Sundays`,
-    at: (t) => {
-      const counts = weekdayCounts(daysAt(axis, t))
-      return counts[k]! - counts[6]!
-    },
+    at: (t) => countsAt(t)[k]! - countsAt(t)[6]!,
   }))
 }
 

@@ -61,6 +61,15 @@ export function easterShare({ periodAt, days }: CivilAxis, window: number, t: nu
   return daysShared(before, days(t)!) / window
 }
 
+/** Long-run means, once for each number of seasons and window: every regression with Easter in it asks for them. */
+const LONG_RUN = new Map<string, readonly number[]>()
+function longRunMeans(seasons: number, window: number): readonly number[] {
+  const key = `${seasons} ${window}`
+  const known = LONG_RUN.get(key) ?? easterMeans(seasons, window)
+  LONG_RUN.set(key, known)
+  return known
+}
+
 /**
  * The mean share of each season, over dates of Easter.
  *
@@ -86,7 +95,7 @@ export function easterMeans(
 
 /** Share of the days before Easter that fall into the period, less the long-run mean of its season. */
 export function easterColumn(axis: CivilAxis, window: number): DesignColumn {
-  const means = easterMeans(axis.calendar.seasons, window)
+  const means = longRunMeans(axis.calendar.seasons, window)
   return {
     name: `easter${window}`,
     label: 'Easter',

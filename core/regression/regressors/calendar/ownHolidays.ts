@@ -1,4 +1,4 @@
-import { daysOf, daysShared, type Day } from '../../../calendar/civil'
+import { daysOf, daysShared, type Day, type DaySpan } from '../../../calendar/civil'
 import type { DesignColumn } from '../../design'
 import type { CivilAxis } from './days'
 
@@ -28,17 +28,37 @@ function windowOf({ before, after }: OwnHoliday): number {
  * @example three days around 1 May: May has 2 of them, April 1
  */
 export function holidayShare({ days }: CivilAxis, holiday: OwnHoliday, t: number): number {
-  return shareOf(holiday, (around) => daysShared(around, days(t)!))
+  return shareOf(holiday, datesOf(holiday), days(t)!)
 }
 
-function shareOf(
-  holiday: OwnHoliday,
-  shared: (around: { first: Day; last: Day }) => number,
-): number {
-  const { dates, before, after } = holiday
-  let days = 0
-  for (const day of new Set(dates)) days += shared({ first: day - before, last: day + after })
-  return days / windowOf(holiday)
+/** The dates of a list in their order, each once; of thousands only those near a period are looked at. */
+const IN_ORDER = new WeakMap<readonly Day[], readonly Day[]>()
+function datesOf({ dates }: OwnHoliday): readonly Day[] {
+  const known = IN_ORDER.get(dates) ?? [...new Set(dates)].sort((a, b) => a - b)
+  IN_ORDER.set(dates, known)
+  return known
+}
+
+function shareOf(holiday: OwnHoliday, dates: readonly Day[], period: DaySpan): number {
+  const { before, after } = holiday
+  let shared = 0
+  for (let i = firstFrom(dates, period.first - after); i < dates.length; i++) {
+    const day = dates[i]!
+    if (day - before > period.last) break
+    shared += daysShared({ first: day - before, last: day + after }, period)
+  }
+  return shared / windowOf(holiday)
+}
+
+/** Place of the first date that is not before a day, by halving. */
+function firstFrom(dates: readonly Day[], day: Day): number {
+  let [low, high] = [0, dates.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (dates[middle]! < day) low = middle + 1
+    else high = middle
+  }
+  return low
 }
 
 /**
@@ -55,8 +75,7 @@ export function holidayMeans(
   return Array.from({ length: seasons }, (_, k) => {
     let sum = 0
     for (let year = first; year <= last; year++) {
-      const days = daysOf({ cycle: year, season: k + 1 }, seasons)
-      sum += shareOf(holiday, (around) => daysShared(around, days))
+      sum += shareOf(holiday, datesOf(holiday), daysOf({ cycle: year, season: k + 1 }, seasons))
     }
     return sum / count
   })
