@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { changed, type MethodDocument } from '../../method'
-import { stateOf, withChoice, withErrors, withList, withState } from './byHand'
+import {
+  isSameList,
+  stateOf,
+  withChoice,
+  withErrors,
+  withList,
+  withListGiven,
+  withState,
+} from './byHand'
 import type { CalendarDocument } from './options'
 
 const method = (calendar?: CalendarDocument): MethodDocument => ({
@@ -56,5 +64,24 @@ describe('an effect of the calendar by hand', () => {
     expect(changed(method(given), withErrors(given, 'independent')).calendar).toEqual(asked)
     // With the last effect the model goes too.
     expect(changed(method(given), withState(given, 'tradingDay', 'in')).calendar).toBeUndefined()
+  })
+})
+
+describe('a list that several series share', () => {
+  it('takes the place of the one of its name, and of no other', () => {
+    const fresh = { ...FAIR, after: 2 }
+    const sale = { name: 'sale', dates: ['2022-01-08'] }
+    const calendar: CalendarDocument = { easter: 8, holidays: [sale, FAIR], ifItHelps: ['fair'] }
+    expect(withListGiven({ calendar }, fresh)).toEqual({ ...calendar, holidays: [sale, fresh] })
+    expect(withListGiven({ calendar: { easter: 8 } }, fresh)).toBeNull()
+    expect(withListGiven({}, fresh)).toBeNull()
+  })
+
+  it('is the same with its dates in another order, or one twice', () => {
+    const [first, ...rest] = FAIR.dates
+    const same = { ...FAIR, dates: [...rest, first!, first!], before: 0 }
+    expect(isSameList(FAIR, same)).toBe(true)
+    expect(withListGiven({ calendar: { holidays: [FAIR] } }, same)).toBeNull()
+    expect(isSameList(FAIR, { ...FAIR, before: 1 })).toBe(false)
   })
 })
