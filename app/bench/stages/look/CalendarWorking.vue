@@ -128,3 +128,9 @@ function risesBy(aiccWithout: Value): string {
     </p>
   </section>
 </template>
+
+<style scoped>
+.number {
+  white-space: nowrap;
+}
+</style>
