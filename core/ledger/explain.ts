@@ -81,7 +81,9 @@ export function explainColumn(
 }
 
 function readingOf({ component, baseline }: Column, value: number, unit: string): string | null {
-  return component === 'season' ? readDeparture(value, baseline ?? 0, unit) : null
+  // A count of days, or how far an effect may be off, is read against nothing.
+  const isRead = component === 'season' && baseline !== null
+  return isRead ? readDeparture(value, baseline, unit) : null
 }
 
 /** Where a cell stands: a period, or between two of them. */

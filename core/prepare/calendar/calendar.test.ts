@@ -1,3 +1,4 @@
+import { explain } from '../../ledger/explain'
 import { besideColumn } from '../../beside/besideColumn'
 import { axisOf } from '../../calendar/axis'
 import { describe, expect, it } from 'vitest'
@@ -308,4 +309,14 @@ describe('with the calendar taken out, nothing is called as if the season alone 
     expect(words.filter((one) => /deseas/i.test(one))).toEqual([])
     expect(result.trendFit).not.toMatchObject({ equation: expect.stringContaining('deseas') })
   })
+})
+
+it('a count of days is read against no baseline, what the calendar comes to is', () => {
+  const result = analyse(PAINT, without(EFFECTS))
+  const readingAt = (column: string) => {
+    const explained = explain(result, column, 3)
+    return explained.defined && explained.reading
+  }
+  expect(readingAt('calendar Saturday')).toBeNull()
+  expect(readingAt('calendar')).toMatch(/^\d.*% (above|below) the baseline$/)
 })

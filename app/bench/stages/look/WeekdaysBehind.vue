@@ -61,7 +61,7 @@ const said = computed(() => {
       </tbody>
     </v-table>
     <p class="muted small">
-      Over {{ weekdays.weeks }} whole weeks of the file<template v-if="weekdays.p !== null"
+      Over {{ weekdays.weeks }} whole weeks<template v-if="weekdays.p !== null"
         >; F {{ formatDecimals(weekdays.f!, 1) }}, p {{ formatP(weekdays.p) }}</template
       >.
     </p>
