@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { dayOf } from '../calendar/civil'
 import { seededNormals } from '../statistics/random'
-import { weekdayShares } from './weekdayShares'
+import { doWeekdaysDiffer, weekdayShares } from './weekdayShares'
 
 const MONDAY = dayOf(2024, 1, 1)
 
@@ -57,11 +57,31 @@ describe('the days of the week', () => {
     expect(weekdayShares(weeks(7, EQUAL))).toBeNull()
   })
 
-  it('differ by chance alone in no more than one of twenty', () => {
-    const told = Array.from(
-      { length: 400 },
-      (_, seed) => weekdayShares(weeks(60, EQUAL, 0.1, seed + 1))!.p!,
+  it.each([
+    ['even', 0, 0],
+    ['growing', 1, 0],
+    ['on a walk', 0, 0.02],
+  ])(
+    'are said to differ by chance in no more than one of fifty series, %s',
+    (_, growth, wander) => {
+      const said = Array.from({ length: 400 }, (_unused, seed) => {
+        const normal = seededNormals(seed + 1, 1000)
+        let level = 100
+        const days = Array.from({ length: 420 }, (_day, i) => {
+          level *= 1 + wander * normal()
+          const value = i % 7 === 6 ? null : (level + growth * i) * (1 + 0.1 * normal())
+          return { day: MONDAY + i, value }
+        })
+        return doWeekdaysDiffer(weekdayShares(days)!)
+      })
+      expect(said.filter(Boolean).length / 400).toBeLessThan(0.02)
+    },
+  )
+
+  it('are said to differ where one is a tenth above the others, in a year of them', () => {
+    const said = Array.from({ length: 100 }, (_, seed) =>
+      doWeekdaysDiffer(weekdayShares(weeks(52, [1, 1, 1, 1, 1.1, 1, null], 0.1, seed + 1))!),
     )
-    expect(told.filter((p) => p <= 0.05).length / 400).toBeLessThan(0.08)
+    expect(said.filter(Boolean).length).toBeGreaterThan(80)
   })
 })

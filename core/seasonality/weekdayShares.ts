@@ -72,6 +72,15 @@ export function weekdayShares(
   }
 }
 
+/** They are said to differ at this p and below. */
+const BEYOND_CHANCE = 0.01
+
+/** Whether the days of the week differ beyond chance; days that are alike to the last digit in every week do. */
+export function doWeekdaysDiffer({ days, p }: WeekdayShares): boolean {
+  if (p !== null) return p <= BEYOND_CHANCE
+  return new Set(days.flatMap((day) => day?.share ?? [])).size > 1
+}
+
 function shareOf(own: readonly number[]): WeekdayShare {
   const share = mean(own)!
   return { share, standardError: Math.sqrt(squares(own, share) / (own.length - 1) / own.length) }

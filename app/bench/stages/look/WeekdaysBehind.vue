@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doWeekdaysDiffer } from '~~/core/seasonality/weekdayShares'
 import { computed } from 'vue'
 import { formatChange, formatDecimals, formatP } from '~/figures/format'
 import { WEEKDAYS } from '~~/core/calendar/civil'
@@ -26,7 +27,7 @@ const rows = computed(() =>
     }
   }),
 )
-const differs = computed(() => (weekdays.value?.p ?? 1) <= 0.01)
+const differs = computed(() => weekdays.value !== null && doWeekdaysDiffer(weekdays.value))
 /** The best and the weakest days, in words. */
 const said = computed(() => {
   const open = WEEKDAYS.flatMap((name, i) => {
