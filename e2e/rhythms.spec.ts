@@ -54,6 +54,11 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   await page.getByRole('button', { name: 'daily', exact: true }).click()
   await page.getByRole('button', { name: 'by month', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Takings by day by month' })).toBeVisible()
+  // Look says how the weekdays differ that the months were added up from.
+  await page.keyboard.press('1')
+  await expect(page.getByRole('heading', { name: 'The days behind the months' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Sunday −30\.\d% ± \d/ })).toBeVisible()
+  await expect(page.getByText(/^Saturdays bring \+35% against the mean day/)).toBeVisible()
   await expect(page.getByText('Jan 2022 – Nov 2024')).toBeVisible()
   const november = takings.filter((row) => row.startsWith('2024-11'))
   const sum = november.reduce((total, row) => total + Number(row.split(',')[1]), 0)

@@ -26,6 +26,31 @@ describe('days', () => {
     })
   })
 
+  it('leave behind how their weekdays differ, once they are added up to months', () => {
+    const [code] = days
+    const first = Date.parse(code!)
+    const file = (by: number) =>
+      lines([
+        ['Date', 'Sales'],
+        ...days.map((day) => {
+          const weekday = (new Date(Date.parse(day)).getUTCDay() + 6) % 7
+          const week = Math.floor((Date.parse(day) - first) / 7 / 86_400_000)
+          return [day, (1000 + 10 * week) * (weekday === 4 ? by : 1)]
+        }),
+      ])
+    const weekdaysOf = (text: ReturnType<typeof file>, answers = {}) => {
+      const reading = read(text, answers)
+      if (reading.outcome !== 'ok') throw new Error(reading.outcome)
+      return reading.series[0]!.weekdays
+    }
+    const shares = weekdaysOf(file(2))!
+    // Fridays twice the others: 2 ÷ (8 ÷ 7) of the mean day.
+    expect(shares.days[4]!.share).toBeCloseTo(1.75, 1)
+    expect(shares.p).toBeLessThan(1e-6)
+    expect(weekdaysOf(file(2), { gather: 'mean' })).toBeUndefined()
+    expect(weekdaysOf(file(2), { frequency: 'daily' })).toBeUndefined()
+  })
+
   it('without Sundays are trading days alone, or keep a gap for each as it is asked', () => {
     const open = days.filter((_, i) => (i + 2) % 7 !== 6)
     const alone = read(fileOf(open), { frequency: 'daily' })
