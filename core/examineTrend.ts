@@ -1,4 +1,3 @@
-import { seasonOut } from './words/seasonOut'
 import { carryOn, type Figures } from './calculate'
 import { without } from './decompose/parts'
 import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
@@ -18,6 +17,7 @@ import type { Phase } from './trend/phases'
 import type { TrendTime } from './trend/trend'
 import { trendShare } from './trend/trendShare'
 import { trendWayOf, type Trend, type TrendFit, type TrendOptions } from './trend/ways'
+import { seasonOut } from './words/seasonOut'
 
 /** A phase of the trend by its first and last period. */
 export interface PhaseAt extends Omit<Phase, 'from' | 'to'> {

@@ -1,5 +1,3 @@
-import { seasonOut } from '../words/seasonOut'
-import { namesTakenOut } from '../prepare/prepare'
 import { oneCycle } from '../calendar/labels'
 import { declare, type Column } from '../column/column'
 import { figureOf, operation } from '../column/expression'
@@ -17,6 +15,8 @@ import { besideName, growthWords, type Beside, type LaidForecast } from './besid
 import type { Own } from './own'
 import type { LaidParts } from './parts'
 import { restColumn, rollingColumn, takenOutColumn } from './restColumns'
+import { seasonOut } from '../words/seasonOut'
+import { namesTakenOut } from '../prepare/prepare'
 
 /**
  * Calculates a column that is looked at beside a result, or beside a series whose method is refused.

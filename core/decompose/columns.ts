@@ -1,8 +1,8 @@
-import { seasonOut } from '../words/seasonOut'
 import { declare, type Column } from '../column/column'
 import { operation, type Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { Value } from '../series/series'
+import { seasonOut } from '../words/seasonOut'
 
 /** What a way says of its trend-cycle. */
 interface TrendCycleWords {

@@ -1,4 +1,3 @@
-import { namesTakenOut } from '../prepare/prepare'
 import { axisOf } from '../calendar/axis'
 import { listed } from '../words/listed'
 import type { Cell } from '../column/cell'
@@ -24,6 +23,7 @@ import { trendColumns } from '../trend/columns'
 import { trendWayOf } from '../trend/ways'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
 import { columnsPutBack, FORECAST_INSIDE } from './putBack'
+import { namesTakenOut } from '../prepare/prepare'
 
 /** The columns of a result in the order of the calculation. */
 export interface Ledger {

@@ -1,6 +1,3 @@
-import { listed } from '../words/listed'
-import { namesTakenOut } from '../prepare/prepare'
-import { seasonOut } from '../words/seasonOut'
 import type { Column } from '../column/column'
 import { scenarioRow, STATISTICAL_FORECAST } from '../forecast/assumptions/columns'
 import { memberName } from '../forecast/combination/columns'
@@ -14,6 +11,9 @@ import type { StripSources } from './sources'
 import { comparisonOf, onOneScale, withSpans } from './spans'
 import type { DisplayScale } from '../words/displayScale'
 import { layer, type Layer, type Point, type Strip } from './strips'
+import { listed } from '../words/listed'
+import { namesTakenOut } from '../prepare/prepare'
+import { seasonOut } from '../words/seasonOut'
 
 /** What of the ledger a stage can draw; what the method does not have is an empty list. */
 export function componentsOf(result: Result, { scale, ghost }: StripSources) {

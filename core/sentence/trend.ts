@@ -1,5 +1,3 @@
-import { isAsked } from '../prepare/calendar/words'
-import { seasonOut } from '../words/seasonOut'
 import type { Calendar } from '../calendar/calendar'
 import { countPeriods, onePeriod } from '../calendar/labels'
 import { axisOf } from '../calendar/axis'
@@ -12,6 +10,8 @@ import { TREND_FORM_NAMES, TREND_FORMS } from '../trend/forms'
 import { FITTED_FORM_NAMES } from '../trend/leastSquares/forms'
 import { trendWayOf, type TrendOptions } from '../trend/ways'
 import type { Choice, Field, Piece, Word } from '../word'
+import { isAsked } from '../prepare/calendar/words'
+import { seasonOut } from '../words/seasonOut'
 
 /** The form of the trend, its breaks, and what it is fitted to: `a straight line through all 120 months`. */
 export function trendPieces(method: Method, series: Series): Piece[] {

@@ -1,10 +1,10 @@
-import { seasonOut } from '../words/seasonOut'
 import { declare, type Column } from '../column/column'
 import type { Expression } from '../column/expression'
 import type { Run } from '../column/run'
 import type { DesignColumn } from '../regression/design'
 import type { Stage } from '../stage'
 import { TREND_FORMS, type TrendFormName } from './forms'
+import { seasonOut } from '../words/seasonOut'
 
 /** What the columns of a trend are made from. */
 export interface TrendColumns<Report> {

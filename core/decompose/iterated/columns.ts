@@ -1,4 +1,3 @@
-import { seasonOut } from '../../words/seasonOut'
 import { declare, type Column } from '../../column/column'
 import {
   deseasonalizedColumn,
@@ -19,6 +18,7 @@ import { figure, percent } from '../../words/figure'
 import { readDeparture } from '../../words/reading'
 import { firstRound, secondRound, thirdRound } from './rounds'
 import { carrierName } from './words'
+import { seasonOut } from '../../words/seasonOut'
 
 /** The columns of a decomposition by iterated averages: the rounds, folded away, and the components. */
 export function columnsOfIterated(

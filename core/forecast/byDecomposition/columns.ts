@@ -1,4 +1,3 @@
-import { seasonOut } from '../../words/seasonOut'
 import { declare, type Column } from '../../column/column'
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
 import type { Run } from '../../column/run'
@@ -9,6 +8,7 @@ import { backTransformed, fittedColumns, limitColumns, withoutSeasonColumn } fro
 import type { ForecastParts } from '../way'
 import type { DecompositionForecast } from './calculate'
 import type { ByDecompositionOptions } from './options'
+import { seasonOut } from '../../words/seasonOut'
 
 type Parts = ForecastParts<ByDecompositionOptions, DecompositionForecast>
 

@@ -1,4 +1,3 @@
-import { listed } from '../../words/listed'
 import { declare, type Column } from '../../column/column'
 import {
   figureOf,
@@ -17,6 +16,7 @@ import type { ForecastParts } from '../way'
 import type { RegressionForecast } from './calculate'
 import { designOfRegression, seasonEffectAt, type RegressionDesign } from './design'
 import type { RegressionOptions } from './options'
+import { listed } from '../../words/listed'
 
 type Parts = ForecastParts<RegressionOptions, RegressionForecast>
 

@@ -1,4 +1,3 @@
-import { listed } from '../../words/listed'
 import { declare, type Column } from '../../column/column'
 import { figureOf, meanOf, operation, plain, type Expression } from '../../column/expression'
 import { once } from '../../column/once'
@@ -15,6 +14,7 @@ import type { ForecastParts } from '../way'
 import type { SmoothingForecast } from './calculate'
 import type { SmoothingOptions } from './options'
 import { backExpression, meanOverArithmetic, transformedColumn } from '../powerColumns'
+import { listed } from '../../words/listed'
 
 type Parts = ForecastParts<SmoothingOptions, SmoothingForecast>
 

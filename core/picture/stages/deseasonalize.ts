@@ -1,5 +1,3 @@
-import { namesTakenOut } from '../../prepare/prepare'
-import { seasonOut } from '../../words/seasonOut'
 import type { Mark } from '../../column/column'
 import type { Result } from '../../result'
 import type { Value } from '../../series/series'
@@ -9,6 +7,8 @@ import { componentsOf } from '../components'
 import { mainStrip, pointsOf, salesLayers } from '../salesLayers'
 import type { StripSources } from '../sources'
 import { layer, type Strip } from '../strips'
+import { namesTakenOut } from '../../prepare/prepare'
+import { seasonOut } from '../../words/seasonOut'
 
 /** Marks of the second rate in the same picture. */
 const SECOND: Readonly<Partial<Record<Mark, Mark>>> = {

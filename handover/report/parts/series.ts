@@ -1,6 +1,3 @@
-import { namesTakenOut } from '../../../core/prepare/prepare'
-import { capitalized } from '../../../core/series/noun'
-import { seasonOut } from '../../../core/words/seasonOut'
 import { furthestFromTrend, type Distance } from '../../../core/beside/furthest'
 import type { Finding } from '../../../core/finding'
 import { STAGES } from '../../../core/stage'
@@ -9,6 +6,9 @@ import { html, type Markup } from '../markup'
 import { pictureIn } from '../figureOf'
 import { listOf, tableOf } from '../table'
 import type { PartOf } from '../study'
+import { namesTakenOut } from '../../../core/prepare/prepare'
+import { capitalized } from '../../../core/series/noun'
+import { seasonOut } from '../../../core/words/seasonOut'
 
 const HEIGHT = 360
 /** Periods furthest over and under the trend. */

@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { api } from '~/api/client'
 import { take } from '~/shelf/applying'
 import { useTakingMany } from '~/shelf/takingMany'
@@ -10,14 +10,12 @@ import type { Study } from '~~/shared/api/studies'
 /** A method keeps its own dates; a list that several series share is given to all of them at once. */
 export function useListOfOthers(list: () => DateList, studyId: () => string) {
   const known = shallowRef<readonly KeptDateList[]>([])
-  const isGiven = ref(false)
   const { isUnderWay, failure, takeEach } = useTakingMany()
 
   async function look() {
     known.value = await api<KeptDateList[]>('/date-lists').catch(() => [])
   }
-  // What other series have is asked for once, and again after it was changed.
-  watch(isGiven, look, { immediate: true })
+  void look()
 
   /** Studies of other series that have a list of this name with other dates. */
   const others = computed(() => [
@@ -41,7 +39,7 @@ export function useListOfOthers(list: () => DateList, studyId: () => string) {
       },
       (count) =>
         `${count === 1 ? 'One other method has' : `${count} other methods have`} these dates of ${own.name} now.`,
-      () => (isGiven.value = !isGiven.value),
+      () => void look(),
     )
   }
 

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { namesTakenOut } from '~~/core/prepare/prepare'
-import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { growthKinds, growthWords, type GrowthKind } from '~~/core/beside/beside'
 import { capitalized, nounOf } from '~~/core/series/noun'
@@ -8,6 +6,8 @@ import { oneCycle, onePeriod } from '~~/core/calendar/labels'
 import { traitsOf } from '~~/core/decompose/ways'
 import { useBench } from '../../study/benchStore'
 import { useBeside } from '../../beside/besideStore'
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 
 const bench = useBench()
 const beside = useBeside()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { doWeekdaysDiffer } from '~~/core/seasonality/weekdayShares'
 import { computed } from 'vue'
 import { formatChange, formatDecimals, formatP } from '~/figures/format'
 import { WEEKDAYS } from '~~/core/calendar/civil'
 import { onePeriod } from '~~/core/calendar/labels'
+import { doWeekdaysDiffer } from '~~/core/seasonality/weekdayShares'
 import { listed } from '~~/core/words/listed'
 import { normalQuantile } from '~~/core/statistics/distributions'
 import { useBench } from '../../study/benchStore'

@@ -1,5 +1,3 @@
-import { namesTakenOut } from '~~/core/prepare/prepare'
-import { seasonOut } from '~~/core/words/seasonOut'
 import type { ArimaFigures } from '~~/core/arima/model'
 import type { OrderOptions } from '~~/core/arima/orderOptions'
 import type { ArimaForecast } from '~~/core/forecast/arima/calculate'
@@ -8,6 +6,8 @@ import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
 import type { ArimaTrendReport } from '~~/core/trend/arima/report'
 import { hasSeason } from '../../stage/panel'
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 
 /** Which part of a method a model belongs to. */
 export type ModelPart = 'forecast' | 'trend'

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { namesTakenOut } from '~~/core/prepare/prepare'
-import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { formatDecimals, formatFigure, inReadersFigures } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
@@ -16,6 +14,8 @@ import { useSelection } from '../../view/selectionStore'
 import { hasSeason } from '../../stage/panel'
 import CoefficientTable from '../../figures/CoefficientTable.vue'
 import FitFigures from '../../figures/FitFigures.vue'
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 
 const props = defineProps<{ result: Result }>()
 const bench = useBench()

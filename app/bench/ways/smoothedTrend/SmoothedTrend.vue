@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { namesTakenOut } from '~~/core/prepare/prepare'
-import { seasonOut } from '~~/core/words/seasonOut'
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
 import type { Result } from '~~/core/result'
@@ -8,6 +6,8 @@ import type { SmoothedTrendReport } from '~~/core/trend/smoothed/report'
 import { hasSeason } from '../../stage/panel'
 import SmoothingFigures from '../smoothing/SmoothingFigures.vue'
 import WeightList from '../smoothing/WeightList.vue'
+import { namesTakenOut } from '~~/core/prepare/prepare'
+import { seasonOut } from '~~/core/words/seasonOut'
 
 /** A trend that follows the latest level and slope: where it stands, and the weights that it was chosen with. */
 const props = defineProps<{ result: Result }>()
