@@ -9,7 +9,7 @@ test('two thousand articles: begun, waiting, stopped, taken up; the exceptions o
   test.slow()
   await page.goto('/')
   await page.getByRole('button', { name: 'Add 2,000 articles of the demo' }).click()
-  await expect(page.getByText(/2015\s+series/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/2016\s+series/)).toBeVisible({ timeout: 30_000 })
 
   // What is done is kept when the work waits, goes on, or is stopped.
   const work = async () => {

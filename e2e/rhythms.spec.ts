@@ -57,7 +57,7 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   // Look says how the weekdays differ that the months were added up from.
   await page.keyboard.press('1')
   await expect(page.getByRole('heading', { name: 'The days behind the months' })).toBeVisible()
-  await expect(page.getByRole('row', { name: /^Sunday −30\.\d% ± \d/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Sunday −(29|30)\.\d% ± \d/ })).toBeVisible()
   await expect(page.getByText(/^Saturdays bring \+35% against the mean day/)).toBeVisible()
   await expect(page.getByText('Jan 2022 – Nov 2024')).toBeVisible()
   const november = takings.filter((row) => row.startsWith('2024-11'))
