@@ -1,6 +1,7 @@
 import type { Calendar } from './calendar'
 import type { Day, DaySpan } from './civil'
 import type { Period } from './period'
+import { remembered } from './remembered'
 import { rhythmOf } from './rhythms'
 
 /** The time of a series: what each time code stands for. Nobody else adds to periods. */
@@ -66,17 +67,5 @@ function madeFor(calendar: Calendar, start: Period): Axis {
     },
     firstDay: (t) => firstDay(periodAt(t)),
     days: remembered((t) => days(periodAt(t))),
-  }
-}
-
-/** The same, each time code looked up once: columns of the calendar ask for the days of one again and again. */
-function remembered<T>(at: (t: number) => T): (t: number) => T {
-  const known = new Map<number, T>()
-  return (t) => {
-    const before = known.get(t)
-    if (before !== undefined || known.has(t)) return before as T
-    const found = at(t)
-    known.set(t, found)
-    return found
   }
 }

@@ -4,6 +4,7 @@ import { countPeriods } from '../../calendar/labels'
 import type { Calendar } from '../../calendar/calendar'
 import { axisOf } from '../../calendar/axis'
 import type { Period } from '../../calendar/period'
+import { remembered } from '../../calendar/remembered'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
 import {
@@ -78,13 +79,13 @@ export function groupOf(effect: Effect, facts: EffectFacts, where: string): Effe
   const alone = (column: DesignColumn): EffectGroup => ({
     name: column.name,
     says,
-    columns: [remembered(column)],
+    columns: [countedOnce(column)],
   })
   switch (effect.effect) {
     case 'tradingDay6':
-      return { name: 'tradingDay', says, columns: tradingDays(axis).map(remembered) }
+      return { name: 'tradingDay', says, columns: tradingDays(axis).map(countedOnce) }
     case 'tradingDay1':
-      return { name: 'tradingDay', says, columns: [remembered(weekdays(axis))] }
+      return { name: 'tradingDay', says, columns: [countedOnce(weekdays(axis))] }
     case 'lengthOfPeriod':
       return alone(lengthOfPeriod(axis))
     case 'leapYear':
@@ -98,16 +99,8 @@ export function groupOf(effect: Effect, facts: EffectFacts, where: string): Effe
 }
 
 /** The same column, each of its figures counted once: they are asked for by one regression after another. */
-function remembered(column: DesignColumn): DesignColumn {
-  const known = new Map<number, number>()
-  return {
-    ...column,
-    at(t) {
-      const counted = known.get(t) ?? column.at(t)
-      known.set(t, counted)
-      return counted
-    },
-  }
+function countedOnce(column: DesignColumn): DesignColumn {
+  return { ...column, at: remembered(column.at) }
 }
 
 /** @throws Refusal for a calendar whose periods are neither months nor quarters */

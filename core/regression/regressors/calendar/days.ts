@@ -1,5 +1,6 @@
 import { daysOf, isLeapYear, WEEKDAYS, weekdayCounts, type DaySpan } from '../../../calendar/civil'
 import type { Axis } from '../../../calendar/axis'
+import { remembered } from '../../../calendar/remembered'
 import { mean } from '../../../statistics/average'
 import type { DesignColumn } from '../../design'
 
@@ -53,12 +54,7 @@ export function lengthOf({ first, last }: DaySpan): number {
  */
 export function tradingDays(axis: CivilAxis): DesignColumn[] {
   // The six ask for the same period one after the other.
-  const known = new Map<number, readonly number[]>()
-  const countsAt = (t: number) => {
-    const counts = known.get(t) ?? weekdayCounts(daysAt(axis, t))
-    known.set(t, counts)
-    return counts
-  }
+  const countsAt = remembered((t) => weekdayCounts(daysAt(axis, t)))
   return WEEKDAYS.slice(0, -1).map((name, k) => ({
     name,
     label: `${name}s`,
