@@ -17,7 +17,7 @@ const { others, isUnderWay, failure, give } = useListOfOthers(
   <p v-if="others.length > 0" class="others small">
     {{ others.length === 1 ? 'One other method has' : `${others.length} other methods have` }}
     “{{ list.name }}” with other dates.
-    <v-btn variant="plain" :disabled="isUnderWay" @click="give()">
+    <v-btn variant="plain" color="accent" class="give" :disabled="isUnderWay" @click="give()">
       {{ isUnderWay ? 'giving…' : 'give them these' }}
     </v-btn>
   </p>
@@ -28,6 +28,13 @@ const { others, isUnderWay, failure, give } = useListOfOthers(
 .others {
   grid-column: 2;
   margin: 0;
+}
+
+.give {
+  height: auto;
+  min-height: 0;
+  padding: 0;
+  font-size: inherit;
 }
 
 .refused {
