@@ -92,7 +92,14 @@ const options = asked as RegressionOptions
 const stretch = stretchOf(ten, 1, ten.values.length)
 const basis = {
   ...{ stretch, start: ten.start, trendOptions, trend: figures.trend, model: options.model },
-  ...{ lastT: 120, seasonCost: 11, indexAt: () => 1, uncertaintyAt: () => 0, index: [] },
+  ...{
+    lastT: 120,
+    seasonCost: 11,
+    costBefore: 0,
+    indexAt: () => 1,
+    uncertaintyAt: () => 0,
+    index: [],
+  },
   hasSeason: true,
   calculateMember: () => {
     throw new Error('A regression has no methods within it.')

@@ -13,7 +13,7 @@ import { methodName } from './methodName'
 import { MODEL, type Model } from './model'
 import { columnsBeside } from './prepare/beside'
 import type { PreparationBasis } from './prepare/preparation'
-import { errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
+import { costOf, errorOfPuttingBack, prepare, putBack, type Prepared } from './prepare/prepare'
 import { preparationsOf } from './prepare/preparations'
 import type { Series, Value } from './series/series'
 import { axisOfStretch } from './series/stretch'
@@ -132,6 +132,7 @@ export function calculate(series: Series, document: MethodDocument, hear?: Hear)
       index: decomposed.index,
       hasSeason: season !== null,
       seasonCost: season?.cost ?? 0,
+      costBefore: costOf(prepared.takenOut),
       indexAt: (t) => (season ? seasonAt(season, t).index : MODEL[decompose.model].neutral),
       uncertaintyAt: (t) => (season ? seasonAt(season, t).uncertainty : 0),
       calculateMember: (member) => memberFigures(member, method, series),

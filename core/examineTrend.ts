@@ -1,3 +1,4 @@
+import { namesTakenOut } from './prepare/prepare'
 import { carryOn, type Figures } from './calculate'
 import { without } from './decompose/parts'
 import { completeDecomposition, defaultWay, wayOf } from './decompose/ways'
@@ -243,6 +244,5 @@ function durbinWatsonWithout(
 /** `deseasonalized litres`, `litres without season and calendar`; without a season `sales`, `litres`. */
 function fittedName({ decomposed, prepared, series }: Figures): string {
   const what = series.unit || nounOf(series)
-  const without = Object.keys(prepared.takenOut ?? {})
-  return decomposed.season ? seasonOut(without).of(what) : what
+  return decomposed.season ? seasonOut(namesTakenOut(prepared.takenOut)).of(what) : what
 }

@@ -33,7 +33,7 @@ import {
 } from '../../core/regression/regressors/calendar/easter'
 import { holidayColumn, holidayMeans } from '../../core/regression/regressors/calendar/ownHolidays'
 import { seasonColumns } from '../../core/regression/regressors/seasonForms'
-import { termsOf } from '../../core/regression/report'
+import { regressionFigures, termsOf } from '../../core/regression/report'
 import { TIME_CODE } from '../../core/regression/timeVariable'
 import { readInput, seriesInput, seriesOf, startInput as start } from './input'
 
@@ -179,7 +179,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
   const groups = read.effects.map((one) => groupOf(one as Effect, facts, 'effects'))
   const axis = axisOf({ calendar, start: read.start })
   const season = seasonColumns({ form: 'dummies', base: 1 }, designCalendar(calendar, read.start))
-  const { fit, figures, judged, aicc } = estimateCalendar(
+  const { fit, judged, aicc } = estimateCalendar(
     {
       ...{
         values,
@@ -194,6 +194,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
     groups,
     'effects',
   )
+  const figures = regressionFigures(fit)
   const firstOwn = fit.p - groups.reduce((sum, { columns }) => sum + columns.length, 0)
   const own = groups.flatMap(({ columns }) => columns)
   const { fromSum, takeOut } = MODEL[model]

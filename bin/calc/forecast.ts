@@ -42,6 +42,7 @@ export function calcForecast(input: unknown): unknown {
   const { ahead: forecast } = forecastByDecomposition(
     {
       ...{ model, trend, lastT, hasSeason: true, seasonCost: cost, index: decomposition.index },
+      costBefore: 0,
       indexAt: (t) => indices[axis.seasonOf(t) - 1]!.index,
       uncertaintyAt: (t) => indices[axis.seasonOf(t) - 1]!.uncertainty,
     },

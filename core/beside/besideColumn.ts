@@ -223,14 +223,9 @@ function ownOf(run: SeriesRun, result: Looked | Result, beside: Beside): Own {
     }
     case 'growth': {
       const isOfSales = beside.on === 'value' || !('deseasonalized' in columns)
-      const without = 'takenOut' in result ? namesTakenOut(result) : []
+      const without = 'takenOut' in result ? namesTakenOut(result.takenOut?.found) : []
       return {
-        label:
-          beside.on === 'value'
-            ? `Growth, ${run.noun}`
-            : without.length === 0
-              ? 'Growth, deseas.'
-              : 'Growth without both',
+        label: beside.on === 'value' ? `Growth, ${run.noun}` : seasonOut(without).row('Growth'),
         explains: `growth of ${beside.on === 'value' ? run.noun : seasonOut(without).of(run.noun)}`,
         means: growthWords(beside.rate, run.per, oneCycle(run.calendar)),
         measure: 'percent',

@@ -1,3 +1,4 @@
+import { costOf } from '../prepare/prepare'
 import { oneCycle } from '../calendar/labels'
 import type { Figures } from '../calculate'
 import { wayOf } from '../decompose/ways'
@@ -72,7 +73,11 @@ export function findingsOf(figures: Figures, examined: Examined): Finding[] {
       ...forecastWayOf(method.forecast.by).findings(
         stretch,
         ahead,
-        { seasonCost: decomposed.season?.cost ?? 0, report: figures.report(), unit },
+        {
+          seasonCost: decomposed.season?.cost ?? 0,
+          costBefore: costOf(prepared.takenOut),
+          ...{ report: figures.report(), unit },
+        },
         method.forecast,
       ),
     ],

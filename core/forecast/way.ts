@@ -45,6 +45,8 @@ export interface ForecastBasis {
   readonly lastT: number
   /** Degrees of freedom that the indices cost; 0 without a season. */
   readonly seasonCost: number
+  /** Numbers that were estimated from the values before they came here, such as effects of the calendar. */
+  readonly costBefore: number
   /** Index of the season of a time code of the forecast. */
   indexAt(t: number): number
   /** Variance of that index as a share of that of a single value; 0 without a season. */
@@ -97,6 +99,7 @@ export interface ForecastParts<Options, Ahead> {
   /** Columns of a least-squares trend beside the constant. */
   readonly trendDesign: readonly DesignColumn[]
   readonly seasonCost: number
+  readonly costBefore: number
   readonly report: RegressionReport | null
 }
 
@@ -220,6 +223,7 @@ export interface CandidateFacts {
 /** What a forecast's own findings are made of. */
 export interface JudgedForecast {
   readonly seasonCost: number
+  readonly costBefore: number
   readonly report: RegressionReport | null
   readonly unit: string
 }

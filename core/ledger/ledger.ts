@@ -23,7 +23,7 @@ import { trendColumns } from '../trend/columns'
 import { trendWayOf } from '../trend/ways'
 import { calendarOfResult, startOfResult } from './calendarOfResult'
 import { columnsPutBack, FORECAST_INSIDE } from './putBack'
-import { namesTakenOut } from '../prepare/prepare'
+import { costOf, namesTakenOut } from '../prepare/prepare'
 
 /** The columns of a result in the order of the calculation. */
 export interface Ledger {
@@ -97,7 +97,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     columns.value,
     columnsBeside(method.trend, { ...series, values: columns.original }),
   )
-  const without = namesTakenOut(result)
+  const without = namesTakenOut(result.takenOut?.found)
   const known: Omit<Run, 'indexUncertainty'> = {
     ...series,
     columns,
@@ -121,6 +121,7 @@ function columnsOfMethod(result: Result, series: SeriesRun): Column[] {
     trendFit,
     trendDesign: design,
     seasonCost: result.seasonCost,
+    costBefore: costOf(result.takenOut?.found ?? null),
     report: result.regression,
   }
   return [

@@ -20,7 +20,7 @@ export function componentsOf(result: Result, { scale, ghost }: StripSources) {
   const ledger = ledgerOf(result)
   const { find } = ledger
   const { forecast, method } = result
-  const without = namesTakenOut(result)
+  const without = namesTakenOut(result.takenOut?.found)
   /** A column over the span, and as far as it has one over the forecast. */
   const drawn = (name: string, label?: string, ahead = false): (Layer & { kind: 'series' })[] => {
     const column = find(name)

@@ -35,6 +35,7 @@ const factors: Preparation<boolean, readonly number[]> = {
   back: {
     value: (value, t, taken) => value * factorAt(taken, t),
     arithmetic: (run, value, t) => operation(value, '×', run.cell('factor', t)),
+    cost: () => 0,
     columns(run, taken, of) {
       const all = Array.from({ length: run.endT - run.firstT + 1 }, (_, i) =>
         factorAt(taken, run.firstT + i),

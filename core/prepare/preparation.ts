@@ -67,6 +67,8 @@ export interface PuttingBack<Taken> {
   /** A value at a time code, with what was taken out in it again. */
   value(value: number, t: number, taken: Taken): number
   arithmetic(run: SeriesRun, value: Expression, t: number, taken: Taken): Expression
+  /** Numbers that were estimated from the values for it: what it costs in degrees of freedom. */
+  cost(taken: Taken): number
   /**
    * The standard error that it adds to a forecast, in units of the series; left out where it is known for sure.
    *

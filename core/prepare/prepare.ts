@@ -23,11 +23,9 @@ export interface Prepared {
 /** What the preparations found that take something out, by their keys. */
 export type TakenOut = Readonly<Record<string, unknown>>
 
-/** What was taken out of the values of a result, by name: `calendar`. */
-export function namesTakenOut(result: {
-  readonly takenOut?: { readonly found: TakenOut }
-}): string[] {
-  return Object.keys(result.takenOut?.found ?? {})
+/** What was taken out of the values, by name: `calendar`. */
+export function namesTakenOut(found: TakenOut | null | undefined): string[] {
+  return Object.keys(found ?? {})
 }
 
 /** What is analysed of a series, and how it is prepared. */
@@ -78,6 +76,15 @@ export function putBack(takenOut: TakenOut, value: Value, t: number): Value {
   return PREPARATIONS.toReversed().reduce((whole, { key, back }) => {
     return back && key in takenOut ? back.value(whole, t, takenOut[key]) : whole
   }, value)
+}
+
+/** Numbers that were estimated for what was taken out: what it costs in degrees of freedom. */
+export function costOf(takenOut: TakenOut | null): number {
+  return PREPARATIONS.reduce(
+    (sum, { key, back }) =>
+      takenOut && back && key in takenOut ? sum + back.cost(takenOut[key]) : sum,
+    0,
+  )
 }
 
 /** The standard error that what was taken out adds to a forecast that it is in again; 0 where it is known for sure. */

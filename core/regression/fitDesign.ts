@@ -1,3 +1,4 @@
+import { Refusal } from '../refusal'
 import { requireBounded } from '../work/requireBounded'
 import type { Value } from '../series/series'
 import type { DesignColumn } from './design'
@@ -15,12 +16,22 @@ export interface DesignFit extends LeastSquares {
   readonly residualsInTime: readonly Value[]
   /** The fit at the same periods, missing ones included. */
   readonly fittedInTime: readonly number[]
+  /** Degrees of freedom that are left: n − p, less what was estimated from the same values before. */
+  readonly df: number
   /** The fit at a time code. */
   at(t: number): number
   /** x₀ᵀ(XᵀX)⁻¹x₀ at a time code. */
   leverageAt(t: number): number
   /** The same at every period that was fitted, from the columns as they are. */
   leverages(): number[]
+}
+
+/** What of the values a regression is fitted to, and what was done to them before. */
+interface FitOptions {
+  /** Periods of the time axis to fit to, the last ones, missing ones included; all when left out. */
+  readonly last?: number | undefined
+  /** Numbers that were estimated from the values and taken out of them before, each at the cost of a degree of freedom. */
+  readonly costBefore?: number
 }
 
 /**
@@ -34,15 +45,14 @@ export interface DesignFit extends LeastSquares {
  * @param firstT time code of the first entry; it is not renumbered
  * @param columns beside the constant, powers of time first
  * @param where path in the document of what is fitted, for a refusal
- * @param last periods of the time axis to fit to, missing ones included; all when left out
- * @throws Refusal with too few values, or when a column depends on the ones before it
+ * @throws Refusal with too few values, with no degree of freedom left, or when a column depends on the ones before it
  */
 export function fitDesign(
   values: readonly Value[],
   firstT: number,
   columns: readonly DesignColumn[],
   where: string,
-  last = Infinity,
+  { last = Infinity, costBefore = 0 }: FitOptions = {},
 ): DesignFit {
   const skipped = Math.max(0, values.length - last)
   const from = firstT + skipped
@@ -75,6 +85,13 @@ export function fitDesign(
     columns.map(({ name }, j) => ({ name, values: fitted[j]! })),
     where,
   )
+  const df = inner.n - inner.p - costBefore
+  if (df < 1) {
+    throw new Refusal(
+      `A regression with ${inner.p} coefficients on values of which ${costBefore} more were estimated before needs at least ${inner.p + costBefore + 1} values; there are ${inner.n}.`,
+      where,
+    )
+  }
   const [constant, ...slopes] = inner.coefficients as [number, ...number[]]
   let next = 0
   return {
@@ -85,6 +102,7 @@ export function fitDesign(
     from,
     t,
     y,
+    df,
     residualsInTime: own.map((value) => (value === null ? null : inner.residuals[next++]!)),
     fittedInTime: own.map((_, i) => {
       let sum = constant

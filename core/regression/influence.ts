@@ -24,8 +24,8 @@ const ALONE = 1 - 1e-9
  * @example of 1, 2, 3, 4, 15 on a line in time: the last, with leverage 0.6 and distance 6
  */
 export function mostInfluential(fit: DesignFit, most: number): Influence[] {
-  const { t, residuals, sse, n, p } = fit
-  const variance = sse / (n - p)
+  const { t, residuals, sse, n, p, df } = fit
+  const variance = sse / df
   if (variance === 0) return []
   const leverages = fit.leverages()
   return t

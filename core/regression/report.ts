@@ -23,14 +23,14 @@ export interface Term {
 export interface RegressionFigures {
   readonly terms: readonly Term[]
   readonly n: number
-  /** Residual degrees of freedom, n − p. */
+  /** Residual degrees of freedom, n − p less what was estimated before. */
   readonly df: number
   /** Residual sum of squares, and that around the mean, in squared units of y. */
   readonly sse: number
   readonly sst: number
   readonly r2: Value
   readonly adjustedR2: Value
-  /** Residual standard deviation, divisor n − p, in units of y. */
+  /** Residual standard deviation, divisor df, in units of y. */
   readonly s: number
   readonly f: Value
   readonly fp: Value
@@ -56,8 +56,7 @@ const CONFIDENCE = 95
  * @see Hurvich, C. M. & Tsai, C.-L. (1989), Biometrika 76, 297–307 (AICc)
  */
 export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): RegressionFigures {
-  const { n, p, sse, y, columns } = fit
-  const df = n - p
+  const { n, p, df, sse, y, columns } = fit
   const s = Math.sqrt(sse / df)
   const perfect = sse === 0
   const named = [{ name: 'constant', label: 'constant' }, ...columns]
@@ -90,7 +89,7 @@ export function regressionFigures(fit: DesignFit, confidence = CONFIDENCE): Regr
     s,
     f,
     fp: f === null ? null : upperF(f, p - 1, df),
-    ...criteriaOfFit(fit),
+    ...criteriaOfFit({ n, p: n - df, sse }),
     durbinWatson: perfect ? null : durbinWatson(fit.residualsInTime),
   }
 }
@@ -128,7 +127,7 @@ export function termsOf(
   fit: DesignFit,
   confidence = CONFIDENCE,
 ): (name: string, label: string, weights: readonly number[]) => Term {
-  const df = fit.n - fit.p
+  const { df } = fit
   const s = Math.sqrt(fit.sse / df)
   const reach = tQuantile(confidence, df)
   return (name, label, weights) => {

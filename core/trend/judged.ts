@@ -93,9 +93,9 @@ function evenGrowthOf(level: readonly Value[], seasons: number) {
 function isSure(fit: ReturnType<typeof trendLine>['fit']): boolean {
   if (fit.n <= fit.p) return false
   const f = inflation(fit.residualsInTime, MOST_ALIKE, fit.p)
-  const error = Math.sqrt((fit.sse / (fit.n - fit.p)) * f * fit.varianceOf([0, 1]))
+  const error = Math.sqrt((fit.sse / fit.df) * f * fit.varianceOf([0, 1]))
   const slope = fit.coefficients[1]!
-  return error === 0 ? slope !== 0 : twoSidedT(slope / error, fit.n - fit.p) <= SIGNIFICANT
+  return error === 0 ? slope !== 0 : twoSidedT(slope / error, fit.df) <= SIGNIFICANT
 }
 
 /** Whether a trend fits what it was fitted to. */

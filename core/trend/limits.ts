@@ -3,9 +3,9 @@ import type { Value } from '../series/series'
 
 /** Figures that the limits of a forecast by the trend are made of. */
 export interface LimitFigures {
-  /** Degrees of freedom left, and how many of them the indices cost. */
+  /** Degrees of freedom left, and what was taken from them: for the indices, and for what was estimated before. */
   readonly df: number
-  readonly seasonCost: number
+  readonly costs: readonly number[]
   readonly s: Value
   /** s of the residuals as shares of the trend. */
   readonly sRelative: Value

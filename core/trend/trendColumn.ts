@@ -48,7 +48,7 @@ export function trended(run: Run): string {
 /** The same in few words, where a row says what it is. */
 export function trendedShort({ hasSeason, without, inputNoun }: Run): string {
   if (!hasSeason) return inputNoun
-  return without.length === 0 ? 'deseas.' : seasonOut(without).series
+  return seasonOut(without).brief
 }
 
 /** Why a column that needs the trend, or a regression, is empty. */

@@ -28,6 +28,6 @@ export function trendShare(
   const share = Math.abs((slope * seasons) / level)
   if (share <= MATTERS) return null
   const f = inflation(fit.residualsInTime, MOST_ALIKE, 2)
-  const error = Math.sqrt((fit.sse / (fit.n - fit.p)) * f) * Math.sqrt(fit.varianceOf([0, 1]))
-  return error === 0 || twoSidedT(slope / error, fit.n - fit.p) <= SIGNIFICANT ? share : null
+  const error = Math.sqrt((fit.sse / fit.df) * f) * Math.sqrt(fit.varianceOf([0, 1]))
+  return error === 0 || twoSidedT(slope / error, fit.df) <= SIGNIFICANT ? share : null
 }

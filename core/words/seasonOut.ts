@@ -6,6 +6,10 @@ export interface SeasonOut {
   readonly short: string
   /** `deseasonalized series` */
   readonly series: string
+  /** `deseas.`, where there is little room */
+  readonly brief: string
+  /** The label of a row: `Growth, deseas.`, `Growth without both` */
+  row(of: string): string
   /** `deseasonalized litres` */
   of(noun: string): string
 }
@@ -22,9 +26,17 @@ export function seasonOut(without: readonly string[]): SeasonOut {
     return {
       short: 'deseasonalized',
       series: 'deseasonalized series',
+      brief: 'deseas.',
+      row: (of) => `${of}, deseas.`,
       of: (noun) => `deseasonalized ${noun}`,
     }
   }
   const out = `without ${listed(['season', ...without])}`
-  return { short: out, series: `series ${out}`, of: (noun) => `${noun} ${out}` }
+  return {
+    short: out,
+    series: `series ${out}`,
+    brief: out,
+    row: (of) => `${of} without both`,
+    of: (noun) => `${noun} ${out}`,
+  }
 }

@@ -49,7 +49,7 @@ export function comparedFigures(scale: DisplayScale, results: readonly Result[])
     figure('its autocorrelation at lag 1', 'autocorrelation', firstAutocorrelation, 2),
     figure('strength of season', 'strength', (one) => strengthOf(one).season, 3, 'high'),
     figure('strength of trend', 'strength', (one) => strengthOf(one).trend, 3, 'high'),
-    figure('R² of the trend, deseasonalized', 'rSquared', trendR2, 3, 'high'),
+    figure('R² of the trend, without the season', 'rSquared', trendR2, 3, 'high'),
     figure('mean absolute error, fitted', 'mae', (one) => one.accuracy.fitted.mae, 'amount', 'low'),
     figure(
       `forecast, ${periods} together`,

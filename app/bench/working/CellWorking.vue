@@ -9,11 +9,11 @@ import { weightedCells } from '~~/core/ledger/weighted'
 import { canBeSeries } from '~~/core/ledger/rowAsSeries'
 import { later } from '~/shell/later'
 import TermWord from '~/shell/TermWord.vue'
-import { write } from '~~/core/column/kinds/kinds'
 import { canLeaveOutOfIndex } from '../study/exclusion'
 import type { TakeOnRow } from '~~/shared/api/derived'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
+import ArithmeticLines from './ArithmeticLines.vue'
 import ValueCare from './ValueCare.vue'
 
 const IndexCare = later(() => import('./IndexCare.vue'))
@@ -95,8 +95,7 @@ const source = computed(() => {
     <template v-if="explanation.defined">
       <p v-if="cameIn" class="symbols muted">from {{ source }}, as it came in</p>
       <template v-else>
-        <p class="symbols muted">{{ write(explanation.expression) }}</p>
-        <p class="numbers">{{ write(explanation.expression, formatFigure) }}</p>
+        <ArithmeticLines :expression="explanation.expression" />
       </template>
       <p class="value">
         = {{ formatFigure(explanation.value) }} <span class="unit">{{ explanation.unit }}</span>
@@ -149,13 +148,6 @@ p {
 .symbols {
   margin-top: 8px;
   font-size: 11.5px;
-  overflow-wrap: anywhere;
-}
-
-.numbers {
-  margin-top: 4px;
-  font-size: 14px;
-  font-variant-numeric: tabular-nums;
   overflow-wrap: anywhere;
 }
 

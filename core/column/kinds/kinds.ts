@@ -66,6 +66,28 @@ export function partsOf(expression: Expression): readonly Expression[] {
   return kindOf(expression).parts(expression)
 }
 
+/** A figure within a calculation that was made by one of its own. */
+export interface MadeFigure {
+  readonly symbol: string
+  readonly value: number
+  readonly made: Expression
+}
+
+/** The figures within an expression that were made in turn, as they are read, each once, with what those are made of behind them. */
+export function madeIn(expression: Expression): MadeFigure[] {
+  const found = new Map<string, MadeFigure>()
+  const collect = (part: Expression): void => {
+    if (part.kind === 'figure' && part.made && !found.has(part.symbol)) {
+      const { symbol, value, made } = part
+      found.set(symbol, { symbol, value, made })
+      collect(made)
+    }
+    partsOf(part).forEach(collect)
+  }
+  collect(expression)
+  return [...found.values()]
+}
+
 /** The local regression inside an expression, if there is one. */
 export function localFitOf(expression: Expression): LocalFitPicture | null {
   if (expression.kind === 'local-fit') return expression.fit

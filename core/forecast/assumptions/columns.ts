@@ -108,7 +108,7 @@ export function bentColumns(columns: readonly Column[], bending: Bending): Colum
 
 function bentLabel({ without }: Run, season: Model | null): string {
   if (season === null) return 'Level, bent'
-  return without.length === 0 ? 'Deseas., bent' : 'Bent, without both'
+  return seasonOut(without).row('Bent')
 }
 
 /** What is assumed, each kind in a row of its own, where there is any. */

@@ -18,7 +18,7 @@ export interface DecompositionForecast extends CommonAhead {
   /** Variance of each period's index as a share of that of a single value. */
   readonly uncertainty: readonly number[]
   readonly interval: {
-    /** n − p, of a smoothed trend N − k + 1, less what the indices cost; not above 0 when too few values are left for limits. */
+    /** n − p, of a smoothed trend N − k + 1, less what the indices and the calendar cost; not above 0 when too few values are left for limits. */
     readonly df: number
     /** Residual standard deviation with that divisor, in units of the deseasonalized series; of an exponential
      * trend of its logarithm. */
@@ -54,14 +54,15 @@ export function forecastByDecomposition(
     backTransform = 'median',
   }: Pick<ByDecompositionOptions, 'horizon' | 'levels' | 'backTransform'>,
 ): Forecasted<DecompositionForecast> {
-  const { model, trend, lastT, indexAt, uncertaintyAt, seasonCost, index: past } = basis
+  const { model, trend, lastT, indexAt, uncertaintyAt, seasonCost, costBefore, index: past } = basis
   const { ofLog, missed, centreAt, leverageAt } = trend.spread
   const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
   const index = t.map(indexAt)
   const uncertainty = t.map(uncertaintyAt)
   const { putBack } = MODEL[model]
+  const cost = seasonCost + costBefore
 
-  const { df, s, sRelative, quantileOf } = spreadOf(trend.spread, seasonCost, model)
+  const { df, s, sRelative, quantileOf } = spreadOf(trend.spread, cost, model)
   const leverage = t.map(leverageAt)
   const residuals = () => missed().map(([residual]) => residual)
   const factor = ofLog ? backTransformFactor(backTransform, s, residuals()) : 1
@@ -106,7 +107,7 @@ export function forecastByDecomposition(
       atOrigin: trend.at(lastT) * factor,
       season: basis.hasSeason ? model : null,
     },
-    estimated: trend.estimated + seasonCost,
+    estimated: trend.estimated + cost,
     inProportion: model === 'multiplicative' || ofLog,
     report: () => null,
   }

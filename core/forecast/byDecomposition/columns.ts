@@ -27,7 +27,7 @@ export function columnsOfForecast(run: Run, parts: Parts): Column[] {
     ...(hasSeason
       ? [
           withoutSeasonColumn(run, ahead, {
-            label: run.without.length === 0 ? 'Forecast, deseas.' : 'Forecast without both',
+            label: seasonOut(run.without).row('Forecast'),
             symbol: seasonOut(run.without).of('forecast'),
             arithmetic: point,
           }),
@@ -116,10 +116,10 @@ function ofIndex(run: Run, { uncertainty }: DecompositionForecast, t: number): E
 }
 
 /** Degrees of freedom, s and h of the trend. */
-function spreadOfTrend(run: Run, { ahead, trendFit, trendDesign, seasonCost }: Parts) {
+function spreadOfTrend(run: Run, { ahead, trendFit, trendDesign, seasonCost, costBefore }: Parts) {
   const { df, s, sRelative } = ahead.interval
   return trendWayOf(trendFit.form).limits(run, trendFit, trendDesign, {
-    ...{ df, seasonCost, s, sRelative },
+    ...{ df, costs: [seasonCost, costBefore], s, sRelative },
     leverageAt: (t) => ahead.leverage[t - run.lastT - 1]!,
   })
 }

@@ -1,4 +1,5 @@
 import type { Finding } from '../../finding'
+import { listed } from '../../words/listed'
 import type { Stretch } from '../../series/stretch'
 import { figure } from '../../words/figure'
 import type { JudgedForecast } from '../way'
@@ -8,12 +9,15 @@ import type { DecompositionForecast } from './calculate'
 export function findingsOfForecast(
   { calendar }: Stretch,
   { interval }: DecompositionForecast,
-  { seasonCost }: JudgedForecast,
+  { seasonCost, costBefore }: JudgedForecast,
 ): Finding[] {
   const { df } = interval
   if (df > 0) return []
-  const estimated =
-    seasonCost === 0 ? 'the trend' : `the trend and the indices of ${calendar.seasons} seasons`
+  const estimated = listed([
+    'the trend',
+    ...(seasonCost === 0 ? [] : [`the indices of ${calendar.seasons} seasons`]),
+    ...(costBefore === 0 ? [] : ['what was taken out before']),
+  ])
   return [
     {
       code: 'no-limits',

@@ -17,10 +17,10 @@ export interface Spread {
  * What the indices cost is taken from the degrees of freedom, of a smoothed trend too: without it 80% limits of four years
  * held 68%, and with the noise of a multiplicative model taken for even 65% of ten.
  *
- * @param seasonCost degrees of freedom that the indices cost
+ * @param cost degrees of freedom that the indices cost, and what was estimated before
  */
-export function spreadOf(own: TrendSpread, seasonCost: number, model: Model): Spread {
-  const df = own.df - seasonCost
+export function spreadOf(own: TrendSpread, cost: number, model: Model): Spread {
+  const df = own.df - cost
   const isRelative = df > 0 && model === 'multiplicative' && !own.ofLog
   return {
     df,

@@ -18,7 +18,7 @@ export interface RegressionForecast extends CommonAhead {
   /** x₀ᵀ(XᵀX)⁻¹x₀ of each period, for retracing the limits. */
   readonly leverage: readonly number[]
   readonly interval: {
-    /** n − p */
+    /** n − p, less the numbers that were estimated before, of the calendar. */
     readonly df: number
     /** Residual standard deviation, in units of the series; of a multiplicative regression of its logarithm. */
     readonly s: number
@@ -58,8 +58,7 @@ export function predict(
   quantiles: readonly { readonly level: number; readonly reach: number }[],
   factor = 1,
 ): Prediction {
-  const df = fit.n - fit.p
-  const s = Math.sqrt(fit.sse / df)
+  const s = Math.sqrt(fit.sse / fit.df)
   const eta = fit.at(t)
   const leverage = fit.leverageAt(t)
   const standardError = s * Math.sqrt(1 + leverage)
@@ -78,8 +77,8 @@ export function predict(
 }
 
 /** The t that an interval of each level reaches to, in standard errors. */
-export function quantilesOf({ n, p }: DesignFit, levels: readonly number[]) {
-  return levels.map((level) => ({ level, reach: tQuantile(level, n - p) }))
+export function quantilesOf({ df }: DesignFit, levels: readonly number[]) {
+  return levels.map((level) => ({ level, reach: tQuantile(level, df) }))
 }
 
 /** Regression of the values on trend, season and events, and what it says of the periods ahead. */
@@ -92,7 +91,7 @@ export function forecastByRegression(
   const ofLog = model === 'multiplicative'
   const design = designOfRegression(options, trendOptions, stretch.calendar, start)
   const fit = fitRegression(basis, options, design.all)
-  const df = fit.n - fit.p
+  const { df } = fit
   const s = Math.sqrt(fit.sse / df)
   const factor = ofLog ? backTransformFactor(backTransform, s, fit.residuals) : 1
   const t = Array.from({ length: horizon }, (_, i) => lastT + 1 + i)
@@ -140,7 +139,7 @@ export function forecastByRegression(
       atOrigin: withoutSeason(predict(fit, ofLog, lastT, [], factor).point, lastT),
       season: design.season.length > 0 ? model : null,
     },
-    estimated: fit.p,
+    estimated: fit.p + basis.costBefore,
     inProportion: ofLog,
     report: () => reportRegression(fit, { options, trend: trendOptions, design, stretch, start }),
   }
@@ -148,7 +147,7 @@ export function forecastByRegression(
 
 /** @throws Refusal for a value not above 0 in a multiplicative regression, and for a column without data */
 function fitRegression(
-  { stretch, trendOptions }: ForecastBasis,
+  { stretch, trendOptions, costBefore }: ForecastBasis,
   { model, indicators, steps }: RegressionOptions,
   columns: readonly DesignFit['columns'][number][],
 ): DesignFit {
@@ -177,5 +176,5 @@ function fitRegression(
         : `forecast.steps.${i - indicators.length}`,
     )
   }
-  return fitDesign(fitted, firstT, columns, 'forecast', last)
+  return fitDesign(fitted, firstT, columns, 'forecast', { last, costBefore })
 }

@@ -47,7 +47,7 @@ export function reportRegression(fit: DesignFit, told: RegressionReported): Regr
     smearing: ofLog ? smearing(fit.residuals) : null,
     residuals: fit.residualsInTime,
     fittedScale: fit.fittedInTime,
-    tests: testResiduals(fit.residualsInTime, seasons, fit.p),
+    tests: testResiduals(fit.residualsInTime, seasons, fit.n - fit.df),
     influence: mostInfluential(fit, MOST_INFLUENTIAL),
   }
 }

@@ -66,8 +66,8 @@ function growthStrip(result: Result, { inspected, noun, says }: StripSources): S
   const rates = [...new Set(growths.map(({ beside }) => beside.rate))]
   const shared = sharedPlaces(growths.map(({ values }) => values))
   const isOne = rates.length === 1
-  const without = namesTakenOut(result)
-  const withoutBoth = without.length === 0 ? 'deseas.' : seasonOut(without).short
+  const without = namesTakenOut(result.takenOut?.found)
+  const withoutBoth = seasonOut(without).brief
   return {
     id: 'growth',
     title: 'Growth',

@@ -112,10 +112,12 @@ export function estimatorByArima(
           joint: { f, df1, df2, p: f === null ? null : upperF(f, df1, df2) },
           share: Math.max(0, rest.sumOfSquares - fit.sumOfSquares) / none.sumOfSquares,
           aiccWithout: rest.aicc,
+          sseWithout: null,
           helps: fit.aicc !== null && rest.aicc !== null && fit.aicc < rest.aicc,
         }
       }),
       aicc: { withAll: fit.aicc, withoutAny: none.aicc },
+      leftover: null,
     }
   }
 }

@@ -164,7 +164,7 @@ describe('calendar effects', () => {
 
   it('beside a regression are those of the one regression that has them as columns', () => {
     const of = { forecast: { by: 'regression', season: 'dummies' } } as Partial<MethodDocument>
-    const { columns, prepared } = calculate(PAINT, without(EFFECTS, of))
+    const { ahead, columns, prepared, report } = calculate(PAINT, without(EFFECTS, of))
     const { coefficients } = prepared.takenOut!.calendar as CalendarTaken
     const own = [...tradingDays(AXIS), easterColumn(AXIS, 8)]
     // What one regression leaves is at right angles to every column of it, those of the calendar too.
@@ -174,6 +174,18 @@ describe('calendar effects', () => {
       expect(Math.abs(along)).toBeLessThan(1e-9)
     }
     expect(coefficients).toHaveLength(7)
+    // A constant, a trend and eleven seasons beside them.
+    const df = 120 - 13 - 7
+    const s = Math.sqrt(left.reduce((sum, one) => sum + one ** 2, 0) / df)
+    expect(ahead).toMatchObject({ interval: { df } })
+    expect(report()!.s).toBeCloseTo(s, 12)
+  })
+
+  it('cost degrees of freedom where limits are made of them', () => {
+    const dfOf = (document: MethodDocument) =>
+      (calculate(PAINT, document).ahead as { interval: { df: number } }).interval.df
+    const of = { forecast: { by: 'decomposition' } } as Partial<MethodDocument>
+    expect(dfOf({ ...base, ...of }) - dfOf(without(EFFECTS, of))).toBe(7)
   })
 
   it('are estimated at an origin on what was known then', () => {

@@ -67,6 +67,7 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
   back: {
     value: (value, t, taken) => MODEL[taken.model].putBack(value, componentAt(taken, t)),
     arithmetic: componentArithmetic,
+    cost: ({ coefficients }) => coefficients.length,
     error: (t, taken, whole) =>
       errorAt(taken, t) * (taken.model === 'multiplicative' ? Math.abs(whole) : 1),
     errorArithmetic,
@@ -130,6 +131,8 @@ function estimated(
     })),
     arima,
     aicc: whole.aicc,
+    leftover:
+      whole.leftover && kept.leftover ? { withAll: whole.leftover, withKept: kept.leftover } : null,
   }
 }
 

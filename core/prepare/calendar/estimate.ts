@@ -2,7 +2,7 @@ import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
 import { fitDesign, type DesignFit } from '../../regression/fitDesign'
-import { criteriaOfFit, regressionFigures, type RegressionFigures } from '../../regression/report'
+import { criteriaOfFit } from '../../regression/report'
 import { divisionFactor, type CivilAxis } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
 import { upperF } from '../../statistics/distributions'
@@ -36,8 +36,18 @@ export interface JudgedGroup {
   /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
   readonly share: number
   readonly aiccWithout: Value
+  /** Sum of squared residuals without it; null where errors are not independent, and no sum is compared. */
+  readonly sseWithout: Value
   /** Whether AICc is lower with it. */
   readonly helps: boolean
+}
+
+/** What a regression leaves: what its criterion and its standard errors are made of. */
+export interface Leftover {
+  readonly n: number
+  /** Columns, the constant included. */
+  readonly p: number
+  readonly sse: number
 }
 
 /** Effects of the calendar, estimated. */
@@ -50,12 +60,13 @@ export interface EstimatedCalendar {
   readonly at: number
   readonly judged: readonly JudgedGroup[]
   readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
+  /** null where the errors are those of a model. */
+  readonly leftover: Leftover | null
 }
 
 /** The same with errors independent of each other, and the regression that they come from. */
 export interface EstimatedIndependently extends EstimatedCalendar {
   readonly fit: DesignFit
-  readonly figures: RegressionFigures
 }
 
 /** Estimates groups of effects on the same values. @throws Refusal for what cannot be estimated */
@@ -78,7 +89,9 @@ export function estimateCalendar(
 ): EstimatedIndependently {
   const y = onItsScale(regression, where)
   const fit = fitDesign(y, regression.firstT, columnsOf(regression, groups), where)
-  const figures = regressionFigures(fit)
+  const { df } = fit
+  const variance = fit.sse / df
+  const { aicc: aiccWithAll } = criteriaOfFit(fit)
   // The calendar's columns are the last; what goes without some of them follows from the one fit.
   const own = groups.flatMap((group) => group.columns.map(() => group))
   const without = (isOut: (group: EffectGroup) => boolean) => {
@@ -89,27 +102,29 @@ export function estimateCalendar(
   const none = without(() => true)
   const at = fit.p - own.length
   return {
-    ...{ fit, figures, groups, at },
+    ...{ fit, groups, at },
     coefficients: fit.coefficients.slice(at),
     covariance: covarianceFrom(fit, at),
     judged: groups.map((group): JudgedGroup => {
       const { sse, aicc } = without((one) => one === group)
       const df1 = group.columns.length
-      const f = figures.sse === 0 ? null : (sse - figures.sse) / df1 / figures.s ** 2
+      const f = variance === 0 ? null : (sse - fit.sse) / df1 / variance
       return {
         group,
         joint: {
           f,
           df1,
-          df2: figures.df,
-          p: f === null ? null : upperF(Math.max(0, f), df1, figures.df),
+          df2: df,
+          p: f === null ? null : upperF(Math.max(0, f), df1, df),
         },
-        share: none.sse === 0 ? 0 : (sse - figures.sse) / none.sse,
+        share: none.sse === 0 ? 0 : (sse - fit.sse) / none.sse,
         aiccWithout: aicc,
-        helps: figures.aicc !== null && aicc !== null && figures.aicc < aicc,
+        sseWithout: sse,
+        helps: aiccWithAll !== null && aicc !== null && aiccWithAll < aicc,
       }
     }),
-    aicc: { withAll: figures.aicc, withoutAny: none.aicc },
+    aicc: { withAll: aiccWithAll, withoutAny: none.aicc },
+    leftover: { n: fit.n, p: fit.p, sse: fit.sse },
   }
 }
 
@@ -136,7 +151,7 @@ export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
 
 /** Covariance of the coefficients from a place on: s² times what the fit says of sums of two. */
 function covarianceFrom(fit: DesignFit, at: number): number[][] {
-  const s2 = fit.sse / (fit.n - fit.p)
+  const s2 = fit.sse / fit.df
   const count = fit.p - at
   const varianceOf = (...places: number[]) => {
     const weights = new Array<number>(fit.p).fill(0)
@@ -144,11 +159,15 @@ function covarianceFrom(fit: DesignFit, at: number): number[][] {
     return fit.varianceOf(weights)
   }
   const own = Array.from({ length: count }, (_, i) => varianceOf(i))
-  return own.map((variance, i) =>
-    own.map((other, j) =>
-      i === j ? s2 * variance : (s2 * (varianceOf(i, j) - variance - other)) / 2,
-    ),
-  )
+  const covariance = own.map(() => new Array<number>(count).fill(0))
+  own.forEach((variance, i) => {
+    covariance[i]![i] = s2 * variance
+    for (let j = 0; j < i; j++) {
+      const shared = (s2 * (varianceOf(i, j) - variance - own[j]!)) / 2
+      covariance[i]![j] = covariance[j]![i] = shared
+    }
+  })
+  return covariance
 }
 
 /** Columns beside the constant: season and trend, then the calendar's. */

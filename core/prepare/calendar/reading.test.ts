@@ -17,6 +17,7 @@ const taken = (model: CalendarTaken['model']): CalendarTaken => ({
     groups: [],
     arima: null,
     aicc: { withAll: 0, withoutAny: 1 },
+    leftover: null,
   },
   coefficients: [-0.01, 0, 0, 0, 0, 0.02, 0.05],
   // Each off by 0.002, independent of the others.

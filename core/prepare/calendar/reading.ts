@@ -10,6 +10,8 @@ export interface EffectRead {
   readonly name: string
   readonly estimate: number
   readonly standardError: number
+  /** What of every coefficient it is the sum of, in the order of the columns. */
+  readonly weights: readonly number[]
 }
 
 /** The day that has no column of its own: what it does is minus what the six do. */
@@ -32,8 +34,8 @@ export function readEffects(taken: CalendarTaken): EffectRead[] {
     const error = Math.sqrt(Math.max(0, variance))
     // Of logarithms: what is small is a share as it is, and what is not comes back.
     return model === 'additive'
-      ? { name, estimate: sum, standardError: error }
-      : { name, estimate: Math.expm1(sum), standardError: Math.exp(sum) * error }
+      ? { name, estimate: sum, standardError: error, weights }
+      : { name, estimate: Math.expm1(sum), standardError: Math.exp(sum) * error, weights }
   }
   const only = (wanted: string, weight = 1) => names.map((name) => (name === wanted ? weight : 0))
   return effects.flatMap((effect): EffectRead[] => {

@@ -5,6 +5,7 @@ import type { DesignColumn } from '../../regression/design'
 import { divisionFactor } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
 import { groupOf, type Effect, type EffectFacts } from './effects'
+import type { Leftover } from './estimate'
 
 /** A group of effects as it was judged beside the others. */
 export interface GroupReport {
@@ -22,6 +23,8 @@ export interface GroupReport {
   /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
   readonly share: number
   readonly aiccWithout: Value
+  /** Sum of squared residuals without it; null with the errors of a model. */
+  readonly sseWithout: Value
   readonly helps: boolean
   readonly isKept: boolean
 }
@@ -48,6 +51,8 @@ export interface CalendarTaken {
     readonly independent: Pick<CalendarTaken, 'coefficients' | 'covariance'>
   } | null
   readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
+  /** What is left over with all effects that were judged, and with those that are taken out; null with the errors of a model. */
+  readonly leftover: { readonly withAll: Leftover; readonly withKept: Leftover } | null
 }
 
 /** The columns of the effects that are taken out, made once for what was found. */

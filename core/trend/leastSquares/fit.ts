@@ -41,12 +41,12 @@ export function fitTrend(
   nameOf: (t: number) => string = String,
 ): FittedTrend {
   const fitted = ofLog ? logarithms(values, firstT, last, nameOf) : values
-  const fit = fitDesign(fitted, firstT, columns, WHERE, last)
+  const fit = fitDesign(fitted, firstT, columns, WHERE, { last })
   return {
     ...{ ofLog, fit },
     ...{ from: fit.from, estimated: fit.p, residualsInTime: fit.residualsInTime },
     spread: {
-      ...{ ofLog, df: fit.n - fit.p, sse: fit.sse },
+      ...{ ofLog, df: fit.df, sse: fit.sse },
       missed: () => fit.residuals.map((residual, i): Missed => [residual, fit.y[i]! - residual]),
       centreAt: fit.at,
       leverageAt: fit.leverageAt,

@@ -11,13 +11,15 @@ export function fittedLimits(
   run: Run,
   report: FittedTrendReport,
   design: readonly DesignColumn[],
-  { s, sRelative, seasonCost, leverageAt }: LimitFigures,
+  { s, sRelative, costs, leverageAt }: LimitFigures,
 ): LimitArithmetic {
   const of = trendRegression(run, report, design)
   const df = () => {
     const { y, columns } = of()
     const free = operation(plain(y.length), '−', plain(columns.length + 1))
-    return seasonCost === 0 ? free : operation(free, '−', plain(seasonCost))
+    return costs
+      .filter((cost) => cost > 0)
+      .reduce((left, cost) => operation(left, '−', plain(cost)), free)
   }
   return {
     df,

@@ -83,7 +83,7 @@ function distance({ result, workings, says }: PartOf, { t, words }: Distance): M
   const own =
     value === null
       ? null
-      : html` ${capitalized(seasonOut(namesTakenOut(result)).short)} it was
+      : html` ${capitalized(seasonOut(namesTakenOut(result.takenOut?.found)).short)} it was
         ${workings.figure({ column: 'deseasonalized', t }, says.figure(value))}.`
   return html`${says.inText(words)}${own}`
 }

@@ -14,7 +14,7 @@ const beside = useBeside()
 const per = computed(() => onePeriod(bench.series!.calendar))
 const cycle = computed(() => oneCycle(bench.series!.calendar))
 const kinds = computed(() => growthKinds(bench.series!.calendar.seasons))
-const without = computed(() => namesTakenOut(bench.result!))
+const without = computed(() => namesTakenOut(bench.result!.takenOut?.found))
 const traits = computed(() => traitsOf(bench.result!.method.decompose))
 const isTheSame = computed(() => {
   const { hasSeason, seasonMayChange } = traits.value

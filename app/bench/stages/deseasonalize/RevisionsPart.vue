@@ -4,8 +4,10 @@ import { formatChange, formatFigure } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { seasonLabel } from '~~/core/calendar/labels'
 import { calendarOfResult } from '~~/core/ledger/calendarOfResult'
+import { namesTakenOut } from '~~/core/prepare/prepare'
 import type { Result } from '~~/core/result'
 import type { Value } from '~~/core/series/series'
+import { listed } from '~~/core/words/listed'
 import NamedBars from '../../figures/NamedBars.vue'
 import SmallPicture, { type SmallLine } from '../../figures/SmallPicture.vue'
 import { useAfterwards } from '../../study/afterwardsStore'
@@ -20,6 +22,10 @@ const ledger = useLedger()
 const selection = useSelection()
 
 const calendar = computed(() => calendarOfResult(props.result))
+/** `without season`, `without season and calendar` */
+const out = computed(
+  () => `without ${listed(['season', ...namesTakenOut(props.result.takenOut?.found)])}`,
+)
 const isShare = computed(() => props.result.method.decompose.model === 'multiplicative')
 /** How far something moved, whichever way: `1.2%`, `340 litres`. */
 function moved(mean: Value): string {
@@ -93,7 +99,7 @@ function boundsOf(all: readonly SmallLine[]) {
           :bounds="boundsOf(lines)"
           :width="300"
           :height="90"
-          label="Deseasonalized values as they were first, dashed, and as they are now"
+          :label="`Values ${out} as they were first, dashed, and as they are now`"
         />
         <p class="muted small">
           {{ reach }}, as they are now, and dashed as they were when their year was the last
@@ -106,8 +112,8 @@ function boundsOf(all: readonly SmallLine[]) {
     </template>
     <RunUnderWay v-else :run="after.revisions" name="revisions">
       <p class="muted small">
-        How far deseasonalized figures moved when later years came: the series is cut by one year
-        after the other, and taken apart anew by what was known then.
+        How far figures {{ out }} moved when later years came: the series is cut by one year after
+        the other, and taken apart anew by what was known then.
       </p>
       <v-btn class="small" @click="after.revisions.begin()">Work out the revisions</v-btn>
     </RunUnderWay>
@@ -120,7 +126,7 @@ function boundsOf(all: readonly SmallLine[]) {
           :bounds="boundsOf(path)"
           :width="300"
           :height="60"
-          :label="`Deseasonalized value of ${period} with each further period`"
+          :label="`Value of ${period} ${out} with each further period`"
         />
         <p v-if="ends" class="small">
           {{ formatFigure(ends[0].adjusted!) }} with {{ ledger.own!.run.label(ends[0].end) }} the

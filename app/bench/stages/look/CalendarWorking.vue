@@ -1,14 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { formatChange, formatDecimals, formatP, formatSigned } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
 import { easterByYears } from '~~/core/prepare/calendar/easterYears'
 import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
+import {
+  criterionWorking,
+  effectWorking,
+  jointWorking,
+  reachWorking,
+  type FigureWorking as Working,
+} from '~~/core/prepare/calendar/working'
 import type { Result } from '~~/core/result'
 import { orderText } from '~~/core/stateSpace/arima/order'
 import { normalQuantile } from '~~/core/statistics/distributions'
 import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
+import FigureButton from '../../working/FigureButton.vue'
+import FigureWorking from '../../working/FigureWorking.vue'
 import EasterYears from './EasterYears.vue'
 
 /** What the days of a period do to its values, and whether that is more than chance. */
@@ -20,6 +29,13 @@ const taken = computed(() => calendarTakenOf(props.result)!)
 const isShare = computed(() => taken.value.model === 'multiplicative')
 const easter = computed(() => easterByYears(taken.value))
 const effects = computed(() => readEffects(taken.value))
+/** The working that is asked for; of another result there is none yet. */
+const working = shallowRef<Working | null>(null)
+watch(taken, () => (working.value = null))
+function ask(one: Working | null): void {
+  working.value = one?.title === working.value?.title ? null : one
+}
+const isAsked = (one: Working | null) => one !== null && one.title === working.value?.title
 /** With the errors of a model: the same effects with independent ones, and the model. */
 const beside = computed(() => {
   const { arima } = taken.value
@@ -83,7 +99,20 @@ function risesBy(aiccWithout: Value): string {
         <tr v-for="(one, i) in effects" :key="one.name">
           <th scope="row" :class="{ muted: maybeNone(one) }">{{ one.name }}</th>
           <td class="number" :class="{ muted: maybeNone(one) }">
-            {{ sizeOf(one) }} ± {{ reachOf(one) }}
+            <FigureButton
+              :is-asked="isAsked(effectWorking(taken, one))"
+              @click="ask(effectWorking(taken, one))"
+            >
+              {{ sizeOf(one) }}
+            </FigureButton>
+            ±
+            <FigureButton
+              class="reach"
+              :is-asked="isAsked(reachWorking(taken, one, LEVEL))"
+              @click="ask(reachWorking(taken, one, LEVEL))"
+            >
+              {{ reachOf(one) }}
+            </FigureButton>
           </td>
           <td v-if="beside" class="number" :class="{ muted: maybeNone(beside.effects[i]!) }">
             {{ sizeOf(beside.effects[i]!) }} ± {{ reachOf(beside.effects[i]!) }}
@@ -110,13 +139,39 @@ function risesBy(aiccWithout: Value): string {
             <span class="muted">{{ group.isKept ? 'taken out' : 'left in' }}</span>
           </th>
           <td class="number">
-            {{ group.joint.f === null ? '–' : formatDecimals(group.joint.f, 2) }}
+            <FigureButton
+              v-if="group.joint.f !== null"
+              :is-asked="isAsked(jointWorking(taken, group))"
+              @click="ask(jointWorking(taken, group))"
+            >
+              {{ formatDecimals(group.joint.f, 2) }}
+            </FigureButton>
+            <template v-else>–</template>
           </td>
-          <td class="number">{{ group.joint.p === null ? '–' : formatP(group.joint.p) }}</td>
-          <td class="number">{{ risesBy(group.aiccWithout) }}</td>
+          <td class="number">
+            <FigureButton
+              v-if="group.joint.p !== null"
+              :is-asked="isAsked(jointWorking(taken, group))"
+              @click="ask(jointWorking(taken, group))"
+            >
+              {{ formatP(group.joint.p) }}
+            </FigureButton>
+            <template v-else>–</template>
+          </td>
+          <td class="number">
+            <FigureButton
+              v-if="criterionWorking(taken, group)"
+              :is-asked="isAsked(criterionWorking(taken, group))"
+              @click="ask(criterionWorking(taken, group))"
+            >
+              {{ risesBy(group.aiccWithout) }}
+            </FigureButton>
+            <template v-else>–</template>
+          </td>
         </tr>
       </tbody>
     </v-table>
+    <FigureWorking v-if="working" :working="working" @close="working = null" />
     <EasterYears v-if="easter" :easter="easter" />
     <p class="muted small">
       {{
@@ -124,7 +179,8 @@ function risesBy(aiccWithout: Value): string {
           ? `Estimated by exact likelihood, with errors of ARIMA ${beside.name}.`
           : 'Estimated beside season and trend, by least squares.'
       }}
-      What is grey may be nothing; AICc rises (+) without what helps.
+      What is grey may be nothing; AICc rises (+) without what helps. Every figure opens its
+      working.
     </p>
   </section>
 </template>
@@ -132,5 +188,9 @@ function risesBy(aiccWithout: Value): string {
 <style scoped>
 .number {
   white-space: nowrap;
+}
+
+.reach {
+  padding-left: 0;
 }
 </style>

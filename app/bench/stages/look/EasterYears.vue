@@ -2,6 +2,7 @@
 import { dateOf, type Day } from '~~/core/calendar/civil'
 import type { EasterYears } from '~~/core/prepare/calendar/easterYears'
 import { useSelection } from '../../view/selectionStore'
+import FigureButton from '../../working/FigureButton.vue'
 
 /** Where the days before Easter lie, year by year; each leads to what they come to in its period. */
 defineProps<{ easter: EasterYears }>()
@@ -38,14 +39,12 @@ function dateSaid(day: Day): string {
           <th scope="row">{{ year }}</th>
           <td>{{ dateSaid(sunday) }}</td>
           <td v-for="{ t, days } in periods" :key="t" class="number">
-            <v-btn
-              variant="plain"
-              class="days"
+            <FigureButton
               :class="{ muted: days === 0 }"
               @click="selection.moveTo({ column: `calendar easter${easter.window}`, t })"
             >
               {{ days }}
-            </v-btn>
+            </FigureButton>
           </td>
         </tr>
       </tbody>
@@ -58,13 +57,5 @@ function dateSaid(day: Day): string {
   max-height: 260px;
   margin-bottom: 8px;
   overflow-y: auto;
-}
-
-.days {
-  height: auto;
-  min-width: 0;
-  min-height: 24px;
-  padding: 0 0 0 12px;
-  font: inherit;
 }
 </style>

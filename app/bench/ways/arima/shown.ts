@@ -53,7 +53,9 @@ export function shownTrend(result: Result): ShownModel {
   return {
     ...{ part: 'trend', model, options: result.method.trend as OrderOptions },
     ...{ seasons: 1, s, transform: null },
-    of: isOfDeseasonalized ? seasonOut(namesTakenOut(result)).of(series.noun) : series.noun,
+    of: isOfDeseasonalized
+      ? seasonOut(namesTakenOut(result.takenOut?.found)).of(series.noun)
+      : series.noun,
     values: (isOfDeseasonalized ? columns.deseasonalized : columns.value).slice(from),
     predicted: columns.trend.slice(from),
     firstT: first,

@@ -68,7 +68,8 @@ function breakThere(level: boolean) {
 <template>
   <section class="report working-part">
     <h3>
-      Trend through the {{ withSeason ? seasonOut(namesTakenOut(props.result)).series : 'series' }}
+      Trend through the
+      {{ withSeason ? seasonOut(namesTakenOut(props.result.takenOut?.found)).series : 'series' }}
     </h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">

@@ -18,7 +18,7 @@ const fit = computed(() => props.result.trendFit as SmoothedTrendReport)
   <section class="working-part">
     <h3>
       Trend smoothed through the
-      {{ hasSeason(result) ? seasonOut(namesTakenOut(result)).series : 'series' }}
+      {{ hasSeason(result) ? seasonOut(namesTakenOut(result.takenOut?.found)).series : 'series' }}
     </h3>
     <p class="equation">{{ inReadersFigures(fit.equation) }}</p>
     <p class="muted small">

@@ -1,0 +1,150 @@
+import { figureOf, operation, plain, type Expression } from '../../column/expression'
+import { capitalized } from '../../series/noun'
+import { normalQuantile } from '../../statistics/distributions'
+import { probability } from '../../words/figure'
+import type { Leftover } from './estimate'
+import type { EffectRead } from './reading'
+import { columnsOfTaken, type CalendarTaken, type GroupReport } from './taken'
+
+/** A figure that stands in no cell, with the arithmetic that made it. */
+export interface FigureWorking {
+  /** `F of Easter` */
+  readonly title: string
+  readonly value: number
+  readonly expression: Expression
+  /** What no arithmetic says: where a figure in it came from; null where nothing is left to say. */
+  readonly note: string | null
+}
+
+const FROM_FILTER =
+  'Effects and their covariance come from the filter that the likelihood is made by.'
+const MINUS_ONE = -1
+
+/** What an effect does: the sum of its coefficients, of logarithms exp of it less 1. */
+export function effectWorking(taken: CalendarTaken, read: EffectRead): FigureWorking {
+  const sum = sumOfCoefficients(taken, read)
+  return {
+    title: capitalized(read.name),
+    value: read.estimate,
+    expression:
+      taken.model === 'additive' ? sum : operation({ kind: 'exp', of: sum }, '−', plain(1)),
+    note: taken.arima ? FROM_FILTER : null,
+  }
+}
+
+/** How far that may be off: z × standard error, of logarithms × exp of their sum. */
+export function reachWorking(taken: CalendarTaken, read: EffectRead, level: number): FigureWorking {
+  const z = figureOf(`z(${level}%)`, normalQuantile(level), { kind: 'normal-quantile', level })
+  const error = { kind: 'root', of: varianceOf(taken, read) } as const
+  const scale: Expression = { kind: 'exp', of: sumOfCoefficients(taken, read) }
+  const own = taken.model === 'additive' ? error : operation(scale, '×', error)
+  return {
+    title: `${capitalized(read.name)}: how far off at ${level}%`,
+    value: normalQuantile(level) * read.standardError,
+    expression: operation(z, '×', own),
+    note: taken.arima
+      ? FROM_FILTER
+      : 'The share of s² is that of its columns in (XᵀX)⁻¹, beside season and trend.',
+  }
+}
+
+/** (SSE without − SSE) ÷ columns ÷ s²; beside a model bᵀC⁻¹b ÷ columns. */
+export function jointWorking(taken: CalendarTaken, group: GroupReport): FigureWorking | null {
+  const { f, df1, df2, p } = group.joint
+  if (f === null || p === null) return null
+  return {
+    title: `F of ${group.says}`,
+    value: f,
+    expression: jointArithmetic(taken, group, f),
+    note: [
+      `Chance alone goes beyond that at p ${probability(p)}, by the F distribution of ${df1} and ${df2} degrees of freedom.`,
+      ...(taken.arima ? [FROM_FILTER] : []),
+    ].join(' '),
+  }
+}
+
+function jointArithmetic(
+  { leftover }: CalendarTaken,
+  { says, sseWithout, joint: { df1, df2 } }: GroupReport,
+  f: number,
+): Expression {
+  if (!leftover || sseWithout === null) {
+    return operation(figureOf('bᵀC⁻¹b of its effects', f * df1), '÷', plain(df1))
+  }
+  const { sse } = leftover.withAll
+  const variance = operation(figureOf('SSE', sse), '÷', plain(df2))
+  const gained = operation(figureOf(`SSE without ${says}`, sseWithout), '−', figureOf('SSE', sse))
+  return operation(operation(gained, '÷', plain(df1)), '÷', figureOf('s²', sse / df2, variance))
+}
+
+/** AICc without an effect less AICc with it: n ln(SSE ÷ n) + 2k + 2k(k + 1)/(n − k − 1) each, k = columns and the variance. */
+export function criterionWorking(
+  { aicc, leftover }: CalendarTaken,
+  { says, aiccWithout, sseWithout, joint }: GroupReport,
+): FigureWorking | null {
+  if (aiccWithout === null || aicc.withAll === null) return null
+  const without =
+    leftover && sseWithout !== null
+      ? criterionArithmetic(
+          { n: leftover.withAll.n, p: leftover.withAll.p - joint.df1, sse: sseWithout },
+          `SSE without ${says}`,
+        )
+      : undefined
+  const withAll = leftover ? criterionArithmetic(leftover.withAll, 'SSE') : undefined
+  return {
+    title: `AICc: how it changes without ${says}`,
+    value: aiccWithout - aicc.withAll,
+    expression: operation(
+      figureOf(`AICc without ${says}`, aiccWithout, without),
+      '−',
+      figureOf('AICc', aicc.withAll, withAll),
+    ),
+    note: leftover ? null : 'Each is made of the likelihood of its own model.',
+  }
+}
+
+function criterionArithmetic({ n, p, sse }: Leftover, sum: string): Expression {
+  const k = p + 1
+  const perValue = operation(figureOf(sum, sse), '÷', plain(n))
+  const likelihood = operation(plain(n), '×', { kind: 'ln', of: perValue })
+  const correction = operation(
+    operation(plain(2 * k), '×', plain(k + 1)),
+    '÷',
+    operation(operation(plain(n), '−', plain(k)), '−', plain(1)),
+  )
+  return operation(operation(likelihood, '+', operation(plain(2), '×', plain(k))), '+', correction)
+}
+
+function sumOfCoefficients(taken: CalendarTaken, { weights }: EffectRead): Expression {
+  const labels = columnsOfTaken(taken).map(({ label }) => label)
+  const terms = weights.flatMap((weight, j): Expression[] => {
+    if (weight === 0) return []
+    const effect = figureOf(`effect of ${labels[j]!}`, taken.coefficients[j]!)
+    return [weight === 1 ? effect : operation(weightSaid(weight), '×', effect)]
+  })
+  const [first, ...rest] = terms
+  return rest.reduce((sum, term) => operation(sum, '+', term), first ?? plain(0))
+}
+
+function weightSaid(weight: number): Expression {
+  return weight === MINUS_ONE ? figureOf('−1', MINUS_ONE) : plain(weight)
+}
+
+/** Variance of a sum of coefficients: s² times its share, or what the filter says. */
+function varianceOf(
+  { coefficients, covariance, leftover }: CalendarTaken,
+  { weights }: EffectRead,
+): Expression {
+  const variance = coefficients.reduce(
+    (sum, _, i) =>
+      sum +
+      weights[i]! * coefficients.reduce((all, _, j) => all + weights[j]! * covariance[i]![j]!, 0),
+    0,
+  )
+  if (!leftover) return figureOf('variance', Math.max(0, variance))
+  const { n, p, sse } = leftover.withKept
+  if (sse === 0) return figureOf('variance', 0)
+  const s2 = operation(figureOf('SSE', sse), '÷', operation(plain(n), '−', plain(p)))
+  const share = (variance * (n - p)) / sse
+  return operation(figureOf('s²', sse / (n - p), s2), '×', figureOf('share of s²', share))
+}
