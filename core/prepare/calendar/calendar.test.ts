@@ -18,7 +18,7 @@ import type { Series, Value } from '../../series/series'
 import { methodSchema } from '../../../shared/methodSchema'
 import type { CalendarDocument } from './options'
 import type { CalendarTaken } from './taken'
-import { calendarWords } from './words'
+import { calendarPieces, calendarWords } from './words'
 
 const START = { cycle: 2014, season: 1 }
 const AXIS = axisOf({ calendar: calendarOf('monthly'), start: START })
@@ -331,4 +331,18 @@ it('a count of days is read against no baseline, what the calendar comes to is',
   }
   expect(readingAt('calendar Saturday')).toBeNull()
   expect(readingAt('calendar')).toMatch(/^\d.*% (above|below) the baseline$/)
+})
+
+it('keeps the lists of dates that the method has when an effect is chosen among those that are offered', () => {
+  const holidays = [
+    { name: 'Stocktaking', dates: ['2014-03-03', '2025-03-05'], before: 0, after: 0 },
+  ]
+  const pieces = calendarPieces({ holidays, ifItHelps: ['Stocktaking'] }, PAINT)
+  const word = pieces.find((piece) => typeof piece !== 'string')!
+  if (typeof word === 'string' || word.ask.kind !== 'pick') throw new Error('no choices')
+  const days = word.ask.choices.find(({ text }) => text.startsWith('trading days and leap days'))!
+  expect(days.text).toBe('trading days and leap days; Stocktaking, where it helps')
+  expect(days.change).toMatchObject({
+    calendar: { tradingDay: 'six', length: 'leap-year', holidays, ifItHelps: ['Stocktaking'] },
+  })
 })

@@ -4,9 +4,10 @@ import type { Choice, Piece } from '../../word'
 import { listed } from '../../words/listed'
 import { dividesByLength, effectsAsked, USUAL_EASTER, type CalendarDocument } from './options'
 
+/** What an offer takes the place of: everything but lists of dates, which are the analyst's own. */
 const NOTHING: Readonly<Record<string, undefined>> = {
   ...{ errors: undefined, tradingDay: undefined, length: undefined, easter: undefined },
-  ...{ holidays: undefined, ifItHelps: undefined, orders: undefined, seasonalOrders: undefined },
+  ...{ ifItHelps: undefined, orders: undefined, seasonalOrders: undefined },
   ...{ constant: undefined, choose: undefined, seasonal: undefined, near: undefined },
 }
 
@@ -49,7 +50,8 @@ export function calendarPieces(choice: CalendarDocument | null, series: Series):
   const isOn = choice !== null && isAsked(choice)
   if (!isOn && !hasCalendarEffects(series)) return []
   const own = isOn ? calendarWords(choice) : null
-  const choices: Choice[] = OFFERED.map(({ calendar: offered, means }) => {
+  const choices: Choice[] = OFFERED.map(({ calendar, means }) => {
+    const offered = withLists(calendar, choice)
     const text = calendarWords(offered)
     return { text, means, chosen: text === own, change: { calendar: { ...NOTHING, ...offered } } }
   })
@@ -76,6 +78,15 @@ export function calendarPieces(choice: CalendarDocument | null, series: Series):
       },
     },
   ]
+}
+
+/** An offer beside the lists of dates that the method has already, each kept or left to the criterion as it was. */
+function withLists(offered: CalendarDocument, before: CalendarDocument | null): CalendarDocument {
+  const { holidays = [], ifItHelps = [] } = before ?? {}
+  if (holidays.length === 0) return offered
+  const open = holidays.map(({ name }) => name).filter((name) => ifItHelps.includes(name))
+  const helps = [...(offered.ifItHelps ?? []), ...open]
+  return { ...offered, holidays, ...(helps.length > 0 ? { ifItHelps: helps } : {}) }
 }
 
 /** Whether the months or quarters of a series add up days that are known: there its calendar may have effects. */
