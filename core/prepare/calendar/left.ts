@@ -16,7 +16,7 @@ export interface EffectLeft {
   /** Part of what season and trend leave that it explains, from 0 to 1. */
   readonly share: number
   /** What of it can be told from nothing best: one day of the week, or the days before Easter. */
-  readonly foremost: EffectRead
+  readonly foremost: Omit<EffectRead, 'weights'>
 }
 
 /** What is looked for: the name of its columns, and what of a method takes it out. */
@@ -71,7 +71,9 @@ export function calendarLeft(
     const found = groupFound(all, group)
     const foremost = foremostOf(readEffects(all).filter(({ name }) => reads.test(name)))
     if (!found || !groupFound(ordinary, group) || !foremost) return []
-    return [{ key, takenOutBy, joint: found.joint, share: found.share, foremost }]
+    const { name, estimate, standardError } = foremost
+    const told = { name, estimate, standardError }
+    return [{ key, takenOutBy, joint: found.joint, share: found.share, foremost: told }]
   })
 }
 
