@@ -156,7 +156,11 @@ function tooShort(asked: CalendarDocument, { span }: Method, series: Series): Fi
 }
 
 /** `one Saturday more: +2.1% ± 0.6` */
-function effectWords({ name, estimate, standardError }: EffectRead, model: Model, unit: string) {
+function effectWords(
+  { name, estimate, standardError }: Omit<EffectRead, 'weights'>,
+  model: Model,
+  unit: string,
+) {
   const reach = normalQuantile(LEVEL) * standardError
   const sign = estimate < 0 ? '−' : '+'
   return model === 'multiplicative'
