@@ -54,6 +54,12 @@ try {
     `straight line ↔ quadratic, ${MONTHS} months, whole series`,
     await switches(page, 'trend', '[data-row=trend] .means'),
   )
+  await page.evaluate(keepChoices, ['trading days and leap days', 'Easter'])
+  sayTimes(
+    `trading days ↔ Easter taken out, ${MONTHS} months, whole series`,
+    await calendarSwitches(page),
+  )
+  await page.evaluate(keepChoices, null)
   await page.keyboard.press('3')
   await page.locator('[data-word=by]').click()
   await page.getByRole('option', { name: /^robust loess/ }).click()
@@ -99,6 +105,17 @@ async function measureYardstick(count) {
 
 function switches(page, word, shows) {
   return page.evaluate(measureSwitches, { count: SWITCHES, word, shows })
+}
+
+/** Effects of the calendar in turn; a change is seen by the number of its columns. */
+async function calendarSwitches(page) {
+  await page.locator('[data-word=calendar]').click()
+  await page.getByRole('option', { name: /^Easter/ }).click()
+  await page.keyboard.press('3')
+  const columns = '.below button:has-text("of the calendar")'
+  await page.locator(columns).waitFor()
+  await page.locator(columns).evaluate((button) => button.setAttribute('data-columns', ''))
+  return switches(page, 'calendar', '[data-columns]')
 }
 
 /** Of a word with many choices, the two that are switched between. */

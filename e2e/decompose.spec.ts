@@ -182,6 +182,16 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await page.getByRole('button', { name: /^Look/ }).click()
     await expect(working.getByRole('row', { name: /^one Saturday more/ })).toHaveText(/ ± \d/)
     await expect(working.getByRole('row', { name: /^Easter taken out/ })).toBeVisible()
+    // Every figure of the panel opens its working.
+    await working
+      .getByRole('row', { name: /^Easter taken out/ })
+      .getByRole('button')
+      .first()
+      .click()
+    const shown = working.getByRole('status', { name: 'Working of F of Easter' })
+    await expect(shown).toContainText('(SSE without Easter − SSE) ÷ 1 ÷ s²')
+    await shown.getByRole('button', { name: 'Close' }).click()
+    await expect(shown).toHaveCount(0)
     const easter = working.getByRole('region', { name: 'Easter by years' })
     await expect(easter.getByRole('row', { name: '2021 4 Apr 5 3' })).toBeVisible()
     // Without it less is left over, and forecasts of the past come nearer.
@@ -209,6 +219,9 @@ test('exterior paint from Look to Deseasonalize', async ({ page }) => {
     await word.click()
     const sheet = page.locator('.by-hand')
     await sheet.getByRole('button', { name: 'Dates of your own' }).click()
+    await choose(page, 'A day that hangs on Easter', 'Whit Monday')
+    await expect(sheet.getByLabel('Name of the list')).toHaveValue('Whit Monday')
+    await expect(sheet.getByLabel('Dates')).toHaveValue(/^2016-05-16\n2017-06-05\n/)
     const chooser = page.waitForEvent('filechooser')
     await sheet.getByRole('button', { name: 'from a calendar file (.ics)' }).click()
     // The second Saturday of May one year, of June the next.

@@ -18,7 +18,6 @@ export interface FigureWorking {
 
 const FROM_FILTER =
   'Effects and their covariance come from the filter that the likelihood is made by.'
-const MINUS_ONE = -1
 
 /** What an effect does: the sum of its coefficients, of logarithms exp of it less 1. */
 export function effectWorking(taken: CalendarTaken, read: EffectRead): FigureWorking {
@@ -34,7 +33,7 @@ export function effectWorking(taken: CalendarTaken, read: EffectRead): FigureWor
 
 /** How far that may be off: z × standard error, of logarithms × exp of their sum. */
 export function reachWorking(taken: CalendarTaken, read: EffectRead, level: number): FigureWorking {
-  const z = figureOf(`z(${level}%)`, normalQuantile(level), { kind: 'normal-quantile', level })
+  const z = { kind: 'normal-quantile', level } as const
   const error = { kind: 'root', of: varianceOf(taken, read) } as const
   const scale: Expression = { kind: 'exp', of: sumOfCoefficients(taken, read) }
   const own = taken.model === 'additive' ? error : operation(scale, '×', error)
@@ -115,19 +114,23 @@ function criterionArithmetic({ n, p, sse }: Leftover, sum: string): Expression {
   return operation(operation(likelihood, '+', operation(plain(2), '×', plain(k))), '+', correction)
 }
 
+/** The sum of the coefficients with their weights; a weight that all share stands before it, as that of a Sunday does. */
 function sumOfCoefficients(taken: CalendarTaken, { weights }: EffectRead): Expression {
   const labels = columnsOfTaken(taken).map(({ label }) => label)
-  const terms = weights.flatMap((weight, j): Expression[] => {
-    if (weight === 0) return []
-    const effect = figureOf(`effect of ${labels[j]!}`, taken.coefficients[j]!)
-    return [weight === 1 ? effect : operation(weightSaid(weight), '×', effect)]
-  })
-  const [first, ...rest] = terms
-  return rest.reduce((sum, term) => operation(sum, '+', term), first ?? plain(0))
+  const used = weights.flatMap((weight, j) => (weight === 0 ? [] : [{ weight, j }]))
+  const effectOf = (j: number) => figureOf(`effect of ${labels[j]!}`, taken.coefficients[j]!)
+  const shared = used[0]?.weight ?? 1
+  const isShared = used.every(({ weight }) => weight === shared)
+  const terms = used.map(({ weight, j }) =>
+    isShared || weight === 1 ? effectOf(j) : operation(plain(weight), '×', effectOf(j)),
+  )
+  const [first = plain(0), ...rest] = terms
+  const sum = rest.reduce((left, term) => operation(left, '+', term), first)
+  return isShared && shared !== 1 ? operation(figureOf(minus(shared), shared), '×', sum) : sum
 }
 
-function weightSaid(weight: number): Expression {
-  return weight === MINUS_ONE ? figureOf('−1', MINUS_ONE) : plain(weight)
+function minus(weight: number): string {
+  return weight < 0 ? `−${-weight}` : String(weight)
 }
 
 /** Variance of a sum of coefficients: s² times its share, or what the filter says. */

@@ -4,13 +4,21 @@ import { api } from '~/api/client'
 import { inReadersFigures } from '~/figures/format'
 import FilePick from '~/shell/FilePick.vue'
 import { withList, type DateList } from '~~/core/prepare/calendar/byHand'
+import {
+  datesFromEaster,
+  HANG_ON_EASTER,
+  LEAST_FROM_EASTER,
+  MOST_FROM_EASTER,
+  nameFromEaster,
+} from '~~/core/prepare/calendar/fromEaster'
 import type { CalendarDocument } from '~~/core/prepare/calendar/options'
 import { Refusal } from '~~/core/refusal'
 import type { KeptDateList } from '~~/shared/api/dateLists'
+import NumberField from '../../controls/NumberField.vue'
 import { useTriedChange } from '../../controls/triedChange'
 import { useBench } from '../../study/benchStore'
 
-/** Dates of one's own that sales follow: typed, pasted, from a calendar file, or from the method of another series. */
+/** Dates of one's own that sales follow: typed, pasted, from a calendar file, from the method of another series, or by Easter. */
 const props = defineProps<{ asked: CalendarDocument }>()
 const bench = useBench()
 const { problem, change } = useTriedChange()
@@ -19,6 +27,14 @@ const text = ref('')
 /** Lists of a file that has several, and those of other series. */
 const offered = ref<readonly (DateList & { readonly of?: string })[]>([])
 const chosen = ref<number | null>(null)
+/** Days from Easter Sunday, below 0 before it. */
+const fromEaster = ref<number | null>(null)
+const easterDays = computed(() => {
+  const named = HANG_ON_EASTER.map(({ name: title, days: value }) => ({ value, title }))
+  const own = fromEaster.value
+  if (own === null || named.some(({ value }) => value === own)) return named
+  return [...named, { value: own, title: nameFromEaster(own) }]
+})
 const choices = computed(() =>
   offered.value.map(({ name: own, dates, of }, value) => ({
     value,
@@ -34,6 +50,9 @@ onMounted(async () => {
     ...lists.map(({ series, ...list }) => ({ ...list, of: series.join(', ') })),
   ]
 })
+
+/** A list by Easter reaches further, so that it holds when later periods come. */
+const YEARS_TO_COME = 10
 
 /** The years that a list must cover: all that is analysed and forecast, which each list begins and ends with. */
 function yearsWanted() {
@@ -70,6 +89,16 @@ function put(at: number | null) {
   const list = offered.value[at]!
   name.value = list.name
   text.value = list.dates.join('\n')
+}
+
+/** The dates of a day that hangs on Easter, for as long as the list may have to reach. */
+function putFromEaster(days: number | null) {
+  if (days === null) return
+  const { first, last } = yearsWanted()
+  fromEaster.value = days
+  chosen.value = null
+  name.value = nameFromEaster(days)
+  text.value = datesFromEaster(days, { first, last: last + YEARS_TO_COME }).join('\n')
 }
 
 async function take() {
@@ -115,10 +144,30 @@ async function tried(work: () => void | Promise<void>) {
         v-if="choices.length > 0"
         :model-value="chosen"
         aria-label="Lists that there are"
-        placeholder="or a list that there is"
+        placeholder="or a known list"
         :items="choices"
         @update:model-value="put"
       />
+    </div>
+    <div class="from">
+      <v-select
+        :model-value="fromEaster"
+        aria-label="A day that hangs on Easter"
+        placeholder="or a day that hangs on Easter"
+        :items="easterDays"
+        @update:model-value="putFromEaster"
+      />
+      <span class="easter">
+        <NumberField
+          :model-value="fromEaster ?? 0"
+          is-open
+          label="Days after Easter Sunday, below 0 before it"
+          :least="LEAST_FROM_EASTER"
+          :most="MOST_FROM_EASTER"
+          @update:model-value="putFromEaster"
+        />
+        days from it
+      </span>
     </div>
     <v-text-field v-model="name" aria-label="Name of the list" placeholder="name" maxlength="100" />
     <v-textarea
@@ -148,6 +197,13 @@ p {
 .from {
   display: flex;
   gap: 10px;
+  align-items: center;
+}
+
+.easter {
+  display: flex;
+  flex: none;
+  gap: 6px;
   align-items: center;
 }
 
