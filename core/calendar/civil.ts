@@ -75,6 +75,11 @@ export function isOfMonths({ frequency }: Pick<Calendar, 'frequency'>): boolean 
   return frequency === 'monthly' || frequency === 'quarterly'
 }
 
+/** Whether dates can be laid on the periods of a calendar: of months, quarters, weeks, and of days themselves. */
+export function canHaveDates({ frequency }: Pick<Calendar, 'frequency'>): boolean {
+  return isOfMonths({ frequency }) || frequency === 'weekly' || frequency === 'daily'
+}
+
 /**
  * The days of a month or a quarter.
  *

@@ -1,9 +1,12 @@
+import { axisOf } from '../calendar/axis'
 import type { Calendar } from '../calendar/calendar'
+import { canHaveDates, isOfMonths } from '../calendar/civil'
 import type { Period } from '../calendar/period'
 import { designCalendar } from '../regression/designCalendar'
 import { powersOfTime, type DesignCalendar, type DesignColumn } from '../regression/design'
 import { breakColumns } from '../regression/regressors/events'
 import { seasonColumns } from '../regression/regressors/seasonForms'
+import { yearWaves } from '../regression/regressors/yearWaves'
 import { TIME_CODE } from '../regression/timeVariable'
 import type { Value } from '../series/series'
 import { TREND_FORMS } from '../trend/forms'
@@ -23,10 +26,18 @@ export interface Beside {
 /** Periods from one bend to the next at the least, and bends at the most. */
 const BETWEEN = 12
 const MOST_BENDS = 20
+const DAYS_OF_A_WEEK = 7
+/** In days; a year that has come but once cannot be told from the trend. */
+const TWO_YEARS = 730
+/** Waves of the year: a course with a few turns. */
+const YEAR_PAIRS = 6
+/** Dummies of months, or those of a week and the waves of a year. */
+const MOST_DUMMIES = DAYS_OF_A_WEEK + 2 * YEAR_PAIRS
 
 /**
  * The columns of trend and season that a preparation is estimated beside: the trend of the method, powers of time first, or
- * where it follows the values a line that bends every year or two; and dummies of the seasons.
+ * where it follows the values a line that bends every year or two; and dummies of the seasons. Days have dummies of their week
+ * and, where two years are there, waves of the year; weeks the waves alone, as a week of the year comes too seldom.
  *
  * A straight line through a level that wanders leaves its wandering to the errors, in which an effect is lost: on a walk
  * of 84 months the standard error of a Saturday falls from 2.6% to 1.5%.
@@ -37,13 +48,27 @@ export function columnsBeside(trend: TrendOptions, beside: Beside): DesignColumn
   const line = TREND_FORMS[trend.form].follows
     ? [...powersOfTime(1, TIME_CODE), ...bends(beside, named)]
     : trendWayOf(trend.form).design(trend, calendar, start)
-  const season = calendar.seasons < 2 ? [] : seasonColumns({ form: 'dummies', base: 1 }, named)
-  return [...line, ...season]
+  return [...line, ...seasonBeside(beside, named)]
 }
 
-/** How many bends a line through so many periods has at the most. */
-export function mostBends(periods: number): number {
-  return Math.min(MOST_BENDS, Math.floor(periods / BETWEEN))
+function seasonBeside(
+  { calendar, start, firstT, values }: Beside,
+  named: DesignCalendar,
+): DesignColumn[] {
+  const { seasons } = calendar
+  const dummies = () => (seasons < 2 ? [] : seasonColumns({ form: 'dummies', base: 1 }, named))
+  if (isOfMonths(calendar) || !canHaveDates(calendar)) return dummies()
+  const axis = axisOf({ calendar, start })
+  const days = axis.firstDay(firstT + values.length - 1)! - axis.firstDay(firstT)!
+  return [
+    ...(seasons <= DAYS_OF_A_WEEK ? dummies() : []),
+    ...(seasons > DAYS_OF_A_WEEK || days >= TWO_YEARS ? yearWaves(axis, YEAR_PAIRS) : []),
+  ]
+}
+
+/** How many columns of trend and season there are at the most. */
+export function mostBeside(periods: number, seasons: number): number {
+  return Math.min(seasons, MOST_DUMMIES) + Math.min(MOST_BENDS, Math.floor(periods / BETWEEN))
 }
 
 /** Bends at even distances, each with values on both sides: two in one gap would say the same. */

@@ -13,7 +13,7 @@ import { canLeaveOutOfIndex } from '../study/exclusion'
 import type { TakeOnRow } from '~~/shared/api/derived'
 import { useBench } from '../study/benchStore'
 import { useLedger } from '../view/ledgerStore'
-import ArithmeticLines from './ArithmeticLines.vue'
+import ArithmeticLines from '../figures/ArithmeticLines.vue'
 import ValueCare from './ValueCare.vue'
 
 const IndexCare = later(() => import('./IndexCare.vue'))

@@ -4,11 +4,11 @@ import { asDocument } from '../../arima/orderOptions'
 import { MODEL } from '../../model'
 import { Refusal } from '../../refusal'
 import type { SlowChoices } from '../../trend/slowChoices'
-import { mostBends } from '../beside'
+import { mostBeside } from '../beside'
 import type { Preparation, PreparationBasis } from '../preparation'
 import { estimatorByArima, ordersAsked, type EstimatedByArima } from './arimaErrors'
 import { calendarColumns, componentArithmetic, errorArithmetic } from './columns'
-import { groupOf, requireDays, type EffectFacts, type EffectGroup } from './effects'
+import { groupOf, requireDays, requireMonths, type EffectFacts, type EffectGroup } from './effects'
 import {
   estimateCalendar,
   onlyWhatHelps,
@@ -52,7 +52,8 @@ export const calendar: Preparation<CalendarDocument | null, CalendarTaken> = {
     if (!choice || !isAsked(choice)) return 0
     const asked = effectsAsked(choice)
     const regressions = 1 + asked.filter(({ isOpen }) => isOpen).length
-    const once = regressions * 2 * periods * (seasons + 6 + asked.length + mostBends(periods)) ** 2
+    const columns = mostBeside(periods, seasons) + 6 + asked.length
+    const once = regressions * 2 * periods * columns ** 2
     if (!hasArimaErrors(choice)) return once
     const extent = { periods, seasons }
     // Each refit begins near the first, and its columns are filtered along.
@@ -90,6 +91,7 @@ function estimated(
 ): CalendarTaken {
   const { firstT, values } = stretch
   requireDays(series.calendar, 'calendar')
+  if (dividesByLength(choice)) requireMonths(series.calendar)
   const facts: EffectFacts = {
     ...{ calendar: series.calendar, start: series.start, firstT },
     ...{ lastT: firstT + values.length - 1, endT },

@@ -1,5 +1,12 @@
 import { axisOf } from '../../calendar/axis'
-import { dateOf, weekdayOf, WEEKDAYS, type Day, type DaySpan } from '../../calendar/civil'
+import {
+  dateOf,
+  isOfMonths,
+  weekdayOf,
+  WEEKDAYS,
+  type Day,
+  type DaySpan,
+} from '../../calendar/civil'
 import { daysAt, WEEKEND_DAY } from '../../regression/regressors/calendar/days'
 import { easterOf } from '../../regression/regressors/calendar/easter'
 import { rowOf } from './columns'
@@ -39,10 +46,11 @@ const LEAP_DAY = 29
  * The days of a period as a column of the calendar counts them.
  *
  * @param row of the ledger; of what all effects come to together, every day is shown and none counted
- * @returns null for a row that is none of the calendar's
+ * @returns null for a row that is none of the calendar's, and for periods that are no months
  * @example of Saturdays in March 2024: 5 Saturdays once each, 5 Sundays against them
  */
 export function countedDays(taken: CalendarTaken, row: string, t: number): CountedDays | null {
+  if (!isOfMonths(taken.facts.calendar)) return null
   const axis = axisOf(taken.facts)
   const days = daysAt(axis, t)
   if (row === 'calendar') return { says: '', ...inMonths(days, () => 0) }

@@ -1,5 +1,5 @@
 import { readDay } from '../../calendar/rhythms/days'
-import { isOfMonths, yearOf, type Day } from '../../calendar/civil'
+import { canHaveDates, isOfMonths, yearOf, type Day } from '../../calendar/civil'
 import { countPeriods } from '../../calendar/labels'
 import type { Calendar } from '../../calendar/calendar'
 import { axisOf } from '../../calendar/axis'
@@ -73,6 +73,7 @@ export function saysOf(effect: Effect): string {
  */
 export function groupOf(effect: Effect, facts: EffectFacts, where: string): EffectGroup {
   requireDays(facts.calendar, where)
+  requireMonthsFor(effect, facts.calendar, where)
   requireYears(effect, facts, where)
   const axis = axisOf(facts)
   const says = saysOf(effect)
@@ -103,27 +104,46 @@ function countedOnce(column: DesignColumn): DesignColumn {
   return { ...column, at: remembered(column.at) }
 }
 
-/** @throws Refusal for a calendar whose periods are neither months nor quarters */
+/** @throws Refusal for periods that are all equally long, which nothing is divided by */
+export function requireMonths(calendar: Calendar): void {
+  requireMonthsFor({ effect: 'lengthOfPeriod' }, calendar, 'calendar.length')
+}
+
+/** @throws Refusal for a calendar whose periods have no days */
 export function requireDays(calendar: Calendar, where: string): void {
-  if (isOfMonths(calendar)) return
+  if (canHaveDates(calendar)) return
   throw new Refusal(
-    `The days of a period are known of months and quarters; those of this series are none. Take its calendar effects out of the method.`,
+    `The days of a period are known of months, quarters, weeks and days; those of this series are none. Take its calendar effects out of the method.`,
     where,
   )
 }
 
+/** @throws Refusal for what months alone differ by, where periods are none */
+function requireMonthsFor(effect: Effect, calendar: Calendar, where: string): void {
+  if (effect.effect === 'holiday' || isOfMonths(calendar)) return
+  const periods = countPeriods(2, calendar).replace(/^\d+ /, '')
+  throw new Refusal(
+    `The effect ${saysOf(effect)} is one of months and quarters, which differ by their days; ${periods} do not. Take it out; a list of dates can be taken out of them.`,
+    where,
+    { effect: saysOf(effect) },
+  )
+}
+
+/** Weeks and days that a list of dates needs: each meets its dates, and the periods around them, often enough by then. */
+const LISTS_NEED: Partial<Record<Calendar['frequency'], number>> = { weekly: 104, daily: 365 }
+
 /** How many periods a series must have for an effect to be estimated. */
-export function periodsNeeded({ effect }: Effect, { seasons }: Calendar): number {
-  return NEEDS[effect].years * seasons
+export function periodsNeeded({ effect }: Effect, { frequency, seasons }: Calendar): number {
+  return LISTS_NEED[frequency] ?? NEEDS[effect].years * seasons
 }
 
 function requireYears(effect: Effect, { calendar, firstT, lastT }: EffectFacts, where: string) {
   const [needed, there] = [periodsNeeded(effect, calendar), lastT - firstT + 1]
-  const { years } = NEEDS[effect.effect]
   if (there >= needed) return
   const says = saysOf(effect)
+  const years = isOfMonths(calendar) ? `${NEEDS[effect.effect].years} years, ` : ''
   throw new Refusal(
-    `The effect ${says} needs ${years} years, ${countPeriods(needed, calendar)}; the span has ${there}. Take it out, or a longer span.`,
+    `The effect ${says} needs ${years}${countPeriods(needed, calendar)}; the span has ${there}. Take it out, or a longer span.`,
     where,
     { effect: says },
   )

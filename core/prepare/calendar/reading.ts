@@ -1,4 +1,4 @@
-import type { OwnHoliday } from '../../regression/regressors/calendar/ownHolidays'
+import { windowOf, type OwnHoliday } from '../../regression/regressors/calendar/ownHolidays'
 import { WEEKDAYS } from '../../calendar/civil'
 import { WEEKEND_DAY, weightsOfSunday } from '../../regression/regressors/calendar/days'
 import type { TakenOut } from '../prepare'
@@ -23,7 +23,8 @@ const SUNDAY = 'Sunday'
  * @returns of a multiplicative model shares: 0.013 for 1.3% more
  */
 export function readEffects(taken: CalendarTaken): EffectRead[] {
-  const { effects, coefficients, covariance, model } = taken
+  const { effects, coefficients, covariance, model, facts } = taken
+  const isOfDays = facts.calendar.frequency === 'daily'
   const names = columnsOfTaken(taken).map(({ name }) => name)
   const read = (name: string, weights: readonly number[]): EffectRead => {
     const sum = weights.reduce((all, w, j) => all + w * coefficients[j]!, 0)
@@ -56,13 +57,19 @@ export function readEffects(taken: CalendarTaken): EffectRead[] {
       case 'easter':
         return [read('all days before Easter', only(`easter${effect.window}`))]
       case 'holiday':
-        return [read(holidayWords(effect), only(effect.name))]
+        return [
+          read(
+            holidayWords(effect, isOfDays),
+            only(effect.name, isOfDays ? 1 / windowOf(effect) : 1),
+          ),
+        ]
     }
   })
 }
 
-/** A list of single days is read by the day, one with days around its dates by the date. */
-function holidayWords({ name, before, after }: OwnHoliday): string {
+/** A list of single days is read by the day, one with days around its dates by the date; of days each is read by itself. */
+function holidayWords({ name, before, after }: OwnHoliday, isOfDays: boolean): string {
+  if (isOfDays) return `a day of ${name}`
   return before + after === 0 ? `one day of ${name} more` : `one ${name} more, with its days around`
 }
 

@@ -1,4 +1,4 @@
-import { isOfMonths } from '../../calendar/civil'
+import { canHaveDates, isOfMonths } from '../../calendar/civil'
 import type { Series } from '../../series/series'
 import type { Choice, Piece } from '../../word'
 import { listed } from '../../words/listed'
@@ -48,9 +48,11 @@ const OFFERED: readonly { readonly calendar: CalendarDocument; readonly means: s
 /** The calendar's word: what of it is taken out, of a series whose months or quarters add up the sales of their days. */
 export function calendarPieces(choice: CalendarDocument | null, series: Series): Piece[] {
   const isOn = choice !== null && isAsked(choice)
-  if (!isOn && !hasCalendarEffects(series)) return []
+  const isOfDays = !isOfMonths(series.calendar)
+  if (!isOn && !(isOfDays ? canHaveDates(series.calendar) : hasCalendarEffects(series))) return []
   const own = isOn ? calendarWords(choice) : null
-  const choices: Choice[] = OFFERED.map(({ calendar, means }) => {
+  const leftIn = isOfDays ? DATES_LEFT_IN : LEFT_IN
+  const choices: Choice[] = (isOfDays ? [] : OFFERED).map(({ calendar, means }) => {
     const offered = withLists(calendar, choice)
     const text = calendarWords(offered)
     return { text, means, chosen: text === own, change: { calendar: { ...NOTHING, ...offered } } }
@@ -59,14 +61,12 @@ export function calendarPieces(choice: CalendarDocument | null, series: Series):
     isOn ? ' without ' : ' with ',
     {
       id: 'calendar',
-      text: own ?? LEFT_IN,
+      text: own ?? leftIn.text,
       ask: {
         kind: 'pick',
         choices: [
           {
-            text: LEFT_IN,
-            means:
-              'Months differ by their days of the week and by where Easter lies; it is left in.',
+            ...leftIn,
             chosen: !isOn,
             change: { calendar: undefined },
           },
@@ -94,7 +94,14 @@ export function hasCalendarEffects({ calendar, start, quantity = 'flow' }: Serie
   return isOfMonths(calendar) && start.cycle >= 100 && quantity === 'flow'
 }
 
-const LEFT_IN = 'calendar effects'
+const LEFT_IN = {
+  text: 'calendar effects',
+  means: 'Months differ by their days of the week and by where Easter lies; it is left in.',
+} as const
+const DATES_LEFT_IN = {
+  text: 'holidays and events',
+  means: 'What happens on dates of a list, such as holidays or promotions, is left in.',
+} as const
 
 /** Whether anything is asked for at all. */
 export function isAsked(choice: CalendarDocument): boolean {

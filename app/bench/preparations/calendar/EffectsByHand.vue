@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { inReadersFigures } from '~/figures/format'
+import { isOfMonths } from '~~/core/calendar/civil'
 import type { Method } from '~~/core/method'
 import {
   stateOf,
@@ -26,6 +27,8 @@ const { problem, change } = useTriedChange()
 const asked = computed<CalendarDocument>(() => props.method.calendar ?? {})
 const lists = computed(() => asked.value.holidays ?? [])
 
+/** Days and weeks have none of what months differ by: lists of dates alone. */
+const hasMonths = computed(() => isOfMonths(bench.series!.calendar))
 const EFFECTS = [
   { key: 'tradingDay', label: 'Trading days' },
   { key: 'length', label: 'Length' },
@@ -63,9 +66,9 @@ function statesOf(key: string) {
 
 <template>
   <v-expansion-panels class="by-hand" multiple>
-    <v-expansion-panel title="Each by hand">
+    <v-expansion-panel v-if="hasMonths || isAny" title="Each by hand">
       <v-expansion-panel-text>
-        <div v-for="{ key, label } in EFFECTS" :key="key" class="row">
+        <div v-for="{ key, label } in hasMonths ? EFFECTS : []" :key="key" class="row">
           <span class="label">{{ label }}</span>
           <v-select
             :model-value="stateOf(asked, key)"

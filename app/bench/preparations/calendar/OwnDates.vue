@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 import { api } from '~/api/client'
 import { inReadersFigures } from '~/figures/format'
 import FilePick from '~/shell/FilePick.vue'
+import { axisOf } from '~~/core/calendar/axis'
 import { withList, type DateList } from '~~/core/prepare/calendar/byHand'
 import {
   datesFromEaster,
@@ -57,10 +58,10 @@ const YEARS_TO_COME = 10
 /** The years that a list must cover: all that is analysed and forecast, which each list begins and ends with. */
 function yearsWanted() {
   const { span, forecast } = bench.result!.method
-  const [first, last] = [span.from, span.to].map((code) => Number(code.slice(0, 4)))
+  const { tOfCode, yearOf } = axisOf(bench.series!)
   return {
-    first: first!,
-    last: last! + Math.ceil(forecast.horizon / bench.series!.calendar.seasons),
+    first: yearOf(tOfCode(span.from)!),
+    last: yearOf(tOfCode(span.to)! + forecast.horizon),
   }
 }
 

@@ -16,8 +16,8 @@ import { orderText } from '~~/core/stateSpace/arima/order'
 import { normalQuantile } from '~~/core/statistics/distributions'
 import type { Value } from '~~/core/series/series'
 import { useLedger } from '../../view/ledgerStore'
-import FigureButton from '../../working/FigureButton.vue'
-import FigureWorking from '../../working/FigureWorking.vue'
+import FigureButton from '../../figures/FigureButton.vue'
+import FigureWorking from '../../figures/FigureWorking.vue'
 import EasterYears from './EasterYears.vue'
 
 /** What the days of a period do to its values, and whether that is more than chance. */

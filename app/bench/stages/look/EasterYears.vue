@@ -2,7 +2,7 @@
 import { dateOf, type Day } from '~~/core/calendar/civil'
 import type { EasterYears } from '~~/core/prepare/calendar/easterYears'
 import { useSelection } from '../../view/selectionStore'
-import FigureButton from '../../working/FigureButton.vue'
+import FigureButton from '../../figures/FigureButton.vue'
 
 /** Where the days before Easter lie, year by year; each leads to what they come to in its period. */
 defineProps<{ easter: EasterYears }>()

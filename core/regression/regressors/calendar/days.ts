@@ -5,7 +5,7 @@ import { mean } from '../../../statistics/average'
 import type { DesignColumn } from '../../design'
 
 /** How a column of the calendar finds the days of a time code; only of a calendar that has days. */
-export type CivilAxis = Pick<Axis, 'calendar' | 'periodAt' | 'days'>
+export type CivilAxis = Pick<Axis, 'calendar' | 'periodAt' | 'tOf' | 'days'>
 
 /** The days of a time code. */
 export function daysAt({ days }: CivilAxis, t: number): DaySpan {

@@ -1,4 +1,12 @@
-import { daysOf, daysShared, type Day, type DaySpan } from '../../../calendar/civil'
+import {
+  dayOf,
+  daysOf,
+  daysShared,
+  isOfMonths,
+  type Day,
+  type DaySpan,
+} from '../../../calendar/civil'
+import { periodOfDay } from '../../../calendar/periodOfDay'
 import type { DesignColumn } from '../../design'
 import type { CivilAxis } from './days'
 
@@ -17,7 +25,7 @@ export interface Years {
 }
 
 /** Days of a window, the date itself included. */
-function windowOf({ before, after }: OwnHoliday): number {
+export function windowOf({ before, after }: OwnHoliday): number {
   return before + 1 + after
 }
 
@@ -81,9 +89,32 @@ export function holidayMeans(
   })
 }
 
+/** The same of days and weeks, whose seasons come again many times a year, or begin in one year and end in the next. */
+function holidayMeansOfDays(
+  axis: CivilAxis,
+  holiday: OwnHoliday,
+  { first, last }: Years,
+): number[] {
+  const { calendar, periodAt, tOf, days } = axis
+  const [sums, counts] = [0, 0].map(() => new Array<number>(calendar.seasons).fill(0)) as [
+    number[],
+    number[],
+  ]
+  const dates = datesOf(holiday)
+  const end = tOf(periodOfDay(dayOf(last, 12, 31), calendar))
+  for (let t = tOf(periodOfDay(dayOf(first, 1, 1), calendar)); t <= end; t++) {
+    const season = periodAt(t).season - 1
+    sums[season]! += shareOf(holiday, dates, days(t)!)
+    counts[season]! += 1
+  }
+  return sums.map((sum, k) => sum / counts[k]!)
+}
+
 /** Share of the days around the dates that fall into the period, less the mean share of its season. */
 export function holidayColumn(axis: CivilAxis, holiday: OwnHoliday, years: Years): DesignColumn {
-  const means = holidayMeans(axis.calendar.seasons, holiday, years)
+  const means = isOfMonths(axis.calendar)
+    ? holidayMeans(axis.calendar.seasons, holiday, years)
+    : holidayMeansOfDays(axis, holiday, years)
   return {
     name: holiday.name,
     label: holiday.name,
