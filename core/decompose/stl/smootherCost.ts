@@ -27,16 +27,25 @@ export function smootherCost(
   if (isPeriodic) return { trace: 1, uncertainty: 1 / count }
   // One row at a time: all of them together are as many figures as the square of the years.
   const row = (year: number) => smootherRow(values, year, windows.seasonal, degrees.seasonal)
-  const own = values.map((_, year) => row(year)?.[year] ?? null)
+  const own = values.map((_, year): Value => {
+    const found = row(year)
+    return found && shareOf(found, year)
+  })
   // A window without any weight says nothing: the nearest year that has some stands in.
-  const standIn = (year: number) => {
+  const standIn = (year: number): SmootherRow => {
     const near = nearest(own, year)
-    return near === null ? values.map((value) => (value === null ? 0 : 1 / count)) : row(near)!
+    return near === null
+      ? { from: 0, shares: values.map((value) => (value === null ? 0 : 1 / count)) }
+      : row(near)!
   }
   const last = values.length - 1
+  const { shares } = row(last) ?? standIn(last)
   return {
-    trace: own.reduce<number>((sum, value, year) => sum + (value ?? standIn(year)[year]!), 0),
-    uncertainty: (row(last) ?? standIn(last)).reduce((sum, weight) => sum + weight * weight, 0),
+    trace: own.reduce<number>(
+      (sum, value, year) => sum + (value ?? shareOf(standIn(year), year)),
+      0,
+    ),
+    uncertainty: shares.reduce((sum, share) => sum + share * share, 0),
   }
 }
 
@@ -60,25 +69,40 @@ export function costsOf(
   })
 }
 
+/** What the years around one count in the fit at it, from the first of them on; any other counts nothing. */
+interface SmootherRow {
+  readonly from: number
+  readonly shares: readonly number[]
+}
+
 /** What each year counts in the fit at one of them; null when none does. */
 function smootherRow(
   values: readonly Value[],
   at: number,
   window: number,
   degree: 0 | 1,
-): number[] | null {
-  const x = values.map((_, year) => year)
-  const prior = values.map((value) => (value === null ? 0 : 1))
+): SmootherRow | null {
+  // The nearest years of a window lie no further from it than the window is long; a longer one than the series has all of them.
+  const isLocal = window <= values.length
+  const from = isLocal ? Math.max(0, at - window) : 0
+  const near = isLocal ? values.slice(from, at + window + 1) : values
+  const x = near.map((_, i) => from + i)
+  const prior = near.map((value) => (value === null ? 0 : 1))
   const { weights } = loess({ x, y: prior, weights: prior }, at, window, degree)
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   if (!(total > 0)) return null
   const centre = weights.reduce((sum, weight, i) => sum + weight * x[i]!, 0) / total
   const spread = weights.reduce((sum, weight, i) => sum + weight * (x[i]! - centre) ** 2, 0)
-  const isLevel = degree === 0 || Math.sqrt(spread / total) <= 0.001 * (x.length - 1)
-  return weights.map((weight, i) => {
+  const isLevel = degree === 0 || Math.sqrt(spread / total) <= 0.001 * (values.length - 1)
+  const shares = weights.map((weight, i) => {
     const level = weight / total
     return isLevel ? level : level + ((at - centre) * weight * (x[i]! - centre)) / spread
   })
+  return { from, shares }
+}
+
+function shareOf({ from, shares }: SmootherRow, year: number): number {
+  return shares[year - from] ?? 0
 }
 
 /** The nearest year that has a figure, the earlier on a tie. */
