@@ -1,3 +1,4 @@
+import { perPixel } from '~~/core/picture/draw/perPixel'
 import type { Value } from '~~/core/series/series'
 
 /** Room above and below the line for its stroke. */
@@ -33,8 +34,13 @@ export function smallPath(
     : (width - 2 * MARGIN) / (values.length - 1 || 1)
   const start = scale.columns ? step / 2 : MARGIN
   let drawing = false
-  return values
-    .map((value, i) => {
+  // Of more values than pixels only what can be seen is written down.
+  const points = perPixel(
+    values.map((y, x) => ({ x, y })),
+    { from: -0.5, to: values.length - 0.5, width },
+  )
+  return points
+    .map(({ x: i, y: value }, place) => {
       if (value === null) {
         drawing = false
         return ''
@@ -42,7 +48,7 @@ export function smallPath(
       const x = start + i * step
       const y = height - MARGIN - ((value - low) / span) * (height - 2 * MARGIN)
       const point = `${x.toFixed(1)} ${y.toFixed(1)}`
-      const alone = !drawing && (values[i + 1] ?? null) === null
+      const alone = !drawing && (points[place + 1]?.y ?? null) === null
       const command = drawing ? `L${point}` : `M${point}${alone ? 'h0.1' : ''}`
       drawing = true
       return command

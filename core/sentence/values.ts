@@ -1,4 +1,6 @@
 import { countPeriods } from '../calendar/labels'
+import type { Calendar } from '../calendar/calendar'
+import type { Period } from '../calendar/period'
 import { axisOf } from '../calendar/axis'
 import { exclusionsOf, type Method, type Span } from '../method'
 import type { Series } from '../series/series'
@@ -6,8 +8,7 @@ import type { Piece, Word } from '../word'
 
 /** The stretch that is analysed: all of it, or from one period to another. */
 export function spanWord({ span }: Method, series: Series): Word {
-  const { codeAt, label } = axisOf(series)
-  const options = series.values.map((_, i) => ({ value: codeAt(i + 1), text: label(i + 1) }))
+  const options = periodsOf(series)
   return {
     id: 'span',
     text: spanWords(span, series),
@@ -22,6 +23,25 @@ export function spanWord({ span }: Method, series: Series): Word {
     },
   }
 }
+
+/** Every period of a series, to choose from; of many thousands they are named once, not with every change of the sentence. */
+function periodsOf(series: Series): readonly PeriodOption[] {
+  const { start, calendar, values } = series
+  const known = PERIODS.get(start)
+  if (known?.calendar === calendar && known.options.length === values.length) return known.options
+  const { codeAt, label } = axisOf(series)
+  const options = values.map((_, i) => ({ value: codeAt(i + 1), text: label(i + 1) }))
+  PERIODS.set(start, { calendar, options })
+  return options
+}
+interface PeriodOption {
+  readonly value: string
+  readonly text: string
+}
+const PERIODS = new WeakMap<
+  Period,
+  { readonly calendar: Calendar; readonly options: readonly PeriodOption[] }
+>()
 
 /** `all 120 months`, `84 months from Jan 2018 to Dec 2024` */
 function spanWords(span: Span, series: Series): string {

@@ -1,6 +1,7 @@
 import { faded } from './palette'
 import { columnWidth } from './timeAxis'
-import type { Layer } from '../strips'
+import type { Layer, Point } from '../strips'
+import { perPixel } from './perPixel'
 import { drawPoints, inWindow, POINTS_FROM_PX, type Canvas, type SeriesLayer } from './canvas'
 
 /** Share of a column that a bar takes up. */
@@ -12,7 +13,8 @@ const BAND_OPACITY = 0.17
 /** The room between limits. */
 export function drawBand(canvas: Canvas, { lower, upper }: Layer & { kind: 'band' }) {
   const { context, axis, palette, x, y } = canvas
-  const edge = [...inWindow(upper, axis), ...inWindow(lower, axis).reverse()]
+  const side = (points: readonly Point[]) => perPixel(inWindow(points, axis), axis)
+  const edge = [...side(upper), ...side(lower).toReversed()]
   context.fillStyle = faded(palette.forecast, BAND_OPACITY)
   context.beginPath()
   for (const point of edge) if (point.y !== null) context.lineTo(x(point.x), y(point.y))
@@ -29,7 +31,7 @@ export function drawBars(canvas: Canvas, layer: SeriesLayer) {
     actual: faded(colour, BAR_OPACITY.actual),
     forecast: faded(colour, BAR_OPACITY.forecast),
   }
-  for (const point of inWindow(layer.points, axis)) {
+  for (const point of perPixel(inWindow(layer.points, axis), axis)) {
     if (point.y === null) continue
     context.fillStyle = point.x >= (layer.paleFrom ?? Infinity) ? tints.forecast : tints.actual
     const top = y(point.y)
@@ -42,7 +44,7 @@ export function drawStems(canvas: Canvas, layer: SeriesLayer) {
   const { context, axis, palette, x, y } = canvas
   const [width, radius] = columnWidth(axis) > POINTS_FROM_PX ? [1.6, 2.6] : [1, 1.2]
   const base = y(canvas.strip.baseline ?? 0)
-  const shown = inWindow(layer.points, axis)
+  const shown = perPixel(inWindow(layer.points, axis), axis)
   context.fillStyle = palette[layer.component]
   context.beginPath()
   for (const point of shown) {

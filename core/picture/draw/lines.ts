@@ -1,4 +1,5 @@
 import { faded } from './palette'
+import { perPixel } from './perPixel'
 import { columnWidth } from './timeAxis'
 import type { Point } from '../strips'
 import { STROKES } from './strokes'
@@ -20,13 +21,15 @@ const DOT_RADIUS = 2.6
 const ARROW = { length: 7, half: 4 }
 /** Side of a point that stands close to others. */
 const SPECK = 1.6
+/** More than any strip is high: a pixel's column and row make one number. */
+const ROWS_OF_PIXELS = 1e5
 
 /** A line, with a point at every value where there is room. */
 export function drawLine(canvas: Canvas, { points, mark, component, opacity }: SeriesLayer) {
   const { context, axis, palette } = canvas
   const { width, dash = [], cap = 'butt' } = STROKES[mark]!
   const colour = faded(palette[component], opacity ?? 1)
-  const shown = inWindow(points, axis)
+  const shown = perPixel(inWindow(points, axis), axis)
   context.strokeStyle = context.fillStyle = colour
   context.lineWidth = width
   context.lineJoin = 'round'
@@ -54,7 +57,7 @@ export function drawLone(canvas: Canvas, { points, mark, component, opacity }: S
     const inside = shown.filter((point) => beyond(canvas, point) === null)
     if (isDotted) drawPoints(canvas, inside, DOT_RADIUS)
     else drawSpecks(canvas, inside)
-    return drawBeyond(canvas, shown)
+    return drawBeyond(canvas, perPixel(shown, axis))
   }
   context.lineWidth = RING.width
   context.setLineDash([])
@@ -100,10 +103,14 @@ function trace({ context, x, y }: Canvas, points: readonly Point[]) {
   }
 }
 
-/** Points that stand too close for circles, which would hide each other and what lies beneath. */
+/** Points that stand too close for circles, which would hide each other and what lies beneath; what shares a pixel is drawn once. */
 function drawSpecks({ context, x, y }: Canvas, points: readonly Point[]) {
+  const drawn = new Set<number>()
   for (const point of points) {
     if (point.y === null) continue
+    const pixel = Math.round(x(point.x)) * ROWS_OF_PIXELS + Math.round(y(point.y))
+    if (drawn.has(pixel)) continue
+    drawn.add(pixel)
     context.fillRect(x(point.x) - SPECK / 2, y(point.y) - SPECK / 2, SPECK, SPECK)
   }
 }

@@ -3,6 +3,7 @@ import type { Cell } from '~~/core/column/cell'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
+import { mean } from '~~/core/statistics/average'
 import { shadeOf, type Range } from './shade'
 
 /** What the zoomed-out ledger is drawn from. */
@@ -17,6 +18,26 @@ export interface MarksDrawing {
   readonly palette: Palette
   readonly selected: Cell | null
   readonly sources: ReadonlyMap<string, ReadonlySet<number>>
+}
+
+/**
+ * The figure that a mark shows of the periods that share its pixel: of what is read against a baseline the one furthest from it,
+ * so that what stands out is seen; of a level their mean.
+ */
+function foremost(
+  { baseline }: Column,
+  figures: readonly Value[],
+  from: number,
+  each: number,
+): Value {
+  if (each === 1) return figures[from] ?? null
+  const there = figures.slice(Math.max(0, from), from + each).filter((value) => value !== null)
+  if (baseline === null) return mean(there)
+  return there.reduce<Value>(
+    (most, value) =>
+      most === null || Math.abs(value - baseline) > Math.abs(most - baseline) ? value : most,
+    null,
+  )
 }
 
 /** Draws every cell in the window as a shaded mark at its place on the shared axis. */
@@ -41,20 +62,27 @@ export function drawMarks(canvas: HTMLCanvasElement, drawing: MarksDrawing): voi
     const sources = drawing.sources.get(row.name)
     const top = i * rowHeight + 5
     const tall = rowHeight - 10
-    for (let t = first - Math.ceil(row.offset); t <= periods.at(-1)!; t++) {
-      const value = figures[t - drawing.firstT] ?? null
+    const from = first - Math.ceil(row.offset)
+    const end = periods.at(-1)!
+    const each = Math.max(1, Math.floor(1 / (width * ratio)))
+    for (let t = from; t <= end; t += each) {
+      const value = foremost(row, figures, t - drawing.firstT, each)
       if (value === null) continue
       const left = xOf(axis, t + row.offset) - width / 2
       const { colour, opacity } = shadeOf(row, value, range, palette, 0.85)
       context.globalAlpha = opacity
       context.fillStyle = colour
-      context.fillRect(left + gap / 2, top, width - gap, tall)
+      context.fillRect(left + gap / 2, top, width * each - gap, tall)
+    }
+    const marked = new Set(sources)
+    if (drawing.selected?.column === row.name) marked.add(drawing.selected.t)
+    context.globalAlpha = 1
+    for (const t of marked) {
+      if (t < from || t > end || (figures[t - drawing.firstT] ?? null) === null) continue
       const isSelected = drawing.selected?.column === row.name && drawing.selected.t === t
-      if (isSelected || sources?.has(t)) {
-        context.globalAlpha = 1
-        context.fillStyle = isSelected ? palette.ink : palette.muted
-        context.fillRect(left, top + tall + 1, Math.max(2, width), 2)
-      }
+      context.fillStyle = isSelected ? palette.ink : palette.muted
+      const left = xOf(axis, t + row.offset) - width / 2
+      context.fillRect(left, top + tall + 1, Math.max(2, width), 2)
     }
   })
 }
