@@ -72,7 +72,13 @@ export function fineTicks(
     })
   }
   const mark = markFor(width / DAYS_A_PERIOD[series.calendar.frequency]!)
-  const starts = inside.filter((t) => keyAt(mark, time, t) !== keyAt(mark, time, t - 1))
+  let before = inside.length > 0 ? keyAt(mark, time, inside[0]! - 1) : null
+  const starts = inside.filter((t) => {
+    const own = keyAt(mark, time, t)
+    const isNew = own !== before
+    before = own
+    return isNew
+  })
   return starts.map((t, i) => {
     const day = dayIn(time, t)
     const { year } = dateOf(day)
