@@ -50,6 +50,18 @@ test('daily takings from file to a forecast by days with both seasons, folded by
   await page.keyboard.press('6')
   await expect(page.getByText(/Tue 31 Dec 2024|Mon 30 Dec 2024/).first()).toBeVisible()
   await expect(page.getByRole('columnheader', { name: 'a week before' })).toBeVisible()
+  // A holiday is taken out of its days, beside both seasons.
+  await page.keyboard.press('1')
+  await page.locator('[data-word=calendar]').click()
+  const sheet = page.locator('.by-hand')
+  await sheet.getByRole('button', { name: 'Dates of your own' }).click()
+  await choose(page, 'A day that hangs on Easter', 'Good Friday')
+  await sheet.getByRole('button', { name: 'Take these out' }).click()
+  await expect(page.locator('[data-word=calendar]')).toHaveText('Good Friday')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('row', { name: /^a day of Good Friday .* ± \d/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('[data-word=calendar]')).toHaveText('holidays and events')
   // Looked at by month they are a series of months, which leads back to its days.
   await page.getByRole('button', { name: 'daily', exact: true }).click()
   await page.getByRole('button', { name: 'by month', exact: true }).click()

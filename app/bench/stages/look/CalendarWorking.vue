@@ -14,10 +14,10 @@ import {
 import type { Result } from '~~/core/result'
 import { orderText } from '~~/core/stateSpace/arima/order'
 import { normalQuantile } from '~~/core/statistics/distributions'
-import type { Value } from '~~/core/series/series'
+import type { GroupReport } from '~~/core/prepare/calendar/taken'
 import { useLedger } from '../../view/ledgerStore'
-import FigureButton from '../../figures/FigureButton.vue'
 import FigureWorking from '../../figures/FigureWorking.vue'
+import WorkedFigure from '../../figures/WorkedFigure.vue'
 import EasterYears from './EasterYears.vue'
 
 /** What the days of a period do to its values, and whether that is more than chance. */
@@ -32,10 +32,6 @@ const effects = computed(() => readEffects(taken.value))
 /** The working that is asked for; of another result there is none yet. */
 const working = shallowRef<Working | null>(null)
 watch(taken, () => (working.value = null))
-function ask(one: Working | null): void {
-  working.value = one?.title === working.value?.title ? null : one
-}
-const isAsked = (one: Working | null) => one !== null && one.title === working.value?.title
 /** With the errors of a model: the same effects with independent ones, and the model. */
 const beside = computed(() => {
   const { arima } = taken.value
@@ -61,11 +57,16 @@ function reachOf({ standardError }: EffectRead): string {
 function maybeNone({ estimate, standardError }: EffectRead): boolean {
   return Math.abs(estimate) < normalQuantile(LEVEL) * standardError
 }
-/** By how much the criterion rises without it. */
-function risesBy(aiccWithout: Value): string {
-  const { withAll } = taken.value.aicc
-  if (aiccWithout === null || withAll === null) return '–'
-  return formatSigned(aiccWithout - withAll, 1)
+/** F, p and by how much the criterion rises without it. */
+function figuresOf(group: GroupReport) {
+  const { f, p } = group.joint
+  const joint = jointWorking(taken.value, group)
+  const rises = criterionWorking(taken.value, group)
+  return [
+    { key: 'f', working: joint, text: f === null ? '' : formatDecimals(f, 2) },
+    { key: 'p', working: joint, text: p === null ? '' : formatP(p) },
+    { key: 'aicc', working: rises, text: rises ? formatSigned(rises.value, 1) : '' },
+  ]
 }
 </script>
 
@@ -99,20 +100,22 @@ function risesBy(aiccWithout: Value): string {
         <tr v-for="(one, i) in effects" :key="one.name">
           <th scope="row" :class="{ muted: maybeNone(one) }">{{ one.name }}</th>
           <td class="number" :class="{ muted: maybeNone(one) }">
-            <FigureButton
-              :is-asked="isAsked(effectWorking(taken, one))"
-              @click="ask(effectWorking(taken, one))"
+            <WorkedFigure
+              :working="effectWorking(taken, one)"
+              :open="working"
+              @ask="working = $event"
             >
               {{ sizeOf(one) }}
-            </FigureButton>
+            </WorkedFigure>
             ±
-            <FigureButton
+            <WorkedFigure
               class="reach"
-              :is-asked="isAsked(reachWorking(taken, one, LEVEL))"
-              @click="ask(reachWorking(taken, one, LEVEL))"
+              :working="reachWorking(taken, one, LEVEL)"
+              :open="working"
+              @ask="working = $event"
             >
               {{ reachOf(one) }}
-            </FigureButton>
+            </WorkedFigure>
           </td>
           <td v-if="beside" class="number" :class="{ muted: maybeNone(beside.effects[i]!) }">
             {{ sizeOf(beside.effects[i]!) }} ± {{ reachOf(beside.effects[i]!) }}
@@ -138,35 +141,10 @@ function risesBy(aiccWithout: Value): string {
             {{ group.says }}
             <span class="muted">{{ group.isKept ? 'taken out' : 'left in' }}</span>
           </th>
-          <td class="number">
-            <FigureButton
-              v-if="group.joint.f !== null"
-              :is-asked="isAsked(jointWorking(taken, group))"
-              @click="ask(jointWorking(taken, group))"
-            >
-              {{ formatDecimals(group.joint.f, 2) }}
-            </FigureButton>
-            <template v-else>–</template>
-          </td>
-          <td class="number">
-            <FigureButton
-              v-if="group.joint.p !== null"
-              :is-asked="isAsked(jointWorking(taken, group))"
-              @click="ask(jointWorking(taken, group))"
-            >
-              {{ formatP(group.joint.p) }}
-            </FigureButton>
-            <template v-else>–</template>
-          </td>
-          <td class="number">
-            <FigureButton
-              v-if="criterionWorking(taken, group)"
-              :is-asked="isAsked(criterionWorking(taken, group))"
-              @click="ask(criterionWorking(taken, group))"
-            >
-              {{ risesBy(group.aiccWithout) }}
-            </FigureButton>
-            <template v-else>–</template>
+          <td v-for="one in figuresOf(group)" :key="one.key" class="number">
+            <WorkedFigure :working="one.working" :open="working" @ask="working = $event">
+              {{ one.text }}
+            </WorkedFigure>
           </td>
         </tr>
       </tbody>
