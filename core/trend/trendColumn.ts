@@ -48,7 +48,7 @@ export function trended(run: Run): string {
 /** The same in few words, where a row says what it is. */
 export function trendedShort({ hasSeason, without, inputNoun }: Run): string {
   if (!hasSeason) return inputNoun
-  return seasonOut(without).brief
+  return seasonOut(without).briefSeries
 }
 
 /** Why a column that needs the trend, or a regression, is empty. */

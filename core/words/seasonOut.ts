@@ -6,8 +6,9 @@ export interface SeasonOut {
   readonly short: string
   /** `deseasonalized series` */
   readonly series: string
-  /** `deseas.`, where there is little room */
+  /** `deseas.`, where there is little room, of a figure and of a whole series */
   readonly brief: string
+  readonly briefSeries: string
   /** The label of a row: `Growth, deseas.`, `Growth without both` */
   row(of: string): string
   /** `deseasonalized litres` */
@@ -27,6 +28,7 @@ export function seasonOut(without: readonly string[]): SeasonOut {
       short: 'deseasonalized',
       series: 'deseasonalized series',
       brief: 'deseas.',
+      briefSeries: 'deseas.',
       row: (of) => `${of}, deseas.`,
       of: (noun) => `deseasonalized ${noun}`,
     }
@@ -35,7 +37,7 @@ export function seasonOut(without: readonly string[]): SeasonOut {
   return {
     short: out,
     series: `series ${out}`,
-    brief: out,
+    ...{ brief: out, briefSeries: `series ${out}` },
     row: (of) => `${of} without both`,
     of: (noun) => `${noun} ${out}`,
   }

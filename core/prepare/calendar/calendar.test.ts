@@ -319,6 +319,8 @@ describe('with the calendar taken out, nothing is called as if the season alone 
       ({ label, symbol, means, explains }) => [label, symbol, means, explains],
     )
     expect(words.filter((one) => /deseas/i.test(one))).toEqual([])
+    // A line goes through a series, not through what it is without.
+    expect(words.filter((one) => /through without/.test(one))).toEqual([])
     expect(result.trendFit).not.toMatchObject({ equation: expect.stringContaining('deseas') })
   })
 })
