@@ -97,7 +97,7 @@ export function parameterOf(symbol: string, value: number): Expression {
 
 /** A number that stands for itself, such as the 2 of a second average. */
 export function plain(value: number): Expression {
-  return figureOf(String(value), value)
+  return figureOf(String(value).replace('-', '−'), value)
 }
 
 export function operation(left: Expression, operator: Operator, right: Expression): Expression {

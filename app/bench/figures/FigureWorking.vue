@@ -2,7 +2,7 @@
 import { computed, useTemplateRef, watch } from 'vue'
 import { formatFigure } from '~/figures/format'
 import { madeIn, write } from '~~/core/column/kinds/kinds'
-import type { FigureWorking } from '~~/core/prepare/calendar/working'
+import type { FigureWorking } from '~~/core/column/figureWorking'
 import ArithmeticLines from './ArithmeticLines.vue'
 
 /** How a figure of a panel came about that stands in no cell, with the figures it was made from. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FigureWorking } from '~~/core/prepare/calendar/working'
+import type { FigureWorking } from '~~/core/column/figureWorking'
 import FigureButton from './FigureButton.vue'
 
 /** A figure of a panel that opens its working, and closes it again; a dash where there is none. */

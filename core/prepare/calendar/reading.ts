@@ -2,7 +2,7 @@ import { windowOf, type OwnHoliday } from '../../regression/regressors/calendar/
 import { WEEKDAYS } from '../../calendar/civil'
 import { WEEKEND_DAY, weightsOfSunday } from '../../regression/regressors/calendar/days'
 import type { TakenOut } from '../prepare'
-import { columnsOfTaken, type CalendarTaken, type GroupReport } from './taken'
+import { columnsOfTaken, varianceOfSum, type CalendarTaken, type GroupReport } from './taken'
 
 /** What one effect does, and how far that may be off: shares of the values, or amounts in their units. */
 export interface EffectRead {
@@ -23,16 +23,12 @@ const SUNDAY = 'Sunday'
  * @returns of a multiplicative model shares: 0.013 for 1.3% more
  */
 export function readEffects(taken: CalendarTaken): EffectRead[] {
-  const { effects, coefficients, covariance, model, facts } = taken
+  const { effects, coefficients, model, facts } = taken
   const isOfDays = facts.calendar.frequency === 'daily'
   const names = columnsOfTaken(taken).map(({ name }) => name)
   const read = (name: string, weights: readonly number[]): EffectRead => {
     const sum = weights.reduce((all, w, j) => all + w * coefficients[j]!, 0)
-    const variance = weights.reduce(
-      (all, w, i) => all + w * weights.reduce((own, v, j) => own + v * covariance[i]![j]!, 0),
-      0,
-    )
-    const error = Math.sqrt(Math.max(0, variance))
+    const error = Math.sqrt(varianceOfSum(taken, weights))
     // Of logarithms: what is small is a share as it is, and what is not comes back.
     return model === 'additive'
       ? { name, estimate: sum, standardError: error, weights }

@@ -74,12 +74,28 @@ export function componentAt(taken: CalendarTaken, t: number): number {
 
 /** Standard error of that: a share of it, or an amount. */
 export function errorAt(taken: CalendarTaken, t: number): number {
-  const x = columnsOfTaken(taken).map(({ at }) => at(t))
-  const variance = x.reduce(
+  return Math.sqrt(
+    varianceOfSum(
+      taken,
+      columnsOfTaken(taken).map(({ at }) => at(t)),
+    ),
+  )
+}
+
+/**
+ * Variance of a weighted sum of the coefficients, wᵀCw, on the scale of the regression.
+ *
+ * @param weights one a column
+ */
+export function varianceOfSum(
+  { covariance }: Pick<CalendarTaken, 'covariance'>,
+  weights: readonly number[],
+): number {
+  const variance = weights.reduce(
     (sum, own, i) =>
-      sum + own * taken.covariance[i]!.reduce((all, share, j) => all + share * x[j]!, 0),
+      sum + own * covariance[i]!.reduce((all, share, j) => all + share * weights[j]!, 0),
     0,
   )
   // Rounding can leave a variance of nothing below 0.
-  return Math.sqrt(Math.max(0, variance))
+  return Math.max(0, variance)
 }

@@ -1,20 +1,11 @@
 import { figureOf, operation, plain, type Expression } from '../../column/expression'
+import type { FigureWorking } from '../../column/figureWorking'
 import { capitalized } from '../../series/noun'
 import { normalQuantile } from '../../statistics/distributions'
 import { probability } from '../../words/figure'
 import type { Leftover } from './estimate'
 import type { EffectRead } from './reading'
-import { columnsOfTaken, type CalendarTaken, type GroupReport } from './taken'
-
-/** A figure that stands in no cell, with the arithmetic that made it. */
-export interface FigureWorking {
-  /** `F of Easter` */
-  readonly title: string
-  readonly value: number
-  readonly expression: Expression
-  /** What no arithmetic says: where a figure in it came from; null where nothing is left to say. */
-  readonly note: string | null
-}
+import { columnsOfTaken, varianceOfSum, type CalendarTaken, type GroupReport } from './taken'
 
 const FROM_FILTER =
   'Effects and their covariance come from the filter that the likelihood is made by.'
@@ -126,26 +117,14 @@ function sumOfCoefficients(taken: CalendarTaken, { weights }: EffectRead): Expre
   )
   const [first = plain(0), ...rest] = terms
   const sum = rest.reduce((left, term) => operation(left, '+', term), first)
-  return isShared && shared !== 1 ? operation(figureOf(minus(shared), shared), '×', sum) : sum
-}
-
-function minus(weight: number): string {
-  return weight < 0 ? `−${-weight}` : String(weight)
+  return isShared && shared !== 1 ? operation(plain(shared), '×', sum) : sum
 }
 
 /** Variance of a sum of coefficients: s² times its share, or what the filter says. */
-function varianceOf(
-  { coefficients, covariance, leftover }: CalendarTaken,
-  { weights }: EffectRead,
-): Expression {
-  const variance = coefficients.reduce(
-    (sum, _, i) =>
-      sum +
-      weights[i]! * coefficients.reduce((all, _, j) => all + weights[j]! * covariance[i]![j]!, 0),
-    0,
-  )
-  if (!leftover) return figureOf('variance', Math.max(0, variance))
-  const { n, p, sse } = leftover.withKept
+function varianceOf(taken: CalendarTaken, { weights }: EffectRead): Expression {
+  const variance = varianceOfSum(taken, weights)
+  if (!taken.leftover) return figureOf('variance', variance)
+  const { n, p, sse } = taken.leftover.withKept
   if (sse === 0) return figureOf('variance', 0)
   const s2 = operation(figureOf('SSE', sse), '÷', operation(plain(n), '−', plain(p)))
   const share = (variance * (n - p)) / sse

@@ -2,6 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import { formatChange, formatDecimals, formatP, formatSigned } from '~/figures/format'
 import TermWord from '~/shell/TermWord.vue'
+import type { FigureWorking as Working } from '~~/core/column/figureWorking'
 import { easterByYears } from '~~/core/prepare/calendar/easterYears'
 import { calendarTakenOf, readEffects, type EffectRead } from '~~/core/prepare/calendar/reading'
 import {
@@ -9,7 +10,6 @@ import {
   effectWorking,
   jointWorking,
   reachWorking,
-  type FigureWorking as Working,
 } from '~~/core/prepare/calendar/working'
 import type { Result } from '~~/core/result'
 import { orderText } from '~~/core/stateSpace/arima/order'
