@@ -88,7 +88,7 @@ export function fitDesign(
   const df = inner.n - inner.p - costBefore
   if (df < 1) {
     throw new Refusal(
-      `A regression with ${inner.p} coefficients on values of which ${costBefore} more were estimated before needs at least ${inner.p + costBefore + 1} values; there are ${inner.n}.`,
+      `A regression with ${inner.p} coefficients, beside ${costBefore} estimated before it, needs at least ${inner.p + costBefore + 1} values; there are ${inner.n}. Fit it to more periods.`,
       where,
     )
   }
