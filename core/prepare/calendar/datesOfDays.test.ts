@@ -10,6 +10,7 @@ import { ledgerOf } from '../../ledger/ledger'
 import { analyse } from '../../analyse'
 import type { MethodDocument } from '../../method'
 import { Refusal } from '../../refusal'
+import { holidayColumn } from '../../regression/regressors/calendar/ownHolidays'
 import type { Series } from '../../series/series'
 import { seededNormals } from '../../statistics/random'
 import type { CalendarDocument } from './options'
@@ -136,5 +137,31 @@ describe('is refused, with its place,', () => {
       values: Array.from({ length: 900 }, (_, i) => 10 + (i % 24) + ((i * 7919) % 13)),
     }
     expect(because(hours, { holidays: [SALE] })![1]).toMatch(/those of this series are none/)
+  })
+})
+
+describe('the mean share of a season of days', () => {
+  const meansOf = (calendar: Calendar, dates: readonly number[]) => {
+    const start = periodOfDay(FROM, calendar)
+    const axis = axisOf({ calendar, start })
+    const holiday = { name: 'fair', dates, before: 0, after: 1 }
+    const { at } = holidayColumn(axis, holiday, { first: 2021, last: 2021 })
+    // On days without the fair its column is minus the mean of their season.
+    return Array.from(
+      { length: calendar.seasons },
+      (_, i) => -at(axis.tOf(periodOfDay(FROM + i, calendar))),
+    )
+  }
+  it('is counted over the days of whole years: of 2021 with 53 Fridays and 52 of any other day', () => {
+    // Wednesday and Thursday, 9 and 10 June.
+    const means = meansOf(DAYS, [dayOf(2021, 6, 9)])
+    ;[0, 0, 0.5 / 52, 0.5 / 52, 0, 0, 0].forEach((mean, k) =>
+      expect(means[k]).toBeCloseTo(mean, 12),
+    )
+  })
+  it('has nothing of a day that is none of the series', () => {
+    // Saturday and Sunday, 12 and 13 June; Sundays are closed.
+    const means = meansOf(calendarOf('daily', { seasons: 6 }), [dayOf(2021, 6, 12)])
+    ;[0, 0, 0, 0, 0, 0.5 / 52].forEach((mean, k) => expect(means[k]).toBeCloseTo(mean, 12))
   })
 })

@@ -7,6 +7,7 @@ import {
   type DaySpan,
 } from '../../../calendar/civil'
 import { periodOfDay } from '../../../calendar/periodOfDay'
+import { rhythmOf } from '../../../calendar/rhythms'
 import type { DesignColumn } from '../../design'
 import type { CivilAxis } from './days'
 
@@ -89,23 +90,28 @@ export function holidayMeans(
   })
 }
 
-/** The same of days and weeks, whose seasons come again many times a year, or begin in one year and end in the next. */
+/**
+ * The same of days and weeks, whose seasons come again many times a year, or begin in one year and end in the next: from the period
+ * of the first day of those years to the last that begins in them.
+ */
 function holidayMeansOfDays(
   axis: CivilAxis,
   holiday: OwnHoliday,
   { first, last }: Years,
 ): number[] {
-  const { calendar, periodAt, tOf, days } = axis
-  const [sums, counts] = [0, 0].map(() => new Array<number>(calendar.seasons).fill(0)) as [
-    number[],
-    number[],
-  ]
+  const { calendar, periodAt, tOf } = axis
+  // The axis remembers days, and those of all years of a list are asked for but once.
+  const { days } = rhythmOf(calendar)
+  const sums = new Array<number>(calendar.seasons).fill(0)
+  const counts = new Array<number>(calendar.seasons).fill(0)
   const dates = datesOf(holiday)
-  const end = tOf(periodOfDay(dayOf(last, 12, 31), calendar))
-  for (let t = tOf(periodOfDay(dayOf(first, 1, 1), calendar)); t <= end; t++) {
-    const season = periodAt(t).season - 1
-    sums[season]! += shareOf(holiday, dates, days(t)!)
-    counts[season]! += 1
+  const end = dayOf(last + 1, 1, 1)
+  for (let t = tOf(periodOfDay(dayOf(first, 1, 1), calendar)); ; t++) {
+    const period = periodAt(t)
+    const span = days(period)!
+    if (span.first >= end) break
+    sums[period.season - 1]! += shareOf(holiday, dates, span)
+    counts[period.season - 1]! += 1
   }
   return sums.map((sum, k) => sum / counts[k]!)
 }
