@@ -3,7 +3,7 @@ import type { Cell } from '~~/core/column/cell'
 import type { Column } from '~~/core/column/column'
 import type { Value } from '~~/core/series/series'
 import { columnWidth, periodsInside, xOf, type TimeAxis } from '~~/core/picture/draw/timeAxis'
-import { mean } from '~~/core/statistics/average'
+import { foremost } from './foremost'
 import { shadeOf, type Range } from './shade'
 
 /** What the zoomed-out ledger is drawn from. */
@@ -18,26 +18,6 @@ export interface MarksDrawing {
   readonly palette: Palette
   readonly selected: Cell | null
   readonly sources: ReadonlyMap<string, ReadonlySet<number>>
-}
-
-/**
- * The figure that a mark shows of the periods that share its pixel: of what is read against a baseline the one furthest from it,
- * so that what stands out is seen; of a level their mean.
- */
-function foremost(
-  { baseline }: Column,
-  figures: readonly Value[],
-  from: number,
-  each: number,
-): Value {
-  if (each === 1) return figures[from] ?? null
-  const there = figures.slice(Math.max(0, from), from + each).filter((value) => value !== null)
-  if (baseline === null) return mean(there)
-  return there.reduce<Value>(
-    (most, value) =>
-      most === null || Math.abs(value - baseline) > Math.abs(most - baseline) ? value : most,
-    null,
-  )
 }
 
 /** Draws every cell in the window as a shaded mark at its place on the shared axis. */
