@@ -187,6 +187,7 @@ function estimated(read: z.infer<typeof estimateInput>): unknown {
         axis,
         model,
         divides,
+        reach: null,
         beside: [...season, ...powersOfTime(1, TIME_CODE)],
       },
       nameOf: axisOf({ calendar, start: read.start }).codeAt,

@@ -1,6 +1,5 @@
 import { axisOf } from '../calendar/axis'
 import type { Calendar } from '../calendar/calendar'
-import { canHaveDates, isOfMonths } from '../calendar/civil'
 import type { Period } from '../calendar/period'
 import { designCalendar } from '../regression/designCalendar'
 import { powersOfTime, type DesignCalendar, type DesignColumn } from '../regression/design'
@@ -31,13 +30,14 @@ const DAYS_OF_A_WEEK = 7
 const TWO_YEARS = 730
 /** Waves of the year: a course with a few turns. */
 const YEAR_PAIRS = 6
-/** Dummies of months, or those of a week and the waves of a year. */
-const MOST_DUMMIES = DAYS_OF_A_WEEK + 2 * YEAR_PAIRS
+/** Dummies of the weeks of a year; days have fewer columns. */
+const MOST_DUMMIES = 53
 
 /**
  * The columns of trend and season that a preparation is estimated beside: the trend of the method, powers of time first, or
  * where it follows the values a line that bends every year or two; and dummies of the seasons. Days have dummies of their week
- * and, where two years are there, waves of the year; weeks the waves alone, as a week of the year comes too seldom.
+ * and, where two years are there, waves of the year: a day of the year comes too seldom. Weeks have dummies as months do: waves
+ * leave what is special of single weeks to the errors, and an effect is not found beside it.
  *
  * A straight line through a level that wanders leaves its wandering to the errors, in which an effect is lost: on a walk
  * of 84 months the standard error of a Saturday falls from 2.6% to 1.5%.
@@ -57,7 +57,7 @@ function seasonBeside(
 ): DesignColumn[] {
   const { seasons } = calendar
   const dummies = () => (seasons < 2 ? [] : seasonColumns({ form: 'dummies', base: 1 }, named))
-  if (isOfMonths(calendar) || !canHaveDates(calendar)) return dummies()
+  if (calendar.frequency !== 'daily') return dummies()
   const axis = axisOf({ calendar, start })
   const days = axis.firstDay(firstT + values.length - 1)! - axis.firstDay(firstT)!
   return [
@@ -68,7 +68,9 @@ function seasonBeside(
 
 /** How many columns of trend and season there are at the most. */
 export function mostBeside(periods: number, seasons: number): number {
-  return Math.min(seasons, MOST_DUMMIES) + Math.min(MOST_BENDS, Math.floor(periods / BETWEEN))
+  const dummies =
+    seasons <= DAYS_OF_A_WEEK ? seasons + 2 * YEAR_PAIRS : Math.min(seasons, MOST_DUMMIES)
+  return dummies + Math.min(MOST_BENDS, Math.floor(periods / BETWEEN))
 }
 
 /** Bends at even distances, each with values on both sides: two in one gap would say the same. */

@@ -5,7 +5,7 @@ import type { DesignColumn } from './design'
 import { leastSquares, type LeastSquares } from './leastSquares'
 
 /** A regression of values in time on the columns of a design. */
-export interface DesignFit extends LeastSquares {
+export interface DesignFit extends Omit<LeastSquares, 'partsOf'> {
   readonly columns: readonly DesignColumn[]
   /** Time code of the first period it was fitted to. */
   readonly from: number
@@ -16,6 +16,8 @@ export interface DesignFit extends LeastSquares {
   readonly residualsInTime: readonly Value[]
   /** The fit at the same periods, missing ones included. */
   readonly fittedInTime: readonly number[]
+  /** How much every period takes part in the coefficient of a column that is no power of time; nothing at a missing value. */
+  partsInTime(place: number): Float64Array
   /** Degrees of freedom that are left: n − p, less what was estimated from the same values before. */
   readonly df: number
   /** The fit at a time code. */
@@ -93,9 +95,10 @@ export function fitDesign(
     )
   }
   const [constant, ...slopes] = inner.coefficients as [number, ...number[]]
+  const { partsOf, ...found } = inner
   let next = 0
   return {
-    ...inner,
+    ...found,
     coefficients: basis.reported(inner.coefficients),
     varianceOf: (weights) => inner.varianceOf(basis.weights(weights)),
     columns,
@@ -104,6 +107,11 @@ export function fitDesign(
     y,
     df,
     residualsInTime: own.map((value) => (value === null ? null : inner.residuals[next++]!)),
+    partsInTime: (place) => {
+      const inTime = new Float64Array(own.length)
+      partsOf(place).forEach((part, i) => (inTime[t[i]! - from] = part))
+      return inTime
+    },
     fittedInTime: own.map((_, i) => {
       let sum = constant
       for (let j = 0; j < slopes.length; j++) sum += slopes[j]! * whole[j]![i]!

@@ -31,6 +31,12 @@ export interface LeastSquares {
    * @param places of the coefficients, the constant being 0; never the constant itself
    */
   lossWithout(places: readonly number[]): number
+  /**
+   * How much every observation takes part in a coefficient: its row of (XᵀX)⁻¹Xᵀ, so that b is the sum of these times y.
+   *
+   * @param place of the coefficient, from 1 on; never the constant
+   */
+  partsOf(place: number): Float64Array
 }
 
 /** Share of a column's own length that must be left after the columns before it. */
@@ -94,6 +100,7 @@ export function leastSquares(
     // b₀ = ȳ − Σ b_j x̄_j, so a weight on the constant is one on the mean of y and one on every slope.
     varianceOf: (weights) => weights[0]! ** 2 / n + (slopes?.varianceOf(weights) ?? 0),
     lossWithout: (places) => slopes?.lossWithout(places.map((place) => place - 1)) ?? 0,
+    partsOf: (place) => slopes!.partsOf(place - 1),
   }
 }
 
@@ -103,6 +110,7 @@ interface CentredSolution {
   varianceOf(weights: readonly number[]): number
   /** @param slopes their places, the constant not counted */
   lossWithout(slopes: readonly number[]): number
+  partsOf(slope: number): Float64Array
 }
 
 function solveCentred(
@@ -136,7 +144,7 @@ function solveCentred(
   const upper = new QrDecomposition(design).upperTriangularMatrix.to2DArray()
   columns.forEach(({ name }, j) => {
     if (Math.abs(upper[j]![j]!) > DEPENDENT) return
-    const shares = backSolve(upper, j, j)
+    const shares = backSolve(upper, j, columnOf(upper, j))
     const others = columns
       .slice(0, j)
       .flatMap((earlier, i) => (Math.abs(shares[i]!) > TAKES_PART ? [earlier.name] : []))
@@ -162,7 +170,7 @@ function solveCentred(
       rest[j] = own / column[j]!
     }
   }
-  const scaled = backSolve(upper, k, k)
+  const scaled = backSolve(upper, k, columnOf(upper, k))
   return {
     solution: scaled.map((slope, j) => slope / lengths[j]!),
     // It makes no lists: it is asked at every period.
@@ -188,6 +196,17 @@ function solveCentred(
       })
       return z.reduce((sum, one) => sum + one ** 2, 0)
     },
+    // (RᵀR)⁻¹e by two triangles, then one weighted sum of the columns.
+    partsOf: (slope) => {
+      solveTurned((j) => (j === slope ? 1 / lengths[j]! : 0))
+      const weights = backSolve(upper, k, rest)
+      const parts = new Float64Array(y.length)
+      columns.forEach(({ values }, j) => {
+        const weight = weights[j]! / lengths[j]!
+        for (let i = 0; i < parts.length; i++) parts[i]! += weight * (values[i]! - centres[j]!)
+      })
+      return parts
+    },
   }
 }
 
@@ -205,6 +224,7 @@ function solveAlone(
     solution: [along / length],
     lossWithout: () => along ** 2,
     varianceOf: ([w0, w1]) => ((w1! - w0! * centre) / length) ** 2,
+    partsOf: () => Float64Array.from(values, (value) => (value - centre) / length ** 2),
   }
 }
 
@@ -224,12 +244,20 @@ function lengthAround(values: ArrayLike<number>, centre: number): number {
   return Math.sqrt(sum)
 }
 
-/** Solves Rc = r over the first `size` columns, r being a column of the same triangle: what it is made of. */
-function backSolve(upper: readonly (readonly number[])[], size: number, column: number): number[] {
+function columnOf(upper: readonly (readonly number[])[], j: number): number[] {
+  return upper.map((row) => row[j]!)
+}
+
+/** Solves Rc = r over the first `size` columns; with r a column of the same triangle, what it is made of. */
+function backSolve(
+  upper: readonly (readonly number[])[],
+  size: number,
+  r: ArrayLike<number>,
+): number[] {
   const c = Array<number>(size).fill(0)
   for (let i = size - 1; i >= 0; i--) {
     const row = upper[i]!
-    let rest = row[column]!
+    let rest = r[i]!
     for (let k = i + 1; k < size; k++) rest -= row[k]! * c[k]!
     c[i] = rest / row[i]!
   }

@@ -1,4 +1,3 @@
-import { Matrix, QrDecomposition } from 'ml-matrix'
 import { figuresOf, findModel, requireBoundedModel, type ArimaFigures } from '../../arima/model'
 import { asDocument, completeOrders, type OrderOptions } from '../../arima/orderOptions'
 import { chooseDifferences } from '../../forecast/arima/differences'
@@ -7,7 +6,6 @@ import type { Series, Value } from '../../series/series'
 import { columnCovariance } from '../../stateSpace/arima/columnCovariance'
 import type { KnownColumn } from '../../stateSpace/arima/columns'
 import type { ArmaCoefficients } from '../../stateSpace/arima/order'
-import { upperF } from '../../statistics/distributions'
 import type { Hear } from '../../work/steps'
 import type { EffectGroup } from './effects'
 import {
@@ -17,6 +15,7 @@ import {
   type EstimateGroups,
   type JudgedGroup,
 } from './estimate'
+import { jointTest } from './jointTest'
 import type { CalendarDocument } from './options'
 
 /** The same beside an ARIMA model of what the effects leave. */
@@ -105,11 +104,9 @@ export function estimatorByArima(
         const rest = apart((one) => one === group)
         const from = groups.slice(0, g).reduce((sum, { columns }) => sum + columns.length, 0)
         const places = group.columns.map((_, j) => from + j)
-        const f = jointF(coefficients, covariance, places)
-        const [df1, df2] = [places.length, fit.count - fit.k + 1]
         return {
           group,
-          joint: { f, df1, df2, p: f === null ? null : upperF(f, df1, df2) },
+          joint: jointTest({ coefficients, covariance }, places, fit.count - fit.k + 1),
           share: Math.max(0, rest.sumOfSquares - fit.sumOfSquares) / none.sumOfSquares,
           aiccWithout: rest.aicc,
           sseWithout: null,
@@ -117,7 +114,7 @@ export function estimatorByArima(
         }
       }),
       aicc: { withAll: fit.aicc, withoutAny: none.aicc },
-      leftover: null,
+      ...{ leftover: null, alike: null },
     }
   }
 }
@@ -140,19 +137,4 @@ function knownColumns(
 function sumAt({ groups, coefficients }: EstimatedCalendar, t: number): number {
   const columns = groups.flatMap((group) => group.columns)
   return columns.reduce((sum, { at }, j) => sum + coefficients[j]! * at(t), 0)
-}
-
-/** bᵀC⁻¹b ÷ their number: whether some coefficients are all nothing; undefined where nothing is left over. */
-function jointF(
-  coefficients: readonly number[],
-  covariance: readonly (readonly number[])[],
-  places: readonly number[],
-): Value {
-  const own = places.map((i) => coefficients[i]!)
-  const block = new Matrix(places.map((i) => places.map((j) => covariance[i]![j]!)))
-  const qr = new QrDecomposition(block)
-  if (!qr.isFullRank()) return null
-  const solved = qr.solve(Matrix.columnVector(own))
-  const q = own.reduce((sum, b, i) => sum + b * solved.get(i, 0), 0)
-  return Math.max(0, q) / places.length
 }

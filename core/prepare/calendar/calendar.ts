@@ -3,6 +3,8 @@ import { stepsOfModel } from '../../arima/model'
 import { asDocument } from '../../arima/orderOptions'
 import { MODEL } from '../../model'
 import { Refusal } from '../../refusal'
+import { isOfMonths } from '../../calendar/civil'
+import { reachOfLikeness } from '../../regression/alikeErrors'
 import type { SlowChoices } from '../../trend/slowChoices'
 import { mostBeside } from '../beside'
 import type { Preparation, PreparationBasis } from '../preparation'
@@ -105,6 +107,8 @@ function estimated(
       beside: beside(),
       divides: dividesByLength(choice),
     },
+    // Dates of days and weeks come in rows, whose errors are taken together.
+    reach: isOfMonths(series.calendar) ? null : reachOfLikeness(values.length),
     nameOf: (t) => stretch.periodOf(t - firstT).label,
   }
   const entered = effectsAsked(choice).flatMap((one) => enteredOf(one, facts))
@@ -124,6 +128,7 @@ function estimated(
       .filter(({ group }) => kept.groups.includes(group))
       .map(({ effect }) => effect),
     ...{ facts, model, divides: regression.divides, at: kept.at },
+    alike: kept.alike,
     ...{ coefficients: kept.coefficients, covariance: kept.covariance },
     leftOut: [...leftOut],
     groups: whole.judged.map(({ group, ...judged }) => ({

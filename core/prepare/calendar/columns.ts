@@ -25,7 +25,14 @@ import { holidayShare } from '../../regression/regressors/calendar/ownHolidays'
 import { capitalized } from '../../series/noun'
 import type { Stage } from '../../stage'
 import { groupOf, type Effect } from './effects'
-import { columnsOfTaken, componentAt, errorAt, type CalendarTaken } from './taken'
+import {
+  BY_LIKENESS,
+  columnsOfTaken,
+  componentAt,
+  errorAt,
+  timesByLikeness,
+  type CalendarTaken,
+} from './taken'
 
 const COMPONENT = 'calendar'
 const ERROR = 'calendarError'
@@ -222,7 +229,7 @@ function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
   ]
 }
 
-/** s × √(xᵀ(XᵀX)⁻¹x), x the columns of the effects alone; beside a model of what is left it comes from the filter. */
+/** s × √(xᵀ(XᵀX)⁻¹x), x the columns of the effects alone, times what errors that are alike make of it; beside a model of what is left it comes from the filter. */
 function errorOf(
   run: SeriesRun,
   taken: CalendarTaken,
@@ -237,7 +244,15 @@ function errorOf(
     const part = { figure: 'part', t, from: taken.at - 1 } as const
     const variance = operation(sse, '÷', plain(y.length - columns.length - 1))
     const share = { kind: 'regression', gives: part, of: regression() } as const
-    return { kind: 'root', of: operation(variance, '×', share) }
+    const own = operation(variance, '×', share)
+    const times = timesByLikeness(
+      taken,
+      columnsOfTaken(taken).map(({ at }) => at(t)),
+    )
+    return {
+      kind: 'root',
+      of: times === null ? own : operation(own, '×', figureOf(BY_LIKENESS, times)),
+    }
   }
 }
 

@@ -15,6 +15,7 @@ import type { Series } from '../../series/series'
 import { seededNormals } from '../../statistics/random'
 import type { CalendarDocument } from './options'
 import { calendarTakenIn, readEffects } from './reading'
+import { effectWorking, jointWorking, reachWorking } from './working'
 import { calendarPieces } from './words'
 
 const FROM = dayOf(2021, 1, 4)
@@ -91,6 +92,20 @@ describe.each(CASES)('dates of a list, taken out of %s', (_, calendar, periods) 
       }
     }
   })
+})
+
+it('every figure of its panel is worked out, its limits for errors of days in a row that are alike', () => {
+  const { prepared } = calculate(takings(DAYS, 1096, 5), by({ holidays: [SALE] }))
+  const taken = calendarTakenIn(prepared.takenOut)!
+  const [read] = readEffects(taken)
+  const [group] = taken.groups
+  const reach = reachWorking(taken, read!, 95)
+  expect(reach.note).toMatch(/up to 43 periods apart are counted as alike/)
+  for (const one of [effectWorking(taken, read!), reach, jointWorking(taken, group!)!]) {
+    expect(evaluate(one.expression), one.title).toBeCloseTo(one.value, 9)
+  }
+  // Of one column: F is the square of the effect over its error.
+  expect(group!.joint.f!).toBeCloseTo(taken.coefficients[0]! ** 2 / taken.covariance[0]![0]!, 9)
 })
 
 it('a day is read by itself, however many are around each date', () => {

@@ -1,12 +1,14 @@
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
+import { covarianceOfAlike, widening } from '../../regression/alikeErrors'
 import { fitDesign, type DesignFit } from '../../regression/fitDesign'
 import { criteriaOfFit } from '../../regression/report'
 import { divisionFactor, type CivilAxis } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
 import { upperF } from '../../statistics/distributions'
 import type { EffectGroup } from './effects'
+import { jointTest, type JointF } from './jointTest'
 
 /** What effects of the calendar are estimated on. */
 export interface CalendarRegression {
@@ -20,6 +22,8 @@ export interface CalendarRegression {
   readonly beside: readonly DesignColumn[]
   /** Whether values are divided by the length of their period first; only in a multiplicative model. */
   readonly divides: boolean
+  /** How many periods apart errors are counted as alike; null where they count as independent of each other. */
+  readonly reach: number | null
   /** A period, for a refusal. */
   nameOf(t: number): string
 }
@@ -27,12 +31,7 @@ export interface CalendarRegression {
 /** A group of columns judged by what the regression is without it, the others kept. */
 export interface JudgedGroup {
   readonly group: EffectGroup
-  readonly joint: {
-    readonly f: Value
-    readonly df1: number
-    readonly df2: number
-    readonly p: Value
-  }
+  readonly joint: JointF
   /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
   readonly share: number
   readonly aiccWithout: Value
@@ -50,6 +49,14 @@ export interface Leftover {
   readonly sse: number
 }
 
+/** How errors were counted as alike. */
+export interface CountedAlike {
+  /** How many periods apart. */
+  readonly reach: number
+  /** The covariance that independent errors would have. */
+  readonly independent: readonly (readonly number[])[]
+}
+
 /** Effects of the calendar, estimated. */
 export interface EstimatedCalendar {
   readonly groups: readonly EffectGroup[]
@@ -62,6 +69,8 @@ export interface EstimatedCalendar {
   readonly aicc: { readonly withAll: Value; readonly withoutAny: Value }
   /** null where the errors are those of a model. */
   readonly leftover: Leftover | null
+  /** Where the covariance holds for errors that are alike: within which reach, and the one of independent errors. */
+  readonly alike: CountedAlike | null
 }
 
 /** The same with errors independent of each other, and the regression that they come from. */
@@ -76,6 +85,9 @@ export type EstimateGroups<Estimated extends EstimatedCalendar = EstimatedCalend
 
 /**
  * Estimates effects of the calendar beside season and trend, by least squares.
+ *
+ * Where errors count as alike their covariance is one that holds for that, and the joint F is made of it; the criterion stays
+ * that of independent ones.
  *
  * @param groups in the order in which their columns stand
  * @param where path in the document, for a refusal
@@ -101,22 +113,24 @@ export function estimateCalendar(
   }
   const none = without(() => true)
   const at = fit.p - own.length
+  const coefficients = fit.coefficients.slice(at)
+  const independent = covarianceOfIndependent(fit, at)
+  const { reach } = regression
+  const covariance = reach === null ? independent : covarianceWithin(fit, at, reach)
+  const placesOf = (group: EffectGroup) => own.flatMap((one, j) => (one === group ? [j] : []))
   return {
     ...{ fit, groups, at },
-    coefficients: fit.coefficients.slice(at),
-    covariance: covarianceFrom(fit, at),
+    ...{ coefficients, covariance },
     judged: groups.map((group): JudgedGroup => {
       const { sse, aicc } = without((one) => one === group)
       const df1 = group.columns.length
       const f = variance === 0 ? null : (sse - fit.sse) / df1 / variance
       return {
         group,
-        joint: {
-          f,
-          df1,
-          df2: df,
-          p: f === null ? null : upperF(Math.max(0, f), df1, df),
-        },
+        joint:
+          reach === null
+            ? { f, df1, df2: df, p: f === null ? null : upperF(Math.max(0, f), df1, df) }
+            : jointTest({ coefficients, covariance }, placesOf(group), df),
         share: none.sse === 0 ? 0 : (sse - fit.sse) / none.sse,
         aiccWithout: aicc,
         sseWithout: sse,
@@ -125,6 +139,7 @@ export function estimateCalendar(
     }),
     aicc: { withAll: aiccWithAll, withoutAny: none.aicc },
     leftover: { n: fit.n, p: fit.p, sse: fit.sse },
+    alike: reach === null ? null : { reach, independent },
   }
 }
 
@@ -149,8 +164,17 @@ export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
   return onlyWhatHelps(estimate, estimate(others), open)
 }
 
-/** Covariance of the coefficients from a place on: s² times what the fit says of sums of two. */
-function covarianceFrom(fit: DesignFit, at: number): number[][] {
+/** Covariance of the coefficients from a place on, where errors within a reach may be alike, as wide as its own uncertainty asks for. */
+function covarianceWithin(fit: DesignFit, at: number, reach: number): number[][] {
+  const parts = Array.from({ length: fit.p - at }, (_, j) => fit.partsInTime(at + j))
+  const times = widening(reach, fit.residualsInTime.length) ** 2
+  return covarianceOfAlike({ parts, residuals: fit.residualsInTime, df: fit.df }, reach).map(
+    (row) => row.map((own) => times * own),
+  )
+}
+
+/** The same of independent errors: s² times what the fit says of sums of two. */
+function covarianceOfIndependent(fit: DesignFit, at: number): number[][] {
   const s2 = fit.sse / fit.df
   const count = fit.p - at
   const varianceOf = (...places: number[]) => {

@@ -16,6 +16,7 @@ const taken = (model: CalendarTaken['model']): CalendarTaken => ({
     leftOut: [],
     groups: [],
     arima: null,
+    alike: null,
     aicc: { withAll: 0, withoutAny: 1 },
     leftover: null,
   },

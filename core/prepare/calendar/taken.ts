@@ -5,7 +5,8 @@ import type { DesignColumn } from '../../regression/design'
 import { divisionFactor } from '../../regression/regressors/calendar/days'
 import type { Value } from '../../series/series'
 import { groupOf, type Effect, type EffectFacts } from './effects'
-import type { Leftover } from './estimate'
+import type { CountedAlike, Leftover } from './estimate'
+import type { JointF } from './jointTest'
 
 /** A group of effects as it was judged beside the others. */
 export interface GroupReport {
@@ -14,12 +15,7 @@ export interface GroupReport {
   readonly key: string
   /** `trading day`, `Easter`, the name of a list. */
   readonly says: string
-  readonly joint: {
-    readonly f: Value
-    readonly df1: number
-    readonly df2: number
-    readonly p: Value
-  }
+  readonly joint: JointF
   /** Part of what season and trend leave that it explains beside the others, from 0 to 1. */
   readonly share: number
   readonly aiccWithout: Value
@@ -45,6 +41,8 @@ export interface CalendarTaken {
   /** Place of the first of them among the coefficients of the regression. */
   readonly at: number
   readonly groups: readonly GroupReport[]
+  /** null where the covariance is that of independent errors, or of a model. */
+  readonly alike: CountedAlike | null
   /** The model of what the effects leave, and the same effects with independent errors; null where they are that already. */
   readonly arima: {
     readonly model: ArimaFigures
@@ -99,3 +97,21 @@ export function varianceOfSum(
   // Rounding can leave a variance of nothing below 0.
   return Math.max(0, variance)
 }
+
+/**
+ * How many times the variance of a weighted sum that independent errors would have is what errors that are alike give it.
+ *
+ * @param weights one a column
+ * @returns null where errors are independent, or those of a model, and where there is no variance
+ */
+export function timesByLikeness(
+  { covariance, alike }: Pick<CalendarTaken, 'covariance' | 'alike'>,
+  weights: readonly number[],
+): number | null {
+  if (!alike) return null
+  const independent = varianceOfSum({ covariance: alike.independent }, weights)
+  return independent > 0 ? varianceOfSum({ covariance }, weights) / independent : null
+}
+
+/** How that number is called in a working. */
+export const BY_LIKENESS = 'what errors that are alike make of it'

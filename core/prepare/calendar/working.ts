@@ -5,7 +5,14 @@ import { normalQuantile } from '../../statistics/distributions'
 import { probability } from '../../words/figure'
 import type { Leftover } from './estimate'
 import type { EffectRead } from './reading'
-import { columnsOfTaken, varianceOfSum, type CalendarTaken, type GroupReport } from './taken'
+import {
+  BY_LIKENESS,
+  columnsOfTaken,
+  timesByLikeness,
+  varianceOfSum,
+  type CalendarTaken,
+  type GroupReport,
+} from './taken'
 
 const FROM_FILTER =
   'Effects and their covariance come from the filter that the likelihood is made by.'
@@ -34,7 +41,10 @@ export function reachWorking(taken: CalendarTaken, read: EffectRead, level: numb
     expression: operation(z, '×', own),
     note: taken.arima
       ? FROM_FILTER
-      : 'The share of s² is that of its columns in (XᵀX)⁻¹, beside season and trend.',
+      : [
+          'The share of s² is that of its columns in (XᵀX)⁻¹, beside season and trend.',
+          ...ofAlike(taken),
+        ].join(' '),
   }
 }
 
@@ -48,17 +58,25 @@ export function jointWorking(taken: CalendarTaken, group: GroupReport): FigureWo
     expression: jointArithmetic(taken, group, f),
     note: [
       `Chance alone goes beyond that at p ${probability(p)}, by the F distribution of ${df1} and ${df2} degrees of freedom.`,
-      ...(taken.arima ? [FROM_FILTER] : []),
+      ...(taken.arima ? [FROM_FILTER] : ofAlike(taken)),
     ].join(' '),
   }
 }
 
+/** Why a variance is not that of independent errors, where it is not. */
+function ofAlike({ alike }: CalendarTaken): string[] {
+  if (!alike) return []
+  return [
+    `Errors up to ${alike.reach} periods apart are counted as alike as the residuals are, the less the further apart they are.`,
+  ]
+}
+
 function jointArithmetic(
-  { leftover }: CalendarTaken,
+  { leftover, alike }: CalendarTaken,
   { says, sseWithout, joint: { df1, df2 } }: GroupReport,
   f: number,
 ): Expression {
-  if (!leftover || sseWithout === null) {
+  if (!leftover || sseWithout === null || alike) {
     return operation(figureOf('bᵀC⁻¹b of its effects', f * df1), '÷', plain(df1))
   }
   const { sse } = leftover.withAll
@@ -120,13 +138,19 @@ function sumOfCoefficients(taken: CalendarTaken, { weights }: EffectRead): Expre
   return isShared && shared !== 1 ? operation(plain(shared), '×', sum) : sum
 }
 
-/** Variance of a sum of coefficients: s² times its share, or what the filter says. */
+/** Variance of a sum of coefficients: s² times its share, and where errors are alike times what that makes of it; or what the filter says. */
 function varianceOf(taken: CalendarTaken, { weights }: EffectRead): Expression {
   const variance = varianceOfSum(taken, weights)
   if (!taken.leftover) return figureOf('variance', variance)
   const { n, p, sse } = taken.leftover.withKept
   if (sse === 0) return figureOf('variance', 0)
   const s2 = operation(figureOf('SSE', sse), '÷', operation(plain(n), '−', plain(p)))
-  const share = (variance * (n - p)) / sse
-  return operation(figureOf('s²', sse / (n - p), s2), '×', figureOf('share of s²', share))
+  const times = timesByLikeness(taken, weights)
+  const ofIndependent = times === null ? variance : variance / times
+  const own = operation(
+    figureOf('s²', sse / (n - p), s2),
+    '×',
+    figureOf('share of s²', (ofIndependent * (n - p)) / sse),
+  )
+  return times === null ? own : operation(own, '×', figureOf(BY_LIKENESS, times))
 }

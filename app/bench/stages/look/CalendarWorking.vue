@@ -157,6 +157,11 @@ function figuresOf(group: GroupReport) {
           ? `Estimated by exact likelihood, with errors of ARIMA ${beside.name}.`
           : 'Estimated beside season and trend, by least squares.'
       }}
+      {{
+        taken.alike
+          ? `Limits and F allow for errors that are alike up to ${taken.alike.reach} periods apart.`
+          : ''
+      }}
       What is grey may be nothing; AICc rises (+) without what helps. Every figure opens its
       working.
     </p>
