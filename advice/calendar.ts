@@ -85,7 +85,7 @@ function withEaster(series: Series): Series {
 }
 
 /** An effect in the values that makes √3 times the noise in the periods that it touches. */
-function carrying(
+export function carrying(
   series: Series,
   effectAt: (t: number) => number,
   touches: (effect: number) => boolean,

@@ -8,6 +8,7 @@ import { residualWords } from '../core/regression/residualWords'
 import { beginnings } from './beginnings'
 import { calendarEffects } from './calendar'
 import { checks } from './checks'
+import { datesOfDays } from './dates'
 import { iterated } from './iterated'
 import { levels } from './levels'
 import { offers } from './offers'
@@ -425,6 +426,7 @@ limits()
 checks(say, SERIES)
 levels(say, SERIES)
 calendarEffects(say, SERIES)
+datesOfDays(say, Math.ceil(SERIES / 2))
 beginnings(say, Math.ceil(SERIES / 2))
 offers(say, SERIES)
 iterated(say, SERIES)
