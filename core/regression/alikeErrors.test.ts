@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seededNormals } from '../statistics/random'
-import { covarianceOfAlike, reachOfLikeness, widening } from './alikeErrors'
+import { covarianceOfAlike, noSmaller, reachOfLikeness } from './alikeErrors'
 import { fitDesign, type DesignFit } from './fitDesign'
 import type { Value } from '../series/series'
 
@@ -55,19 +55,30 @@ describe('a covariance for errors that are alike', () => {
   it('is worked out by hand', () => {
     const alike = { parts: [[0.5, 0.5]], residuals: [1, 1], df: 1 }
     expect(covarianceOfAlike(alike, 0)).toEqual([[1]])
-    expect(covarianceOfAlike(alike, 1)).toEqual([[1.5]])
+    expect(covarianceOfAlike(alike, 1)).toEqual([[1.25]])
     // Errors that go against each other leave less in their sum.
-    expect(covarianceOfAlike({ ...alike, residuals: [1, -1] }, 1)).toEqual([[0.5]])
+    expect(covarianceOfAlike({ ...alike, residuals: [1, -1] }, 1)).toEqual([[0.75]])
   })
   it('counts over a gap the periods that lie in it', () => {
     const alike = { parts: [[0.5, 0, 0.5]], residuals: [1, null, 1], df: 1 }
     expect(covarianceOfAlike(alike, 1)).toEqual([[1]])
-    expect(covarianceOfAlike(alike, 2)[0]![0]).toBeCloseTo(1 + 2 * 0.25 * 2 * (1 / 3), 12)
+    expect(covarianceOfAlike(alike, 2)[0]![0]).toBeCloseTo(1 + 2 * (1 / 3) * 0.5 * 2 * 0.25, 12)
   })
-  it('is widened the more, the larger a part of the series its reach is', () => {
-    expect(widening(0, 730)).toBe(1)
-    expect(widening(35, 730)).toBeCloseTo(1.0731, 4)
-    expect(widening(16, 156)).toBeGreaterThan(widening(35, 730))
+  it('is never let say less than independent errors, and keeps its correlations', () => {
+    const found = noSmaller(
+      [
+        [1, 0.5],
+        [0.5, 1],
+      ],
+      [
+        [4, 0],
+        [0, 0.25],
+      ],
+    )
+    expect(found).toEqual([
+      [4, 1],
+      [1, 1],
+    ])
   })
   it('is symmetric, and never below 0', () => {
     const fit = fitted(noise(-0.6, 8))

@@ -23,53 +23,70 @@ export function reachOfLikeness(periods: number): number {
 }
 
 /**
- * How many times as wide limits must be for a covariance of errors within a reach, which is uncertain itself: the more so the
- * larger a part of the series the reach is.
- *
- * Without it limits of 95% held 90% to 94% on series of 156 to 730 periods.
- *
- * @returns the ratio of the 97.5% quantile of t under the weights of {@link covarianceOfAlike} to that of the normal distribution
- * @see Econometric Theory 21 (2005), 1130–1164, table 1
- * @example widening(35, 730) // 1.073
- */
-export function widening(reach: number, periods: number): number {
-  const part = reach / periods
-  const normal = 1.96
-  return (normal + 2.9694 * part + 0.416 * part ** 2 - 0.5324 * part ** 3) / normal
-}
-
-/**
  * Covariance of coefficients of least squares that holds also where errors of periods near each other are alike.
  *
- * A coefficient is the sum of the values, each times its part; its variance is that sum taken over all pairs of errors, each
- * pair weighted by 1 − (periods apart) / (reach + 1), which keeps it from falling below 0. A coefficient whose column has days
- * in a row takes their errors together: where these are alike, s²(XᵀX)⁻¹ says half of its variance.
+ * A coefficient is the sum of the values, each times its part, so its variance is a sum over all pairs of periods: part × part ×
+ * autocovariance of the errors as far apart as they are, with weights of 1 − (periods apart) / (reach + 1), which keep it from
+ * falling below 0. A column with days in a row takes their errors together: where these are alike, s²(XᵀX)⁻¹ says half of the
+ * variance. The autocovariances come from all residuals, not from those of the column's own days, which may be but a few.
  *
  * @param reach how many periods apart errors are still counted as alike; 0 for not at all
  * @returns n / df times the sum, as residuals are smaller than errors
- * @see Econometrica 55 (1987), 703–708
- * @example covarianceOfAlike({ parts: [[½, ½]], residuals: [1, 1], df: 1 }, 1) // [[1.5]]: 2 × (¼ + ¼ + ½ × 2 × ¼)
+ * @see Econometrica 55 (1987), 703–708, for the weights
+ * @example covarianceOfAlike({ parts: [[½, ½]], residuals: [1, 1], df: 1 }, 1)
+ *   // [[1.25]]: 2 × (1 × (¼ + ¼) + ½ × ½ × 2 × ¼), the autocovariances being 1 and ½
  */
 export function covarianceOfAlike(
   { parts, residuals, df }: AlikeErrors,
   reach: number,
 ): number[][] {
   const n = residuals.filter((one) => one !== null).length
-  const shares = parts.map((part) => residuals.map((one, t) => (one === null ? 0 : part[t]! * one)))
-  const covariance = shares.map(() => new Array<number>(shares.length).fill(0))
-  shares.forEach((own, i) => {
-    shares.slice(0, i + 1).forEach((other, j) => {
-      let sum = 0
-      for (let apart = 0; apart <= reach; apart++) {
-        const weight = 1 - apart / (reach + 1)
-        for (let t = apart; t < own.length; t++) {
-          sum += weight * own[t]! * other[t - apart]!
-          // Both orders of a pair; a period with itself is but one.
-          if (apart > 0) sum += weight * own[t - apart]! * other[t]!
-        }
-      }
+  const errors = residuals.map((one) => one ?? 0)
+  const likeness = Array.from(
+    { length: reach + 1 },
+    (_, apart) => (1 - apart / (reach + 1)) * (together(errors, errors, apart) / n),
+  )
+  const covariance = parts.map(() => new Array<number>(parts.length).fill(0))
+  parts.forEach((own, i) => {
+    parts.slice(0, i + 1).forEach((other, j) => {
+      const sum = likeness.reduce((all, alike, apart) => {
+        // Both orders of a pair; a period with itself is but one.
+        const pairs =
+          apart === 0
+            ? together(own, other, 0)
+            : together(own, other, apart) + together(other, own, apart)
+        return all + alike * pairs
+      }, 0)
       covariance[i]![j] = covariance[j]![i] = (n / df) * sum
     })
   })
   return covariance
+}
+
+/**
+ * The same where no variance is let fall below that of independent errors.
+ *
+ * What a trend does not follow is alike for long, and would be counted as cancelling between a date and the weeks around it, which
+ * it does not: limits of single days would be half as wide, and leave nothing out in an eighth of series in place of a thirtieth.
+ *
+ * @param covariance that of errors that are alike
+ * @param independent that of independent ones, of the same coefficients
+ * @example noSmaller([[1, 0], [0, 4]], [[4, 0], [0, 1]]) // [[4, 0], [0, 4]]
+ */
+export function noSmaller(
+  covariance: readonly (readonly number[])[],
+  independent: readonly (readonly number[])[],
+): number[][] {
+  const times = covariance.map((row, i) =>
+    row[i]! > 0 ? Math.sqrt(Math.max(1, independent[i]![i]! / row[i]!)) : 1,
+  )
+  // Scaled by row and column, so that correlations stay.
+  return covariance.map((row, i) => row.map((own, j) => times[i]! * own * times[j]!))
+}
+
+/** Sum of the products of one at a period and the other so many periods before. */
+function together(one: ArrayLike<number>, other: ArrayLike<number>, apart: number): number {
+  let sum = 0
+  for (let t = apart; t < one.length; t++) sum += one[t]! * other[t - apart]!
+  return sum
 }

@@ -1,7 +1,7 @@
 import type { Model } from '../../model'
 import { Refusal } from '../../refusal'
 import type { DesignColumn } from '../../regression/design'
-import { covarianceOfAlike, widening } from '../../regression/alikeErrors'
+import { covarianceOfAlike, noSmaller } from '../../regression/alikeErrors'
 import { fitDesign, type DesignFit } from '../../regression/fitDesign'
 import { criteriaOfFit } from '../../regression/report'
 import { divisionFactor, type CivilAxis } from '../../regression/regressors/calendar/days'
@@ -116,7 +116,8 @@ export function estimateCalendar(
   const coefficients = fit.coefficients.slice(at)
   const independent = covarianceOfIndependent(fit, at)
   const { reach } = regression
-  const covariance = reach === null ? independent : covarianceWithin(fit, at, reach)
+  const covariance =
+    reach === null ? independent : noSmaller(covarianceWithin(fit, at, reach), independent)
   const placesOf = (group: EffectGroup) => own.flatMap((one, j) => (one === group ? [j] : []))
   return {
     ...{ fit, groups, at },
@@ -164,13 +165,10 @@ export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
   return onlyWhatHelps(estimate, estimate(others), open)
 }
 
-/** Covariance of the coefficients from a place on, where errors within a reach may be alike, as wide as its own uncertainty asks for. */
+/** Covariance of the coefficients from a place on, where errors within a reach may be alike. */
 function covarianceWithin(fit: DesignFit, at: number, reach: number): number[][] {
   const parts = Array.from({ length: fit.p - at }, (_, j) => fit.partsInTime(at + j))
-  const times = widening(reach, fit.residualsInTime.length) ** 2
-  return covarianceOfAlike({ parts, residuals: fit.residualsInTime, df: fit.df }, reach).map(
-    (row) => row.map((own) => times * own),
-  )
+  return covarianceOfAlike({ parts, residuals: fit.residualsInTime, df: fit.df }, reach)
 }
 
 /** The same of independent errors: s² times what the fit says of sums of two. */
