@@ -17,17 +17,22 @@ const MADE_OF = [KINDS.flat, KINDS.veryLikeLine, KINDS.walk, KINDS.noisyWalk, KI
 const LEVEL = 95
 const YEAR = 366
 
-/** A rhythm, its length, the periods of its forecast, and the days after each date that belong to it. */
+/** A rhythm, its length, the periods of its forecast, the days after each date that belong to it, and whether dates come once a year. */
 interface Case {
   readonly frequency: 'daily' | 'weekly'
   readonly length: number
   readonly ahead: number
   readonly after: number
+  readonly yearly?: boolean
   readonly says: string
 }
 const CASES: readonly Case[] = [
   { frequency: 'daily', length: 730, ahead: 7, after: 0, says: '730 days, single days' },
   { frequency: 'daily', length: 730, ahead: 7, after: 2, says: '730 days, three in a row' },
+  {
+    ...{ frequency: 'daily', length: 730, ahead: 7, after: 2, yearly: true },
+    says: '730 days, three in a row once a year',
+  },
   { frequency: 'weekly', length: 156, ahead: 52, after: 2, says: '156 weeks' },
 ]
 
@@ -49,8 +54,9 @@ export function datesOfDays(say: Say, count: number): void {
           rate(false, ({ isBeyond }) => isBeyond),
           { most: 10 },
         )
-        // A line through a level that wanders leaves the wandering to the errors: there an effect may be missed.
-        if (form === 'linear' && kind !== KINDS.flat) continue
+        // A line through a level that wanders leaves the wandering to the errors: there an effect may be missed, as one of
+        // two dates may.
+        if ((form === 'linear' && kind !== KINDS.flat) || one.yearly) continue
         say(
           `dates with an effect said to do nothing: ${what}`,
           rate(true, ({ isIdle }) => isIdle),
@@ -67,10 +73,10 @@ interface Dated {
   readonly dates: readonly number[]
 }
 
-/** A series, and dates three weeks to ten apart, which may have an effect in it. */
+/** A series, and dates three weeks to ten apart, or a year, which may have an effect in it. */
 function withDates(
   kind: Kind,
-  { frequency, length, ahead, after }: Case,
+  { frequency, length, ahead, after, yearly = false }: Case,
   seed: number,
   hasEffect: boolean,
 ): Dated {
@@ -79,7 +85,12 @@ function withDates(
   const random = randomFrom(5000 + seed)
   const end = axis.firstDay(length + ahead)! + YEAR
   const dates: number[] = []
-  for (let day = axis.firstDay(1)! - YEAR; day < end; day += 20 + Math.floor(50 * random.uniform()))
+  const apart = yearly ? YEAR - 40 : 20
+  for (
+    let day = axis.firstDay(1)! - YEAR;
+    day < end;
+    day += apart + Math.floor(50 * random.uniform())
+  )
     dates.push(day)
   const holiday = { name: 'sale', dates, before: 0, after }
   const series = hasEffect
