@@ -22,6 +22,11 @@ defineProps<{
   text-transform: none;
 }
 
+/* A figure stays in one line: `< 0.0001` is no `<` over a number. */
+.asked-figure :deep(.v-btn__content) {
+  white-space: nowrap;
+}
+
 .asked-figure:hover,
 .asked {
   color: var(--accent);

@@ -154,7 +154,7 @@ async function tried(work: () => void | Promise<void>) {
       <v-select
         :model-value="fromEaster"
         aria-label="A day that hangs on Easter"
-        placeholder="or a day that hangs on Easter"
+        placeholder="or a day from Easter"
         :items="easterDays"
         @update:model-value="putFromEaster"
       />
