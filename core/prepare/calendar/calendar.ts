@@ -152,8 +152,9 @@ function keptOf(
 ): { readonly kept: EstimatedCalendar; readonly arima: CalendarTaken['arima'] } {
   if (!byArima) return { kept: onlyWhatHelps(independent, whole, open), arima: null }
   const kept = onlyWhatHelps(byArima, whole as EstimatedByArima, open)
-  const { coefficients, covariance } = independent(kept.groups)
-  return { kept, arima: { model: kept.model, independent: { coefficients, covariance } } }
+  const { coefficients, covariance, alike } = independent(kept.groups)
+  const beside = { coefficients, covariance: alike?.independent ?? covariance }
+  return { kept, arima: { model: kept.model, independent: beside } }
 }
 
 /** An effect with its columns; none for one that is left to the criterion and that the series is too short for. */

@@ -229,7 +229,10 @@ function lengthColumns(run: SeriesRun, of: Input, over: Over): Column[] {
   ]
 }
 
-/** s × √(xᵀ(XᵀX)⁻¹x), x the columns of the effects alone, times what errors that are alike make of it; beside a model of what is left it comes from the filter. */
+/**
+ * s × √(xᵀ(XᵀX)⁻¹x), x the columns of the effects alone, with what errors that are alike make of it; beside a model of what is
+ * left it comes from the filter.
+ */
 function errorOf(
   run: SeriesRun,
   taken: CalendarTaken,

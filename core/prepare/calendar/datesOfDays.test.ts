@@ -108,6 +108,17 @@ it('every figure of its panel is worked out, its limits for errors of days in a 
   expect(group!.joint.f!).toBeCloseTo(taken.coefficients[0]! ** 2 / taken.covariance[0]![0]!, 9)
 })
 
+it('stands with ARIMA errors beside what independent ones say, which are not counted as alike there', () => {
+  const takenBy = (more: Partial<CalendarDocument>) =>
+    calendarTakenIn(
+      calculate(takings(DAYS, 400, 5), by({ holidays: [SALE], ...more })).prepared.takenOut,
+    )!
+  const { arima, alike } = takenBy({ errors: 'arima', orders: [0, 1, 1] })
+  const independent = takenBy({}).alike!.independent
+  expect(alike).toBeNull()
+  expect(arima!.independent.covariance[0]![0]).toBeCloseTo(independent[0]![0]!, 12)
+})
+
 it('a day is read by itself, however many are around each date', () => {
   const { prepared } = calculate(takings(DAYS, 1096, 5), by({ holidays: [SALE] }))
   const [read] = readEffects(calendarTakenIn(prepared.takenOut)!)
