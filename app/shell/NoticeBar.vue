@@ -1,8 +1,20 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useNotices } from './noticeStore'
 
+/** In milliseconds: a way back stays long enough to be read, thought over and taken. */
+const STAYS = 8000
+const STAYS_WITH_A_WAY_BACK = 15_000
+
 const notices = useNotices()
+/** Counts notices: one that takes the place of another begins its own time, and does not end with that of the first. */
+const shown = ref(0)
+watch(
+  () => notices.current,
+  (notice) => {
+    if (notice) shown.value++
+  },
+)
 const open = computed({
   get: () => notices.current !== null,
   set: (value) => {
@@ -18,7 +30,12 @@ async function undo() {
 </script>
 
 <template>
-  <v-snackbar v-model="open" role="status">
+  <v-snackbar
+    :key="shown"
+    v-model="open"
+    :timeout="notices.current?.undo ? STAYS_WITH_A_WAY_BACK : STAYS"
+    role="status"
+  >
     {{ notices.current?.text }}
     <NuxtLink
       v-if="notices.current?.link"

@@ -27,6 +27,6 @@ export const components = {
   VList: { density: 'compact' },
   VMenu: { location: 'bottom start', offset: 6, transition: false, minWidth: 1 },
   VDialog: { transition: false, maxWidth: 640 },
-  VSnackbar: { location: 'bottom', timeout: 8000 },
+  VSnackbar: { location: 'bottom' },
   VTooltip: { openDelay: 350, transition: false },
 } as const
