@@ -53,16 +53,24 @@ describe('the part that values take in a coefficient', () => {
 
 describe('a covariance for errors that are alike', () => {
   it('is worked out by hand', () => {
-    const alike = { parts: [[0.5, 0.5]], residuals: [1, 1], df: 1 }
-    expect(covarianceOfAlike(alike, 0)).toEqual([[1]])
-    expect(covarianceOfAlike(alike, 1)).toEqual([[1.25]])
+    const alike = { parts: [[0.5, 0.5, 0, 0]], residuals: [1, 1, -1, -1], df: 1 }
+    expect(covarianceOfAlike(alike, 0)).toEqual([[2]])
+    // s² = 4, r(1) = ¼, weight ½: 4 × (½ + ½ × ¼ × 2 × ¼).
+    expect(covarianceOfAlike(alike, 1)).toEqual([[2.25]])
     // Errors that go against each other leave less in their sum.
-    expect(covarianceOfAlike({ ...alike, residuals: [1, -1] }, 1)).toEqual([[0.75]])
+    const against = { parts: [[0.5, 0.5]], residuals: [1, -1], df: 1 }
+    expect(covarianceOfAlike(against, 1)).toEqual([[0.75]])
   })
   it('counts over a gap the periods that lie in it', () => {
-    const alike = { parts: [[0.5, 0, 0.5]], residuals: [1, null, 1], df: 1 }
+    const alike = { parts: [[0.5, 0, 0.5]], residuals: [1, null, -1], df: 1 }
     expect(covarianceOfAlike(alike, 1)).toEqual([[1]])
-    expect(covarianceOfAlike(alike, 2)[0]![0]).toBeCloseTo(1 + 2 * (1 / 3) * 0.5 * 2 * 0.25, 12)
+    // s² = 2, r(2) = −½, weight ⅓: 2 × (½ − ⅓ × ½ × 2 × ¼).
+    expect(covarianceOfAlike(alike, 2)[0]![0]).toBeCloseTo(2 * (0.5 - 1 / 12), 12)
+  })
+  it('is within no reach s² times the share of the column', () => {
+    const fit = fitted(noise(0.5, 4))
+    const s2 = fit.sse / fit.df
+    expect(covarianceWithin(fit, 0)).toBeCloseTo(s2 * fit.varianceOf([0, 0, 1]), 12)
   })
   it('is never let say less than independent errors, and keeps its correlations', () => {
     const found = noSmaller(

@@ -1,3 +1,4 @@
+import { autocorrelation } from '../autocorrelation/autocorrelation'
 import type { Value } from '../series/series'
 
 /** What a covariance is made of where errors of periods near each other may be alike. */
@@ -26,38 +27,35 @@ export function reachOfLikeness(periods: number): number {
  * Covariance of coefficients of least squares that holds also where errors of periods near each other are alike.
  *
  * A coefficient is the sum of the values, each times its part, so its variance is a sum over all pairs of periods: part × part ×
- * autocovariance of the errors as far apart as they are, with weights of 1 − (periods apart) / (reach + 1), which keep it from
+ * s² × autocorrelation of the errors as far apart as they are, with weights of 1 − (periods apart) / (reach + 1), which keep it from
  * falling below 0. A column with days in a row takes their errors together: where these are alike, s²(XᵀX)⁻¹ says half of the
- * variance. The autocovariances come from all residuals, not from those of the column's own days, which may be but a few.
+ * variance. The autocorrelations come from all residuals, not from those of the column's own days, which may be but a few.
  *
- * @param reach how many periods apart errors are still counted as alike; 0 for not at all
- * @returns n / df times the sum, as residuals are smaller than errors
+ * @param reach how many periods apart errors are still counted as alike; 0 for not at all, which is s²(XᵀX)⁻¹
  * @see Econometrica 55 (1987), 703–708, for the weights
- * @example covarianceOfAlike({ parts: [[½, ½]], residuals: [1, 1], df: 1 }, 1)
- *   // [[1.25]]: 2 × (1 × (¼ + ¼) + ½ × ½ × 2 × ¼), the autocovariances being 1 and ½
+ * @example covarianceOfAlike({ parts: [[½, ½]], residuals: [1, −1], df: 1 }, 1)
+ *   // [[0.75]]: s² = 2, r(1) = −½, so 2 × (¼ + ¼ + ½ × −½ × 2 × ¼)
  */
 export function covarianceOfAlike(
   { parts, residuals, df }: AlikeErrors,
   reach: number,
 ): number[][] {
-  const n = residuals.filter((one) => one !== null).length
+  // Residuals are 0 on average, so that a missing one takes no part as 0.
   const errors = residuals.map((one) => one ?? 0)
-  const likeness = Array.from(
-    { length: reach + 1 },
-    (_, apart) => (1 - apart / (reach + 1)) * (together(errors, errors, apart) / n),
-  )
+  const s2 = together(errors, errors, 0) / df
+  const likeness = autocorrelation(errors, reach) ?? []
   const covariance = parts.map(() => new Array<number>(parts.length).fill(0))
   parts.forEach((own, i) => {
     parts.slice(0, i + 1).forEach((other, j) => {
-      const sum = likeness.reduce((all, alike, apart) => {
-        // Both orders of a pair; a period with itself is but one.
-        const pairs =
-          apart === 0
-            ? together(own, other, 0)
-            : together(own, other, apart) + together(other, own, apart)
-        return all + alike * pairs
-      }, 0)
-      covariance[i]![j] = covariance[j]![i] = (n / df) * sum
+      const sum = likeness.reduce(
+        (all, alike, k) => {
+          const apart = k + 1
+          const pairs = together(own, other, apart) + together(other, own, apart)
+          return all + (1 - apart / (reach + 1)) * alike * pairs
+        },
+        together(own, other, 0),
+      )
+      covariance[i]![j] = covariance[j]![i] = s2 * sum
     })
   })
   return covariance

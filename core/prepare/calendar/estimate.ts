@@ -114,7 +114,7 @@ export function estimateCalendar(
   const none = without(() => true)
   const at = fit.p - own.length
   const coefficients = fit.coefficients.slice(at)
-  const independent = covarianceOfIndependent(fit, at)
+  const independent = covarianceWithin(fit, at, 0)
   const { reach } = regression
   const covariance =
     reach === null ? independent : noSmaller(covarianceWithin(fit, at, reach), independent)
@@ -165,31 +165,10 @@ export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
   return onlyWhatHelps(estimate, estimate(others), open)
 }
 
-/** Covariance of the coefficients from a place on, where errors within a reach may be alike. */
+/** Covariance of the coefficients from a place on, where errors within a reach may be alike; of independent ones it is none. */
 function covarianceWithin(fit: DesignFit, at: number, reach: number): number[][] {
   const parts = Array.from({ length: fit.p - at }, (_, j) => fit.partsInTime(at + j))
   return covarianceOfAlike({ parts, residuals: fit.residualsInTime, df: fit.df }, reach)
-}
-
-/** The same of independent errors: s² times what the fit says of sums of two. */
-function covarianceOfIndependent(fit: DesignFit, at: number): number[][] {
-  const s2 = fit.sse / fit.df
-  const count = fit.p - at
-  const varianceOf = (...places: number[]) => {
-    const weights = new Array<number>(fit.p).fill(0)
-    for (const place of places) weights[at + place]! += 1
-    return fit.varianceOf(weights)
-  }
-  const own = Array.from({ length: count }, (_, i) => varianceOf(i))
-  const covariance = own.map(() => new Array<number>(count).fill(0))
-  own.forEach((variance, i) => {
-    covariance[i]![i] = s2 * variance
-    for (let j = 0; j < i; j++) {
-      const shared = (s2 * (varianceOf(i, j) - variance - own[j]!)) / 2
-      covariance[i]![j] = covariance[j]![i] = shared
-    }
-  })
-  return covariance
 }
 
 /** Columns beside the constant: season and trend, then the calendar's. */
