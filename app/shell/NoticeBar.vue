@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useNotices } from './noticeStore'
 
 /** In milliseconds: a way back stays long enough to be read, thought over and taken. */
@@ -7,14 +7,6 @@ const STAYS = 8000
 const STAYS_WITH_A_WAY_BACK = 15_000
 
 const notices = useNotices()
-/** Counts notices: one that takes the place of another begins its own time, and does not end with that of the first. */
-const shown = ref(0)
-watch(
-  () => notices.current,
-  (notice) => {
-    if (notice) shown.value++
-  },
-)
 const open = computed({
   get: () => notices.current !== null,
   set: (value) => {
@@ -30,8 +22,9 @@ async function undo() {
 </script>
 
 <template>
+  <!-- Made anew for each notice, so that none ends with the time of the one before it. -->
   <v-snackbar
-    :key="shown"
+    :key="notices.count"
     v-model="open"
     :timeout="notices.current?.undo ? STAYS_WITH_A_WAY_BACK : STAYS"
     role="status"

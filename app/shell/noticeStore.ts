@@ -12,8 +12,11 @@ export interface Notice {
 /** The newest notice; a later one takes its place. */
 export const useNotices = defineStore('notices', () => {
   const current = ref<Notice | null>(null)
+  /** How many there were: one that takes the place of another is another. */
+  const count = ref(0)
   function show(notice: Notice): void {
     current.value = notice
+    count.value++
   }
-  return { current, show }
+  return { current, count, show }
 })
