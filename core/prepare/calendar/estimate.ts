@@ -165,7 +165,7 @@ export function onlyWhatHelps<Estimated extends EstimatedCalendar>(
   return onlyWhatHelps(estimate, estimate(others), open)
 }
 
-/** Covariance of the coefficients from a place on, where errors within a reach may be alike; of independent ones it is none. */
+/** Covariance of the coefficients from a place on, where errors within a reach may be alike; 0 for independent ones. */
 function covarianceWithin(fit: DesignFit, at: number, reach: number): number[][] {
   const parts = Array.from({ length: fit.p - at }, (_, j) => fit.partsInTime(at + j))
   return covarianceOfAlike({ parts, residuals: fit.residualsInTime, df: fit.df }, reach)
